@@ -20,7 +20,7 @@ const lock = createHash('sha256')
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
   console.error('Installing npm packages …')
   // `npm ci` would refuse a lock file made on another platform; `npm install` keeps to it all the same.
-  const install = spawnSync('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], {
+  const install = spawnSync('npm', ['install', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
   })

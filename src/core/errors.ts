@@ -1,0 +1,24 @@
+/** The closed list of what a calculation can say about a valid input that it cannot answer. */
+export type CoreErrorCode = 'out-of-range' | 'no-convergence' | 'line-out-over-spool' | 'overfull' | 'no-path'
+
+/** A calculation outside its range. Never thrown for a malformed input: that is a schema's issue. */
+export class CoreError extends Error {
+  readonly code: CoreErrorCode
+  readonly details: Readonly<Record<string, number | string>>
+
+  constructor(code: CoreErrorCode, message: string, details: Readonly<Record<string, number | string>> = {}) {
+    super(message)
+    this.name = 'CoreError'
+    this.code = code
+    this.details = details
+  }
+}
+
+/**
+ * Guards a formula's range; NaN fails too.
+ * @throws CoreError 'out-of-range' with the value.
+ */
+export function requireWithin(name: string, value: number, low: number, high: number): void {
+  if (!(value >= low && value <= high))
+    throw new CoreError('out-of-range', `${name} is ${value}, outside ${low} to ${high}`, { value, name })
+}

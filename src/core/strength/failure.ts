@@ -1,0 +1,54 @@
+import { forEachGaussPoint } from '../math/gaussLegendre.ts'
+import { normalCdf, normalPdf } from '../math/normal.ts'
+
+/** A link whose strength is Normal(meanN, variation·meanN). */
+export type UncertainLink = { id: string; meanN: number; variation: number }
+export type Failure = { first: { id: string; probability: number }[]; survival: number }
+
+/** Beyond this many deviations a normal density is under 1e-16 of its peak. */
+const REACH = 8.5
+/** Cells of the grid around each mean, in deviations: one deviation wide near the mean, where the integrand bends. */
+const CELLS = [-REACH, -6, -4.5, -3.5, -2.5, -1.5, -0.5, 0.5, 1.5, 2.5, 3.5, 4.5, 6, REACH]
+/** Under this chance of everything still being whole, what follows adds nothing that a double can hold. */
+const NOTHING_LEFT = 1e-17
+
+/**
+ * Chance that each link goes first as a pull grows until something goes, `∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL`, and the
+ * chance that nothing goes at `loadN`, `Π (1 − F_i(loadN))`.
+ * One grid serves all links: cells between the merged marks of every link, eight Gauss points each, so a narrow link among
+ * wide ones is resolved. The integral runs over the whole line of loads; chances sum to 1.
+ * @param links strengths in N, variation > 0 (a ratio).
+ * @param loadN pull for `survival`, N.
+ * Source: order statistics of independent normal variables; checked against Φ((μb − μa)/√(σa²+σb²)) for two links.
+ */
+export function strengthFailure(links: readonly UncertainLink[], loadN: number): Failure {
+  const deviations = links.map((link) => link.variation * link.meanN)
+  const marks = links.flatMap((link, i) => CELLS.map((z) => link.meanN + z * deviations[i]!)).sort((a, b) => a - b)
+  // Every chance below the first mark is zero, and past the link that ends first nothing is left whole.
+  const end = Math.min(...links.map((link, i) => link.meanN + REACH * deviations[i]!))
+  const sums = new Float64Array(links.length)
+  const whole = new Float64Array(links.length)
+  const density = new Float64Array(links.length)
+
+  for (let cell = 1; cell < marks.length; cell += 1) {
+    const low = marks[cell - 1]!
+    const high = Math.min(marks[cell]!, end)
+    if (high <= low) continue
+    forEachGaussPoint(low, high, (load, weight) => {
+      let all = 1
+      for (let i = 0; i < links.length; i += 1) {
+        const z = (load - links[i]!.meanN) / deviations[i]!
+        density[i] = z < -REACH ? 0 : normalPdf(z) / deviations[i]!
+        whole[i] = z < -REACH ? 1 : normalCdf(-z)
+        all *= whole[i]!
+      }
+      if (all < NOTHING_LEFT) return
+      for (let i = 0; i < links.length; i += 1) if (density[i]! > 0) sums[i]! += (weight * density[i]! * all) / whole[i]!
+    })
+  }
+  const total = sums.reduce((sum, value) => sum + value, 0)
+  return {
+    first: links.map((link, i) => ({ id: link.id, probability: sums[i]! / total })),
+    survival: links.reduce((product, link, i) => product * normalCdf((link.meanN - loadN) / deviations[i]!), 1),
+  }
+}

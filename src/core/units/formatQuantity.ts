@@ -1,0 +1,36 @@
+import { factorToSi, type Quantity } from './quantities.ts'
+
+export type Formatted = { value: string; unit: string }
+
+/** Decimals that a computed figure is shown with; a fixed number, so that figures do not jump. */
+const DECIMALS: Record<Quantity, Record<string, number>> = {
+  strength: { lb: 1, kg: 2, N: 0, kN: 2 },
+  mass: { g: 0, kg: 2, oz: 1, lb: 2 },
+  length: { m: 2, cm: 0, mm: 0, ft: 1, in: 1, yd: 1, fm: 1, km: 2 },
+  diameter: { mm: 2, in: 3 },
+  speed: { kn: 1, 'm/s': 1, 'km/h': 1, mph: 1 },
+}
+
+/**
+ * A number as it was typed: the shortest decimal within rounding of it, so that 30 lb never comes back as 29.99.
+ * A value that was typed in another unit falls back to four significant figures.
+ */
+export function formatEntered(quantity: Quantity, si: number, unit: string): Formatted {
+  const value = si / factorOf(quantity, unit)
+  for (let decimals = 0; decimals <= 4; decimals += 1) {
+    const rounded = Number(value.toFixed(decimals))
+    if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return { value: String(rounded), unit }
+  }
+  return { value: String(Number(value.toPrecision(4))), unit }
+}
+
+/** A computed figure, with the fixed decimals of its unit. */
+export function formatComputed(quantity: Quantity, si: number, unit: string): Formatted {
+  return { value: (si / factorOf(quantity, unit)).toFixed(DECIMALS[quantity][unit] ?? 2), unit }
+}
+
+function factorOf(quantity: Quantity, unit: string): number {
+  const factor = factorToSi(quantity, unit)
+  if (factor === undefined) throw new TypeError(`${unit} is not a unit of ${quantity}`)
+  return factor
+}

@@ -1,0 +1,33 @@
+/** Every unit of the application and its factor to SI: the only place they are written. */
+export const QUANTITIES = {
+  strength: { si: 'N', units: { N: 1, lb: 4.4482216152605, kg: 9.80665, kN: 1000 } },
+  mass: { si: 'kg', units: { g: 0.001, kg: 1, oz: 0.028349523125, lb: 0.45359237 } },
+  length: {
+    si: 'm',
+    units: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, in: 0.0254, yd: 0.9144, fm: 1.8288, km: 1000 },
+  },
+  diameter: { si: 'm', units: { mm: 0.001, in: 0.0254 } },
+  speed: { si: 'm/s', units: { 'm/s': 1, kn: 1852 / 3600, 'km/h': 1 / 3.6, mph: 0.44704 } },
+} as const
+
+export type Quantity = keyof typeof QUANTITIES
+export type UnitOf<Q extends Quantity> = keyof (typeof QUANTITIES)[Q]['units'] & string
+
+export const QUANTITY_NAMES: Record<Quantity, string> = {
+  strength: 'strength',
+  mass: 'weight',
+  length: 'length',
+  diameter: 'diameter',
+  speed: 'speed',
+}
+
+/** Factor from a unit of the quantity to SI, or undefined where the quantity has no such unit. */
+export function factorToSi(quantity: Quantity, unit: string): number | undefined {
+  const units: Record<string, number> = QUANTITIES[quantity].units
+  return Object.hasOwn(units, unit) ? units[unit] : undefined
+}
+
+/** Diameter in metres of braid by PE number: d = 0.165 mm × √PE. Nominal, as makers print it. */
+export function peDiameterM(peNumber: number): number {
+  return 0.165e-3 * Math.sqrt(peNumber)
+}

@@ -1,0 +1,25 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          include: ['src/{core,shared,client,cli}/**/*.test.{ts,tsx}'],
+          environment: 'node',
+          env: { TZ: 'UTC' },
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['src/server/**/*.test.ts', 'tests/server/**/*.test.ts'],
+          env: { TZ: 'UTC' },
+          fileParallelism: false,
+          testTimeout: 30_000,
+        },
+      },
+    ],
+  },
+})
