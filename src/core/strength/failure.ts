@@ -13,15 +13,28 @@ const CELLS = [-REACH, -6, -4.5, -3.5, -2.5, -1.5, -0.5, 0.5, 1.5, 2.5, 3.5, 4.5
 const NOTHING_LEFT = 1e-17
 
 /**
- * Chance that each link goes first as a pull grows until something goes, `∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL`, and the
- * chance that nothing goes at `loadN`, `Π (1 − F_i(loadN))`.
- * One grid serves all links: cells between the merged marks of every link, eight Gauss points each, so a narrow link among
- * wide ones is resolved. The integral runs over the whole line of loads; chances sum to 1.
+ * Chance that each link goes first, and that nothing goes at `loadN`.
  * @param links strengths in N, variation > 0 (a ratio).
  * @param loadN pull for `survival`, N.
- * Source: order statistics of independent normal variables; checked against Φ((μb − μa)/√(σa²+σb²)) for two links.
  */
 export function strengthFailure(links: readonly UncertainLink[], loadN: number): Failure {
+  const first = firstToGo(links)
+  return { first: links.map(({ id }, i) => ({ id, probability: first[i]! })), survival: survivalAt(links, loadN) }
+}
+
+/** Chance that nothing goes at `loadN`, `Π (1 − F_i(loadN))`. */
+export function survivalAt(links: readonly UncertainLink[], loadN: number): number {
+  return links.reduce((product, { meanN, variation }) => product * normalCdf((meanN - loadN) / (variation * meanN)), 1)
+}
+
+/**
+ * Chance that each link goes first as a pull grows until something goes, `∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL`.
+ * One grid serves all links: cells between the merged marks of every link, eight Gauss points each, so a narrow link among
+ * wide ones is resolved. The integral runs over the whole line of loads.
+ * @returns chances in the order of `links`; they sum to 1.
+ * Source: order statistics of independent normal variables; checked against Φ((μb − μa)/√(σa²+σb²)) for two links.
+ */
+export function firstToGo(links: readonly UncertainLink[]): number[] {
   const deviations = links.map((link) => link.variation * link.meanN)
   const marks = links.flatMap((link, i) => CELLS.map((z) => link.meanN + z * deviations[i]!)).sort((a, b) => a - b)
   // Every chance below the first mark is zero, and past the link that ends first nothing is left whole.
@@ -47,8 +60,5 @@ export function strengthFailure(links: readonly UncertainLink[], loadN: number):
     })
   }
   const total = sums.reduce((sum, value) => sum + value, 0)
-  return {
-    first: links.map((link, i) => ({ id: link.id, probability: sums[i]! / total })),
-    survival: links.reduce((product, link, i) => product * normalCdf((link.meanN - loadN) / deviations[i]!), 1),
-  }
+  return Array.from(sums, (sum) => sum / total)
 }

@@ -1,0 +1,52 @@
+import { adviceOn, type Finding } from '../advice/advice.ts'
+import type { SpoolFill } from '../spool/fill.ts'
+import type { Link } from '../strength/pathLinks.ts'
+import type { Conditions } from '../trace/conditions.ts'
+import type { Outfit } from '../trace/outfit.ts'
+import type { Trace } from '../trace/schema.ts'
+import { type Cast, castMoment } from './cast.ts'
+import { type Run, runMoment } from './run.ts'
+import { type Snag, snagMoment } from './snag.ts'
+import { prepare, type Workings } from './workings.ts'
+
+/** Everything the bench shows of one trace on one outfit under one set of conditions. */
+export type Evaluation = {
+  cast: Cast | undefined
+  run: Run | undefined
+  snag: Snag | undefined
+  spool: SpoolFill
+  findings: Finding[]
+}
+
+/**
+ * Judges a trace on an outfit under conditions, through every moment that applies.
+ * The trace must be sound (`parseTrace`) and fit the outfit (`fitIssues`).
+ * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
+ */
+export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions): Evaluation {
+  const workings: Workings = prepare(trace, outfit, conditions)
+  return {
+    cast: castMoment(workings),
+    run: runMoment(workings),
+    snag: snagMoment(workings),
+    spool: workings.spool,
+    findings: adviceOn(workings),
+  }
+}
+
+/** The moments that apply, in the order of a trip. */
+export function momentsOf({ cast, run, snag }: Evaluation) {
+  return [cast, run, snag].filter((moment) => moment !== undefined)
+}
+
+/** Every link of every path once, with the chance that it goes first in the run or snag that decides it. */
+export function linksOf({ run, snag }: Evaluation): { id: string; strengthN: number; first: number }[] {
+  const paths: { end: string; links: Link[]; first: number[] }[] = snag?.paths ?? []
+  const decided = run?.end ?? snag?.end
+  const inOrder = [...paths.filter(({ end }) => end === decided), ...paths.filter(({ end }) => end !== decided)]
+  const links = new Map<string, { id: string; strengthN: number; first: number }>()
+  for (const path of inOrder)
+    for (const [i, { id, strengthN }] of path.links.entries())
+      if (!links.has(id)) links.set(id, { id, strengthN, first: path.first[i]! })
+  return [...links.values()]
+}
