@@ -32,7 +32,7 @@ export function castRange(input: CastRangeInput): { rangeM: number; timeS: numbe
   const apexM = input.releaseHeightM + input.releaseSpeedMperS ** 2 / (2 * GRAVITY_M_PER_S2)
   const longest = 10 * (vacuumS + apexM / terminalMperS + 1)
   const landed = integrateToEvent(fly, start, (y) => y[1]!, {
-    tolerance: 1e-9,
+    tolerance: 1e-7,
     firstStep: Math.min(1e-3, vacuumS / 100),
     longest,
   })

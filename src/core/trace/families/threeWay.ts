@@ -1,6 +1,7 @@
 import { castLoad } from '../../cast/load.ts'
 import { CAST_PEAK_FACTOR, CAST_STYLES } from '../../cast/styles.ts'
 import type { Conditions } from '../conditions.ts'
+import { mainLine } from '../outfit.ts'
 import type { ReleaseClip } from '../schema.ts'
 import {
   assemble,
@@ -36,8 +37,9 @@ export const threeWay: Family = {
   draft(wishes, outfit, conditions) {
     const leader = leaderPiece(outfit, wishes.sinkerKg, conditions)
     const hookLineN = labelAtMostN(leader.strengthN)
-    // An end loop keeps 0.72 of the sinker line, a uni 0.86 of the leader.
-    const sinkerLineN = labelAtMostN((WEAK_LINK_SHARE * 0.86 * leader.strengthN) / 0.72)
+    // Wet, a uni keeps 0.77 of the leader and an end loop 0.65 of the sinker line; the leader's own knot, 0.82 of the main line.
+    const weakestAboveN = Math.min(0.77 * leader.strengthN, 0.82 * mainLine(outfit).strengthN)
+    const sinkerLineN = labelAtMostN((WEAK_LINK_SHARE * weakestAboveN) / 0.65)
     return assemble(
       this.id,
       wishes,

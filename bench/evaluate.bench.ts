@@ -1,0 +1,41 @@
+// npm run bench: whole evaluations (paths, chains, failure chances, every moment), as a table and as JSON.
+
+import { evaluate } from '../src/core/moments/evaluate.ts'
+import { braidOutfit, LB } from '../src/core/outfits.fixtures.ts'
+import { usualConditions } from '../src/core/trace/conditions.ts'
+import { boomPaternoster } from '../src/core/trace/families/boomPaternoster.ts'
+import { FAMILIES } from '../src/core/trace/families/families.ts'
+import type { Trace } from '../src/core/trace/schema.ts'
+
+const RUNS = 300
+const WARM_UP = 50
+
+const outfit = braidOutfit(50)
+const conditions = { ...usualConditions(), dragN: 12 * LB }
+
+/** The three-snood paternoster without its outermost beads and a bait: 25 pieces. */
+function twentyFiveParts(): Trace {
+  const trace = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 3 }, outfit, conditions)
+  const left = new Set(['bead-a1', 'bead-b1', 'bead-c1', 'hook-c-bait'])
+  return { ...trace, pieces: trace.pieces.filter(({ id }) => !left.has(id)) }
+}
+
+const subjects = [
+  { name: '25-part paternoster, three hooks', trace: twentyFiveParts() },
+  ...FAMILIES.map((family) => ({ name: family.name, trace: family.draft(family.usual, outfit, conditions) })),
+]
+
+const rows = subjects.map(({ name, trace }) => {
+  const times: number[] = []
+  for (let run = 0; run < WARM_UP + RUNS; run += 1) {
+    const start = performance.now()
+    evaluate(trace, outfit, conditions)
+    if (run >= WARM_UP) times.push(performance.now() - start)
+  }
+  times.sort((a, b) => a - b)
+  const at = (share: number) => Number(times[Math.floor(share * (RUNS - 1))]!.toFixed(3))
+  return { name, parts: trace.pieces.length, medianMs: at(0.5), p95Ms: at(0.95), maxMs: at(1) }
+})
+
+console.table(rows)
+console.log(JSON.stringify({ evaluate: rows }))
