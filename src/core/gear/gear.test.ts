@@ -1,0 +1,97 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { hookGang } from '../bait/hookGang.ts'
+import { gearBarMass } from './barMass.ts'
+import { CONNECTION_IDS, connectionOf, lineUsedM, usualTurns } from './connections.ts'
+import { hardwareStrengthN } from './hardware.ts'
+import { HOOK_PATTERNS, HOOK_SIZES, type HookPattern, hookDimensions, straighteningLoadN } from './hooks.ts'
+import { labelStepsN, nextLabelN } from './labels.ts'
+import { lineDiameterM, MATERIALS, type Material, nominalDiameterM } from './materials.ts'
+
+const lb = 4.4482216152605
+const metres = fc.double({ min: 0.001, max: 2, noNaN: true })
+
+describe('hook.gang', () => {
+  test('one hook spans its pitch; more hooks span more; coverage has no size', () => {
+    fc.assert(
+      fc.property(metres, metres, metres, fc.integer({ min: 1, max: 6 }), (baitLengthM, hookPitchM, linkLengthM, count) => {
+        expect(hookGang({ baitLengthM, hookPitchM, linkLengthM, count: 1 }).spanM).toBe(hookPitchM)
+        const one = hookGang({ baitLengthM, hookPitchM, linkLengthM, count })
+        expect(hookGang({ baitLengthM, hookPitchM, linkLengthM, count: count + 1 }).spanM).toBeGreaterThan(one.spanM)
+        const twice = hookGang({ baitLengthM: 2 * baitLengthM, hookPitchM: 2 * hookPitchM, linkLengthM: 2 * linkLengthM, count })
+        expect(twice.coverage).toBeCloseTo(one.coverage, 9)
+      }),
+    )
+  })
+})
+
+describe('gear.barMass', () => {
+  test('weighs what it displaces less: nothing in a liquid of its own density', () => {
+    expect(gearBarMass({ diameterM: 0.03, lengthM: 0.4, densityKgperM3: 1025 }).submergedN).toBeCloseTo(0, 12)
+    fc.assert(
+      fc.property(metres, metres, fc.double({ min: 0.1, max: 10, noNaN: true }), (diameterM, lengthM, k) => {
+        const bar = gearBarMass({ diameterM, lengthM, densityKgperM3: 7850 })
+        const scaled = gearBarMass({ diameterM: diameterM * k, lengthM: lengthM * k, densityKgperM3: 7850 })
+        expect(scaled.massKg / (bar.massKg * k ** 3)).toBeCloseTo(1, 9)
+        expect(gearBarMass({ diameterM, lengthM: lengthM * 1.1, densityKgperM3: 7850 }).massKg).toBeGreaterThan(bar.massKg)
+      }),
+    )
+  })
+})
+
+describe('connections', () => {
+  test('every efficiency and spread is a share', () => {
+    for (const id of CONNECTION_IDS) {
+      for (const efficiency of Object.values(connectionOf(id).efficiency)) expect(efficiency > 0 && efficiency <= 1).toBe(true)
+      if (connectionOf(id).joins !== 'fixture') expect(connectionOf(id).spread > 0 && connectionOf(id).spread < 0.2).toBe(true)
+    }
+  })
+
+  test('turns fall as line thickens and rise in braid', () => {
+    expect(usualTurns('clinch', 'mono', 0.0004)).toBe(6)
+    expect(usualTurns('clinch', 'mono', 0.0007)).toBe(4)
+    expect(usualTurns('doubleUni', 'braid', 0.0003)).toBe(8)
+  })
+
+  test('line used is handling, loops and turns', () => {
+    const mono = { material: 'mono' as Material, diameterM: 0.0005 }
+    expect(lineUsedM('uni', mono, { turns: 5, loopM: 0 })).toBeCloseTo(0.1 + 7 * 5 * 0.0005, 12)
+    expect(lineUsedM('surgeonsLoop', mono, { turns: 2, loopM: 0.08 })).toBeCloseTo(2 * 0.08 + 0.1 + 7 * 2 * 0.0005, 12)
+    expect(lineUsedM('fg', { ...mono, material: 'braid' }, { turns: 22, loopM: 0 })).toBeCloseTo(0.35 + 7 * 22 * 0.0005, 12)
+  })
+})
+
+describe('materials', () => {
+  test('a nominal diameter carries its strength at the material’s stress', () => {
+    for (const material of Object.keys(MATERIALS) as Material[]) {
+      const d = nominalDiameterM(material, 100)
+      expect(100 / ((Math.PI / 4) * d ** 2)).toBeCloseTo(MATERIALS[material].stressPa, -1)
+      expect(MATERIALS[material].stressPa).toBeLessThan(MATERIALS[material].sanePa)
+    }
+    expect(lineDiameterM({ material: 'mono', strengthN: 100, diameterM: 0.0004 })).toBe(0.0004)
+  })
+})
+
+describe('hooks', () => {
+  test('gape grows with the hook in every pattern, and the straightening load follows wire cubed over gape', () => {
+    for (const pattern of Object.keys(HOOK_PATTERNS) as HookPattern[]) {
+      const gapes = HOOK_SIZES.map((size) => hookDimensions(pattern, size)!.gapeM)
+      expect(gapes).toEqual(gapes.toSorted((a, b) => a - b))
+    }
+    expect(straighteningLoadN(0.0015, 0.016)).toBeCloseTo((1300 * 1.5 ** 3) / 16, 9)
+    expect(hookDimensions('j', 'big')).toBeUndefined()
+  })
+})
+
+test('swivels: the smaller the number the stronger; a three-way has 70 % of a barrel', () => {
+  expect(hardwareStrengthN('swivel', '4')).toBe(500)
+  expect(hardwareStrengthN('threeWay', '4')).toBe(350)
+  expect(hardwareStrengthN('swivel', '3')).toBeUndefined()
+})
+
+test('labels step up and down and stay at their ends', () => {
+  expect(nextLabelN(40 * lb, -1, 'lb') / lb).toBeCloseTo(30, 9)
+  expect(nextLabelN(33 * lb, 1, 'lb') / lb).toBeCloseTo(40, 9)
+  expect(nextLabelN(300 * lb, 1, 'lb') / lb).toBeCloseTo(300, 9)
+  expect(labelStepsN('kg')[0]).toBeCloseTo(2 * 9.80665, 9)
+})

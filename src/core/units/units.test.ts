@@ -1,0 +1,103 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { formatComputed, formatEntered } from './formatQuantity.ts'
+import { describeHookSize, parseHookSize } from './hookSize.ts'
+import { parseQuantity } from './parseQuantity.ts'
+import { QUANTITIES, type Quantity } from './quantities.ts'
+
+/** Text, and the SI value worked by hand from the definitions of the units. */
+const READ: [Quantity, string, number][] = [
+  ['strength', '30lb', 133.446648457815],
+  ['strength', '13.6 kg', 133.37044],
+  ['strength', '134 N', 134],
+  ['strength', '1 kN', 1000],
+  ['strength', '30', 133.446648457815],
+  ['strength', '30#', 133.446648457815],
+  ['diameter', 'PE 1.5', 0.000202083],
+  ['diameter', 'pe1', 0.000165],
+  ['diameter', '0.35mm', 0.00035],
+  ['diameter', '0,35 mm', 0.00035],
+  ['length', '4 ft 6', 1.3716],
+  ['length', `4'6"`, 1.3716],
+  ['length', '18"', 0.4572],
+  ['length', '1.2 m', 1.2],
+  ['length', '30 fm', 54.864],
+  ['length', '50 yd', 45.72],
+  ['length', '1 m 20 cm', 1.2],
+  ['mass', '3 oz', 0.085048569375],
+  ['mass', '1 1/2 oz', 0.0425242846875],
+  ['mass', '85g', 0.085],
+  ['speed', '1.2kn', 0.6173333],
+  ['speed', '0.6 m/s', 0.6],
+]
+
+test.each(READ)('%s “%s” is %d in SI', (quantity, text, si) => {
+  const parsed = parseQuantity(quantity, text, quantity === 'strength' ? 'lb' : Object.keys(QUANTITIES[quantity].units)[0]!)
+  expect(parsed.ok ? parsed.si : parsed.message).toBeCloseTo(si, 6)
+})
+
+/** Text that must not be guessed at, and a word of the message that says what was understood. */
+const REFUSED: [Quantity, string, RegExp][] = [
+  ['speed', '1.2 kN', /“kN” was read as a strength/],
+  ['strength', '30 kn', /“kn” was read as a speed/],
+  ['strength', '30 KN', /knots or kilonewtons/],
+  ['length', '2/0', /hook size/],
+  ['strength', '1,500', /1\.500 or 1500/],
+  ['length', '4 6', /two numbers/],
+  ['length', '4 kg 6', /read as a strength|two numbers/],
+  ['length', '3 furlongs', /“furlongs” is not a unit of length: use m, cm/],
+  ['mass', 'heavy', /does not start with a number/],
+  ['mass', '', /such as 150 g/],
+  ['length', '1/0 m', /divides by nothing/],
+  ['strength', '1e9 lb', /“e” is not a unit|“e9 lb” was not understood/],
+  ['strength', '9'.repeat(400), /too large/],
+]
+
+test.each(REFUSED)('%s “%s” is refused and says why', (quantity, text, message) => {
+  const parsed = parseQuantity(quantity, text, quantity === 'length' ? 'ft' : 'lb')
+  expect(parsed.ok).toBe(false)
+  expect(parsed.ok ? '' : parsed.message).toMatch(message)
+})
+
+test('a minus sign is read, for the field to refuse', () => {
+  expect(parseQuantity('length', '−2 m', 'm')).toEqual({ ok: true, si: -2, unit: 'm' })
+})
+
+test('what was typed comes back as typed: 30 lb is never 29.99', () => {
+  const units = (Object.keys(QUANTITIES) as Quantity[]).flatMap((quantity) =>
+    Object.keys(QUANTITIES[quantity].units).map((unit) => [quantity, unit] as const),
+  )
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...units),
+      fc.integer({ min: 1, max: 99_999 }),
+      fc.integer({ min: 0, max: 2 }),
+      ([quantity, unit], digits, decimals) => {
+        const typed = String(digits / 10 ** decimals)
+        const parsed = parseQuantity(quantity, `${typed} ${unit}`, unit)
+        if (!parsed.ok) throw new Error(parsed.message)
+        expect(formatEntered(quantity, parsed.si, unit)).toEqual({ value: typed, unit })
+      },
+    ),
+  )
+})
+
+test('computed figures keep the decimals of their unit', () => {
+  expect(formatComputed('strength', 133.4, 'lb').value).toBe('30.0')
+  expect(formatComputed('length', 1.2, 'm').value).toBe('1.20')
+})
+
+describe('hook sizes', () => {
+  test('grow through 10, 2, 1, 1/0, 2/0', () => {
+    const steps = ['10', '#2', 'size 1', '1/0', '2 / 0'].map((text) => {
+      const parsed = parseHookSize(text)
+      return parsed.ok ? parsed.size.step : Number.NaN
+    })
+    expect(steps).toEqual([-9, -1, 0, 1, 2])
+  })
+  test('2 is echoed as small, so that it is not taken for 2/0', () => {
+    const parsed = parseHookSize('2')
+    expect(parsed.ok && describeHookSize(parsed.size)).toBe('size 2 (small; not 2/0)')
+  })
+  test.each(['2/1', '0', '30/0', 'large', ''])('“%s” is refused', (text) => expect(parseHookSize(text).ok).toBe(false))
+})
