@@ -46,7 +46,8 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
   let si = 0
   let lastUnit: string | undefined
   for (const [index, token] of tokens.entries()) {
-    const unit = token.unit === undefined ? impliedUnit(tokens[0]?.unit && lastUnit, assumedUnit, index) : readUnit(quantity, token.unit)
+    const unit =
+      token.unit === undefined ? impliedUnit(tokens[0]?.unit && lastUnit, assumedUnit, index) : readUnit(quantity, token.unit)
     if (typeof unit !== 'string') return fail(unit.message)
     const factor = factorToSi(quantity, unit)
     if (factor === undefined) return fail(wrongQuantity(quantity, unit))

@@ -1,0 +1,39 @@
+import { execFileSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')
+
+/** Builds the client, unless the last build was made from the very same sources. */
+export function buildClient(): void {
+  const stamp = join(ROOT, 'dist', 'sources')
+  const now = sourcesDigest()
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
+  console.error('Building the client …')
+  execFileSync(process.execPath, [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
+  writeFileSync(stamp, now)
+}
+
+function sourcesDigest(): string {
+  const digest = createHash('sha256')
+  const files = [
+    'package-lock.json',
+    'vite.config.ts',
+    ...['src/client', 'src/core', 'src/shared'].flatMap((folder) => filesUnder(folder)),
+  ]
+  for (const file of files) digest.update(file).update(readFileSync(join(ROOT, file)))
+  return digest.digest('hex')
+}
+
+function filesUnder(folder: string): string[] {
+  return readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+    .map((name) => join(folder, name))
+    .filter((path) => statSync(join(ROOT, path)).isFile())
+    .sort()
+}

@@ -1,0 +1,39 @@
+import { CamelCasePlugin, Kysely, PostgresDialect } from 'kysely'
+import pg from 'pg'
+import type { Logger } from 'pino'
+import type { Tables } from './tables.ts'
+
+export type Database = Kysely<Tables>
+
+/** How long a request waits for a connection, and a statement for its answer, before the database counts as away. */
+const CONNECT_MS = 3_000
+const STATEMENT_MS = 8_000
+
+/** A pool that outlives its connections: one that breaks is dropped and the next request opens another. */
+export function openDatabase(url: string, log: Logger): Database {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: CONNECT_MS,
+    statement_timeout: STATEMENT_MS,
+    query_timeout: STATEMENT_MS + 1_000,
+  })
+  // Without a listener, a connection lost while idle would end the process.
+  pool.on('error', (error) => log.warn({ err: error }, 'an idle database connection was lost'))
+  return new Kysely<Tables>({
+    dialect: new PostgresDialect({ pool }),
+    plugins: [new CamelCasePlugin({ maintainNestedObjectKeys: true })],
+  })
+}
+
+/** Whether an error means that the database cannot be reached now, rather than that a statement was wrong. */
+export function isDatabaseAway(error: unknown): boolean {
+  if (!(error instanceof Error)) return false
+  const code = (error as { code?: string }).code ?? ''
+  // SQLSTATE 08: connection; 53: resources; 57: operator (shutdown, starting up, statement timeout).
+  return (
+    /^(08|53|57)/.test(code) ||
+    /^E(CONN|PIPE|NOTFOUND|TIMEDOUT)/.test(code) ||
+    /timeout|Connection terminated|not queryable/i.test(error.message)
+  )
+}

@@ -1,0 +1,12 @@
+import { type Migration, Migrator } from 'kysely'
+import type { Database } from './database.ts'
+import * as documents from './migrations/2026-11-23-documents.ts'
+
+/** Every migration under its date and name, oldest first. They only run forward. */
+const MIGRATIONS: Record<string, Migration> = { '2026-11-23-documents': documents }
+
+/** Brings the database to the newest shape; throws what a migration threw. */
+export async function migrate(db: Database): Promise<void> {
+  const { error } = await new Migrator({ db, provider: { getMigrations: async () => MIGRATIONS } }).migrateToLatest()
+  if (error) throw error
+}
