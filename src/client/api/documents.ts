@@ -1,0 +1,47 @@
+import { queryOptions } from '@tanstack/react-query'
+import { z } from 'zod'
+import { type GearContent, gearContent } from '../../shared/gear.ts'
+import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
+import { type TraceContent, traceContent } from '../../shared/traces.ts'
+import { type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
+import { ApiError, request } from './http.ts'
+
+export type SavedTrace = Saved<TraceContent>
+export type SavedOutfit = Saved<OutfitContent>
+export type SavedGear = Saved<GearContent>
+
+const savedTrace = savedOf(traceContent)
+const staleTrace = staleBodyOf(traceContent)
+
+export const tracesQuery = (bin: boolean) =>
+  queryOptions({ queryKey: ['traces', { bin }], queryFn: () => request(z.array(savedTrace), `/traces${bin ? '?bin=true' : ''}`) })
+
+export const traceQuery = (id: string) =>
+  queryOptions({ queryKey: ['trace', id], queryFn: () => request(savedTrace, `/traces/${id}`) })
+
+export const outfitsQuery = queryOptions({
+  queryKey: ['outfits'],
+  queryFn: () => request(z.array(savedOf(outfitContent)), '/outfits'),
+})
+
+export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
+
+export const createTrace = (id: string, content: TraceContent) =>
+  request(savedTrace, '/traces', { method: 'POST', body: { id, content } })
+
+export const binTrace = (id: string) => request(savedTrace, `/traces/${id}`, { method: 'DELETE' })
+
+export const restoreTrace = (id: string) => request(savedTrace, `/traces/${id}/restore`, { method: 'POST' })
+
+export type SaveResult = { saved: SavedTrace } | { stale: SavedTrace }
+
+/** Saves onto a revision; a stale save is a result with what is current, not an error. */
+export async function saveTrace(id: string, baseRevision: number, content: TraceContent): Promise<SaveResult> {
+  try {
+    return { saved: await request(savedTrace, `/traces/${id}`, { method: 'PUT', body: { baseRevision, content } }) }
+  } catch (error) {
+    const stale = error instanceof ApiError && error.code === 'stale' ? staleTrace.safeParse(error.body) : undefined
+    if (stale?.success) return { stale: stale.data.current }
+    throw error
+  }
+}

@@ -1,0 +1,40 @@
+import type { z } from 'zod'
+import { errorBody } from '../../shared/errors.ts'
+
+/** A request that was refused, or never arrived (`code` is then `offline`). */
+export class ApiError extends Error {
+  readonly status: number
+  readonly code: string
+  readonly body: unknown
+
+  constructor(status: number, code: string, message: string, body: unknown) {
+    super(message)
+    this.name = 'ApiError'
+    this.status = status
+    this.code = code
+    this.body = body
+  }
+}
+
+const OFFLINE = 'The server cannot be reached. What is open here goes on working, and changes are kept in this browser.'
+
+/** Sends one request and reads the answer by its contract. */
+export async function request<T>(answer: z.ZodType<T>, path: string, init: { method?: string; body?: unknown } = {}): Promise<T> {
+  const response = await fetch(`/api${path}`, {
+    method: init.method ?? 'GET',
+    ...(init.body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(init.body) }),
+  }).catch(() => {
+    throw new ApiError(0, 'offline', OFFLINE, undefined)
+  })
+  const body: unknown = await response.json().catch(() => undefined)
+  if (!response.ok) {
+    const refused = errorBody.safeParse(body)
+    // A proxy, or a server on its way down, answers without our contract.
+    if (!refused.success) throw new ApiError(response.status, 'offline', OFFLINE, body)
+    throw new ApiError(response.status, refused.data.error.code, refused.data.error.message, body)
+  }
+  const read = answer.safeParse(body)
+  if (!read.success)
+    throw new ApiError(response.status, 'unreadable', 'The server’s answer was not understood; reload the page.', body)
+  return read.data
+}

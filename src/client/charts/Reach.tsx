@@ -1,0 +1,150 @@
+import { type KeyboardEvent, useId } from 'react'
+import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
+import type { Outfit } from '../../core/trace/outfit.ts'
+import type { Trace } from '../../core/trace/schema.ts'
+import { isLine } from '../../core/trace/schema.ts'
+import type { ReachLabel } from '../words/names.ts'
+import { JointGlyph, LineGlyph, PartGlyph, ReelGlyph } from './glyphs.tsx'
+
+type Props = {
+  trace: Trace
+  outfit: Outfit
+  layout: ReachLayout
+  label: (id: string) => ReachLabel
+  name: (id: string) => string
+  selected: string | undefined
+  weakest: string | undefined
+  onSelect: (id: string) => void
+}
+
+const LABEL_STEP = 13
+
+/** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. */
+export function Reach({ trace, outfit, layout, label, name, selected, weakest, onSelect }: Props) {
+  const prefix = useId()
+  const ordered = layout.items.toSorted((a, b) => a.y - b.y || a.x0 - b.x0)
+  const at = ordered.findIndex(({ id }) => id === selected)
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    const to = { ArrowRight: at + 1, ArrowDown: at + 1, ArrowLeft: at - 1, ArrowUp: at - 1, Home: 0, End: ordered.length - 1 }[
+      event.key
+    ]
+    if (to === undefined) return
+    event.preventDefault()
+    onSelect(ordered[Math.max(0, Math.min(ordered.length - 1, to))]!.id)
+  }
+
+  return (
+    <svg
+      width={layout.width}
+      height={layout.height}
+      className="block text-ink"
+      role="listbox"
+      aria-label="The reach: parts from the reel to the hooks. Arrow keys walk it."
+      aria-orientation="horizontal"
+      aria-activedescendant={at >= 0 ? `${prefix}${ordered[at]!.id}` : undefined}
+      tabIndex={0}
+      onKeyDown={onKeyDown}
+      onFocus={() => at < 0 && ordered[0] && onSelect(ordered[0].id)}
+    >
+      <g>
+        {layout.drops.map(({ x, y0, y1 }) => (
+          <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} fill="none" />
+        ))}
+      </g>
+      {ordered.map((item) => (
+        <g
+          key={item.id}
+          id={`${prefix}${item.id}`}
+          role="option"
+          aria-selected={item.id === selected}
+          aria-label={name(item.id)}
+          className="cursor-pointer"
+          onClick={() => onSelect(item.id)}
+        >
+          <ItemBox item={item} selected={item.id === selected} />
+          <g className={item.id === weakest ? 'text-fails' : ''}>
+            <Glyph item={item} trace={trace} outfit={outfit} />
+            {!item.onLine && <Labels item={item} label={label(item.id)} strong={item.id === selected || item.id === weakest} />}
+          </g>
+        </g>
+      ))}
+    </svg>
+  )
+}
+
+/** The strip without words, for a list: the same drawing, small. */
+export function MiniReach({ trace, outfit, layout }: Pick<Props, 'trace' | 'outfit' | 'layout'>) {
+  return (
+    <svg viewBox={`0 0 ${layout.width} ${layout.height}`} className="block h-auto w-full text-ink" aria-hidden="true">
+      {layout.drops.map(({ x, y0, y1 }) => (
+        <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} />
+      ))}
+      {layout.items.map((item) => (
+        <Glyph key={item.id} item={item} trace={trace} outfit={outfit} />
+      ))}
+    </svg>
+  )
+}
+
+function ItemBox({ item, selected }: { item: ReachItem; selected: boolean }) {
+  return (
+    <rect
+      x={item.x0}
+      y={item.y - 13}
+      width={item.x1 - item.x0}
+      height={26}
+      rx={5}
+      fill={selected ? 'var(--spread)' : 'transparent'}
+      stroke={selected ? 'var(--tide)' : 'none'}
+      strokeWidth={1.5}
+    />
+  )
+}
+
+function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit: Outfit }) {
+  const x = (item.x0 + item.x1) / 2
+  if (item.kind === 'reel') return <ReelGlyph x={x} y={item.y} />
+  if (item.kind === 'joint')
+    return (
+      <>
+        <line x1={item.x0} x2={item.x1} y1={item.y} y2={item.y} stroke="currentColor" strokeWidth={1.5} />
+        <JointGlyph x={x} y={item.y} />
+      </>
+    )
+  if (item.kind === 'wound') {
+    const line = outfit.wound.find(({ role }) => role === item.id)!
+    return (
+      <>
+        <LineGlyph material={line.material} x0={item.x0} x1={item.x1} y={item.y} />
+        <path d={`M${x - 5} ${item.y + 6}l4-12M${x + 1} ${item.y + 6}l4-12`} stroke="currentColor" strokeWidth={1.4} />
+      </>
+    )
+  }
+  const piece = trace.pieces.find(({ id }) => id === item.id)
+  if (!piece) return null
+  return isLine(piece) ? (
+    <LineGlyph material={piece.material} x0={item.x0} x1={item.x1} y={item.y} doubled={piece.role === 'double'} />
+  ) : (
+    <PartGlyph piece={piece} item={item} />
+  )
+}
+
+function Labels({ item, label, strong }: { item: ReachItem; label: ReachLabel; strong: boolean }) {
+  const x = (item.x0 + item.x1) / 2
+  const top = item.y - 18 - (label.above.length - 1) * LABEL_STEP
+  return (
+    <g fontSize={12} textAnchor="middle" fontWeight={strong ? 700 : 400}>
+      {label.above.map((text, i) => (
+        <text key={text} x={x} y={top + i * LABEL_STEP}>
+          {text}
+        </text>
+      ))}
+      {label.below && (
+        <text x={x} y={item.y + 23} style={{ fill: 'var(--quiet)' }}>
+          {label.below}
+        </text>
+      )}
+    </g>
+  )
+}

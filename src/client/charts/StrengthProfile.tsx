@@ -1,0 +1,152 @@
+import type { ProfileLayout } from '../../core/layout/profile.ts'
+
+/** A load drawn across the profile. */
+export type LoadLine = { name: string; forceN: number; tone: 'tide' | 'watch' }
+
+type Props = {
+  layout: ProfileLayout
+  width: number
+  height: number
+  loads: readonly LoadLine[]
+  selected: string | undefined
+  onSelect: (id: string) => void
+  name: (id: string) => string
+  format: (forceN: number) => string
+  unit: string
+  summary: string
+}
+
+/** Under this chance a link's “goes first” is not written. */
+const WORTH_SAYING = 0.08
+
+/** The strength of each link of one path as a step under its part, with its spread, the loads across it, and the lowest marked. */
+export function StrengthProfile({ layout, width, height, loads, selected, onSelect, name, format, unit, summary }: Props) {
+  return (
+    <svg width={width} height={height} className="block text-ink" role="img" aria-label={summary}>
+      {layout.ticksN.map((tickN) => (
+        <g key={tickN}>
+          <line
+            x1={0}
+            x2={width}
+            y1={layout.yOf(tickN)}
+            y2={layout.yOf(tickN)}
+            stroke="var(--rule)"
+            strokeWidth={tickN === 0 ? 1.5 : 0.7}
+          />
+          <text x={2} y={layout.yOf(tickN) - 3} fontSize={11} style={{ fill: 'var(--quiet)' }}>
+            {format(tickN)}
+            {tickN === 0 ? ` ${unit}` : ''}
+          </text>
+        </g>
+      ))}
+      {layout.steps.map((step, i) => {
+        const next = layout.steps[i + 1]
+        const colour = step.weakest ? 'var(--fails)' : 'currentColor'
+        return (
+          // biome-ignore lint/a11y/useKeyWithClickEvents: the reach above is the keyboard's way to the same choice
+          <g key={step.id} onClick={() => onSelect(step.id)} className="cursor-pointer">
+            <title>{`${name(step.id)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}</title>
+            <rect
+              x={step.x0}
+              y={0}
+              width={step.x1 - step.x0}
+              height={height}
+              fill={step.id === selected ? 'var(--well)' : 'transparent'}
+            />
+            {!step.over && (
+              <rect
+                className="moves"
+                x={step.x0}
+                y={step.yHigh}
+                width={step.x1 - step.x0}
+                height={Math.max(1, step.yLow - step.yHigh)}
+                fill="var(--spread)"
+                opacity={0.8}
+              />
+            )}
+            <line
+              className="moves"
+              x1={step.x0}
+              x2={step.x1}
+              y1={step.y}
+              y2={step.y}
+              stroke={colour}
+              strokeWidth={3}
+              strokeDasharray={step.over ? '2 3' : undefined}
+            />
+            {next && <line x1={step.x1} x2={step.x1} y1={step.y} y2={next.y} stroke="currentColor" strokeWidth={0.8} />}
+          </g>
+        )
+      })}
+      <Loads layout={layout} width={width} loads={loads} format={format} />
+      <Figures layout={layout} width={width} format={format} />
+    </svg>
+  )
+}
+
+function Loads({ layout, width, loads, format }: Pick<Props, 'layout' | 'width' | 'loads' | 'format'>) {
+  const rows = loads.toSorted((a, b) => b.forceN - a.forceN)
+  // Labels of close loads are pushed apart, the lower one down.
+  let last = Number.NEGATIVE_INFINITY
+  return (
+    <g fontSize={12} fontWeight={600}>
+      {rows.map(({ name, forceN, tone }) => {
+        const y = layout.yOf(forceN)
+        const labelY = Math.max(y - 4, last + 14)
+        last = labelY
+        return (
+          <g key={name} pointerEvents="none">
+            <line
+              x1={0}
+              x2={width}
+              y1={y}
+              y2={y}
+              stroke={`var(--${tone})`}
+              strokeWidth={1.8}
+              strokeDasharray={tone === 'watch' ? '2 4' : '8 4'}
+            />
+            <text
+              x={width - 6}
+              y={labelY}
+              textAnchor="end"
+              style={{ fill: `var(--${tone})`, stroke: 'var(--sheet)', strokeWidth: 4, paintOrder: 'stroke' }}
+            >
+              {name} {format(forceN)}
+            </text>
+          </g>
+        )
+      })}
+    </g>
+  )
+}
+
+/** Numbers on the steps that decide, and on any step wide enough to hold one. */
+function Figures({ layout, width, format }: Pick<Props, 'layout' | 'width' | 'format'>) {
+  return (
+    <g fontSize={12} textAnchor="middle" pointerEvents="none">
+      {layout.steps.map((step) => {
+        const says = step.weakest || step.first >= WORTH_SAYING
+        if (!says && step.x1 - step.x0 < 34) return null
+        const x = Math.max(26, Math.min(width - 40, (step.x0 + step.x1) / 2))
+        const halo = {
+          fill: step.weakest ? 'var(--fails)' : undefined,
+          stroke: 'var(--sheet)',
+          strokeWidth: 4,
+          paintOrder: 'stroke',
+        }
+        return (
+          <g key={step.id} fontWeight={step.weakest ? 700 : 400}>
+            <text x={x} y={step.over ? step.y + 14 : step.yHigh - 5} style={halo}>
+              {step.over ? `↑ ${format(step.strengthN)}` : format(step.strengthN)}
+            </text>
+            {says && (
+              <text x={x} y={step.yLow + 14} style={halo}>
+                first {(step.first * 100).toFixed(0)} %
+              </text>
+            )}
+          </g>
+        )
+      })}
+    </g>
+  )
+}

@@ -1,0 +1,163 @@
+import type { ReactNode } from 'react'
+import type { Material } from '../../core/gear/materials.ts'
+import type { ReachItem } from '../../core/layout/reach.ts'
+import { isLine, type Piece } from '../../core/trace/schema.ts'
+
+/** How a material is drawn: braid woven, mono a plain double edge, fluoro a fine line with a bright core, wire dotted steel. */
+export function LineGlyph({
+  material,
+  x0,
+  x1,
+  y,
+  doubled,
+}: {
+  material: Material
+  x0: number
+  x1: number
+  y: number
+  doubled?: boolean
+}) {
+  const edge = (dy: number, more: object = {}) => (
+    <line x1={x0} x2={x1} y1={y + dy} y2={y + dy} stroke="currentColor" strokeWidth={1.5} {...more} />
+  )
+  if (doubled)
+    return (
+      <>
+        {edge(-3, { strokeDasharray: '6 2' })}
+        {edge(3, { strokeDasharray: '6 2' })}
+      </>
+    )
+  switch (material) {
+    case 'braid':
+      return edge(0, { strokeWidth: 3, strokeDasharray: '7 2.5' })
+    case 'mono':
+      return (
+        <>
+          {edge(-2)}
+          {edge(2)}
+        </>
+      )
+    case 'fluoro':
+      return (
+        <>
+          {edge(-2.5, { strokeWidth: 1 })}
+          {edge(0, { strokeWidth: 1, strokeDasharray: '1 4' })}
+          {edge(2.5, { strokeWidth: 1 })}
+        </>
+      )
+    case 'wire':
+      return edge(0, { strokeWidth: 2.5, strokeDasharray: '1.5 3', strokeLinecap: 'round' })
+    case 'cable':
+      return edge(0, { strokeWidth: 4, strokeDasharray: '3 1.5' })
+    case 'cord':
+      return edge(0, { strokeWidth: 4.5 })
+  }
+}
+
+/** A knot: a tight barrel of coils on the line. */
+export function JointGlyph({ x, y }: { x: number; y: number }) {
+  return (
+    <g>
+      <rect x={x - 7} y={y - 5} width={14} height={10} rx={4} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.6} />
+      {[-3, 0, 3].map((dx) => (
+        <line key={dx} x1={x + dx - 1} x2={x + dx + 1} y1={y + 5} y2={y - 5} stroke="currentColor" strokeWidth={1.2} />
+      ))}
+    </g>
+  )
+}
+
+export function ReelGlyph({ x, y }: { x: number; y: number }) {
+  return (
+    <g fill="none" stroke="currentColor">
+      <circle cx={x} cy={y} r={17} strokeWidth={2} />
+      <circle cx={x} cy={y} r={11} strokeWidth={1} strokeDasharray="2 2" />
+      <circle cx={x} cy={y} r={4.5} fill="currentColor" />
+    </g>
+  )
+}
+
+/** A part in its slot: drawn as what it is, small and plain. */
+export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): ReactNode {
+  const { x0, x1, y, onLine } = item
+  const x = (x0 + x1) / 2
+  if (isLine(piece)) return null
+  const lead = (to: number) => <line x1={x0} x2={to} y1={y} y2={y} stroke="currentColor" strokeWidth={1.5} />
+  switch (piece.role) {
+    case 'sinker':
+      return (
+        <>
+          {lead(x - 12)}
+          <path d={`M${x - 14} ${y}c6-2 8-8 16-8a11 8 0 0 1 0 16c-8 0-10-6-16-8Z`} fill="currentColor" opacity={0.82} />
+        </>
+      )
+    case 'hook':
+      return (
+        <>
+          {lead(x)}
+          <path
+            d={`M${x} ${y}h3a7.5 7.5 0 0 1 0 15h-4l-1.5-4.5`}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={2}
+            strokeLinecap="round"
+            strokeLinejoin="round"
+          />
+        </>
+      )
+    case 'bait':
+      return (
+        <path
+          d={`M${x - 9} ${y + 8}q9-9 18 0q-9 7-18 0Z`}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.3}
+          strokeDasharray="2.5 1.5"
+        />
+      )
+    case 'lure':
+      return (
+        <>
+          {lead(x - 12)}
+          <path d={`M${x - 12} ${y}q12-11 24 0q-12 11-24 0Z`} fill="none" stroke="currentColor" strokeWidth={1.8} />
+        </>
+      )
+    case 'light':
+      return <circle cx={x} cy={y} r={6} fill="none" stroke="currentColor" strokeWidth={1.5} strokeDasharray="2 2" />
+    case 'float':
+      return <ellipse cx={x} cy={y} rx={9} ry={5.5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.6} />
+    default:
+      return onLine ? (
+        <SmallPart type={piece.type} x={x} y={y} />
+      ) : (
+        <Swivel
+          x={x}
+          y={y}
+          x0={x0}
+          x1={x1}
+          plain={piece.type === 'loop'}
+          open={piece.type === 'snap' || piece.type === 'snapSwivel'}
+        />
+      )
+  }
+}
+
+function SmallPart({ type, x, y }: { type: string; x: number; y: number }) {
+  if (type === 'bead') return <circle cx={x} cy={y} r={3.2} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.4} />
+  if (type === 'crimp') return <rect x={x - 2.5} y={y - 4.5} width={5} height={9} fill="currentColor" />
+  if (type === 'stopKnot')
+    return <path d={`M${x - 3} ${y - 5}l6 10M${x + 3} ${y - 5}l-6 10`} stroke="currentColor" strokeWidth={1.6} />
+  return <rect x={x - 4} y={y - 4} width={8} height={8} rx={4} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.8} />
+}
+
+function Swivel({ x, y, x0, x1, open, plain }: { x: number; y: number; x0: number; x1: number; open: boolean; plain: boolean }) {
+  if (plain) return <ellipse cx={x} cy={y} rx={8} ry={4.5} fill="none" stroke="currentColor" strokeWidth={1.5} />
+  return (
+    <g stroke="currentColor" strokeWidth={1.6} fill="var(--sheet)">
+      <line x1={x0} x2={x - 11} y1={y} y2={y} />
+      <line x1={x + 11} x2={x1} y1={y} y2={y} />
+      <circle cx={x - 8} cy={y} r={3.6} />
+      {open ? <path d={`M${x + 3} ${y}q7-7 10 0q-3 5-7 2`} fill="none" /> : <circle cx={x + 8} cy={y} r={3.6} />}
+      <rect x={x - 4.5} y={y - 4} width={9} height={8} rx={2} fill="currentColor" />
+    </g>
+  )
+}

@@ -1,0 +1,29 @@
+import { useMemo } from 'react'
+import { layOutReach } from '../../core/layout/reach.ts'
+import type { Outfit } from '../../core/trace/outfit.ts'
+import type { Trace } from '../../core/trace/schema.ts'
+import type { Show } from '../settings/preferences.tsx'
+import { reachLabel } from '../words/names.ts'
+
+/** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */
+const CHARACTER = 6.1
+
+/** The reach laid out with its labels, for a width in px. */
+export function useReach(trace: Trace, outfit: Outfit, width: number, show: Show, trueScale: boolean) {
+  return useMemo(() => {
+    const label = (id: string) => reachLabel(trace, outfit, id, show)
+    const labelWidth = (id: string) => {
+      const { above, below } = label(id)
+      return CHARACTER * Math.max(0, ...[...above, below ?? ''].map((text) => text.length))
+    }
+    return { label, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 66, labelWidth, trueScale }) }
+  }, [trace, outfit, width, show, trueScale])
+}
+
+/** The small drawing of the library. */
+export function useMiniReach(trace: Trace, outfit: Outfit) {
+  return useMemo(
+    () => layOutReach(trace, outfit, { width: 420, trunkY: 22, laneHeight: 26, labelWidth: () => 0 }),
+    [trace, outfit],
+  )
+}

@@ -1,0 +1,26 @@
+import { lazy } from 'react'
+import { createBrowserRouter, Navigate } from 'react-router'
+import { LibraryScreen } from './screens/library/LibraryScreen.tsx'
+import { NotFound, ScreenFailed } from './shell/NotFound.tsx'
+import { Shell } from './shell/Shell.tsx'
+
+const BenchScreen = lazy(() => import('./screens/bench/BenchScreen.tsx'))
+const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
+const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
+const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <ScreenFailed />,
+    children: [
+      { path: '/', element: <Navigate to="/traces" replace /> },
+      { path: '/traces', element: <LibraryScreen /> },
+      { path: '/traces/new', element: <NewTraceScreen /> },
+      { path: '/traces/:id', element: <BenchScreen /> },
+      { path: '/traces/:id/build', element: <BuildSheetScreen /> },
+      { path: '/settings', element: <SettingsScreen /> },
+      { path: '*', element: <NotFound /> },
+    ],
+  },
+])

@@ -1,0 +1,202 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Hammer, Redo2, Save, Undo2 } from 'lucide-react'
+import { useEffect, useMemo, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import type { MomentName } from '../../../core/moments/moment.ts'
+import { familyName } from '../../../core/trace/families/families.ts'
+import { createTrace, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { useEvaluation } from '../../judge/useEvaluation.ts'
+import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
+import { ConditionsPanel } from './ConditionsPanel.tsx'
+import { dropDraft } from './drafts.ts'
+import { MomentsBand } from './MomentsBand.tsx'
+import { PartList } from './PartList.tsx'
+import { PartPanel } from './PartPanel.tsx'
+import { StaleDialog } from './StaleDialog.tsx'
+import { StrengthView } from './StrengthView.tsx'
+import { type Bench, useBench } from './useBench.ts'
+import { WhyPanel } from './WhyPanel.tsx'
+
+/** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
+export function BenchBody({ saved, outfits }: { saved: SavedTrace; outfits: SavedOutfit[] }) {
+  const bench = useBench(saved)
+  const outfit = (outfits.find(({ id }) => id === bench.content.outfitId) ?? outfits[0])?.content
+  if (!outfit) return <p className="p-6">There is no outfit to fish this trace on.</p>
+  return <BenchOn bench={bench} saved={saved} outfits={outfits} outfit={outfit} />
+}
+
+type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: SavedOutfit['content'] }
+
+function BenchOn({ bench, saved, outfits, outfit }: Props) {
+  const { trace, conditions } = bench.content
+  const judged = useEvaluation(trace, outfit, conditions)
+  const [selected, setSelected] = useState('leader')
+  const [open, setOpen] = useState<MomentName>('run')
+  const [end, setEnd] = useState<string>()
+  const gear = useQuery(gearQuery)
+  const ownedSinkersKg = useMemo(
+    () => (gear.data ?? []).flatMap(({ content }) => (content.kind === 'sinker' ? [content.massKg] : [])),
+    [gear.data],
+  )
+  useShortcuts(bench)
+  useLeaveWarning(bench.dirty)
+
+  const evaluation = judged.ok ? judged.evaluation : undefined
+  const path = evaluation?.snag?.paths.find((each) => each.end === (end ?? evaluation.run?.end)) ?? evaluation?.snag?.paths[0]
+  const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
+
+  return (
+    <div className="grid gap-2 p-3 sm:px-6">
+      <TitleBar bench={bench} saved={saved} outfits={outfits} />
+      {bench.saveError && (
+        <p role="alert" className="rounded-md border border-fails px-3 py-2">
+          <strong>Not saved.</strong> {bench.saveError.message}
+        </p>
+      )}
+      <div className="sticky top-0 z-10 bg-ground py-1">
+        {evaluation ? (
+          <MomentsBand evaluation={evaluation} trace={trace} outfit={outfit} open={open} onOpen={setOpen} />
+        ) : (
+          <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
+            {judged.ok ? '' : judged.message} Undo the last change, or set it right below.
+          </p>
+        )}
+      </div>
+      <div className="hidden gap-2 md:grid">
+        <StrengthView
+          trace={trace}
+          outfit={outfit}
+          evaluation={evaluation}
+          path={path}
+          dragN={conditions.dragN}
+          selected={selected}
+          onSelect={setSelected}
+          onEnd={setEnd}
+        />
+        <div className="grid items-start gap-2 lg:grid-cols-[1fr_1fr_1.25fr] md:grid-cols-2">
+          <PartPanel bench={bench} outfit={outfit} selected={selected} links={links} ownedSinkersKg={ownedSinkersKg} />
+          <ConditionsPanel bench={bench} evaluation={evaluation} />
+          {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} />}
+        </div>
+      </div>
+      <div className="grid gap-2 md:hidden">
+        <PartList trace={trace} outfit={outfit} links={links} />
+        <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
+        {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} />}
+      </div>
+      <StaleDialog bench={bench} onCopy={useKeepAsNew(bench, saved.id)} />
+    </div>
+  )
+}
+
+function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
+  const { trace, outfitId } = bench.content
+  const savedAt = new Date(bench.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
+  return (
+    <header className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="min-w-0 flex-1">
+        <p className="text-sm text-quiet">{familyName(trace.family)}</p>
+        <h1 className="text-xl leading-tight font-bold">{trace.name}</h1>
+      </div>
+      <label className="flex items-center gap-2 text-quiet max-md:hidden">
+        on
+        <select
+          className={`${fieldClass} w-auto text-ink`}
+          value={outfitId}
+          onChange={(event) => bench.chooseOutfit(event.target.value)}
+          aria-label="Outfit"
+        >
+          {outfits.map(({ id, content }) => (
+            <option key={id} value={id}>
+              {content.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="text-sm text-quiet" role="status">
+        {bench.saving
+          ? 'saving …'
+          : bench.dirty
+            ? `changed since revision ${bench.baseRevision}`
+            : `revision ${bench.baseRevision}, saved ${savedAt}`}
+      </p>
+      <div className="flex gap-1.5">
+        <span className="flex gap-1.5 max-md:hidden">
+          <Button onClick={bench.undo} disabled={!bench.canUndo} aria-keyshortcuts="Control+Z" title="Undo (Ctrl+Z)">
+            <Undo2 className="size-4" /> Undo
+          </Button>
+          <Button onClick={bench.redo} disabled={!bench.canRedo} aria-keyshortcuts="Control+Shift+Z" title="Redo (Ctrl+Shift+Z)">
+            <Redo2 className="size-4" /> Redo
+          </Button>
+          <Button
+            tone="strong"
+            onClick={bench.save}
+            disabled={!bench.dirty || bench.saving}
+            aria-keyshortcuts="Control+S"
+            title="Save (Ctrl+S)"
+          >
+            <Save className="size-4" /> Save
+          </Button>
+        </span>
+        <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>
+          <Hammer className="size-4" /> Build
+        </Link>
+      </div>
+    </header>
+  )
+}
+
+/** Undo, redo and save by keyboard; a text field keeps its own undo. */
+function useShortcuts(bench: Bench) {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+      const key = event.key.toLowerCase()
+      const inText = event.target instanceof HTMLInputElement && event.target.type !== 'checkbox'
+      if (key === 's') {
+        event.preventDefault()
+        if (bench.dirty && !bench.saving) bench.save()
+      } else if (!inText && (key === 'z' || key === 'y')) {
+        event.preventDefault()
+        if (key === 'y' || event.shiftKey) bench.redo()
+        else bench.undo()
+      }
+    }
+    window.addEventListener('keydown', onKeyDown)
+    return () => window.removeEventListener('keydown', onKeyDown)
+  }, [bench])
+  useEffect(() => {
+    if (bench.resumed) toast('Unsaved changes from an earlier visit were kept. Undo goes back to the saved trace.')
+  }, [bench.resumed])
+}
+
+/** The draft is kept in the browser all the same; the warning is for those who meant to save. */
+function useLeaveWarning(dirty: boolean) {
+  useEffect(() => {
+    if (!dirty) return
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => window.removeEventListener('beforeunload', warn)
+  }, [dirty])
+}
+
+function useKeepAsNew(bench: Bench, savedId: string) {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  return () => {
+    const { content } = bench
+    createTrace(crypto.randomUUID(), {
+      ...content,
+      trace: { ...content.trace, name: `${content.trace.name}, mine`.slice(0, 80) },
+    })
+      .then((created) => {
+        bench.dismissStale()
+        dropDraft(savedId)
+        client.invalidateQueries({ queryKey: ['traces'] })
+        client.invalidateQueries({ queryKey: ['trace', savedId] })
+        navigate(`/traces/${created.id}`)
+      })
+      .catch((error: Error) => toast.error(error.message))
+  }
+}

@@ -1,0 +1,95 @@
+import { CAST_STYLES } from '../../../core/cast/styles.ts'
+import type { Evaluation } from '../../../core/moments/evaluate.ts'
+import type { Conditions } from '../../../core/trace/conditions.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { percent } from '../../words/verdictWords.ts'
+import { above, notBelow } from './limits.ts'
+import type { Bench } from './useBench.ts'
+
+const STYLES = [
+  { value: 'none', text: 'not cast: lowered' },
+  ...Object.entries(CAST_STYLES).map(([value, { name }]) => ({ value, text: name })),
+]
+
+/** How the trace is fished: drag and where it was measured, line out, cast, and how full the spool is. */
+export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluation: Evaluation | undefined }) {
+  const show = useShow()
+  const { units } = usePreferences()
+  const { conditions } = bench.content
+  const set = (change: Partial<Conditions>, tag?: string) => bench.editConditions(change, tag)
+  const stepN = QUANTITIES.strength.units[units.strength === 'lb' ? 'lb' : 'kg'] / 2
+  const spool = evaluation?.spool
+  return (
+    <Sheet
+      title="Fished like this"
+      aside={evaluation?.run && <span>drag safe to {show.computed('strength', evaluation.run.figure.value)}</span>}
+    >
+      <div role="group" aria-label="Conditions" className="grid gap-2" onBlur={bench.settle}>
+        <QuantityField
+          label="drag set"
+          quantity="strength"
+          valueSi={conditions.dragN}
+          check={above(0, 5_000)}
+          onChange={(dragN) => set({ dragN }, 'drag')}
+          step={(dragN, direction) => Math.max(stepN, dragN + direction * stepN)}
+        />
+        <Field label="measured" htmlFor="drag-measured">
+          <Select
+            id="drag-measured"
+            value={conditions.dragMeasuredAt}
+            onChange={(event) => set({ dragMeasuredAt: event.target.value as Conditions['dragMeasuredAt'] })}
+            choices={[
+              { value: 'reel', text: 'straight off the reel' },
+              { value: 'tip', text: 'from the rod tip' },
+            ]}
+          />
+        </Field>
+        <QuantityField
+          label="line out"
+          quantity="length"
+          valueSi={conditions.lineOutM}
+          check={notBelow(5_000)}
+          onChange={(lineOutM) => set({ lineOutM }, 'line out')}
+          step={(lineOutM, direction) => Math.max(0, lineOutM + direction * 10)}
+        />
+        <Field label="cast" htmlFor="cast-style">
+          <Select
+            id="cast-style"
+            value={conditions.castStyle}
+            onChange={(event) => set({ castStyle: event.target.value as Conditions['castStyle'] })}
+            choices={STYLES}
+          />
+        </Field>
+        <QuantityField
+          label="fish’s speed"
+          quantity="speed"
+          valueSi={conditions.fishSpeedMperS}
+          check={notBelow(25)}
+          onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
+        />
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={conditions.wet}
+            onChange={(event) => set({ wet: event.target.checked })}
+          />
+          line is wet
+        </label>
+        {spool && (
+          <p className="text-sm text-quiet">
+            Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.
+          </p>
+        )}
+        {evaluation?.findings.map(({ id, why }) => (
+          <p key={id} className="text-sm text-watch">
+            {why}
+          </p>
+        ))}
+      </div>
+    </Sheet>
+  )
+}

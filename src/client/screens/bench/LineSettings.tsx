@@ -1,0 +1,91 @@
+import { connectionOf } from '../../../core/gear/connections.ts'
+import { nextLabelN } from '../../../core/gear/labels.ts'
+import { MATERIALS, type Material, nominalDiameterM } from '../../../core/gear/materials.ts'
+import { withLength, withPiece } from '../../../core/trace/edit.ts'
+import { jointOf, type LinePiece, parentId, type Trace } from '../../../core/trace/schema.ts'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { Field, Select } from '../../ui/controls.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { above } from './limits.ts'
+import type { Bench } from './useBench.ts'
+
+/** Strength, length, material, diameter and wear of a line, and whether it is the weak link. */
+export function LineSettings({ bench, line }: { bench: Bench; line: LinePiece }) {
+  const { units } = usePreferences()
+  const show = useShow()
+  const { trace } = bench.content
+  const set = (change: Partial<LinePiece>, tag?: string) =>
+    bench.editTrace((old) => withPiece(old, line.id, (now) => ({ ...now, ...change }) as LinePiece), tag)
+  return (
+    <>
+      <QuantityField
+        label="strength"
+        quantity="strength"
+        valueSi={line.strengthN}
+        check={above(0, 100_000)}
+        onChange={(strengthN) => set({ strengthN }, `${line.id} strength`)}
+        step={(strengthN, direction) => nextLabelN(strengthN, direction, units.strength)}
+      />
+      <QuantityField
+        label="finished length"
+        quantity="length"
+        valueSi={line.lengthM}
+        check={above(0, 5_000)}
+        onChange={(lengthM) => bench.editTrace((old) => withLength(old, line.id, lengthM), `${line.id} length`)}
+      />
+      <Field label="material" htmlFor="line-material">
+        <Select
+          id="line-material"
+          value={line.material}
+          onChange={(event) => set({ material: event.target.value as Material })}
+          choices={(Object.keys(MATERIALS) as Material[]).map((material) => {
+            const misfit = knotThatMisfits(trace, line, material)
+            return {
+              value: material,
+              text: misfit ? `${MATERIALS[material].name}: ${misfit} is not tied in it` : MATERIALS[material].name,
+              disabled: misfit !== undefined,
+            }
+          })}
+        />
+      </Field>
+      <QuantityField
+        label="diameter"
+        quantity="diameter"
+        valueSi={line.diameterM}
+        check={above(0, 0.02)}
+        placeholder={`nominal ${show.computed('diameter', nominalDiameterM(line.material, line.strengthN))}`}
+        onChange={(diameterM) => set({ diameterM }, `${line.id} diameter`)}
+        onClear={() => set({ diameterM: undefined })}
+      />
+      <NumberField
+        label="strength left, %"
+        value={line.condition === undefined ? undefined : line.condition * 100}
+        least={1}
+        most={100}
+        placeholder="100, as new"
+        onChange={(value) => set({ condition: value === undefined ? undefined : value / 100 }, `${line.id} condition`)}
+      />
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5"
+          checked={trace.weakLink === line.id}
+          onChange={(event) => bench.editTrace((old) => ({ ...old, weakLink: event.target.checked ? line.id : undefined }))}
+        />
+        weak link: meant to part when the sinker snags
+      </label>
+    </>
+  )
+}
+
+/** The first knot of a line that another material would not take. */
+function knotThatMisfits(trace: Trace, line: LinePiece, material: Material): string | undefined {
+  const joints = trace.pieces.filter((piece) => piece.id === line.id || parentId(piece.attach) === line.id).map(jointOf)
+  const misfit = joints.find((joint) => {
+    if (!joint || joint.efficiency !== undefined) return false
+    const connection = connectionOf(joint.connection)
+    return connection.joins !== 'fixture' && connection.efficiency[material] === undefined
+  })
+  return misfit && connectionOf(misfit.connection).name
+}

@@ -1,0 +1,50 @@
+import type { Link } from '../../../core/strength/pathLinks.ts'
+import type { Outfit } from '../../../core/trace/outfit.ts'
+import { isLine, jointId, type Trace } from '../../../core/trace/schema.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Sheet } from '../../ui/controls.tsx'
+import { lineSpec, pieceName, pieceSpec, woundName } from '../../words/names.ts'
+
+/** The parts in order, with the strength of those on the deciding path: the bench on a phone. */
+export function PartList({ trace, outfit, links }: { trace: Trace; outfit: Outfit; links: readonly Link[] }) {
+  const show = useShow()
+  const weakest = links.reduce<Link | undefined>(
+    (lowest, link) => (!lowest || link.strengthN < lowest.strengthN ? link : lowest),
+    undefined,
+  )
+  const strength = (id: string) => {
+    const lowest = links.filter((link) => link.id === id || link.id === jointId(id)).sort((a, b) => a.strengthN - b.strengthN)[0]
+    if (!lowest) return null
+    return (
+      <span className={lowest.id === weakest?.id ? 'font-bold text-fails' : ''}>
+        {show.computed('strength', lowest.strengthN)}
+      </span>
+    )
+  }
+  return (
+    <Sheet title="Parts, from the reel">
+      <ol>
+        {outfit.wound.map((line) => (
+          <li key={line.role} className="flex justify-between gap-3 border-t border-rule py-1">
+            <span>
+              {woundName(line)} <span className="text-quiet">{lineSpec(line, show)}</span>
+            </span>
+            {strength(line.role)}
+          </li>
+        ))}
+        {trace.pieces.map((piece) => (
+          <li key={piece.id} className="flex justify-between gap-3 border-t border-rule py-1">
+            <span>
+              {pieceName(piece)}{' '}
+              <span className="text-quiet">
+                {pieceSpec(piece, show)}
+                {isLine(piece) && `, ${show.entered('length', piece.lengthM)}`}
+              </span>
+            </span>
+            {strength(piece.id)}
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  )
+}

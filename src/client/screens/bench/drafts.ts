@@ -1,0 +1,36 @@
+import { z } from 'zod'
+import { type TraceContent, traceContent } from '../../../shared/traces.ts'
+
+/** Unsaved work kept in the browser, with the revision it was made from. */
+const draftShape = z.object({ baseRevision: z.int().positive(), content: traceContent })
+export type Draft = z.infer<typeof draftShape>
+
+const keyOf = (id: string) => `wide-reach.draft.${id}`
+
+/** What was left unsaved for a trace; anything unreadable counts as nothing. */
+export function readDraft(id: string): Draft | undefined {
+  try {
+    const kept = localStorage.getItem(keyOf(id))
+    return kept === null ? undefined : draftShape.safeParse(JSON.parse(kept)).data
+  } catch {
+    return undefined
+  }
+}
+
+/** @returns whether the browser kept it. */
+export function keepDraft(id: string, baseRevision: number, content: TraceContent): boolean {
+  try {
+    localStorage.setItem(keyOf(id), JSON.stringify({ baseRevision, content }))
+    return true
+  } catch {
+    return false
+  }
+}
+
+export function dropDraft(id: string): void {
+  try {
+    localStorage.removeItem(keyOf(id))
+  } catch {
+    // Nothing was kept, so nothing is left.
+  }
+}

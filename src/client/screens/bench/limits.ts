@@ -1,0 +1,11 @@
+/** A check for a quantity field: above `least`, and no more than `most`, both SI. */
+export const above = (least: number, most: number) => (si: number) =>
+  si > least && si <= most
+    ? undefined
+    : si <= least
+      ? 'It must be more than nothing.'
+      : 'That is more than the tool reckons with.'
+
+/** The same where nothing is allowed too. */
+export const notBelow = (most: number) => (si: number) =>
+  si >= 0 && si <= most ? undefined : si < 0 ? 'It cannot be less than nothing.' : 'That is more than the tool reckons with.'

@@ -1,0 +1,127 @@
+import { useQuery } from '@tanstack/react-query'
+import { Printer } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { cutList, usedOfOutfitM } from '../../../core/build/cutList.ts'
+import { partsList, tyingMinutes } from '../../../core/build/partsList.ts'
+import { buildSteps } from '../../../core/build/steps.ts'
+import { lineDiameterM } from '../../../core/gear/materials.ts'
+import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
+import type { Trace } from '../../../core/trace/schema.ts'
+import { outfitsQuery, traceQuery } from '../../api/documents.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { Failed, Loading } from '../../ui/states.tsx'
+import { lineSpec, pieceSpec } from '../../words/names.ts'
+import { CutTable } from './CutTable.tsx'
+import { stepWords } from './stepWords.ts'
+
+/** Cut list, order of threading and steps of one trace, for a batch; made to be printed and to be read on a phone. */
+export default function BuildSheetScreen() {
+  const { id = '' } = useParams()
+  const saved = useQuery(traceQuery(id))
+  const outfits = useQuery(outfitsQuery)
+  const error = (saved.data ? null : saved.error) ?? (outfits.data ? null : outfits.error)
+  if (error)
+    return (
+      <Failed
+        what="The build sheet"
+        error={error}
+        onRetry={() => {
+          saved.refetch()
+          outfits.refetch()
+        }}
+      />
+    )
+  if (!saved.data || !outfits.data) return <Loading what="the build sheet" />
+  const { content, revision } = saved.data
+  const outfit = outfits.data.find((each) => each.id === content.outfitId)?.content
+  if (!outfit) return <p className="p-6">The outfit of this trace is in the bin; take it back or choose another on the bench.</p>
+  return <BuildSheet id={id} trace={content.trace} outfit={outfit} revision={revision} />
+}
+
+const MOST = 200
+
+function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace; outfit: Outfit; revision: number }) {
+  const show = useShow()
+  const [count, setCount] = useState(1)
+  const groups = useMemo(() => cutList(trace), [trace])
+  const parts = useMemo(() => partsList(trace), [trace])
+  const steps = useMemo(() => buildSteps(trace), [trace])
+  const cost = [...groups, ...parts].reduce((sum, row) => sum + row.cost, 0)
+  const main = freeLine(outfit)
+  const ofOutfitM = usedOfOutfitM(trace, { material: main.material, diameterM: lineDiameterM(main) })
+  return (
+    <article className="mx-auto grid max-w-5xl gap-3 p-3 sm:px-6">
+      <header className="flex flex-wrap items-end gap-3">
+        <div className="mr-auto">
+          <p className="text-sm text-quiet">Build sheet · revision {revision}</p>
+          <h1 className="text-xl font-bold">{trace.name}</h1>
+          <p className="text-quiet">for {outfit.name}</p>
+        </div>
+        <div className="no-print w-52">
+          <NumberField
+            label="traces to make"
+            value={count}
+            whole
+            least={1}
+            most={MOST}
+            onChange={(value) => value && setCount(value)}
+          />
+        </div>
+        <div className="no-print flex gap-1.5">
+          <Link to={`/traces/${id}`} className={buttonClass()}>
+            To the bench
+          </Link>
+          <Button tone="strong" onClick={() => window.print()}>
+            <Printer className="size-4" /> Print
+          </Button>
+        </div>
+      </header>
+      <p className="rounded-md bg-well px-3 py-2">
+        {count === 1 ? 'One trace' : `${count} traces`}: about {(tyingMinutes(trace) * count).toFixed(0)} minutes at the table and{' '}
+        {(cost * count).toFixed(2)} units of tackle.{' '}
+        {ofOutfitM > 0 && <>The connection uses {show.computed('length', ofOutfitM)} of the outfit’s own line.</>}
+      </p>
+      <Sheet
+        title="Cut"
+        aside={<span className="text-sm text-quiet">finished length + what the connections use = cut length</span>}
+      >
+        <CutTable groups={groups} count={count} />
+      </Sheet>
+      <Sheet title="Lay out">
+        <ul className="grid gap-x-8 sm:grid-cols-2">
+          {parts.map(({ sample, count: each }) => (
+            <li key={sample.id} className="flex justify-between gap-4 border-t border-rule py-1">
+              <span>{pieceSpec(sample, show)}</span>
+              <span className="font-semibold">{each * count}</span>
+            </li>
+          ))}
+        </ul>
+      </Sheet>
+      <Sheet
+        title="Thread and tie, in this order"
+        aside={<span className="text-sm text-quiet">{lineSpec(main, show)} on the reel</span>}
+      >
+        <ol className="list-decimal pl-6">
+          {steps.map((step) => {
+            const { text, why } = stepWords(step, trace, show)
+            return (
+              <li key={text} className="border-t border-rule py-1.5 pl-1 marker:font-semibold">
+                {text}
+                {why && <span className="block text-sm text-quiet">{why}</span>}
+              </li>
+            )
+          })}
+        </ol>
+      </Sheet>
+      <Sheet title="Then">
+        <p>
+          Moisten every knot and draw it down slowly; leave 2–5 mm of tag. Pull by hand against a fixed point, eyes protected,
+          hook points covered, nobody in its line. Re-tie whatever whitened, crossed or moved.
+        </p>
+      </Sheet>
+    </article>
+  )
+}

@@ -1,0 +1,46 @@
+import type { CutGroup } from '../../../core/build/cutList.ts'
+import { connectionOf } from '../../../core/gear/connections.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { lineSpec } from '../../words/names.ts'
+
+/** The cuts of each line, with what every connection adds, and the total for the batch. */
+export function CutTable({ groups, count }: { groups: CutGroup[]; count: number }) {
+  const show = useShow()
+  return (
+    <table className="w-full">
+      <thead className="text-left text-sm text-quiet">
+        <tr>
+          <th className="font-normal">piece</th>
+          <th className="pl-3 text-right font-normal">finished</th>
+          <th className="pl-4 font-normal max-sm:hidden">connections use</th>
+          <th className="pl-3 text-right font-normal">cut</th>
+        </tr>
+      </thead>
+      {groups.map((group) => (
+        <tbody key={`${group.material}${group.strengthN}${group.diameterM}`}>
+          <tr className="border-t-2 border-rule">
+            <th scope="rowgroup" colSpan={2} className="pt-2 text-left">
+              {lineSpec(group, show)} <span className="font-normal text-quiet">{show.computed('diameter', group.diameterM)}</span>
+            </th>
+            <td colSpan={2} className="pt-2 text-right">
+              {count > 1 && `${count} × ${show.computed('length', group.totalM)} = `}
+              <strong>{show.computed('length', group.totalM * count)}</strong>
+            </td>
+          </tr>
+          {group.cuts.map((cut) => (
+            <tr key={cut.id} className="border-t border-rule align-baseline" data-cut={cut.id}>
+              <td className="py-1">{cut.id.replaceAll('-', ' ')}</td>
+              <td className="pl-3 text-right whitespace-nowrap">{show.entered('length', cut.finishedM)}</td>
+              <td className="pl-4 text-sm text-quiet max-sm:hidden">
+                {cut.uses
+                  .map(({ connection, usedM }) => `${connectionOf(connection).name} ${show.computed('length', usedM)}`)
+                  .join(' + ')}
+              </td>
+              <td className="pl-3 text-right font-semibold whitespace-nowrap">{show.computed('length', cut.cutM)}</td>
+            </tr>
+          ))}
+        </tbody>
+      ))}
+    </table>
+  )
+}

@@ -1,0 +1,170 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Plus } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import type { Verdict } from '../../../core/moments/moment.ts'
+import { familyName } from '../../../core/trace/families/families.ts'
+import {
+  binTrace,
+  createTrace,
+  outfitsQuery,
+  restoreTrace,
+  type SavedOutfit,
+  type SavedTrace,
+  tracesQuery,
+} from '../../api/documents.ts'
+import { judge } from '../../judge/useEvaluation.ts'
+import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { TraceCard } from './TraceCard.tsx'
+
+/** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
+export function LibraryScreen() {
+  const [bin, setBin] = useState(false)
+  const traces = useQuery(tracesQuery(bin))
+  const outfits = useQuery(outfitsQuery)
+  const error = (traces.data ? null : traces.error) ?? (outfits.data ? null : outfits.error)
+  return (
+    <div className="p-3 sm:px-6">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-xl font-bold">{bin ? 'Bin' : 'Traces'}</h1>
+        <Button tone="quiet" onClick={() => setBin(!bin)}>
+          {bin ? 'Back to the traces' : 'Bin'}
+        </Button>
+        <Link to="/traces/new" className={buttonClass('strong')}>
+          <Plus className="size-4" /> New trace
+        </Link>
+      </div>
+      {error ? (
+        <Failed
+          what="The traces"
+          error={error}
+          onRetry={() => {
+            traces.refetch()
+            outfits.refetch()
+          }}
+        />
+      ) : !traces.data || !outfits.data ? (
+        <Loading what="the traces" />
+      ) : (
+        <TraceList traces={traces.data} outfits={outfits.data} bin={bin} />
+      )}
+    </div>
+  )
+}
+
+const FILTERS: { value: string; text: string }[] = [
+  { value: 'all', text: 'any verdict' },
+  { value: 'fails', text: 'something fails' },
+  { value: 'watch', text: 'something to watch' },
+  { value: 'holds', text: 'all hold' },
+]
+
+function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: SavedOutfit[]; bin: boolean }) {
+  const [search, setSearch] = useState('')
+  const [filter, setFilter] = useState('all')
+  const act = useActions()
+  const rows = useMemo(() => {
+    const byId = new Map(outfits.map((outfit) => [outfit.id, outfit]))
+    return traces.flatMap((saved) => {
+      const outfit = byId.get(saved.content.outfitId)
+      return outfit ? [{ saved, outfit, judged: judge(saved.content.trace, outfit.content, saved.content.conditions) }] : []
+    })
+  }, [traces, outfits])
+  const shown = rows.filter(({ saved, outfit, judged }) => {
+    const { trace } = saved.content
+    const text = `${trace.name} ${familyName(trace.family)} ${outfit.content.name} ${trace.notes ?? ''}`.toLowerCase()
+    return (
+      search
+        .toLowerCase()
+        .split(/\s+/)
+        .every((word) => text.includes(word)) &&
+      (filter === 'all' || worstVerdict(judged) === filter)
+    )
+  })
+
+  if (traces.length === 0)
+    return bin ? (
+      <Empty title="The bin is empty">A trace that is put here can be taken back.</Empty>
+    ) : (
+      <Empty title="No traces yet">
+        <Link to="/traces/new" className="underline">
+          Make the first one
+        </Link>
+        : choose an outfit and a family, and a sound draft is ready to change.
+      </Empty>
+    )
+  return (
+    <>
+      <search className="mb-3 flex flex-wrap gap-2">
+        <input
+          type="search"
+          className={`${fieldClass} max-w-80`}
+          placeholder="Search name, family, outfit, notes"
+          aria-label="Search traces"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <span className="w-48">
+          <Select
+            aria-label="Filter by verdict"
+            value={filter}
+            onChange={(event) => setFilter(event.target.value)}
+            choices={FILTERS}
+          />
+        </span>
+      </search>
+      {shown.length === 0 && <Empty title="No trace fits that">Clear the search, or choose any verdict.</Empty>}
+      <ul className="grid gap-2 xl:grid-cols-2">
+        {shown.map(({ saved, outfit, judged }) => (
+          <TraceCard key={saved.id} saved={saved} outfit={outfit.content} judged={judged} bin={bin} actions={act} />
+        ))}
+      </ul>
+    </>
+  )
+}
+
+export type TraceActions = {
+  duplicate: (saved: SavedTrace) => void
+  bin: (saved: SavedTrace) => void
+  restore: (saved: SavedTrace) => void
+}
+
+function useActions(): TraceActions {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const refresh = () => client.invalidateQueries({ queryKey: ['traces'] })
+  const failed = (error: Error) => toast.error(error.message)
+  const restore = useMutation({ mutationFn: restoreTrace, onSuccess: refresh, onError: failed })
+  const bin = useMutation({
+    mutationFn: binTrace,
+    onSuccess: (saved) => {
+      refresh()
+      toast(`“${saved.content.trace.name}” is in the bin.`, {
+        action: { label: 'Take back', onClick: () => restore.mutate(saved.id) },
+      })
+    },
+    onError: failed,
+  })
+  const duplicate = useMutation({
+    mutationFn: ({ content }: SavedTrace) =>
+      createTrace(crypto.randomUUID(), {
+        ...content,
+        trace: { ...content.trace, name: `${content.trace.name}, copy`.slice(0, 80) },
+      }),
+    onSuccess: (saved) => {
+      refresh()
+      navigate(`/traces/${saved.id}`)
+    },
+    onError: failed,
+  })
+  return { duplicate: duplicate.mutate, bin: (saved) => bin.mutate(saved.id), restore: (saved) => restore.mutate(saved.id) }
+}
+
+function worstVerdict(judged: ReturnType<typeof judge>): Verdict {
+  if (!judged.ok) return 'fails'
+  const { cast, run, snag } = judged.evaluation
+  const verdicts = [cast, run, snag].map((moment) => moment?.verdict)
+  return verdicts.includes('fails') ? 'fails' : verdicts.includes('watch') ? 'watch' : 'holds'
+}

@@ -1,0 +1,86 @@
+import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
+import { Link } from 'react-router'
+import { familyName } from '../../../core/trace/families/families.ts'
+import type { Outfit } from '../../../core/trace/outfit.ts'
+import type { SavedTrace } from '../../api/documents.ts'
+import { MiniReach } from '../../charts/Reach.tsx'
+import { useMiniReach } from '../../charts/useReach.ts'
+import type { Judged } from '../../judge/useEvaluation.ts'
+import { Button, buttonClass } from '../../ui/controls.tsx'
+import { VerdictMark } from '../../ui/VerdictMark.tsx'
+import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import type { TraceActions } from './LibraryScreen.tsx'
+
+type Props = { saved: SavedTrace; outfit: Outfit; judged: Judged; bin: boolean; actions: TraceActions }
+
+export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
+  const { trace } = saved.content
+  const layout = useMiniReach(trace, outfit)
+  return (
+    <li className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
+      <div className="min-w-0">
+        <h2 className="font-semibold">
+          {bin ? (
+            trace.name
+          ) : (
+            <Link to={`/traces/${saved.id}`} className="hover:underline">
+              {trace.name}
+            </Link>
+          )}
+        </h2>
+        <p className="text-sm text-quiet">
+          {familyName(trace.family)} · {outfit.name}
+        </p>
+        <div className="mt-1 max-w-xl">
+          <MiniReach trace={trace} outfit={outfit} layout={layout} />
+        </div>
+      </div>
+      <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
+        {judged.ok ? (
+          <ul className="text-sm max-sm:flex max-sm:gap-4">
+            {MOMENT_ORDER.map((name) => {
+              const moment = judged.evaluation[name]
+              return (
+                <li key={name} className="flex justify-between gap-2">
+                  {MOMENT_NAMES[name]}{' '}
+                  {moment ? <VerdictMark verdict={moment.verdict} /> : <span className="text-quiet">not cast</span>}
+                </li>
+              )
+            })}
+          </ul>
+        ) : (
+          <p className="text-sm text-fails">{judged.message}</p>
+        )}
+        <div className="flex justify-end gap-1">
+          {bin ? (
+            <Button onClick={() => actions.restore(saved)}>
+              <Undo2 className="size-4" /> Take back
+            </Button>
+          ) : (
+            <>
+              <Link
+                to={`/traces/${saved.id}/build`}
+                className={buttonClass('quiet')}
+                aria-label={`Build sheet of ${trace.name}`}
+                title="Build sheet"
+              >
+                <Hammer className="size-4" />
+              </Link>
+              <Button
+                tone="quiet"
+                onClick={() => actions.duplicate(saved)}
+                aria-label={`Duplicate ${trace.name}`}
+                title="Duplicate"
+              >
+                <Copy className="size-4" />
+              </Button>
+              <Button tone="quiet" onClick={() => actions.bin(saved)} aria-label={`Put ${trace.name} in the bin`} title="Bin">
+                <Trash2 className="size-4" />
+              </Button>
+            </>
+          )}
+        </div>
+      </div>
+    </li>
+  )
+}

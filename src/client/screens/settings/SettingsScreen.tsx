@@ -1,0 +1,50 @@
+import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts'
+import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
+import { Field, Select, Sheet } from '../../ui/controls.tsx'
+
+const SAMPLE_SI: Record<Quantity, number> = {
+  strength: 133.446648457815,
+  mass: 0.15,
+  length: 1.4,
+  diameter: 0.0005,
+  speed: 1.3375555555,
+}
+
+/** Units by quantity, kept in this browser. */
+export default function SettingsScreen() {
+  const { units, setUnit } = usePreferences()
+  const show = useShow()
+  return (
+    <div className="mx-auto grid max-w-xl gap-3 p-3 sm:p-6">
+      <h1 className="text-xl font-bold">Settings</h1>
+      <Sheet title="Units">
+        <p className="mb-3 text-quiet">
+          What figures are shown in, and what a bare number means. Any unit can be typed anywhere: 30lb, 13.6 kg, 4 ft 6, 3 oz.
+        </p>
+        <div className="grid gap-2">
+          {(Object.keys(UNIT_CHOICES) as Quantity[]).map((quantity) => (
+            <Field
+              key={quantity}
+              label={QUANTITY_NAMES[quantity]}
+              htmlFor={`unit-${quantity}`}
+              hint={`for example ${show.computed(quantity, SAMPLE_SI[quantity])}`}
+            >
+              <Select
+                id={`unit-${quantity}`}
+                value={units[quantity]}
+                onChange={(event) => setUnit(quantity, event.target.value)}
+                choices={UNIT_CHOICES[quantity].map((unit) => ({ value: unit, text: unit }))}
+              />
+            </Field>
+          ))}
+        </div>
+      </Sheet>
+      <Sheet title="What the figures rest on">
+        <p className="text-quiet">
+          Knot, line and hook figures are nominal values of the craft with their spread. They are estimates: test your own knots
+          and gear, and put your figures in. Local rules and the licensed skipper’s word come first.
+        </p>
+      </Sheet>
+    </div>
+  )
+}

@@ -1,0 +1,91 @@
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
+import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
+import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
+
+export const LIGHTS = ['day', 'dusk', 'lamp'] as const
+export type Light = (typeof LIGHTS)[number]
+export type Units = Record<Quantity, string>
+type Preferences = { light: Light; units: Units }
+
+/** Units offered for each quantity, the usual one first. */
+export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
+  strength: ['lb', 'kg', 'N'],
+  mass: ['g', 'oz'],
+  length: ['m', 'cm', 'ft', 'in'],
+  diameter: ['mm', 'in'],
+  speed: ['kn', 'm/s'],
+}
+
+const KEY = 'wide-reach.preferences'
+const USUAL: Preferences = { light: 'day', units: { strength: 'lb', mass: 'g', length: 'm', diameter: 'mm', speed: 'kn' } }
+
+/** What this browser keeps; anything that does not read as a preference falls back to the usual one. */
+function read(): Preferences {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as { light?: string; units?: Record<string, string> }
+    const units = { ...USUAL.units }
+    for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
+      const unit = kept.units?.[quantity]
+      if (unit !== undefined && UNIT_CHOICES[quantity].includes(unit)) units[quantity] = unit
+    }
+    return { light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light, units }
+  } catch {
+    return USUAL
+  }
+}
+
+type PreferencesApi = Preferences & { setLight: (light: Light) => void; setUnit: (quantity: Quantity, unit: string) => void }
+
+const Context = createContext<PreferencesApi | undefined>(undefined)
+
+export function PreferencesProvider({ children }: { children: ReactNode }) {
+  const [preferences, setPreferences] = useState(read)
+  document.documentElement.dataset.light = preferences.light
+  const update = useCallback((change: (old: Preferences) => Preferences) => {
+    setPreferences((old) => {
+      const next = change(old)
+      try {
+        localStorage.setItem(KEY, JSON.stringify(next))
+      } catch {
+        // A browser that keeps nothing still works; it only forgets.
+      }
+      return next
+    })
+  }, [])
+  const api = useMemo(
+    () => ({
+      ...preferences,
+      setLight: (light: Light) => update((old) => ({ ...old, light })),
+      setUnit: (quantity: Quantity, unit: string) => update((old) => ({ ...old, units: { ...old.units, [quantity]: unit } })),
+    }),
+    [preferences, update],
+  )
+  return <Context value={api}>{children}</Context>
+}
+
+export function usePreferences(): PreferencesApi {
+  const api = useContext(Context)
+  if (!api) throw new Error('PreferencesProvider is missing')
+  return api
+}
+
+export type Show = {
+  /** A computed figure with its unit, decimals fixed. */
+  computed: (quantity: Quantity, si: number) => string
+  /** A number as it was typed, with its unit. */
+  entered: (quantity: Quantity, si: number) => string
+  unit: (quantity: Quantity) => string
+}
+
+/** Formats quantities in the units this browser shows. */
+export function useShow(): Show {
+  const { units } = usePreferences()
+  return useMemo(() => {
+    const joined = ({ value, unit }: { value: string; unit: string }) => `${value} ${unit}`
+    return {
+      computed: (quantity, si) => joined(formatComputed(quantity, si, units[quantity])),
+      entered: (quantity, si) => joined(formatEntered(quantity, si, units[quantity])),
+      unit: (quantity) => units[quantity],
+    }
+  }, [units])
+}

@@ -1,0 +1,90 @@
+import type { ButtonHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react'
+
+type Tone = 'plain' | 'strong' | 'quiet'
+
+const TONES: Record<Tone, string> = {
+  plain: 'border-rule bg-sheet hover:bg-well',
+  strong: 'border-tide bg-tide text-on-tide hover:opacity-90',
+  quiet: 'border-transparent hover:bg-well',
+}
+
+export const buttonClass = (tone: Tone = 'plain') =>
+  `inline-flex min-h-9 items-center justify-center gap-1.5 rounded-md border px-3 py-1 font-medium whitespace-nowrap disabled:opacity-45 ${TONES[tone]}`
+
+export function Button({ tone = 'plain', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: Tone }) {
+  return <button type="button" className={`${buttonClass(tone)} ${className}`} {...rest} />
+}
+
+export const fieldClass = 'min-h-9 w-full min-w-0 rounded-md border border-rule bg-well px-2 py-1 aria-invalid:border-fails'
+
+/** A labelled row: the label on the left, its control on the right, a hint or fault under it. */
+export function Field({
+  label,
+  htmlFor,
+  hint,
+  fault,
+  children,
+}: {
+  label: string
+  htmlFor: string
+  hint?: ReactNode
+  fault?: string | undefined
+  children: ReactNode
+}) {
+  return (
+    <div className="grid grid-cols-[7.5rem_minmax(0,1fr)] items-center gap-x-3 gap-y-0.5">
+      <label htmlFor={htmlFor} className="text-quiet">
+        {label}
+      </label>
+      {children}
+      {fault ? (
+        <p id={`${htmlFor}-fault`} role="alert" className="col-start-2 text-sm text-fails">
+          {fault}
+        </p>
+      ) : hint ? (
+        <p id={`${htmlFor}-hint`} className="col-start-2 text-sm text-quiet">
+          {hint}
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+export type Choice = { value: string; text: string; disabled?: boolean }
+
+export function Select({ choices, ...rest }: SelectHTMLAttributes<HTMLSelectElement> & { choices: readonly Choice[] }) {
+  return (
+    <select className={fieldClass} {...rest}>
+      {choices.map(({ value, text, disabled }) => (
+        <option key={value} value={value} disabled={disabled}>
+          {text}
+        </option>
+      ))}
+    </select>
+  )
+}
+
+/** A sheet of the page with its heading. */
+export function Sheet({
+  title,
+  aside,
+  children,
+  className = '',
+}: {
+  title?: string
+  aside?: ReactNode
+  children: ReactNode
+  className?: string
+}) {
+  return (
+    <section className={`rounded-lg border border-rule bg-sheet p-3 ${className}`} aria-label={title}>
+      {(title || aside) && (
+        <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
+          {title && <h2 className="font-semibold">{title}</h2>}
+          {aside}
+        </div>
+      )}
+      {children}
+    </section>
+  )
+}

@@ -1,0 +1,36 @@
+import type { ReactNode } from 'react'
+import { Button } from './controls.tsx'
+
+/** Loading, in words that a screen reader hears once. */
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="p-6 text-quiet">
+      Loading {what} …
+    </p>
+  )
+}
+
+/** A failed request, with what to do about it. */
+export function Failed({ what, error, onRetry }: { what: string; error: Error; onRetry?: () => void }) {
+  return (
+    <div role="alert" className="m-4 rounded-lg border border-fails bg-sheet p-4">
+      <p className="font-semibold">{what} could not be loaded.</p>
+      <p className="mt-1 text-quiet">{error.message}</p>
+      {onRetry && (
+        <Button className="mt-3" onClick={onRetry}>
+          Try again
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** Nothing here yet, and the next step. */
+export function Empty({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="rounded-lg border border-dashed border-rule p-8 text-center">
+      <p className="font-semibold">{title}</p>
+      <div className="mt-2 text-quiet">{children}</div>
+    </div>
+  )
+}

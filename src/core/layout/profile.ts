@@ -1,0 +1,70 @@
+import { scaleLinear } from 'd3-scale'
+import type { Link } from '../strength/pathLinks.ts'
+import type { ReachLayout } from './reach.ts'
+
+/** One link's step: its strength, and one spread either side, under its slot on the reach. */
+export type ProfileStep = {
+  id: string
+  x0: number
+  x1: number
+  y: number
+  yHigh: number
+  yLow: number
+  over: boolean
+  strengthN: number
+  weakest: boolean
+  first: number
+}
+export type ProfileLayout = { steps: ProfileStep[]; topN: number; yOf: (forceN: number) => number; ticksN: number[] }
+
+export type ProfileOptions = { height: number; padTop: number; padBottom: number; loadsN: readonly number[]; tickUnitN: number }
+
+const LEAST_STEP = 5
+/** Steps above so many times the weakest are cut off at the top and say so: what matters is below. */
+const TOP_OVER_WEAKEST = 2.4
+
+/**
+ * The strength of each link of one path as a step under its slot on the reach. A link that the path passes out of the
+ * drawing's order (through a stop) is put after the one before it, so that steps never run backwards.
+ * @param first chance that each link goes first, in the order of `links`.
+ */
+export function layOutProfile(
+  links: readonly Link[],
+  first: readonly number[],
+  reach: ReachLayout,
+  options: ProfileOptions,
+): ProfileLayout {
+  const weakestN = Math.min(...links.map(({ strengthN }) => strengthN))
+  const strongestN = Math.max(...links.map(({ strengthN }) => strengthN))
+  const topN = 1.1 * Math.max(Math.min(strongestN, TOP_OVER_WEAKEST * weakestN), ...options.loadsN, 1)
+  const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
+  const slots = new Map(reach.items.map((item) => [item.id, item]))
+  let end = 0
+  const steps = links.map((link, i): ProfileStep => {
+    const slot = slots.get(link.id)
+    const x0 = Math.max(end, slot?.x0 ?? end)
+    const x1 = Math.max(x0 + LEAST_STEP, slot?.x1 ?? 0)
+    end = x1
+    const spreadN = link.variation * link.strengthN
+    return {
+      id: link.id,
+      x0,
+      x1,
+      y: yOf(link.strengthN),
+      yHigh: yOf(link.strengthN + spreadN),
+      yLow: yOf(link.strengthN - spreadN),
+      over: link.strengthN > topN,
+      strengthN: link.strengthN,
+      weakest: link.strengthN === weakestN,
+      first: first[i]!,
+    }
+  })
+  return {
+    steps,
+    topN,
+    yOf,
+    ticksN: scaleLinear([0, topN / options.tickUnitN], [0, topN])
+      .ticks(5)
+      .map((tick) => tick * options.tickUnitN),
+  }
+}

@@ -1,0 +1,269 @@
+import { connectionOf } from '../gear/connections.ts'
+import type { Outfit } from '../trace/outfit.ts'
+import { endsOf } from '../trace/paths.ts'
+import { isLine, jointId, jointOf, type LinePiece, OUTFIT, type Piece, parentId, type Trace } from '../trace/schema.ts'
+
+/** One thing drawn on the reach, in the drawing's units (px at scale 1): a slot from x0 to x1 at height y. */
+export type ReachItem = {
+  id: string
+  kind: 'reel' | 'wound' | 'line' | 'joint' | 'part'
+  x0: number
+  x1: number
+  y: number
+  /** Part-way along a line: drawn on it, without a slot of its own. */
+  onLine: boolean
+}
+/** A vertical from a line or part down to the branch that hangs there. */
+export type ReachDrop = { x: number; y0: number; y1: number }
+export type ReachLayout = { width: number; height: number; items: ReachItem[]; drops: ReachDrop[]; metresPerUnit?: number }
+
+export type ReachOptions = {
+  /** Room to fill; the layout is wider only where its labels need it. */
+  width: number
+  /** Height of the trunk, and between a trunk and its branches. */
+  trunkY: number
+  laneHeight: number
+  /** Room that an item's label needs. */
+  labelWidth: (id: string) => number
+  /** Lengths of the trace in one scale; the outfit's line is cut short either way. */
+  trueScale?: boolean
+}
+
+const REEL = 46
+const JOINT = 18
+const PART = 26
+const ON_LINE = 9
+const LABEL_GAP = 10
+const BRANCH_GAP = 14
+
+/** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
+const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
+
+type Run = { items: ReachItem[]; drops: ReachDrop[]; width: number; rows: number }
+
+/**
+ * Places every part of an outfit and a trace on one strip: the trunk from the reel to the principal end, branches below it in
+ * lanes that never cross. Pure geometry: the screen, the library's small drawing and later the print share it.
+ * @returns items and drops in drawing units; `metresPerUnit` only at true scale.
+ */
+export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions): ReachLayout {
+  const natural = new Layout(trace, outfit, options, 1).whole()
+  const spare = options.width - natural.width
+  // What room is left goes to the lines, as one factor on their widths.
+  const stretch = spare > 0 ? 1 + spare / Math.max(1, natural.stretchable) : 1
+  const placed = stretch > 1 ? new Layout(trace, outfit, options, stretch).whole() : natural
+  const { width, rows, items, drops, metresPerUnit } = placed
+  return {
+    width: Math.max(options.width, width),
+    height: options.trunkY + (rows - 1) * options.laneHeight + options.laneHeight / 2,
+    items,
+    drops,
+    ...(metresPerUnit === undefined ? {} : { metresPerUnit }),
+  }
+}
+
+class Layout {
+  private readonly trace: Trace
+  private readonly outfit: Outfit
+  private readonly options: ReachOptions
+  private readonly stretch: number
+  private readonly trunk: Set<string>
+  private readonly unitsPerMetre: number | undefined
+  private stretchable = 0
+
+  constructor(trace: Trace, outfit: Outfit, options: ReachOptions, stretch: number) {
+    this.trace = trace
+    this.outfit = outfit
+    this.options = options
+    this.stretch = stretch
+    this.trunk = trunkOf(trace)
+    if (options.trueScale) {
+      const trunkM = trace.pieces.reduce((sum, piece) => sum + (isLine(piece) && this.trunk.has(piece.id) ? piece.lengthM : 0), 0)
+      this.unitsPerMetre = (0.55 * options.width) / Math.max(trunkM, 0.1)
+    }
+  }
+
+  whole(): Run & { stretchable: number; metresPerUnit?: number } {
+    const head = this.outfitRun()
+    const roots = this.trace.pieces.filter(({ attach }) => parentId(attach) === OUTFIT)
+    const onOutfit = roots.filter(({ attach }) => attach.how !== 'joined')
+    const main =
+      roots.find((piece) => piece.attach.how === 'joined' && this.trunk.has(piece.id)) ??
+      roots.find((piece) => piece.attach.how === 'joined')
+    const wound = head.items.at(-1)!
+    const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
+    const run = main ? this.run(main, head.width) : { items: [], drops: [], width: 0, rows: 1 }
+    const branches = this.hang(riding.branches, [run])
+    return {
+      items: [...head.items, ...riding.items, ...run.items, ...branches.items],
+      drops: [...run.drops, ...branches.drops],
+      width: head.width + run.width,
+      rows: Math.max(run.rows, branches.rows),
+      stretchable: this.stretchable,
+      ...(this.unitsPerMetre === undefined ? {} : { metresPerUnit: 1 / this.unitsPerMetre }),
+    }
+  }
+
+  private outfitRun(): Run {
+    const y = this.options.trunkY
+    const items: ReachItem[] = [{ id: 'reel', kind: 'reel', x0: 0, x1: REEL, y, onLine: false }]
+    let x = REEL
+    for (const [i, line] of this.outfit.wound.entries()) {
+      if (i > 0)
+        x = push(items, {
+          id: jointId(line.role),
+          kind: 'joint',
+          x0: x,
+          x1: x + this.slot(jointId(line.role), JOINT),
+          y,
+          onLine: false,
+        })
+      const widthM =
+        this.unitsPerMetre === undefined ? this.flexible(line.role, compressed(line.lengthM ?? 200)) : this.slot(line.role, 60)
+      x = push(items, { id: line.role, kind: 'wound', x0: x, x1: x + widthM, y, onLine: false })
+    }
+    return { items, drops: [], width: x, rows: 1 }
+  }
+
+  /** A piece with its joint, and everything that hangs from it, starting at x on the trunk's height. */
+  private run(piece: Piece, x: number): Run {
+    const y = this.options.trunkY
+    const items: ReachItem[] = []
+    let at = x
+    const joint = jointOf(piece)
+    if (joint && piece.attach.how === 'joined' && connectionOf(joint.connection).joins !== 'fixture')
+      at = push(items, {
+        id: jointId(piece.id),
+        kind: 'joint',
+        x0: at,
+        x1: at + this.slot(jointId(piece.id), JOINT),
+        y,
+        onLine: false,
+      })
+    const hung = this.trace.pieces.filter(({ attach }) => parentId(attach) === piece.id)
+    const partWay = hung.filter(({ attach }) => attach.how === 'fixed' || attach.how === 'sliding')
+    const width = isLine(piece) ? this.lineWidth(piece, partWay.length) : this.slot(piece.id, PART)
+    const own: ReachItem = { id: piece.id, kind: isLine(piece) ? 'line' : 'part', x0: at, x1: at + width, y, onLine: false }
+    items.push(own)
+    const riding = this.alongLine(own, partWay, (child) => placeShare(piece, child))
+    const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
+    const ends = hung.filter((child) => !partWay.includes(child) && !near.includes(child))
+    const follows = ends.find(({ id }) => this.trunk.has(id)) ?? ends[0]
+    const after = follows ? this.run(follows, own.x1) : { items: [], drops: [], width: 0, rows: 1 }
+    const branches = this.hang(
+      [
+        ...near.map((child) => ({ x: own.x0 + BRANCH_GAP / 2, piece: child })),
+        ...riding.branches,
+        ...ends
+          .filter((child) => child !== follows)
+          .map((child) => ({ x: own.x1 - (isLine(piece) ? 2 : width / 2), piece: child })),
+      ],
+      [after],
+    )
+    return {
+      items: [...items, ...riding.items, ...after.items, ...branches.items],
+      drops: [...after.drops, ...branches.drops],
+      width: own.x1 - x + after.width,
+      rows: Math.max(after.rows, branches.rows),
+    }
+  }
+
+  /** Parts part-way along a line, in order of place and never on top of each other; what they carry hangs below. */
+  private alongLine(line: ReachItem, pieces: Piece[], share: (piece: Piece) => number) {
+    const inOrder = pieces.toSorted((a, b) => share(a) - share(b))
+    const low = line.x0 + ON_LINE
+    const high = line.x1 - ON_LINE
+    const centres = inOrder.map((piece) => low + share(piece) * (high - low))
+    for (let i = 1; i < centres.length; i += 1) centres[i] = Math.max(centres[i]!, centres[i - 1]! + ON_LINE)
+    for (let i = centres.length - 1; i >= 0; i -= 1) centres[i] = Math.min(centres[i]!, high - (centres.length - 1 - i) * ON_LINE)
+    const items: ReachItem[] = []
+    const branches: { x: number; piece: Piece }[] = []
+    for (const [i, piece] of inOrder.entries()) {
+      const x = centres[i]!
+      // A sinker, hook or lure on a line hangs below it; small parts are drawn on it.
+      if (piece.role === 'hardware') {
+        items.push({ id: piece.id, kind: 'part', x0: x - ON_LINE / 2, x1: x + ON_LINE / 2, y: line.y, onLine: true })
+        for (const child of this.trace.pieces) if (parentId(child.attach) === piece.id) branches.push({ x, piece: child })
+      } else branches.push({ x, piece })
+    }
+    return { items, branches }
+  }
+
+  /** Hangs branches below, from the right: each takes the highest free lanes, so a drop never crosses a branch. */
+  private hang(branches: { x: number; piece: Piece }[], taken: Run[]): Run {
+    const placed = taken.flatMap((run) =>
+      run.rows > 1
+        ? [
+            {
+              x0: Math.min(...run.items.map(({ x0 }) => x0)),
+              x1: Math.max(...run.items.map(({ x1 }) => x1)),
+              from: 1,
+              to: run.rows,
+            },
+          ]
+        : [],
+    )
+    const items: ReachItem[] = []
+    const drops: ReachDrop[] = []
+    let rows = 1
+    for (const { x, piece } of branches.toSorted((a, b) => b.x - a.x)) {
+      const run = this.run(piece, x)
+      const x1 = x + run.width + BRANCH_GAP
+      let lane = 1
+      while (
+        placed.some((other) => x < other.x1 + BRANCH_GAP && other.x0 < x1 && lane < other.to && other.from < lane + run.rows)
+      )
+        lane += 1
+      placed.push({ x0: x, x1, from: lane, to: lane + run.rows })
+      const dy = lane * this.options.laneHeight
+      items.push(...run.items.map((item) => ({ ...item, y: item.y + dy })))
+      drops.push(...run.drops.map((drop) => ({ ...drop, y0: drop.y0 + dy, y1: drop.y1 + dy })))
+      drops.push({ x, y0: this.options.trunkY, y1: this.options.trunkY + dy })
+      rows = Math.max(rows, lane + run.rows)
+    }
+    return { items, drops, width: 0, rows }
+  }
+
+  private lineWidth(line: LinePiece, riders: number): number {
+    const least = (riders + 2) * ON_LINE
+    if (this.unitsPerMetre !== undefined) return Math.max(8, line.lengthM * this.unitsPerMetre)
+    const natural = Math.max(compressed(line.lengthM), least)
+    return this.trunk.has(line.id) ? this.flexible(line.id, natural) : this.slot(line.id, natural)
+  }
+
+  private slot(id: string, least: number): number {
+    const label = this.options.labelWidth(id)
+    return this.unitsPerMetre === undefined ? Math.max(least, label === 0 ? 0 : label + LABEL_GAP) : least
+  }
+
+  private flexible(id: string, natural: number): number {
+    const width = this.slot(id, natural)
+    this.stretchable += width
+    return width * this.stretch
+  }
+}
+
+function push(items: ReachItem[], item: ReachItem): number {
+  items.push(item)
+  return item.x1
+}
+
+/** The pieces from the outfit to the end that the strip follows: a sinker tied in line, else a hook or lure, else the first end. */
+function trunkOf(trace: Trace): Set<string> {
+  const byId = new Map(trace.pieces.map((piece) => [piece.id, piece]))
+  const chain = (end: Piece): Piece[] => {
+    const above: Piece[] = []
+    for (let piece: Piece | undefined = end; piece; piece = byId.get(parentId(piece.attach))) above.unshift(piece)
+    return above
+  }
+  const chains = endsOf(trace).map(chain)
+  const tiedInLine = chains.filter((pieces) =>
+    pieces.every(({ attach }) => (attach.how === 'joined' && attach.end !== 'near') || attach.how === 'through'),
+  )
+  const best = tiedInLine.find((pieces) => pieces.at(-1)!.role === 'sinker') ?? tiedInLine[0] ?? chains[0] ?? []
+  return new Set(best.map(({ id }) => id))
+}
+
+function placeShare(line: Piece, child: Piece): number {
+  return isLine(line) && child.attach.how !== 'joined' ? child.attach.atM / line.lengthM : 0
+}

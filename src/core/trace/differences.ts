@@ -1,0 +1,40 @@
+import type { Piece, Trace } from './schema.ts'
+
+/** One thing that differs between two traces; values are as in the documents (SI, ids). */
+export type Difference =
+  | { kind: 'added' | 'removed'; id: string }
+  | { kind: 'changed'; id: string; field: string; before: unknown; after: unknown }
+
+/** What differs from one trace to another, piece by piece, in the order of the later one. */
+export function differences(before: Trace, after: Trace): Difference[] {
+  const old = new Map(before.pieces.map((piece) => [piece.id, piece]))
+  const kept = new Set(after.pieces.map(({ id }) => id))
+  return [
+    ...after.pieces.flatMap((piece): Difference[] => {
+      const was = old.get(piece.id)
+      return was ? changedFields(was, piece) : [{ kind: 'added', id: piece.id }]
+    }),
+    ...before.pieces.filter(({ id }) => !kept.has(id)).map(({ id }): Difference => ({ kind: 'removed', id })),
+  ]
+}
+
+function changedFields(before: Piece, after: Piece): Difference[] {
+  const [was, is] = [fieldsOf(before), fieldsOf(after)]
+  const names = [...new Set([...Object.keys(was), ...Object.keys(is)])]
+  return names
+    .filter((field) => JSON.stringify(was[field]) !== JSON.stringify(is[field]))
+    .map((field) => ({ kind: 'changed', id: after.id, field, before: was[field], after: is[field] }))
+}
+
+/** A piece's own fields with its joint's beside them; where it hangs counts as one field. */
+function fieldsOf(piece: Piece): Record<string, unknown> {
+  const { attach, id: _id, ...own } = piece
+  const { how, ...rest } = attach
+  const joint = 'joint' in rest ? rest.joint : {}
+  const place = Object.fromEntries(
+    Object.entries(rest)
+      .filter(([key]) => key !== 'joint')
+      .sort(([a], [b]) => a.localeCompare(b)),
+  )
+  return { ...own, ...joint, attach: [how, place] }
+}
