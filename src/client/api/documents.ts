@@ -22,6 +22,7 @@ export const traceQuery = (id: string) =>
 export const outfitsQuery = queryOptions({
   queryKey: ['outfits'],
   queryFn: () => request(z.array(savedOf(outfitContent)), '/outfits'),
+  select: (outfits) => outfits.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
 })
 
 export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })

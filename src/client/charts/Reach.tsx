@@ -132,7 +132,7 @@ function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit:
 
 function Labels({ item, label, strong }: { item: ReachItem; label: ReachLabel; strong: boolean }) {
   const x = (item.x0 + item.x1) / 2
-  const top = item.y - 18 - (label.above.length - 1) * LABEL_STEP
+  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (label.above.length - 1) * LABEL_STEP
   return (
     <g fontSize={12} textAnchor="middle" fontWeight={strong ? 700 : 400}>
       {label.above.map((text, i) => (

@@ -43,7 +43,7 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
         const next = layout.steps[i + 1]
         const colour = step.weakest ? 'var(--fails)' : 'currentColor'
         return (
-          // biome-ignore lint/a11y/useKeyWithClickEvents: the reach above is the keyboard's way to the same choice
+          // biome-ignore lint/a11y/noStaticElementInteractions: the reach above is the keyboard's way to the same choice
           <g key={step.id} onClick={() => onSelect(step.id)} className="cursor-pointer">
             <title>{`${name(step.id)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}</title>
             <rect

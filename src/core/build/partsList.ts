@@ -4,14 +4,19 @@ import { hardwareOf } from '../gear/hardware.ts'
 import { sinkerCost } from '../gear/sinkers.ts'
 import { isLine, jointOf, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
 
-export type Part = Exclude<Piece, LinePiece>
+export type Part = Exclude<Piece, LinePiece | { role: 'bait' }>
 export type PartCount = { sample: Part; count: number; cost: number }
 
-/** Everything but line that one trace takes, alike parts counted together. Knots and loops are line, not parts. */
+/** Everything but line that one trace takes, alike parts counted together. Knots and loops are line, not parts; bait goes on at the water. */
 export function partsList(trace: Trace): PartCount[] {
   const counts = new Map<string, PartCount>()
   for (const piece of trace.pieces) {
-    if (isLine(piece) || (piece.role === 'hardware' && (piece.type === 'stopKnot' || piece.type === 'loop'))) continue
+    if (
+      isLine(piece) ||
+      piece.role === 'bait' ||
+      (piece.role === 'hardware' && (piece.type === 'stopKnot' || piece.type === 'loop'))
+    )
+      continue
     const { id: _id, attach: _attach, label: _label, ...kind } = piece
     const key = JSON.stringify(kind)
     const row = counts.get(key) ?? { sample: piece, count: 0, cost: 0 }

@@ -101,7 +101,8 @@ class Builder {
     // A line through a pulley is slid in before its ends are closed.
     if (child.attach.how === 'through') this.steps.push({ do: 'thread', line: child.id, parts: [to] })
     const joint = child.attach.how === 'joined' ? child.attach.joint : undefined
-    if (!joint || joint.connection === 'runsOn') return
+    // Bait goes on at the water.
+    if (!joint || joint.connection === 'runsOn' || child.role === 'bait') return
     this.steps.push(
       connectionOf(joint.connection).joins === 'fixture'
         ? { do: 'fit', piece: child.id, to }

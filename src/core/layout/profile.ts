@@ -43,7 +43,10 @@ export function layOutProfile(
   const steps = links.map((link, i): ProfileStep => {
     const slot = slots.get(link.id)
     const x0 = Math.max(end, slot?.x0 ?? end)
-    const x1 = Math.max(x0 + LEAST_STEP, slot?.x1 ?? 0)
+    // A line that the path leaves part-way ends where it is left.
+    const left = slots.get(links[i + 1]?.id ?? '')?.x0 ?? Number.POSITIVE_INFINITY
+    const ownEnd = Math.min(slot?.x1 ?? 0, left > x0 ? left : Number.POSITIVE_INFINITY)
+    const x1 = Math.max(x0 + LEAST_STEP, ownEnd)
     end = x1
     const spreadN = link.variation * link.strengthN
     return {

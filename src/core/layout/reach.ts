@@ -35,6 +35,8 @@ const PART = 26
 const ON_LINE = 9
 const LABEL_GAP = 10
 const BRANCH_GAP = 14
+/** Room under the last lane for a hook's bend and a length. */
+const BELOW_LAST_LANE = 28
 
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
@@ -47,19 +49,35 @@ type Run = { items: ReachItem[]; drops: ReachDrop[]; width: number; rows: number
  * @returns items and drops in drawing units; `metresPerUnit` only at true scale.
  */
 export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions): ReachLayout {
-  const natural = new Layout(trace, outfit, options, 1).whole()
-  const spare = options.width - natural.width
-  // What room is left goes to the lines, as one factor on their widths.
-  const stretch = spare > 0 ? 1 + spare / Math.max(1, natural.stretchable) : 1
-  const placed = stretch > 1 ? new Layout(trace, outfit, options, stretch).whole() : natural
-  const { width, rows, items, drops, metresPerUnit } = placed
+  const { extent, run, metresPerUnit } = stretchToFit(trace, outfit, options)
   return {
-    width: Math.max(options.width, width),
-    height: options.trunkY + (rows - 1) * options.laneHeight + options.laneHeight / 2,
-    items,
-    drops,
+    width: Math.max(options.width, Math.ceil(extent)),
+    height: options.trunkY + (run.rows - 1) * options.laneHeight + BELOW_LAST_LANE,
+    items: run.items,
+    drops: run.drops,
     ...(metresPerUnit === undefined ? {} : { metresPerUnit }),
   }
+}
+
+type Placed = { run: Run; extent: number; metresPerUnit?: number }
+
+/**
+ * What room is left goes to the trunk's lines, as one factor on their widths. How far the drawing reaches grows with that factor
+ * in straight pieces (a branch may reach past the trunk's end), so a few secant steps find it.
+ */
+function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
+  const at = (stretch: number) => new Layout(trace, outfit, options, stretch).whole()
+  let [low, placed] = [1, at(1)]
+  let slope = (at(1.5).extent - placed.extent) / 0.5
+  for (let i = 0; i < 4 && slope > 0 && Math.abs(options.width - placed.extent) > 0.5; i += 1) {
+    const stretch = Math.max(1, low + (options.width - placed.extent) / slope)
+    if (stretch === low) break
+    const next = at(stretch)
+    slope = (next.extent - placed.extent) / (stretch - low)
+    low = stretch
+    placed = next
+  }
+  return placed
 }
 
 class Layout {
@@ -69,7 +87,6 @@ class Layout {
   private readonly stretch: number
   private readonly trunk: Set<string>
   private readonly unitsPerMetre: number | undefined
-  private stretchable = 0
 
   constructor(trace: Trace, outfit: Outfit, options: ReachOptions, stretch: number) {
     this.trace = trace
@@ -83,7 +100,7 @@ class Layout {
     }
   }
 
-  whole(): Run & { stretchable: number; metresPerUnit?: number } {
+  whole(): Placed {
     const head = this.outfitRun()
     const roots = this.trace.pieces.filter(({ attach }) => parentId(attach) === OUTFIT)
     const onOutfit = roots.filter(({ attach }) => attach.how !== 'joined')
@@ -94,12 +111,15 @@ class Layout {
     const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
     const run = main ? this.run(main, head.width) : { items: [], drops: [], width: 0, rows: 1 }
     const branches = this.hang(riding.branches, [run])
+    const items = [...head.items, ...riding.items, ...run.items, ...branches.items]
     return {
-      items: [...head.items, ...riding.items, ...run.items, ...branches.items],
-      drops: [...run.drops, ...branches.drops],
-      width: head.width + run.width,
-      rows: Math.max(run.rows, branches.rows),
-      stretchable: this.stretchable,
+      run: {
+        items,
+        drops: [...run.drops, ...branches.drops],
+        width: head.width + run.width,
+        rows: Math.max(run.rows, branches.rows),
+      },
+      extent: Math.max(...items.map(({ x1 }) => x1)),
       ...(this.unitsPerMetre === undefined ? {} : { metresPerUnit: 1 / this.unitsPerMetre }),
     }
   }
@@ -237,9 +257,7 @@ class Layout {
   }
 
   private flexible(id: string, natural: number): number {
-    const width = this.slot(id, natural)
-    this.stretchable += width
-    return width * this.stretch
+    return this.slot(id, natural) * this.stretch
   }
 }
 

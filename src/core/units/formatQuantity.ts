@@ -13,7 +13,7 @@ const DECIMALS: Record<Quantity, Record<string, number>> = {
 
 /**
  * A number as it was typed: the shortest decimal within rounding of it, so that 30 lb never comes back as 29.99.
- * A value that was typed in another unit falls back to four significant figures.
+ * A value that was typed in another unit falls back to one decimal more than a computed figure has.
  */
 export function formatEntered(quantity: Quantity, si: number, unit: string): Formatted {
   const value = si / factorOf(quantity, unit)
@@ -21,7 +21,7 @@ export function formatEntered(quantity: Quantity, si: number, unit: string): For
     const rounded = Number(value.toFixed(decimals))
     if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return { value: String(rounded), unit }
   }
-  return { value: String(Number(value.toPrecision(4))), unit }
+  return { value: String(Number(value.toFixed((DECIMALS[quantity][unit] ?? 2) + 1))), unit }
 }
 
 /** A computed figure, with the fixed decimals of its unit. */

@@ -8,6 +8,7 @@ import { familyName } from '../../../core/trace/families/families.ts'
 import { createTrace, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
+import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
 import { dropDraft } from './drafts.ts'
 import { MomentsBand } from './MomentsBand.tsx'
@@ -54,7 +55,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           <strong>Not saved.</strong> {bench.saveError.message}
         </p>
       )}
-      <div className="sticky top-0 z-10 bg-ground py-1">
+      <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
           <MomentsBand evaluation={evaluation} trace={trace} outfit={outfit} open={open} onOpen={setOpen} />
         ) : (
@@ -92,10 +93,9 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
   const { trace, outfitId } = bench.content
-  const savedAt = new Date(bench.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
   return (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2">
-      <div className="min-w-0 flex-1">
+      <div className="min-w-0 flex-1 max-md:basis-full">
         <p className="text-sm text-quiet">{familyName(trace.family)}</p>
         <h1 className="text-xl leading-tight font-bold">{trace.name}</h1>
       </div>
@@ -119,7 +119,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           ? 'saving …'
           : bench.dirty
             ? `changed since revision ${bench.baseRevision}`
-            : `revision ${bench.baseRevision}, saved ${savedAt}`}
+            : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
       </p>
       <div className="flex gap-1.5">
         <span className="flex gap-1.5 max-md:hidden">

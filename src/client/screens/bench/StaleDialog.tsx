@@ -2,6 +2,7 @@ import { Dialog } from 'radix-ui'
 import { differences } from '../../../core/trace/differences.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
+import { clockTime } from '../../words/clockTime.ts'
 import { differenceWords } from '../../words/differenceWords.ts'
 import type { Bench } from './useBench.ts'
 
@@ -18,9 +19,8 @@ export function StaleDialog({ bench, onCopy }: { bench: Bench; onCopy: () => voi
         <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-rule bg-sheet p-5 text-ink">
           <Dialog.Title className="text-lg font-semibold">This trace was saved elsewhere</Dialog.Title>
           <Dialog.Description className="mt-1 text-quiet">
-            Revision {stale.revision} was saved at{' '}
-            {new Date(stale.savedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}, after the revision{' '}
-            {bench.baseRevision} that you started from. Both are kept.
+            Revision {stale.revision} was saved at {clockTime(stale.savedAt)}, after the revision {bench.baseRevision} that you
+            started from. Both are kept.
           </Dialog.Description>
           <h3 className="mt-3 font-semibold">From that one to yours</h3>
           {changes.length === 0 ? (

@@ -26,7 +26,7 @@ export function stepWords(step: Step, trace: Trace, show: Show): { text: string;
     case 'fix': {
       const fixed = connectionOf(step.joint.connection).joins !== 'fixture'
       return {
-        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.computed('length', step.atM)} from its upper end${fixed ? `: ${knot(step.joint, step.turns)}` : ''}.`,
+        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.entered('length', step.atM)} from its upper end${fixed ? `: ${knot(step.joint, step.turns)}` : ''}.`,
       }
     }
     case 'connect':

@@ -208,7 +208,7 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
           {MOMENT_ORDER.map((moment) => {
             const result = judged.evaluation[moment]
             return (
-              <li key={moment} className="grid grid-cols-[3.5rem_5rem_1fr] items-baseline gap-2">
+              <li key={moment} className="grid grid-cols-[3.5rem_5rem_1fr] items-center gap-2">
                 <span className="font-semibold">{MOMENT_NAMES[moment]}</span>
                 {result ? <VerdictMark verdict={result.verdict} /> : <span className="text-quiet">–</span>}
                 <span className="text-sm text-quiet">{figureWords(judged.evaluation, moment, show)}</span>
