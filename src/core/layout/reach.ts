@@ -230,10 +230,11 @@ class Layout {
       const run = this.run(piece, x)
       const x1 = x + run.width + BRANCH_GAP
       let lane = 1
-      while (
-        placed.some((other) => x < other.x1 + BRANCH_GAP && other.x0 < x1 && lane < other.to && other.from < lane + run.rows)
-      )
-        lane += 1
+      const inTheWay = (other: { x0: number; x1: number; from: number; to: number }) =>
+        // The other branch itself, or the drop that leads down to it.
+        (x < other.x1 + BRANCH_GAP && other.x0 < x1 && lane < other.to && other.from < lane + run.rows) ||
+        (x < other.x0 && other.x0 < x1 && lane < other.from)
+      while (placed.some(inTheWay)) lane += 1
       placed.push({ x0: x, x1, from: lane, to: lane + run.rows })
       const dy = lane * this.options.laneHeight
       items.push(...run.items.map((item) => ({ ...item, y: item.y + dy })))

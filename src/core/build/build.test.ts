@@ -1,0 +1,110 @@
+import { describe, expect, test } from 'vitest'
+import { nominalDiameterM } from '../gear/materials.ts'
+import { braidOutfit, LB } from '../outfits.fixtures.ts'
+import { usualConditions } from '../trace/conditions.ts'
+import { boomPaternoster } from '../trace/families/boomPaternoster.ts'
+import { FAMILY_FIXTURES } from '../trace/families.fixtures.ts'
+import { isLine, jointOf, parentId } from '../trace/schema.ts'
+import { cutList, usedOfOutfitM } from './cutList.ts'
+import { partsList, tyingMinutes } from './partsList.ts'
+import { buildSteps } from './steps.ts'
+
+const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
+const paternoster = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 2 }, braidOutfit(50), usualConditions())
+
+describe('cut list', () => {
+  test('worked by hand: hook length of the running ledger', () => {
+    // 0.9 m finished; uni at the swivel 0.10 + 7 × 5 d; snell at the hook 0.14 + 7 × 7 d; d nominal of 30 lb fluoro.
+    const d = nominalDiameterM('fluoro', 30 * LB)
+    const cut = cutList(fixture('running ledger'))
+      .flatMap(({ cuts }) => cuts)
+      .find(({ id }) => id === 'hook-length')!
+    expect(cut.cutM).toBeCloseTo(0.9 + 0.1 + 35 * d + 0.14 + 49 * d, 12)
+  })
+
+  test('dropper loops take the trunk’s line: twice the loop, the handling and the turns', () => {
+    const d = nominalDiameterM('mono', 20 * LB)
+    const body = cutList(fixture('string of small dressed hooks'))[0]!.cuts[0]!
+    // Double uni to the outfit, three droppers on 5 cm loops, improved clinch at the sinker.
+    expect(body.cutM).toBeCloseTo(1.5 + (0.13 + 35 * d) + 3 * (2 * 0.05 + 0.12 + 42 * d) + (0.1 + 35 * d), 12)
+  })
+
+  test('a double counts both strands once, and its own end knots take no more', () => {
+    const d = nominalDiameterM('braid', 80 * LB)
+    const double = cutList(fixture('top shot and wind-on'))
+      .flatMap(({ cuts }) => cuts)
+      .find(({ id }) => id === 'double')!
+    expect(double.cutM).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 30 * d, 12)
+  })
+
+  test.each(FAMILY_FIXTURES)(
+    '$trace.family: every line is in the list once, none cut shorter than it finishes, totals add up',
+    ({ trace }) => {
+      const groups = cutList(trace)
+      const cuts = groups.flatMap((group) => group.cuts)
+      expect(cuts.map(({ id }) => id).sort()).toEqual(
+        trace.pieces
+          .filter(isLine)
+          .map(({ id }) => id)
+          .sort(),
+      )
+      for (const cut of cuts) expect(cut.cutM).toBeGreaterThan(cut.finishedM)
+      for (const group of groups)
+        expect(group.totalM).toBeCloseTo(
+          group.cuts.reduce((sum, { cutM }) => sum + cutM, 0),
+          12,
+        )
+    },
+  )
+
+  test('the woven join uses more of the braid than of the leader', () => {
+    expect(usedOfOutfitM(paternoster, { material: 'braid', diameterM: 0.0003 })).toBeCloseTo(0.35 + 7 * 22 * 0.0003, 12)
+  })
+})
+
+test('the parts list counts alike parts together and leaves line, knots and bait out', () => {
+  const counts = Object.fromEntries(
+    partsList(paternoster).map(({ sample, count }) => [sample.role === 'hardware' ? sample.type : sample.role, count]),
+  )
+  expect(counts).toEqual({ swivel: 1, crimp: 4, bead: 4, boom: 2, hook: 2, snap: 1, sinker: 1 })
+  expect(tyingMinutes(paternoster)).toBeGreaterThan(10)
+})
+
+describe('steps', () => {
+  test.each(FAMILY_FIXTURES)(
+    '$trace.family: whatever is threaded goes on before the knot that closes its line, and every knot is tied once',
+    ({ trace }) => {
+      const steps = buildSteps(trace)
+      const tiedAt = (id: string) => steps.findIndex((step) => (step.do === 'tie' || step.do === 'connect') && step.piece === id)
+      for (const [i, step] of steps.entries()) {
+        if (step.do !== 'thread' || step.before === undefined) continue
+        const closing = tiedAt(step.before)
+        if (closing >= 0) expect(closing).toBeGreaterThan(i)
+      }
+      const knots = trace.pieces.filter(
+        (piece) => piece.attach.how === 'joined' && !['fitted', 'runsOn'].includes(jointOf(piece)!.connection),
+      )
+      for (const { id } of knots)
+        expect(steps.filter((step) => (step.do === 'tie' || step.do === 'connect') && step.piece === id)).toHaveLength(1)
+      const sliders = trace.pieces.filter(({ attach }) => attach.how === 'sliding').map(({ id }) => id)
+      const threaded = steps.flatMap((step) => (step.do === 'thread' ? step.parts : []))
+      for (const id of sliders) expect(threaded).toContain(id)
+    },
+  )
+
+  test('sliders go on in the order they lie, and the connection to the outfit comes last', () => {
+    const steps = buildSteps(paternoster)
+    const threaded = steps.find((step) => step.do === 'thread')
+    expect(threaded).toMatchObject({
+      line: 'body',
+      before: 'snap',
+      parts: ['crimp-a1', 'bead-a1', 'boom-a', 'bead-a2', 'crimp-a2', 'crimp-b1', 'bead-b1', 'boom-b', 'bead-b2', 'crimp-b2'],
+    })
+    expect(steps.at(-1)).toMatchObject({ do: 'connect', piece: 'leader' })
+    expect(
+      steps.some(
+        (step) => 'piece' in step && parentId(paternoster.pieces.find(({ id }) => id === step.piece)!.attach).startsWith('hook'),
+      ),
+    ).toBe(false)
+  })
+})

@@ -1,0 +1,85 @@
+import { describe, expect, test } from 'vitest'
+import { evaluate } from '../moments/evaluate.ts'
+import { braidOutfit, LB } from '../outfits.fixtures.ts'
+import { usualConditions } from '../trace/conditions.ts'
+import { FAMILY_FIXTURES } from '../trace/families.fixtures.ts'
+import { isLine } from '../trace/schema.ts'
+import { layOutProfile } from './profile.ts'
+import { layOutReach, type ReachLayout, type ReachOptions } from './reach.ts'
+
+const outfit = braidOutfit(50)
+const options: ReachOptions = { width: 1230, trunkY: 58, laneHeight: 70, labelWidth: (id) => 6 * Math.min(12, id.length) }
+const lanesOf = (layout: ReachLayout) => {
+  const slots = layout.items.filter(({ onLine }) => !onLine)
+  return [...new Set(slots.map(({ y }) => y))].map((lane) => slots.filter(({ y }) => y === lane))
+}
+
+describe.each(FAMILY_FIXTURES)('the reach of $trace.family', ({ trace }) => {
+  const layout = layOutReach(trace, outfit, options)
+
+  test('draws every part once, inside the drawing', () => {
+    const ids = layout.items.map(({ id }) => id)
+    expect(new Set(ids).size).toBe(ids.length)
+    for (const { id } of trace.pieces) expect(ids).toContain(id)
+    for (const { x0, x1, y } of layout.items) {
+      expect(x0).toBeGreaterThanOrEqual(0)
+      expect(x1).toBeLessThanOrEqual(layout.width + 1)
+      expect(y).toBeLessThanOrEqual(layout.height)
+    }
+  })
+
+  test('slots in one lane never overlap, and every label has its room', () => {
+    for (const items of lanesOf(layout)) {
+      const inOrder = items.toSorted((a, b) => a.x0 - b.x0)
+      for (const [i, item] of inOrder.entries()) if (i > 0) expect(item.x0).toBeGreaterThanOrEqual(inOrder[i - 1]!.x1 - 0.01)
+      for (const item of inOrder)
+        if (item.kind !== 'reel') expect(item.x1 - item.x0).toBeGreaterThanOrEqual(options.labelWidth(item.id))
+    }
+  })
+
+  test('no drop crosses a branch', () => {
+    for (const drop of layout.drops)
+      for (const item of layout.items)
+        if (item.y > drop.y0 && item.y < drop.y1) expect(drop.x <= item.x0 + 0.01 || drop.x >= item.x1 - 0.01).toBe(true)
+  })
+
+  test('the profile’s steps run from left to right, each path’s links in order', () => {
+    const { snag } = evaluate(trace, outfit, { ...usualConditions(), dragN: 10 * LB })
+    for (const path of snag!.paths) {
+      const { steps, topN } = layOutProfile(path.links, path.first, layout, {
+        height: 190,
+        padTop: 20,
+        padBottom: 12,
+        loadsN: [50],
+        tickUnitN: LB,
+      })
+      expect(steps.map(({ id }) => id)).toEqual(path.links.map(({ id }) => id))
+      for (const [i, step] of steps.entries()) {
+        expect(step.x1).toBeGreaterThan(step.x0)
+        if (i > 0) expect(step.x0).toBeGreaterThanOrEqual(steps[i - 1]!.x1 - 0.01)
+        expect(step.over).toBe(step.strengthN > topN)
+      }
+      expect(steps.filter((step) => step.weakest).length).toBeGreaterThan(0)
+    }
+  })
+})
+
+test('the reach fills its width exactly where there is room, and asks for more where labels need it', () => {
+  const { trace } = FAMILY_FIXTURES[0]!
+  expect(layOutReach(trace, outfit, options).width).toBe(1230)
+  const reached = Math.max(...layOutReach(trace, outfit, options).items.map(({ x1 }) => x1))
+  expect(reached).toBeCloseTo(1230, 0)
+  expect(layOutReach(trace, outfit, { ...options, width: 300 }).width).toBeGreaterThan(300)
+})
+
+test('at true scale the trace’s lines are in proportion', () => {
+  const { trace } = FAMILY_FIXTURES.find((each) => each.trace.family === 'boom paternoster')!
+  const layout = layOutReach(trace, outfit, { ...options, trueScale: true })
+  const widthOf = (id: string) => {
+    const item = layout.items.find((each) => each.id === id)!
+    return item.x1 - item.x0
+  }
+  const lengthOf = (id: string) => trace.pieces.filter(isLine).find((piece) => piece.id === id)!.lengthM
+  expect(widthOf('leader') / widthOf('body')).toBeCloseTo(lengthOf('leader') / lengthOf('body'), 6)
+  expect(widthOf('leader') * layout.metresPerUnit!).toBeCloseTo(lengthOf('leader'), 6)
+})

@@ -1,0 +1,71 @@
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import { braidOutfit, LB } from '../outfits.fixtures.ts'
+import { usualConditions } from './conditions.ts'
+import { differences } from './differences.ts'
+import { clipFor, withClip, withJoint, withLength, withPiece } from './edit.ts'
+import { boomPaternoster } from './families/boomPaternoster.ts'
+import { threeWay } from './families/threeWay.ts'
+import { FAMILY_FIXTURES } from './families.fixtures.ts'
+import { parseTrace } from './parseTrace.ts'
+import { isLine, type LinePiece, parentId } from './schema.ts'
+
+const outfit = braidOutfit(50)
+const paternoster = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 3 }, outfit, usualConditions())
+
+test('a line made shorter or longer keeps what sits along it at its share, and every trace stays sound', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...FAMILY_FIXTURES),
+      fc.nat(),
+      fc.double({ min: 0.01, max: 500, noNaN: true }),
+      ({ trace }, pick, lengthM) => {
+        const lines = trace.pieces.filter(isLine)
+        const line = lines[pick % lines.length]!
+        const changed = withLength(trace, line.id, lengthM)
+        expect(parseTrace(changed).ok).toBe(true)
+        for (const piece of changed.pieces) {
+          const before = trace.pieces.find(({ id }) => id === piece.id)!
+          if (
+            parentId(piece.attach) !== line.id ||
+            !('atM' in piece.attach) ||
+            !('atM' in before.attach) ||
+            piece.attach.how === 'through'
+          )
+            continue
+          expect(piece.attach.atM / lengthM).toBeCloseTo(before.attach.atM / line.lengthM, 9)
+        }
+      },
+    ),
+  )
+})
+
+test('an edit leaves the document it came from as it was', () => {
+  const before = structuredClone(paternoster)
+  withLength(paternoster, 'body', 3)
+  withJoint(paternoster, 'leader', () => ({ connection: 'albright' }))
+  withClip(paternoster, 'sinker', true)
+  expect(paternoster).toEqual(before)
+})
+
+test('a release clip bridges from the part above the sinker’s line, and goes as it came', () => {
+  const trace = withClip(threeWay.draft(threeWay.usual, outfit, usualConditions()), 'sinker', false)
+  expect(trace.releaseClips).toBeUndefined()
+  const clipped = withClip(trace, 'sinker', true)
+  expect(clipFor(clipped, 'sinker')).toMatchObject({ from: 'three-way', to: 'sinker' })
+  expect(parseTrace(clipped).ok).toBe(true)
+  expect(withClip(clipped, 'sinker', false)).toEqual(trace)
+})
+
+test('differences name what changed, and nothing else', () => {
+  expect(differences(paternoster, structuredClone(paternoster))).toEqual([])
+  const stepped = withPiece(paternoster, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 30 * LB }))
+  const retied = withJoint(stepped, 'leader', () => ({ connection: 'albright' }))
+  expect(differences(paternoster, retied)).toEqual([
+    { kind: 'changed', id: 'leader', field: 'strengthN', before: expect.any(Number), after: 30 * LB },
+    { kind: 'changed', id: 'leader', field: 'connection', before: 'fg', after: 'albright' },
+  ])
+  const without = { ...paternoster, pieces: paternoster.pieces.filter(({ id }) => id !== 'hook-a-bait') }
+  expect(differences(paternoster, without)).toEqual([{ kind: 'removed', id: 'hook-a-bait' }])
+  expect(differences(without, paternoster)).toEqual([{ kind: 'added', id: 'hook-a-bait' }])
+})
