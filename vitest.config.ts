@@ -14,10 +14,11 @@ export default defineConfig({
       {
         test: {
           name: 'server',
-          include: ['src/server/**/*.test.ts', 'tests/server/**/*.test.ts'],
+          include: ['tests/server/**/*.test.ts'],
+          globalSetup: 'tests/server/globalSetup.ts',
           env: { TZ: 'UTC' },
           fileParallelism: false,
-          testTimeout: 30_000,
+          testTimeout: 60_000,
         },
       },
     ],

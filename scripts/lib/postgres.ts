@@ -9,7 +9,7 @@ import { Problem } from './problem.ts'
 /** Any system user may reach loopback, so the server asks for a password of its own, kept beside its data. */
 const USER = 'wide_reach'
 
-export type Postgres = { url: string; folder: string; stop: () => void; restart: (mode: 'fast' | 'immediate') => void }
+export type Postgres = { url: string; folder: string; stop: () => void; stopNow: () => void; startAgain: () => void }
 
 const asRoot = process.getuid?.() === 0
 
@@ -50,10 +50,9 @@ export async function startPostgres(wanted: string, options: { durable: boolean 
     stop: () => {
       if (!shared) pgCtl('-m', 'fast', 'stop')
     },
-    restart: (mode) => {
-      pgCtl('-m', mode, 'stop')
-      launch(port)
-    },
+    // As in a crash: no goodbye to its clients.
+    stopNow: () => void pgCtl('-m', 'immediate', 'stop'),
+    startAgain: () => launch(port),
   }
 }
 

@@ -13,12 +13,3 @@ export class CoreError extends Error {
     this.details = details
   }
 }
-
-/**
- * Guards a formula's range; NaN fails too.
- * @throws CoreError 'out-of-range' with the value.
- */
-export function requireWithin(name: string, value: number, low: number, high: number): void {
-  if (!(value >= low && value <= high))
-    throw new CoreError('out-of-range', `${name} is ${value}, outside ${low} to ${high}`, { value, name })
-}

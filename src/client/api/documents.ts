@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
-import { type GearContent, gearContent } from '../../shared/gear.ts'
+import { gearContent } from '../../shared/gear.ts'
 import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
 import { type TraceContent, traceContent } from '../../shared/traces.ts'
 import { type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
@@ -8,7 +8,6 @@ import { ApiError, request } from './http.ts'
 
 export type SavedTrace = Saved<TraceContent>
 export type SavedOutfit = Saved<OutfitContent>
-export type SavedGear = Saved<GearContent>
 
 const savedTrace = savedOf(traceContent)
 const staleTrace = staleBodyOf(traceContent)

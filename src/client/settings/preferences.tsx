@@ -2,9 +2,9 @@ import { createContext, type ReactNode, useCallback, useContext, useMemo, useSta
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 
-export const LIGHTS = ['day', 'dusk', 'lamp'] as const
+const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
-export type Units = Record<Quantity, string>
+type Units = Record<Quantity, string>
 type Preferences = { light: Light; units: Units }
 
 /** Units offered for each quantity, the usual one first. */

@@ -38,7 +38,7 @@ export function lineSpec(line: { material: keyof typeof MATERIALS; strengthN: nu
   return `${MATERIALS[line.material].name} ${show.entered('strength', line.strengthN)}`
 }
 
-export const connectionName = (joint: Joint) => connectionOf(joint.connection).name
+const connectionName = (joint: Joint) => connectionOf(joint.connection).name
 
 /** The joint behind a link id, whether the trace's or the outfit's. */
 function findJoint(trace: Trace, outfit: Outfit, linkId: string): Joint | undefined {

@@ -13,7 +13,7 @@ import {
 } from '../trace/schema.ts'
 
 /** What one connection takes of a line. */
-export type LineUse = { jointId: string; connection: Joint['connection']; turns: number; usedM: number }
+type LineUse = { jointId: string; connection: Joint['connection']; turns: number; usedM: number }
 export type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
 export type CutGroup = { material: Material; strengthN: number; diameterM: number; cuts: Cut[]; totalM: number; cost: number }
 
@@ -50,7 +50,7 @@ export function cutList(trace: Trace): CutGroup[] {
 }
 
 /** Cut length of one line: what is finished, and what its connections use. */
-export function cutOf(trace: Trace, line: LinePiece): Cut {
+function cutOf(trace: Trace, line: LinePiece): Cut {
   const uses = tiedIn(trace, line).map(([piece, joint]): LineUse => {
     const turns = turnsIn(joint, line)
     const loopM = loopOf(joint, line)

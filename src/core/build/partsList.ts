@@ -4,7 +4,7 @@ import { hardwareOf } from '../gear/hardware.ts'
 import { sinkerCost } from '../gear/sinkers.ts'
 import { isLine, jointOf, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
 
-export type Part = Exclude<Piece, LinePiece | { role: 'bait' }>
+type Part = Exclude<Piece, LinePiece | { role: 'bait' }>
 export type PartCount = { sample: Part; count: number; cost: number }
 
 /** Everything but line that one trace takes, alike parts counted together. Knots and loops are line, not parts; bait goes on at the water. */

@@ -3,10 +3,10 @@ import type { Material } from './materials.ts'
 /** What a connection ties to what. `fixture` ones harm no line: parts that fit into each other, or a strand that runs on. */
 export type Joins = 'line-eye' | 'line-shank' | 'line-line' | 'end-loop' | 'doubles' | 'side-loop' | 'stop' | 'fixture'
 
-export type TurnsRule = { usual: number; heavy?: { aboveM: number; turns: number }; braid?: number }
+type TurnsRule = { usual: number; heavy?: { aboveM: number; turns: number }; braid?: number }
 
 /** Metres of line that a connection uses beyond its turns: a fixed handling length, and so many times the loop. */
-export type LineUse = { handlingM: number; loops: number; braidHandlingM?: number }
+type LineUse = { handlingM: number; loops: number; braidHandlingM?: number }
 
 export type Connection = {
   name: string
@@ -29,7 +29,7 @@ const LOOP: LineUse = { handlingM: 0.1, loops: 2 }
 const NONE: LineUse = { handlingM: 0, loops: 0 }
 
 /** Knots, crimps and splices. Nominal means and spreads of the craft, replaced by the angler's own pull tests. */
-export const CONNECTIONS = {
+const CONNECTIONS = {
   clinch: {
     name: 'clinch',
     joins: 'line-eye',

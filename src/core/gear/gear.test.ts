@@ -63,13 +63,19 @@ describe('connections', () => {
 
 describe('materials', () => {
   test('a nominal diameter carries its strength at the material’s stress', () => {
-    for (const material of Object.keys(MATERIALS) as Material[]) {
+    for (const material of (Object.keys(MATERIALS) as Material[]).filter((each) => each !== 'wire')) {
       const d = nominalDiameterM(material, 100)
       expect(100 / ((Math.PI / 4) * d ** 2)).toBeCloseTo(MATERIALS[material].stressPa, -1)
       expect(MATERIALS[material].stressPa).toBeLessThan(MATERIALS[material].sanePa)
     }
     expect(lineDiameterM({ material: 'mono', strengthN: 100, diameterM: 0.0004 })).toBe(0.0004)
   })
+})
+
+test('single-strand wire has the diameters of its numbers, and lies between them', () => {
+  expect(nominalDiameterM('wire', 58 * lb)).toBeCloseTo(0.00041, 9)
+  expect(nominalDiameterM('wire', 27 * lb)).toBeCloseTo(0.00028, 9)
+  expect(nominalDiameterM('wire', 63.5 * lb)).toBeCloseTo(0.000435, 9)
 })
 
 describe('hooks', () => {

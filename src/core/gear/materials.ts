@@ -1,3 +1,5 @@
+import { QUANTITIES } from '../units/quantities.ts'
+
 /**
  * Line materials. Nominal working values of the craft.
  * `stressPa` gives a diameter from a strength where none is known; `sanePa` is the strength over area beyond which a
@@ -17,21 +19,8 @@ export type Material = keyof typeof MATERIALS
 /** Spread (coefficient of variation) of a line's strength. Nominal. */
 export const LINE_SPREAD = 0.04
 
-/**
- * Diameter of a line from its strength, `d = √(4F/πσ)`, where none was measured.
- * @returns diameter, m. Nominal: σ is a typical value of the material, and a wrong diameter counts by its square.
- */
-export function nominalDiameterM(material: Material, strengthN: number): number {
-  return Math.sqrt((4 * strengthN) / (Math.PI * MATERIALS[material].stressPa))
-}
-
-/** A line's diameter: as measured, else nominal from its strength. */
-export function lineDiameterM(line: { material: Material; strengthN: number; diameterM?: number | undefined }): number {
-  return line.diameterM ?? nominalDiameterM(line.material, line.strengthN)
-}
-
 /** Single-strand wire by number: diameter (mm) and strength (lb) as printed. Nominal. */
-export const WIRE_NUMBERS = [
+const WIRE_NUMBERS = [
   { number: 2, diameterMm: 0.28, strengthLb: 27 },
   { number: 3, diameterMm: 0.3, strengthLb: 32 },
   { number: 4, diameterMm: 0.33, strengthLb: 38 },
@@ -43,3 +32,30 @@ export const WIRE_NUMBERS = [
   { number: 10, diameterMm: 0.61, strengthLb: 128 },
   { number: 12, diameterMm: 0.74, strengthLb: 176 },
 ] as const
+
+/**
+ * Diameter of a line from its strength, `d = √(4F/πσ)`, where none was measured; single-strand wire by its numbers, between
+ * which it is interpolated.
+ * @returns diameter, m. Nominal: σ is a typical value of the material, and a wrong diameter counts by its square.
+ */
+export function nominalDiameterM(material: Material, strengthN: number): number {
+  return (
+    (material === 'wire' ? wireDiameterM(strengthN) : undefined) ??
+    Math.sqrt((4 * strengthN) / (Math.PI * MATERIALS[material].stressPa))
+  )
+}
+
+/** Between the printed numbers; undefined outside them, where the stress of the material decides. */
+function wireDiameterM(strengthN: number): number | undefined {
+  const strengthLb = strengthN / QUANTITIES.strength.units.lb
+  const upper = WIRE_NUMBERS.findIndex((row) => row.strengthLb >= strengthLb * (1 - 1e-9))
+  const [below, above] = [WIRE_NUMBERS[Math.max(0, upper - 1)], WIRE_NUMBERS[upper]]
+  if (!below || !above || strengthLb < WIRE_NUMBERS[0].strengthLb * (1 - 1e-9)) return undefined
+  const share = above === below ? 0 : (strengthLb - below.strengthLb) / (above.strengthLb - below.strengthLb)
+  return (below.diameterMm + share * (above.diameterMm - below.diameterMm)) / 1000
+}
+
+/** A line's diameter: as measured, else nominal from its strength. */
+export function lineDiameterM(line: { material: Material; strengthN: number; diameterM?: number | undefined }): number {
+  return line.diameterM ?? nominalDiameterM(line.material, line.strengthN)
+}

@@ -14,7 +14,7 @@ export type ReachItem = {
   onLine: boolean
 }
 /** A vertical from a line or part down to the branch that hangs there. */
-export type ReachDrop = { x: number; y0: number; y1: number }
+type ReachDrop = { x: number; y0: number; y1: number }
 export type ReachLayout = { width: number; height: number; items: ReachItem[]; drops: ReachDrop[]; metresPerUnit?: number }
 
 export type ReachOptions = {

@@ -11,7 +11,7 @@ import { asUncertain, type EndPath, type Workings } from './workings.ts'
 const WATCH_OVER_CEILING = 1.15
 const SAFE_SURVIVAL = 0.98
 
-export type RunPath = {
+type RunPath = {
   end: string
   links: Link[]
   weakest: Link

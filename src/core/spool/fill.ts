@@ -1,6 +1,6 @@
 import { CoreError } from '../errors.ts'
 
-export type SpoolLayer = { id: string; diameterM: number; lengthM?: number | undefined }
+type SpoolLayer = { id: string; diameterM: number; lengthM?: number | undefined }
 
 export type SpoolInput = {
   capacityLengthM: number

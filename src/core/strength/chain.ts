@@ -4,7 +4,7 @@ export type ChainElement =
   | { type: 'joint'; id: string; efficiencyAbove: number; efficiencyBelow: number }
   | { type: 'hardware'; id: string; strengthN: number }
 
-export type ChainLink = { id: string; strengthN: number; governedBy: 'self' | 'above' | 'below' }
+type ChainLink = { id: string; strengthN: number; governedBy: 'self' | 'above' | 'below' }
 export type Chain = { links: ChainLink[]; weakest: { id: string; strengthN: number } }
 
 /**

@@ -114,7 +114,7 @@ function partEntry(piece: PathPart): Entry[] {
 type PathPart = Extract<PathElement, { kind: 'part' }>['piece']
 
 /** Strength of a part as it is, N; undefined where it carries no pull of its own. */
-export function partStrengthN(piece: Piece): number | undefined {
+function partStrengthN(piece: Piece): number | undefined {
   if (piece.role === 'hook') return hookStraightensN(piece)
   if (piece.role === 'lure') return piece.strengthN
   if (piece.role !== 'hardware') return undefined

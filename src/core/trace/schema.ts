@@ -13,7 +13,7 @@ export const MOST_PIECES = 200
 
 /** The free end of the outfit's line, as a place to attach to. */
 export const OUTFIT = 'outfit'
-export const LINE_ROLES = ['double', 'leader', 'body', 'snood', 'sinkerLink', 'biteTrace'] as const
+const LINE_ROLES = ['double', 'leader', 'body', 'snood', 'sinkerLink', 'biteTrace'] as const
 export const WOUND_ROLES = ['backing', 'main', 'topShot'] as const
 const RESERVED: readonly string[] = [OUTFIT, ...WOUND_ROLES]
 
@@ -26,7 +26,7 @@ export const massKg = z.number().positive('must be above 0').max(50)
 export const share = z.number().positive('must be above 0').max(1, 'is a share: at most 1')
 const place = z.number().nonnegative('must not be negative').max(5_000)
 
-export const pieceId = z
+const pieceId = z
   .string()
   .regex(/^[a-z][a-zA-Z0-9-]{0,39}$/, 'starts with a small letter; letters, digits and dashes')
   .refine((id) => !RESERVED.includes(id), 'is a word of the outfit’s')
@@ -147,7 +147,6 @@ export type HardwarePiece = z.infer<typeof hardwarePiece>
 export type Attach = Piece['attach']
 export type Joint = z.infer<typeof jointSchema>
 export type ReleaseClip = z.infer<typeof releaseClipSchema>
-export type Role = Piece['role']
 
 export function isLine(piece: Piece | undefined): piece is LinePiece {
   return piece !== undefined && (LINE_ROLES as readonly string[]).includes(piece.role)

@@ -11,7 +11,6 @@ export const QUANTITIES = {
 } as const
 
 export type Quantity = keyof typeof QUANTITIES
-export type UnitOf<Q extends Quantity> = keyof (typeof QUANTITIES)[Q]['units'] & string
 
 export const QUANTITY_NAMES: Record<Quantity, string> = {
   strength: 'strength',

@@ -18,8 +18,11 @@ export function openDatabase(url: string, log: Logger): Database {
     statement_timeout: STATEMENT_MS,
     query_timeout: STATEMENT_MS + 1_000,
   })
-  // Without a listener, a connection lost while idle would end the process.
-  pool.on('error', (error) => log.warn({ err: error }, 'an idle database connection was lost'))
+  // Without a listener, a connection lost while it runs no statement would end the process: idle ones report to the pool,
+  // ones lent out to themselves.
+  const lost = (error: Error) => log.warn({ err: error }, 'a database connection was lost')
+  pool.on('error', lost)
+  pool.on('connect', (client) => client.on('error', lost))
   return new Kysely<Tables>({
     dialect: new PostgresDialect({ pool }),
     plugins: [new CamelCasePlugin({ maintainNestedObjectKeys: true })],

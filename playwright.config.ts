@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './scripts/lib/browser.ts'
+
+export default defineConfig({
+  testDir: 'tests/browser',
+  globalSetup: './tests/browser/globalSetup.ts',
+  outputDir: 'test-results',
+  workers: 1,
+  timeout: 30_000,
+  forbidOnly: true,
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+  },
+})

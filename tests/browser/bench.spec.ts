@@ -1,0 +1,169 @@
+import { ceilingLb, copyOf, expect, HOUND, KELP, TOPE, test } from './fixtures.ts'
+
+const option = (name: string) => ({ name, exact: true })
+
+test('the paternoster: another leader knot, the leader a step down, the ceiling follows; saved, it is there after a reload and on the build sheet', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces`)
+  await page.getByRole('link', { name: 'Hesk Bar hound trace, two booms', exact: true }).click()
+  const run = page.locator('[data-moment=run]')
+  await expect(page.getByRole('option', option('main line'))).toBeVisible()
+  await expect(run).toContainText('decides: albright at the leader')
+
+  await page.getByRole('option', option('albright at the leader')).click()
+  await page.getByLabel('tied to the outfit').selectOption({ label: 'FG (woven), 92 / 95 %' })
+  await expect(run).not.toContainText('albright')
+  await expect(run).toContainText('decides: uni at the swivel')
+  const before = await ceilingLb(page)
+
+  await page.getByRole('button', { name: 'strength: one step down' }).click()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('30 lb')
+  const after = await ceilingLb(page)
+  expect(after).toBeLessThan(before)
+  // The weakest is still the leader's own knot, so the ceiling falls as the label does, water drag aside.
+  expect(after / before).toBeCloseTo(30 / 40, 1)
+
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('30 lb')
+  expect(await ceilingLb(page)).toBe(after)
+
+  await page.getByRole('link', { name: 'Build', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Hesk Bar hound trace, two booms' })).toBeVisible()
+  await expect(page.locator('[data-cut=leader]')).toContainText('FG (woven)')
+  await expect(page.getByText('mono 30 lb')).toBeVisible()
+  await page.getByLabel('traces to make').fill('12')
+  await expect(page.getByText(/12 × [\d.]+ m =/).first()).toBeVisible()
+})
+
+test('every keystroke that parses recomputes; one that does not says why and leaves the last good figure', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'typing')}`)
+  const strength = page.getByLabel('strength', { exact: true })
+  await strength.fill('13.6 kg')
+  await expect(page.getByText(/^leader: 27\.0 lb/)).toBeVisible()
+  await strength.fill('20 kn')
+  await expect(page.getByRole('alert')).toContainText('“kn” was read as a speed')
+  await expect(page.getByText(/^leader: 27\.0 lb/)).toBeVisible()
+  await strength.fill('-4')
+  await expect(page.getByRole('alert')).toContainText('more than nothing')
+  await strength.fill('99999999999999')
+  await expect(page.getByRole('alert')).toContainText('more than the tool reckons with')
+  await strength.fill('25')
+  await strength.blur()
+  await expect(strength).toHaveValue('25 lb')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(strength).toHaveValue('40 lb')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(strength).toHaveValue('25 lb')
+})
+
+test('two tabs: the stale save is refused with what changed, and taking either loses neither', async ({ page, app, context }) => {
+  const id = await copyOf(page, app.url, HOUND, 'two tabs')
+  const other = await context.newPage()
+  await page.goto(`${app.url}/traces/${id}`)
+  await other.goto(`${app.url}/traces/${id}`)
+  await page.getByLabel('strength', { exact: true }).fill('50 lb')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+
+  await other.getByLabel('strength', { exact: true }).fill('60 lb')
+  await other.getByRole('button', { name: 'Save' }).click()
+  const dialog = other.getByRole('dialog')
+  await expect(dialog).toContainText('saved elsewhere')
+  await expect(dialog).toContainText('leader 50 lb → 60 lb')
+  await dialog.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(other.getByLabel('strength', { exact: true })).toHaveValue('50 lb')
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(other.getByLabel('strength', { exact: true })).toHaveValue('60 lb')
+  await other.getByRole('button', { name: 'Save' }).click()
+  await expect(other.getByText('revision 3, saved')).toBeVisible()
+})
+
+test('with the server away a save says so, the draft outlives a reload, and is saved when the server is back', async ({
+  page,
+  app,
+  context,
+}) => {
+  const id = await copyOf(page, app.url, HOUND, 'away')
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByLabel('strength', { exact: true }).fill('60 lb')
+  await context.route('**/api/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('alert')).toContainText('Not saved')
+  // It goes on computing.
+  await page.getByLabel('strength', { exact: true }).fill('80 lb')
+  await expect(page.getByText(/^leader: 72\.0 lb/)).toBeVisible()
+  page.once('dialog', (dialog) => dialog.accept())
+  await page.reload()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('80 lb')
+  await context.unroute('**/api/**')
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+})
+
+test('by keyboard alone: walk the reach, change a part, undo, save', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'keys')}`)
+  const reach = page.getByRole('listbox', { name: /The reach/ })
+  await expect(reach).toBeVisible()
+  for (let i = 0; i < 40 && !(await reach.evaluate((element) => element === document.activeElement)); i += 1)
+    await page.keyboard.press('Tab')
+  await page.keyboard.press('Home')
+  await expect(page.getByRole('option', { selected: true })).toHaveAccessibleName('reel')
+  for (
+    let i = 0;
+    i < 20 && (await page.getByRole('option', { selected: true }).getAttribute('aria-label')) !== 'sinker line';
+    i += 1
+  )
+    await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('heading', { name: 'sinker line' })).toBeVisible()
+  const strength = page.getByLabel('strength', { exact: true })
+  const typed = await strength.inputValue()
+  for (let i = 0; i < 20 && !(await strength.evaluate((element) => element === document.activeElement)); i += 1)
+    await page.keyboard.press('Tab')
+  await page.keyboard.press('ArrowUp')
+  await expect(strength).not.toHaveValue(typed)
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Control+z')
+  await expect(strength).toHaveValue(typed)
+  await page.keyboard.press('Control+Shift+z')
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+})
+
+test('a sinker line too light for the cast fails until a clip carries it', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'clip')}`)
+  await page.getByRole('option', option('sinker')).click()
+  const cast = page.locator('[data-moment=cast]')
+  await expect(cast).toHaveAttribute('data-verdict', 'holds')
+  await page.getByLabel('a release clip carries it').uncheck()
+  await expect(cast).toHaveAttribute('data-verdict', 'fails')
+  await page.getByLabel('a release clip carries it').check()
+  await expect(cast).toHaveAttribute('data-verdict', 'holds')
+})
+
+test('more line out than was wound is said in words, and can be undone', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'too far')}`)
+  await page.getByLabel('line out').fill('4000 m')
+  await expect(page.getByRole('alert')).toContainText(/4000 m is out, [\d.]+ m was wound/)
+  await page.getByLabel('line out').blur()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', 'fails')
+})
+
+test('units are a matter of display: the same trace in kilograms and feet', async ({ page, app }) => {
+  const id = await copyOf(page, app.url, HOUND, 'units')
+  await page.goto(`${app.url}/settings`)
+  await page.getByLabel('strength').selectOption('kg')
+  await page.getByLabel('length').selectOption('ft')
+  await page.goto(`${app.url}/traces/${id}`)
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('18.144 kg')
+  await page.getByLabel('finished length').fill('4 ft 6')
+  await page.getByLabel('finished length').blur()
+  await expect(page.getByLabel('finished length')).toHaveValue('4.5 ft')
+})

@@ -1,0 +1,40 @@
+import { test as base, type Page } from '@playwright/test'
+
+export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
+export const TOPE = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
+export const KELP = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207'
+
+/** Pages of the built application; every test fails on an error in the page or a request that leaves this machine. */
+export const test = base.extend<{ app: { url: string } }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+  app: async ({}, use) => use({ url: process.env.WIDE_REACH_URL! }),
+  page: async ({ page, app }, use) => {
+    const faults: string[] = []
+    page.on('pageerror', (error) => faults.push(error.message))
+    page.on('request', (request) => {
+      if (!request.url().startsWith(app.url) && !request.url().startsWith('data:'))
+        faults.push(`left the machine: ${request.url()}`)
+    })
+    await use(page)
+    if (faults.length > 0) throw new Error(faults.join('\n'))
+  },
+})
+
+export { expect } from '@playwright/test'
+
+/** A copy of a demonstration trace, so that tests do not meet in one. */
+export async function copyOf(page: Page, url: string, id: string, name: string): Promise<string> {
+  const { content } = await (await page.request.get(`${url}/api/traces/${id}`)).json()
+  const copy = crypto.randomUUID()
+  const created = await page.request.post(`${url}/api/traces`, {
+    data: { id: copy, content: { ...content, trace: { ...content.trace, name } } },
+  })
+  if (!created.ok()) throw new Error(await created.text())
+  return copy
+}
+
+/** The drag ceiling as the conditions panel shows it, lb. */
+export async function ceilingLb(page: Page): Promise<number> {
+  const text = await page.getByText(/drag safe to [\d.]+ lb/).innerText()
+  return Number(/([\d.]+) lb/.exec(text)![1])
+}

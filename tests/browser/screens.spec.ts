@@ -1,0 +1,99 @@
+import AxeBuilder from '@axe-core/playwright'
+import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
+
+const SCREENS = ['/traces', '/traces/new', `/traces/${HOUND}`, `/traces/${HOUND}/build`, '/settings', '/nowhere']
+
+for (const light of ['day', 'dusk', 'lamp'])
+  for (const width of [1280, 390])
+    test(`axe finds nothing serious in ${light} light at ${width} px, and nothing is wider than the screen`, async ({
+      page,
+      app,
+    }) => {
+      await page.addInitScript(
+        (chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })),
+        light,
+      )
+      await page.setViewportSize({ width, height: 844 })
+      for (const screen of SCREENS) {
+        await page.goto(app.url + screen)
+        await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+        expect(serious.map(({ id, nodes }) => `${screen}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), `${screen} is too wide`).toBeLessThanOrEqual(
+          width,
+        )
+      }
+    })
+
+test('the library: search, filter, duplicate, bin and take back', async ({ page, app }) => {
+  await copyOf(page, app.url, HOUND, 'Zebra trace')
+  await page.goto(`${app.url}/traces`)
+  await page.getByLabel('Search traces').fill('kettle conger')
+  await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toHaveText(['Kettle Narrows conger rig'])
+  await page.getByLabel('Search traces').fill('no such thing')
+  await expect(page.getByText('No trace fits that')).toBeVisible()
+  await page.getByLabel('Search traces').fill('')
+  await page.getByLabel('Filter by verdict').selectOption('fails')
+  await expect(page.getByRole('link', { name: 'Kettle Narrows tope ledger', exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Kettle Narrows conger rig', exact: true })).toBeHidden()
+  await page.getByLabel('Filter by verdict').selectOption('all')
+
+  await page.getByRole('button', { name: 'Put Zebra trace in the bin' }).click()
+  await expect(page.getByRole('link', { name: 'Zebra trace', exact: true })).toBeHidden()
+  await page.getByRole('button', { name: 'Bin', exact: true }).click()
+  await page.getByRole('button', { name: 'Take back' }).first().click()
+  await page.getByRole('button', { name: 'Back to the traces' }).click()
+  await page.getByRole('button', { name: 'Duplicate Zebra trace' }).click()
+  await expect(page.getByRole('heading', { name: 'Zebra trace, copy' })).toBeVisible()
+})
+
+test('a new trace: outfit, family, bait; the draft holds and opens on the bench', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/new`)
+  await page.getByLabel('Rock rod, 30 lb braid').check()
+  await page.getByLabel(/boom paternoster/).check()
+  await page.getByLabel('snoods').fill('3')
+  await page.getByLabel('sinker').fill('5 oz')
+  await expect(page.getByText('holds')).toHaveCount(3)
+  await page.getByLabel('name').fill('')
+  await expect(page.getByRole('button', { name: 'Make this trace' })).toBeDisabled()
+  await page.getByLabel('name').fill('Five ounces')
+  await page.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByRole('heading', { name: 'Five ounces' })).toBeVisible()
+  await expect(page.getByRole('tab', { name: 'to hook c' })).toBeVisible()
+})
+
+test('on a phone the bench shows verdicts and the list of parts, and changes nothing', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${app.url}/traces/${TOPE}`)
+  await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', 'fails')
+  await expect(page.getByText('hook length fluoro')).toBeVisible()
+  await expect(page.getByRole('main').getByRole('textbox')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Save' })).toBeHidden()
+})
+
+test('a trace that is not there, and a server that is away, are said in words with a way on', async ({ page, app, context }) => {
+  await page.goto(`${app.url}/traces/00000000-0000-4000-8000-000000000000`)
+  await expect(page.getByRole('alert')).toContainText('There is no such trace')
+  await context.route('**/api/traces', (route) => route.abort())
+  await page.goto(`${app.url}/traces`)
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached', { timeout: 15_000 })
+  await context.unroute('**/api/traces')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('link', { name: 'The Sill ling rig', exact: true })).toBeVisible()
+})
+
+test('a list that is still loading says so, and an empty library shows the next step', async ({ page, app }) => {
+  let answer = () => {}
+  const held = new Promise<void>((resolve) => {
+    answer = resolve
+  })
+  await page.route('**/api/traces', async (route) => {
+    await held
+    await route.fulfill({ json: [] })
+  })
+  await page.goto(`${app.url}/traces`)
+  await expect(page.getByText('Loading the traces')).toBeVisible()
+  answer()
+  await expect(page.getByText('No traces yet')).toBeVisible()
+})

@@ -1,0 +1,82 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { once } from 'node:events'
+import { expect, inject, test } from 'vitest'
+import { freePort, startPostgres } from '../../scripts/lib/postgres.ts'
+import { ROOT } from '../../scripts/lib/project.ts'
+import { healthBody } from '../../src/shared/health.ts'
+import { freshDatabase, startTestServer } from './testServer.ts'
+
+/** Starts the server as a process of its own and waits for the line that says it listens. */
+async function startProcess(databaseUrl: string, port: number): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['scripts/run.mjs', 'tests/server/serve.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  await new Promise<void>((resolve, reject) => {
+    child.stdout!.on('data', (chunk) => String(chunk).includes('listening') && resolve())
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
+  })
+  return child
+}
+
+test('a server killed in the middle of saves loses no acknowledged save', async () => {
+  const databaseUrl = await freshDatabase()
+  const port = await freePort()
+  const send = async (method: string, path: string, body?: unknown) => {
+    const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body ? { body: JSON.stringify(body) } : {}),
+    })
+    return { status: response.status, body: (await response.json()) as any }
+  }
+  let child = await startProcess(databaseUrl, port)
+  const { content } = (await send('GET', '/traces')).body[0]
+  const named = (name: string) => ({ ...content, trace: { ...content.trace, name } })
+  const ids = Array.from({ length: 8 }, () => randomUUID())
+  for (const id of ids) await send('POST', '/traces', { id, content: named('start') })
+
+  for (let round = 0; round < 3; round += 1) {
+    const acknowledged = new Map<string, { revision: number; name: string }>()
+    const savers = ids.map(async (id) => {
+      for (;;) {
+        try {
+          const { revision } = acknowledged.get(id) ?? (await send('GET', `/traces/${id}`)).body
+          const name = `round ${round}, after ${revision}`
+          const answer = await send('PUT', `/traces/${id}`, { baseRevision: revision, content: named(name) })
+          if (answer.status === 200) acknowledged.set(id, { revision: answer.body.revision, name })
+          if (acknowledged.size === ids.length && [...acknowledged.values()].every((each) => each.revision % 20 > 10))
+            child.kill('SIGKILL')
+        } catch {
+          return
+        }
+      }
+    })
+    await Promise.all([once(child, 'exit'), ...savers])
+    child = await startProcess(databaseUrl, port)
+    for (const [id, { revision, name }] of acknowledged) {
+      expect((await send('GET', `/traces/${id}/revisions/${revision}`)).body.content.trace.name).toBe(name)
+      // A save on its way when the server died was either taken whole or not at all.
+      expect([revision, revision + 1]).toContain((await send('GET', `/traces/${id}`)).body.revision)
+    }
+  }
+  child.kill('SIGKILL')
+  await once(child, 'exit')
+})
+
+test('a lost database is told by health and by 503, and comes back by itself', async () => {
+  const postgres = await startPostgres(inject('postgresFolder'), { durable: true })
+  const server = await startTestServer()
+  expect((await server.send('GET', '/health')).body).toEqual({ server: 'up', database: 'up' })
+  postgres.stopNow()
+  const down = await server.send('GET', '/health')
+  expect([down.status, healthBody.parse(down.body).database]).toEqual([503, 'down'])
+  const refused = await server.send('GET', '/traces')
+  expect([refused.status, refused.body.error.code]).toEqual([503, 'database-away'])
+  postgres.startAgain()
+  expect((await server.send('GET', '/health')).body.database).toBe('up')
+  expect((await server.send('GET', '/traces')).body).toHaveLength(11)
+  await server.close()
+})

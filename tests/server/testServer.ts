@@ -1,0 +1,66 @@
+import { once } from 'node:events'
+import type { AddressInfo } from 'node:net'
+import pg from 'pg'
+import pino from 'pino'
+import { inject } from 'vitest'
+import { createApp } from '../../src/server/app.ts'
+import { type Database, openDatabase } from '../../src/server/db/database.ts'
+import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
+import { migrate } from '../../src/server/db/migrate.ts'
+
+export type TestServer = {
+  db: Database
+  databaseUrl: string
+  logged: string[]
+  send: (
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ) => Promise<{ status: number; body: any; headers: Headers }>
+  close: () => Promise<void>
+}
+
+/** An empty database of its own on the tests' PostgreSQL; the last part of its address is its name. */
+export async function freshDatabase(): Promise<string> {
+  const admin = new pg.Client(inject('postgresUrl'))
+  await admin.connect()
+  const name = `test_${process.hrtime.bigint()}`
+  await admin.query(`create database ${name}`)
+  await admin.end()
+  return inject('postgresUrl').replace(/\/postgres$/, `/${name}`)
+}
+
+/** The whole server on a fresh database with the demonstration data. */
+export async function startTestServer(): Promise<TestServer> {
+  const logged: string[] = []
+  const log = pino({ level: 'info' }, { write: (line: string) => void logged.push(line) })
+  const databaseUrl = await freshDatabase()
+  const db = openDatabase(databaseUrl, log)
+  await migrate(db)
+  await loadDemo(db)
+  const server = createApp({ db, log }).listen(0, '127.0.0.1')
+  await once(server, 'listening')
+  const { port } = server.address() as AddressInfo
+  return {
+    db,
+    databaseUrl,
+    logged,
+    send: async (method, path, body, headers = {}) => {
+      const raw = typeof body === 'string' ? body : JSON.stringify(body)
+      const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
+        method,
+        headers: { 'Content-Type': 'application/json', ...headers },
+        ...(body === undefined ? {} : { body: raw }),
+      })
+      return { status: response.status, body: await response.json().catch(() => undefined), headers: response.headers }
+    },
+    close: async () => {
+      await new Promise((done) => {
+        server.close(done)
+        server.closeAllConnections()
+      })
+      await db.destroy()
+    },
+  }
+}
