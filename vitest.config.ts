@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['src/{core,shared,client,cli}/**/*.test.{ts,tsx}'],
+          include: ['src/**/*.test.ts', 'tests/docs/*.test.ts'],
           environment: 'node',
           env: { TZ: 'UTC' },
         },

@@ -35,6 +35,6 @@ export async function copyOf(page: Page, url: string, id: string, name: string):
 
 /** The drag ceiling as the conditions panel shows it, lb. */
 export async function ceilingLb(page: Page): Promise<number> {
-  const text = await page.getByText(/drag safe to [\d.]+ lb/).innerText()
-  return Number(/([\d.]+) lb/.exec(text)![1])
+  const text = await page.getByText(/drag safe to [\d.]+ lb/).textContent()
+  return Number(/([\d.]+) lb/.exec(text ?? '')![1])
 }

@@ -14,7 +14,7 @@ import {
 
 /** What one connection takes of a line. */
 type LineUse = { jointId: string; connection: Joint['connection']; turns: number; usedM: number }
-export type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
+type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
 export type CutGroup = { material: Material; strengthN: number; diameterM: number; cuts: Cut[]; totalM: number; cost: number }
 
 /** Turns of a joint in one line: as said, else as usual for that line. */

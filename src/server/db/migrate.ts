@@ -1,6 +1,6 @@
 import { type Migration, Migrator } from 'kysely'
 import type { Database } from './database.ts'
-import * as documents from './migrations/2026-11-23-documents.ts'
+import { documents } from './migrations/2026-11-23-documents.ts'
 
 /** Every migration under its date and name, oldest first. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = { '2026-11-23-documents': documents }

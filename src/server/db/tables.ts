@@ -1,7 +1,7 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely'
 
 /** A document's head: whose it is, where it stands, whether it is in the bin. */
-export type HeadTable = {
+type HeadTable = {
   id: string
   crewId: string
   revision: number
@@ -9,7 +9,7 @@ export type HeadTable = {
 }
 
 /** Every revision that was ever acknowledged; rows are added, never changed. */
-export type RevisionTable = {
+type RevisionTable = {
   id: string
   crewId: string
   revision: number

@@ -53,9 +53,9 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
   const ends = trace.pieces.filter(({ id }) => evaluation?.snag?.paths.some(({ end }) => end === id))
 
   return (
-    <section className="rounded-lg border border-rule bg-sheet" aria-label="Reach and strength profile">
-      <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
-        <Tabs.Root value={path?.end ?? ''} onValueChange={onEnd} activationMode="automatic">
+    <Tabs.Root asChild value={path?.end ?? ''} onValueChange={onEnd} activationMode="automatic">
+      <section className="rounded-lg border border-rule bg-sheet" aria-label="Reach and strength profile">
+        <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
           <Tabs.List className="flex flex-wrap gap-1" aria-label="Strength to which end">
             {ends.map((piece) => (
               <Tabs.Trigger
@@ -67,53 +67,53 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-        </Tabs.Root>
-        <label className="flex items-center gap-1.5 text-quiet">
-          <input
-            type="checkbox"
-            className="size-4"
-            checked={trueScale}
-            onChange={(event) => setTrueScale(event.target.checked)}
-          />
-          true scale
-          {layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
-        </label>
-      </div>
-      <div ref={ref} className="mx-3 overflow-x-auto">
-        {width > 0 && (
-          <>
-            <Reach
-              trace={trace}
-              outfit={outfit}
-              layout={layout}
-              label={label}
-              name={name}
-              selected={selected}
-              weakest={weakest?.id}
-              onSelect={onSelect}
+          <label className="flex items-center gap-1.5 text-quiet">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={trueScale}
+              onChange={(event) => setTrueScale(event.target.checked)}
             />
-            {profile && (
-              <StrengthProfile
-                layout={profile}
-                width={layout.width}
-                height={PROFILE_HEIGHT}
-                loads={loads}
-                selected={selected}
-                onSelect={onSelect}
+            true scale
+            {layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
+          </label>
+        </div>
+        <Tabs.Content value={path?.end ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto">
+          {width > 0 && (
+            <>
+              <Reach
+                trace={trace}
+                outfit={outfit}
+                layout={layout}
+                label={label}
                 name={name}
-                format={(forceN) => formatComputed('strength', forceN, units.strength).value.replace(/\.0$/, '')}
-                unit={units.strength}
-                summary={
-                  weakest
-                    ? `Strength profile: the weakest link is ${name(weakest.id)} at ${show.computed('strength', weakest.strengthN)}`
-                    : ''
-                }
+                selected={selected}
+                weakest={weakest?.id}
+                onSelect={onSelect}
               />
-            )}
-          </>
-        )}
-      </div>
-    </section>
+              {profile && (
+                <StrengthProfile
+                  layout={profile}
+                  width={layout.width}
+                  height={PROFILE_HEIGHT}
+                  loads={loads}
+                  selected={selected}
+                  onSelect={onSelect}
+                  name={name}
+                  format={(forceN) => formatComputed('strength', forceN, units.strength).value.replace(/\.0$/, '')}
+                  unit={units.strength}
+                  summary={
+                    weakest
+                      ? `Strength profile: the weakest link is ${name(weakest.id)} at ${show.computed('strength', weakest.strengthN)}`
+                      : ''
+                  }
+                />
+              )}
+            </>
+          )}
+        </Tabs.Content>
+      </section>
+    </Tabs.Root>
   )
 }
 

@@ -1,7 +1,9 @@
-import { type Kysely, sql } from 'kysely'
+import { type Kysely, type Migration, sql } from 'kysely'
 
 /** Crews, and for each kind of document its heads and their revisions. */
-export async function up(db: Kysely<unknown>): Promise<void> {
+export const documents: Migration = { up }
+
+async function up(db: Kysely<unknown>): Promise<void> {
   await db.schema
     .createTable('crews')
     .addColumn('id', 'uuid', (column) => column.primaryKey())

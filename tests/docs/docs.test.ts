@@ -1,0 +1,15 @@
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { expect, test } from 'vitest'
+import { calculationsPage } from '../../scripts/lib/calculationsPage.ts'
+import { ROOT } from '../../scripts/lib/project.ts'
+
+test('the reference page is what the registry says (else: npm run docs)', () => {
+  expect(readFileSync(join(ROOT, 'docs', 'calculations.md'), 'utf8')).toBe(calculationsPage())
+})
+
+test.each(['README.md', 'docs/architecture.md'])('every file that %s links to is there', (page) => {
+  const links = [...readFileSync(join(ROOT, page), 'utf8').matchAll(/\]\(([^)#:]+)\)/g)].map(([, link]) => link!)
+  expect(links.length).toBeGreaterThan(0)
+  for (const link of links) expect(existsSync(join(ROOT, page, '..', link)), link).toBe(true)
+})
