@@ -18,6 +18,7 @@ type Props = {
 }
 
 const LABEL_STEP = 13
+const DROP_CLEARANCE = 30
 
 /** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. */
 export function Reach({ trace, outfit, layout, label, name, selected, weakest, onSelect }: Props) {
@@ -65,7 +66,16 @@ export function Reach({ trace, outfit, layout, label, name, selected, weakest, o
           <ItemBox item={item} selected={item.id === selected} />
           <g className={item.id === weakest ? 'text-fails' : ''}>
             <Glyph item={item} trace={trace} outfit={outfit} />
-            {!item.onLine && <Labels item={item} label={label(item.id)} strong={item.id === selected || item.id === weakest} />}
+            {!item.onLine && (
+              <Labels
+                item={item}
+                label={label(item.id)}
+                crowded={layout.drops.some(
+                  (drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE,
+                )}
+                strong={item.id === selected || item.id === weakest}
+              />
+            )}
           </g>
         </g>
       ))}
@@ -130,7 +140,8 @@ function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit:
   )
 }
 
-function Labels({ item, label, strong }: { item: ReachItem; label: ReachLabel; strong: boolean }) {
+/** The length moves to the line's near end where a branch drops through its middle. */
+function Labels({ item, label, strong, crowded }: { item: ReachItem; label: ReachLabel; strong: boolean; crowded: boolean }) {
   const x = (item.x0 + item.x1) / 2
   const top = item.y - (item.kind === 'reel' ? 24 : 18) - (label.above.length - 1) * LABEL_STEP
   return (
@@ -141,7 +152,12 @@ function Labels({ item, label, strong }: { item: ReachItem; label: ReachLabel; s
         </text>
       ))}
       {label.below && (
-        <text x={x} y={item.y + 23} style={{ fill: 'var(--quiet)' }}>
+        <text
+          x={crowded ? item.x0 + 6 : x}
+          textAnchor={crowded ? 'start' : 'middle'}
+          y={item.y + 23}
+          style={{ fill: 'var(--quiet)' }}
+        >
           {label.below}
         </text>
       )}

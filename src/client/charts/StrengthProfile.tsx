@@ -24,20 +24,15 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
   return (
     <svg width={width} height={height} className="block text-ink" role="img" aria-label={summary}>
       {layout.ticksN.map((tickN) => (
-        <g key={tickN}>
-          <line
-            x1={0}
-            x2={width}
-            y1={layout.yOf(tickN)}
-            y2={layout.yOf(tickN)}
-            stroke="var(--rule)"
-            strokeWidth={tickN === 0 ? 1.5 : 0.7}
-          />
-          <text x={2} y={layout.yOf(tickN) - 3} fontSize={11} style={{ fill: 'var(--quiet)' }}>
-            {format(tickN)}
-            {tickN === 0 ? ` ${unit}` : ''}
-          </text>
-        </g>
+        <line
+          key={tickN}
+          x1={0}
+          x2={width}
+          y1={layout.yOf(tickN)}
+          y2={layout.yOf(tickN)}
+          stroke="var(--rule)"
+          strokeWidth={tickN === 0 ? 1.5 : 0.7}
+        />
       ))}
       {layout.steps.map((step, i) => {
         const next = layout.steps[i + 1]
@@ -80,6 +75,7 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
       })}
       <Loads layout={layout} width={width} loads={loads} format={format} />
       <Figures layout={layout} width={width} format={format} />
+      <Ticks layout={layout} format={format} unit={unit} />
     </svg>
   )
 }
@@ -147,6 +143,24 @@ function Figures({ layout, width, format }: Pick<Props, 'layout' | 'width' | 'fo
           </g>
         )
       })}
+    </g>
+  )
+}
+
+function Ticks({ layout, format, unit }: Pick<Props, 'layout' | 'format' | 'unit'>) {
+  return (
+    <g fontSize={11} pointerEvents="none">
+      {layout.ticksN.map((tickN) => (
+        <text
+          key={tickN}
+          x={2}
+          y={layout.yOf(tickN) - 3}
+          style={{ fill: 'var(--quiet)', stroke: 'var(--sheet)', strokeWidth: 4, paintOrder: 'stroke' }}
+        >
+          {format(tickN)}
+          {tickN === 0 ? ` ${unit}` : ''}
+        </text>
+      ))}
     </g>
   )
 }

@@ -106,13 +106,10 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
       )
     case 'bait':
       return (
-        <path
-          d={`M${x - 9} ${y + 8}q9-9 18 0q-9 7-18 0Z`}
-          fill="none"
-          stroke="currentColor"
-          strokeWidth={1.3}
-          strokeDasharray="2.5 1.5"
-        />
+        <g fill="none" stroke="currentColor" strokeWidth={1.4}>
+          <path d={`M${x0 - 2} ${y + 8}H${x - 12}`} strokeDasharray="1.5 2.5" />
+          <path d={`M${x - 12} ${y + 8}q11-11 21-2l6-4v12l-6-4q-10 9-21-2Z`} fill="var(--spread)" />
+        </g>
       )
     case 'lure':
       return (

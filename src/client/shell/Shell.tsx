@@ -77,7 +77,7 @@ function LightSwitch() {
             title={`${name} light`}
             className="flex min-h-9 items-center gap-1 px-2 text-sm text-quiet first:rounded-l-md last:rounded-r-md data-[state=on]:bg-well data-[state=on]:font-semibold data-[state=on]:text-ink"
           >
-            <Icon className="size-4" aria-hidden="true" /> {name}
+            <Icon className="size-4" aria-hidden="true" /> <span className="max-sm:sr-only">{name}</span>
           </ToggleGroup.Item>
         )
       })}

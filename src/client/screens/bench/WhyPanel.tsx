@@ -94,13 +94,16 @@ function SnagPaths({ snag, trace, outfit }: { snag: Snag; trace: Trace; outfit: 
         <li key={end}>
           From the {end.replaceAll('-', ' ')}: <strong>{linkName(trace, outfit, goesFirst.id)}</strong> goes first,{' '}
           {percent(goesFirst.probability)}
-          {goesFirst.byChance && ', so chance decides'};{' '}
-          {lost.length === trace.pieces.length
-            ? 'the whole trace is lost'
-            : `${lost.length} of ${trace.pieces.length} parts are lost`}
-          .
+          {goesFirst.byChance && ', so chance decides'}; {lostWords(lost, trace)}.
         </li>
       ))}
     </ul>
   )
+}
+
+/** A few parts by name, many by their number. */
+function lostWords(lost: readonly string[], trace: Trace): string {
+  if (lost.length === trace.pieces.length) return 'the whole trace is lost'
+  if (lost.length > 4) return `${lost.length} of ${trace.pieces.length} parts are lost`
+  return `lost: ${lost.map((id) => id.replaceAll('-', ' ')).join(', ')}`
 }
