@@ -8,8 +8,8 @@ test('the reference page is what the registry says (else: npm run docs)', () => 
   expect(readFileSync(join(ROOT, 'docs', 'calculations.md'), 'utf8')).toBe(calculationsPage())
 })
 
-test.each(['README.md', 'docs/architecture.md'])('every file that %s links to is there', (page) => {
-  const links = [...readFileSync(join(ROOT, page), 'utf8').matchAll(/\]\(([^)#:]+)\)/g)].map(([, link]) => link!)
+test('every file that the README links to is there', () => {
+  const links = [...readFileSync(join(ROOT, 'README.md'), 'utf8').matchAll(/\]\(([^)#:]+)\)/g)].map(([, link]) => link!)
   expect(links.length).toBeGreaterThan(0)
-  for (const link of links) expect(existsSync(join(ROOT, page, '..', link)), link).toBe(true)
+  for (const link of links) expect(existsSync(join(ROOT, link)), link).toBe(true)
 })
