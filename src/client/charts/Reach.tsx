@@ -11,6 +11,7 @@ type Props = {
   outfit: Outfit
   layout: ReachLayout
   label: (id: string) => ReachLabel
+  labelWidth: (id: string) => number
   name: (id: string) => string
   selected: string | undefined
   weakest: string | undefined
@@ -21,10 +22,14 @@ const LABEL_STEP = 13
 const DROP_CLEARANCE = 30
 
 /** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. */
-export function Reach({ trace, outfit, layout, label, name, selected, weakest, onSelect }: Props) {
+export function Reach({ trace, outfit, layout, label, labelWidth, name, selected, weakest, onSelect }: Props) {
   const prefix = useId()
   const ordered = layout.items.toSorted((a, b) => a.y - b.y || a.x0 - b.x0)
   const at = ordered.findIndex(({ id }) => id === selected)
+
+  // With lengths compressed every label has its room; at true scale a label is written only where it fits, or is asked for.
+  const isWritten = (item: ReachItem) =>
+    !item.onLine && (layout.metresPerUnit === undefined || item.id === selected || labelWidth(item.id) <= item.x1 - item.x0)
 
   const onKeyDown = (event: KeyboardEvent) => {
     const to = { ArrowRight: at + 1, ArrowDown: at + 1, ArrowLeft: at - 1, ArrowUp: at - 1, Home: 0, End: ordered.length - 1 }[
@@ -66,7 +71,7 @@ export function Reach({ trace, outfit, layout, label, name, selected, weakest, o
           <ItemBox item={item} selected={item.id === selected} />
           <g className={item.id === weakest ? 'text-fails' : ''}>
             <Glyph item={item} trace={trace} outfit={outfit} />
-            {!item.onLine && (
+            {isWritten(item) && (
               <Labels
                 item={item}
                 label={label(item.id)}
@@ -97,18 +102,23 @@ export function MiniReach({ trace, outfit, layout }: Pick<Props, 'trace' | 'outf
   )
 }
 
+/** The mark of the chosen item, over a hit area that takes in the labels: wet fingers and a moving deck. */
 function ItemBox({ item, selected }: { item: ReachItem; selected: boolean }) {
+  const { x0, x1, y, onLine } = item
   return (
-    <rect
-      x={item.x0}
-      y={item.y - 13}
-      width={item.x1 - item.x0}
-      height={26}
-      rx={5}
-      fill={selected ? 'var(--spread)' : 'transparent'}
-      stroke={selected ? 'var(--tide)' : 'none'}
-      strokeWidth={1.5}
-    />
+    <>
+      {!onLine && <rect x={x0} y={y - 46} width={x1 - x0} height={72} fill="transparent" />}
+      <rect
+        x={x0}
+        y={y - 13}
+        width={x1 - x0}
+        height={26}
+        rx={5}
+        fill={selected ? 'var(--spread)' : 'transparent'}
+        stroke={selected ? 'var(--tide)' : 'none'}
+        strokeWidth={1.5}
+      />
+    </>
   )
 }
 
@@ -140,24 +150,20 @@ function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit:
   )
 }
 
-/** The length moves to the line's near end where a branch drops through its middle. */
+/** What the part is, and under it its length; the length moves up where a branch drops through its place. */
 function Labels({ item, label, strong, crowded }: { item: ReachItem; label: ReachLabel; strong: boolean; crowded: boolean }) {
   const x = (item.x0 + item.x1) / 2
-  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (label.above.length - 1) * LABEL_STEP
+  const above = crowded && label.below ? [...label.above.slice(0, -1), `${label.above.at(-1)}, ${label.below}`] : label.above
+  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (above.length - 1) * LABEL_STEP
   return (
     <g fontSize={12} textAnchor="middle" fontWeight={strong ? 700 : 400}>
-      {label.above.map((text, i) => (
+      {above.map((text, i) => (
         <text key={text} x={x} y={top + i * LABEL_STEP}>
           {text}
         </text>
       ))}
-      {label.below && (
-        <text
-          x={crowded ? item.x0 + 6 : x}
-          textAnchor={crowded ? 'start' : 'middle'}
-          y={item.y + 23}
-          style={{ fill: 'var(--quiet)' }}
-        >
+      {label.below && !crowded && (
+        <text x={x} y={item.y + 23} style={{ fill: 'var(--quiet)' }}>
           {label.below}
         </text>
       )}

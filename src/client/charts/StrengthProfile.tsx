@@ -1,4 +1,4 @@
-import type { ProfileLayout } from '../../core/layout/profile.ts'
+import type { ProfileLayout, ProfileStep } from '../../core/layout/profile.ts'
 
 /** A load drawn across the profile. */
 export type LoadLine = { name: string; forceN: number; tone: 'tide' | 'watch' }
@@ -18,6 +18,9 @@ type Props = {
 
 /** Under this chance a link's “goes first” is not written. */
 const WORTH_SAYING = 0.08
+/** Room that a figure, and a chance, take, px. */
+const FIGURE_WIDTH = 34
+const CHANCE_WIDTH = 62
 
 /** The strength of each link of one path as a step under its part, with its spread, the loads across it, and the lowest marked. */
 export function StrengthProfile({ layout, width, height, loads, selected, onSelect, name, format, unit, summary }: Props) {
@@ -116,14 +119,22 @@ function Loads({ layout, width, loads, format }: Pick<Props, 'layout' | 'width' 
   )
 }
 
-/** Numbers on the steps that decide, and on any step wide enough to hold one. */
+/** Numbers on the steps that decide, and on any step wide enough to hold one; chances where they do not run together. */
 function Figures({ layout, width, format }: Pick<Props, 'layout' | 'width' | 'format'>) {
+  const centre = (step: ProfileStep) => Math.max(26, Math.min(width - 40, (step.x0 + step.x1) / 2))
+  const said = layout.steps
+    .filter((step) => step.weakest || step.first >= WORTH_SAYING)
+    .toSorted((a, b) => Number(b.weakest) - Number(a.weakest) || b.first - a.first)
+    .reduce<ProfileStep[]>(
+      (kept, step) => (kept.some((other) => Math.abs(centre(other) - centre(step)) < CHANCE_WIDTH) ? kept : [...kept, step]),
+      [],
+    )
   return (
     <g fontSize={12} textAnchor="middle" pointerEvents="none">
       {layout.steps.map((step) => {
-        const says = step.weakest || step.first >= WORTH_SAYING
-        if (!says && step.x1 - step.x0 < 34) return null
-        const x = Math.max(26, Math.min(width - 40, (step.x0 + step.x1) / 2))
+        const says = said.includes(step)
+        if (!says && step.x1 - step.x0 < FIGURE_WIDTH) return null
+        const x = centre(step)
         const halo = {
           fill: step.weakest ? 'var(--fails)' : undefined,
           stroke: 'var(--sheet)',

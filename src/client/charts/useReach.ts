@@ -16,7 +16,7 @@ export function useReach(trace: Trace, outfit: Outfit, width: number, show: Show
       const { above, below } = label(id)
       return CHARACTER * Math.max(0, ...[...above, below ?? ''].map((text) => text.length))
     }
-    return { label, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale }) }
+    return { label, labelWidth, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale }) }
   }, [trace, outfit, width, show, trueScale])
 }
 

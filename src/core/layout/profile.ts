@@ -3,7 +3,7 @@ import type { Link } from '../strength/pathLinks.ts'
 import type { ReachLayout } from './reach.ts'
 
 /** One link's step: its strength, and one spread either side, under its slot on the reach. */
-type ProfileStep = {
+export type ProfileStep = {
   id: string
   x0: number
   x1: number

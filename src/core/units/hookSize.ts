@@ -22,5 +22,6 @@ export function parseHookSize(text: string): ParsedHookSize {
 
 /** The size with what it means, so that 2 is never mistaken for 2/0. */
 export function describeHookSize(size: HookSize): string {
-  return size.aught ? size.label : `size ${size.label} (small; not ${size.label}/0)`
+  const number = size.label.replace('/0', '')
+  return size.aught ? `${size.label} (large; not size ${number})` : `size ${number} (small; not ${number}/0)`
 }

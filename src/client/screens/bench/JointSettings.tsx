@@ -75,10 +75,8 @@ function choiceOf(id: ConnectionId, materials: readonly Material[]): Choice {
   const { name, efficiency } = connectionOf(id)
   const misfit = materials.find((material) => efficiency[material] === undefined)
   if (misfit) return { value: id, text: `${name}: not tied in ${MATERIALS[misfit].name}`, disabled: true }
-  const shares = [
-    ...new Set(materials.map((material) => `${Math.round(efficiency[material]! * 100)} % in ${MATERIALS[material].name}`)),
-  ]
-  return { value: id, text: `${name}: ${shares.join(', ')}` }
+  const shares = [...new Set(materials.map((material) => Math.round(efficiency[material]! * 100)))]
+  return { value: id, text: `${name}, ${shares.join(' / ')} %` }
 }
 
 function materialsBeside(piece: Piece, trace: Trace, outfit: Outfit): Material[] {

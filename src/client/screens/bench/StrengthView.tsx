@@ -33,7 +33,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
   const { units } = usePreferences()
   const [trueScale, setTrueScale] = useState(false)
   const { ref, width } = useWidth<HTMLDivElement>()
-  const { label, layout } = useReach(trace, outfit, width, show, trueScale)
+  const { label, labelWidth, layout } = useReach(trace, outfit, width, show, trueScale)
   const loads = useMemo(() => loadsOf(evaluation, path, dragN), [evaluation, path, dragN])
   const unitN = QUANTITIES.strength.units[units.strength as 'lb' | 'kg' | 'N']
   const profile = useMemo(
@@ -75,7 +75,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
               onChange={(event) => setTrueScale(event.target.checked)}
             />
             true scale
-            {layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
+            {width > 0 && layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
           </label>
         </div>
         <Tabs.Content value={path?.end ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto">
@@ -86,6 +86,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
                 outfit={outfit}
                 layout={layout}
                 label={label}
+                labelWidth={labelWidth}
                 name={name}
                 selected={selected}
                 weakest={weakest?.id}
