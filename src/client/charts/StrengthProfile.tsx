@@ -122,13 +122,11 @@ function Loads({ layout, width, loads, format }: Pick<Props, 'layout' | 'width' 
 /** Numbers on the steps that decide, and on any step wide enough to hold one; chances where they do not run together. */
 function Figures({ layout, width, format }: Pick<Props, 'layout' | 'width' | 'format'>) {
   const centre = (step: ProfileStep) => Math.max(26, Math.min(width - 40, (step.x0 + step.x1) / 2))
-  const said = layout.steps
+  const wanted = layout.steps
     .filter((step) => step.weakest || step.first >= WORTH_SAYING)
     .toSorted((a, b) => Number(b.weakest) - Number(a.weakest) || b.first - a.first)
-    .reduce<ProfileStep[]>(
-      (kept, step) => (kept.some((other) => Math.abs(centre(other) - centre(step)) < CHANCE_WIDTH) ? kept : [...kept, step]),
-      [],
-    )
+  const said: ProfileStep[] = []
+  for (const step of wanted) if (said.every((other) => Math.abs(centre(other) - centre(step)) >= CHANCE_WIDTH)) said.push(step)
   return (
     <g fontSize={12} textAnchor="middle" pointerEvents="none">
       {layout.steps.map((step) => {

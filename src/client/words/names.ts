@@ -77,7 +77,8 @@ export function reachLabel(trace: Trace, outfit: Outfit, id: string, show: Show)
   if (piece.role === 'bait') return { above: inTwoLines(BAITS[piece.bait].name) }
   if (piece.role === 'sinker') return { above: [show.entered('mass', piece.massKg), SINKER_SHAPES[piece.shape].name] }
   if (piece.role === 'hook') return { above: [piece.size, HOOK_PATTERNS[piece.pattern].name] }
-  return { above: inTwoLines(pieceSpec(piece, show)) }
+  if (piece.role === 'hardware') return { above: inTwoLines(pieceSpec(piece, show)) }
+  return { above: [piece.role, show.entered('mass', piece.massKg)] }
 }
 
 function inTwoLines(name: string): string[] {
