@@ -2,7 +2,7 @@
 const only = (name, from, allowed) => ({
   name,
   severity: 'error',
-  from: { path: from, pathNot: '\\.(test|fixtures)\\.tsx?$' },
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
   to: { pathNot: allowed },
 })
 const npm = (...names) => names.map((name) => `node_modules/${name}/`)

@@ -1,11 +1,11 @@
 // npm run bench: whole evaluations (paths, chains, failure chances, every moment), as a table and as JSON.
 
 import { evaluate } from '../src/core/moments/evaluate.ts'
-import { braidOutfit, LB } from '../src/core/outfits.fixtures.ts'
 import { usualConditions } from '../src/core/trace/conditions.ts'
 import { boomPaternoster } from '../src/core/trace/families/boomPaternoster.ts'
 import { FAMILIES } from '../src/core/trace/families/families.ts'
 import type { Trace } from '../src/core/trace/schema.ts'
+import { braidOutfit, LB } from '../tests/fixtures/outfits.ts'
 
 const RUNS = 300
 const WARM_UP = 50

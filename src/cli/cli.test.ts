@@ -3,8 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
-import { braidOutfit } from '../core/outfits.fixtures.ts'
-import { FAMILY_FIXTURES } from '../core/trace/families.fixtures.ts'
+import { FAMILY_FIXTURES } from '../../tests/fixtures/families.ts'
+import { braidOutfit } from '../../tests/fixtures/outfits.ts'
 
 const run = (entry: string, args: string[], input = '') => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/run.mjs', `src/cli/${entry}.ts`, ...args], {

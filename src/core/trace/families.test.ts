@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { FAMILY_FIXTURES } from './families.fixtures.ts'
+import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { parseTrace } from './parseTrace.ts'
 import { endsOf, pathToPiece } from './paths.ts'
 
