@@ -1,11 +1,10 @@
 // npm run screenshots: one current picture of each main view, from the demonstration data, into docs/screenshots.
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
-import { startServer } from '../src/server/main.ts'
 import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './lib/browser.ts'
-import { freePort, removePostgres, startPostgres } from './lib/postgres.ts'
+import { startBuiltApp } from './lib/builtApp.ts'
 import { runMain } from './lib/problem.ts'
-import { buildClient, CLIENT_FOLDER, ROOT } from './lib/project.ts'
+import { buildClient, ROOT } from './lib/project.ts'
 
 const HOUND = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 const TOPE = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
@@ -23,14 +22,7 @@ const VIEWS = [
 await runMain(async () => {
   ensureChromium()
   buildClient()
-  const postgres = await startPostgres(join(ROOT, '.data', `screenshots-postgres-${process.pid}`), { durable: false })
-  const server = await startServer({
-    databaseUrl: postgres.url,
-    host: '127.0.0.1',
-    port: await freePort(),
-    clientFolder: CLIENT_FOLDER,
-    logLevel: 'silent',
-  })
+  const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
   for (const { file, path, width, light } of VIEWS) {
     const context = await browser.newContext({
@@ -40,13 +32,12 @@ await runMain(async () => {
     })
     const page = await context.newPage()
     await page.addInitScript((chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })), light)
-    await page.goto(server.url + path)
+    await page.goto(app.url + path)
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })
     await context.close()
   }
   await browser.close()
-  await server.close()
-  removePostgres(postgres)
+  await app.close()
 })

@@ -1,0 +1,80 @@
+import { describe, expect, test } from 'vitest'
+import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { evaluate, momentsOf } from '../../core/moments/evaluate.ts'
+import { usualConditions } from '../../core/trace/conditions.ts'
+import { differences } from '../../core/trace/differences.ts'
+import { withJoint, withLength, withPiece } from '../../core/trace/edit.ts'
+import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
+import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
+import type { Show } from '../settings/preferences.tsx'
+import { differenceWords } from './differenceWords.ts'
+import { linkName, pieceSpec, reachLabel } from './names.ts'
+import { figureWords } from './verdictWords.ts'
+
+const UNITS = { strength: 'lb', mass: 'g', length: 'm', diameter: 'mm', speed: 'kn' }
+const show: Show = {
+  computed: (quantity, si) => Object.values(formatComputed(quantity, si, UNITS[quantity])).join(' '),
+  entered: (quantity, si) => Object.values(formatEntered(quantity, si, UNITS[quantity])).join(' '),
+  unit: (quantity) => UNITS[quantity],
+}
+const outfit = braidOutfit(50)
+const { trace } = FAMILY_FIXTURES[0]!
+
+test('links are named as a person would', () => {
+  expect(linkName(trace, outfit, 'leader.joint')).toBe('FG (woven) at the leader')
+  expect(linkName(trace, outfit, 'main')).toBe('main line')
+  expect(linkName(trace, outfit, 'main.joint')).toBe('double uni at the main line')
+  expect(linkName(trace, outfit, 'hook-length')).toBe('hook length')
+})
+
+test('parts say what they are and their size', () => {
+  const spec = (id: string) => pieceSpec(trace.pieces.find((piece) => piece.id === id)!, show)
+  expect(['leader', 'lead', 'swivel', 'hook', 'bait'].map(spec)).toEqual([
+    'mono 40 lb',
+    '90 g ball',
+    'swivel 6',
+    '2/0 circle',
+    'sandeel',
+  ])
+})
+
+test('every part of every family has a label of at most two short lines', () => {
+  for (const fixture of FAMILY_FIXTURES)
+    for (const { id } of fixture.trace.pieces) {
+      const { above } = reachLabel(fixture.trace, outfit, id, show)
+      expect(above.length === 1 || above.length === 2, id).toBe(true)
+      for (const text of above) expect(text.length, text).toBeLessThanOrEqual(22)
+    }
+})
+
+describe('differences in words', () => {
+  const words = (changed: typeof trace) => differences(trace, changed).map((difference) => differenceWords(difference, show))
+  test('strength, length, knot, size', () => {
+    expect(words(withPiece(trace, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 60 * LB })))).toEqual([
+      'leader 40 lb → 60 lb',
+    ])
+    expect(words(withLength(trace, 'hook-length', 1.2))).toEqual(['hook length length 0.9 m → 1.2 m'])
+    expect(words(withJoint(trace, 'leader', () => ({ connection: 'albright', turns: 10 })))).toEqual([
+      'leader tied with FG (woven) → albright',
+      'leader turns as usual → 10',
+    ])
+    expect(words(withPiece(trace, 'hook', (piece) => ({ ...(piece as HookPiece), size: '3/0' })))).toEqual([
+      'hook size 2/0 → 3/0',
+    ])
+  })
+  test('added and removed', () => {
+    expect(words({ ...trace, pieces: trace.pieces.filter(({ id }) => id !== 'bait') })).toEqual(['bait removed'])
+  })
+})
+
+test('a verdict’s figure is in the units shown, and never NaN', () => {
+  for (const fixture of FAMILY_FIXTURES) {
+    const evaluation = evaluate(fixture.trace, outfit, { ...usualConditions(), dragN: 40 })
+    for (const { moment } of momentsOf(evaluation)) {
+      const words = figureWords(evaluation, moment, show)
+      expect(words).toMatch(moment === 'snag' ? /\d+ %$/ : /\d lb/)
+      expect(words).not.toMatch(/NaN|undefined|Infinity/)
+    }
+  }
+})

@@ -1,0 +1,46 @@
+import { FAMILY_FIXTURES } from '../fixtures/families.ts'
+import { expect, test } from './fixtures.ts'
+
+const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
+
+test('a trace of every family opens on the bench and on its build sheet, whole and without a stray number', async ({
+  page,
+  app,
+}) => {
+  test.setTimeout(120_000)
+  for (const { trace } of FAMILY_FIXTURES) {
+    const id = crypto.randomUUID()
+    const created = await page.request.post(`${app.url}/api/traces`, {
+      data: { id, content: { trace, outfitId: BEACH, conditions: { dragN: 40 } } },
+    })
+    expect(created.status(), trace.family).toBe(201)
+    await page.goto(`${app.url}/traces/${id}`)
+    await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(
+      trace.pieces.length + (await jointCount(page)) + 3,
+    )
+    expect(await page.getByRole('main').innerHTML(), trace.family).not.toMatch(/NaN|undefined|Infinity/)
+    await page.goto(`${app.url}/traces/${id}/build`)
+    await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
+    expect(await page.getByRole('main').innerHTML(), trace.family).not.toMatch(/NaN|undefined|Infinity/)
+    await page.request.delete(`${app.url}/api/traces/${id}`)
+  }
+})
+
+/** Joints drawn on the reach: options named “KNOT at the PIECE”. Reel, backing and main line are the three others. */
+async function jointCount(page: import('@playwright/test').Page): Promise<number> {
+  return page.getByRole('option', { name: / at the / }).count()
+}
+
+test('the build sheet prints black on white without the shell, in any light', async ({ page, app }) => {
+  await page.addInitScript(() => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: 'lamp' })))
+  await page.goto(`${app.url}/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211/build`)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation')).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  const colours = await page.evaluate(() => {
+    const { color, backgroundColor } = getComputedStyle(document.documentElement)
+    return { color, backgroundColor }
+  })
+  expect(colours).toEqual({ color: 'rgb(0, 0, 0)', backgroundColor: 'rgb(255, 255, 255)' })
+})
