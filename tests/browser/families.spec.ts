@@ -1,3 +1,4 @@
+import type { Trace } from '../../src/core/trace/schema.ts'
 import { FAMILY_FIXTURES } from '../fixtures/families.ts'
 import { expect, test } from './fixtures.ts'
 
@@ -15,9 +16,7 @@ test('a trace of every family opens on the bench and on its build sheet, whole a
     })
     expect(created.status(), trace.family).toBe(201)
     await page.goto(`${app.url}/traces/${id}`)
-    await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(
-      trace.pieces.length + (await jointCount(page)) + 3,
-    )
+    await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(drawnParts(trace))
     expect(await page.getByRole('main').innerHTML(), trace.family).not.toMatch(/NaN|undefined|Infinity/)
     await page.goto(`${app.url}/traces/${id}/build`)
     await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
@@ -26,9 +25,10 @@ test('a trace of every family opens on the bench and on its build sheet, whole a
   }
 })
 
-/** Joints drawn on the reach: options named “KNOT at the PIECE”. Reel, backing and main line are the three others. */
-async function jointCount(page: import('@playwright/test').Page): Promise<number> {
-  return page.getByRole('option', { name: / at the / }).count()
+/** Reel, backing, its knot and the main line; every piece; and every knot at the end of a line or part. */
+function drawnParts({ pieces }: Trace): number {
+  const knots = pieces.filter(({ attach }) => attach.how === 'joined' && !['fitted', 'runsOn'].includes(attach.joint.connection))
+  return 4 + pieces.length + knots.length
 }
 
 test('the build sheet prints black on white without the shell, in any light', async ({ page, app }) => {
