@@ -20,7 +20,7 @@ export type SnagPath = {
   wanted: 'weakLink' | 'fuse'
   /** Chance that the break falls where it is wanted. */
   chance: number
-  /** Weak link over the weakest of the rest; absent where none is wanted. */
+  /** Weak link over the weakest link above it; absent where none is wanted. */
   weakLinkShare?: number
   verdict: Verdict
   margin: number
@@ -57,7 +57,11 @@ function snagPath({ trace }: Workings, path: EndPath): SnagPath {
   if (weak) {
     const chance = sumWhere(path, (link) => weak.has(link.id))
     const weakN = Math.min(...path.links.filter((link) => weak.has(link.id)).map(({ strengthN }) => strengthN))
-    const restN = Math.min(...path.links.filter((link) => !weak.has(link.id)).map(({ strengthN }) => strengthN))
+    const above = path.links.slice(
+      0,
+      path.links.findIndex((link) => weak.has(link.id)),
+    )
+    const restN = Math.min(...above.map(({ strengthN }) => strengthN))
     return { ...shared, wanted: 'weakLink', chance, weakLinkShare: weakN / restN, ...graded(chance, WEAK_LINK) }
   }
   const from = fuseIndex(trace, path)

@@ -1,3 +1,4 @@
+import { CoreError } from '../errors.ts'
 import { forEachGaussPoint } from '../math/gaussLegendre.ts'
 import { normalCdf, normalPdf } from '../math/normal.ts'
 
@@ -9,6 +10,8 @@ export type Failure = { first: { id: string; probability: number }[]; survival: 
 const REACH = 8.5
 /** Widest cell of the grid, in deviations of the narrowest link that is bending there: eight Gauss points then err by under 1e-10. */
 const CELL = 2
+/** A narrower spread is below what the steps of a double can resolve around its mean. */
+const LEAST_VARIATION = 1e-9
 /** Under this chance of everything still being whole, what follows adds nothing that a double can hold. */
 const NOTHING_LEFT = 1e-17
 
@@ -32,9 +35,16 @@ export function survivalAt(links: readonly UncertainLink[], loadN: number): numb
  * One grid serves all links: cells as wide as the narrowest link whose density is alive there, eight Gauss points each, so a
  * narrow link among wide ones is resolved. The integral runs over the whole line of loads.
  * @returns chances in the order of `links`; they sum to 1.
+ * @throws CoreError 'out-of-range' for a variation under 1e-9.
  * Source: order statistics of independent normal variables; checked against Φ((μb − μa)/√(σa²+σb²)) for two links.
  */
 export function firstToGo(links: readonly UncertainLink[]): number[] {
+  for (const { id, variation } of links)
+    if (!(variation >= LEAST_VARIATION))
+      throw new CoreError('out-of-range', `The variation of ${id} is ${variation}, under ${LEAST_VARIATION}`, {
+        value: variation,
+        id,
+      })
   const deviations = links.map((link) => link.variation * link.meanN)
   // Below the first density's reach every chance is zero, and past the link that ends first nothing is left whole.
   const begins = links.map((link, i) => link.meanN - REACH * deviations[i]!)

@@ -116,6 +116,23 @@ describe('strength.failure', () => {
     )
   })
 
+  test('links known to eight digits are told apart; closer than a double resolves is out of range', () => {
+    const { first } = strengthFailure(
+      [
+        { id: 'a', meanN: 100, variation: 1e-8 },
+        { id: 'b', meanN: 101, variation: 1e-8 },
+        { id: 'c', meanN: 300, variation: 2 },
+      ],
+      50,
+    )
+    expect(first[1]!.probability).toBeLessThan(1e-9)
+    // c is Normal(300, 600): under 100 N with Φ(−1/3) = 0.36944.
+    expect(first[2]!.probability).toBeCloseTo(0.36944, 4)
+    expect(() => strengthFailure([{ id: 'a', meanN: 100, variation: 1e-18 }], 50)).toThrow(
+      expect.objectContaining({ code: 'out-of-range' }),
+    )
+  })
+
   test('agrees with a seeded trial of 200 000 pulls', () => {
     const links = [
       { id: 'a', meanN: 80, variation: 0.08 },

@@ -10,7 +10,6 @@ import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
-import { dropDraft } from './drafts.ts'
 import { MomentsBand } from './MomentsBand.tsx'
 import { PartList } from './PartList.tsx'
 import { PartPanel } from './PartPanel.tsx'
@@ -22,8 +21,16 @@ import { WhyPanel } from './WhyPanel.tsx'
 /** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
 export function BenchBody({ saved, outfits }: { saved: SavedTrace; outfits: SavedOutfit[] }) {
   const bench = useBench(saved)
-  const outfit = (outfits.find(({ id }) => id === bench.content.outfitId) ?? outfits[0])?.content
-  if (!outfit) return <p className="p-6">There is no outfit to fish this trace on.</p>
+  const outfit = outfits.find(({ id }) => id === bench.content.outfitId)?.content
+  if (!outfit)
+    return (
+      <div className="grid gap-3 p-3 sm:px-6">
+        <TitleBar bench={bench} saved={saved} outfits={outfits} />
+        <p role="alert" className="rounded-lg border border-watch bg-sheet p-3">
+          The outfit of this trace is in the bin. Choose another one above to judge the trace on it.
+        </p>
+      </div>
+    )
   return <BenchOn bench={bench} saved={saved} outfits={outfits} outfit={outfit} />
 }
 
@@ -107,6 +114,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           onChange={(event) => bench.chooseOutfit(event.target.value)}
           aria-label="Outfit"
         >
+          {outfits.every(({ id }) => id !== outfitId) && <option value={outfitId}>choose an outfit</option>}
           {outfits.map(({ id, content }) => (
             <option key={id} value={id}>
               {content.name}
@@ -192,7 +200,7 @@ function useKeepAsNew(bench: Bench, savedId: string) {
     })
       .then((created) => {
         bench.dismissStale()
-        dropDraft(savedId)
+        bench.forget()
         client.invalidateQueries({ queryKey: ['traces'] })
         client.invalidateQueries({ queryKey: ['trace', savedId] })
         navigate(`/traces/${created.id}`)

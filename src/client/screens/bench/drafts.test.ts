@@ -22,11 +22,18 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 test('a draft comes back with the revision it was made from, and goes when it is dropped', () => {
-  expect(keepDraft('one', 3, content)).toBe(true)
+  const text = keepDraft('one', 3, content)!
   expect(readDraft('one')).toEqual({ baseRevision: 3, content })
   expect(readDraft('another')).toBeUndefined()
-  dropDraft('one')
+  dropDraft('one', text)
   expect(readDraft('one')).toBeUndefined()
+})
+
+test('what another tab kept since is left alone', () => {
+  const mine = keepDraft('one', 3, content)!
+  keepDraft('one', 4, content)
+  dropDraft('one', mine)
+  expect(readDraft('one')?.baseRevision).toBe(4)
 })
 
 test('a draft that does not read, or no longer holds together, counts as none', () => {
@@ -53,7 +60,7 @@ test('a browser that keeps nothing is no error', () => {
       throw new Error('denied')
     },
   })
-  expect(keepDraft('one', 1, content)).toBe(false)
+  expect(keepDraft('one', 1, content)).toBeUndefined()
   expect(readDraft('one')).toBeUndefined()
-  expect(() => dropDraft('one')).not.toThrow()
+  expect(() => dropDraft('one', '')).not.toThrow()
 })

@@ -17,19 +17,21 @@ export function readDraft(id: string): Draft | undefined {
   }
 }
 
-/** @returns whether the browser kept it. */
-export function keepDraft(id: string, baseRevision: number, content: TraceContent): boolean {
+/** @returns the text the browser kept, to drop it by; undefined where it keeps nothing. */
+export function keepDraft(id: string, baseRevision: number, content: TraceContent): string | undefined {
+  const text = JSON.stringify({ baseRevision, content })
   try {
-    localStorage.setItem(keyOf(id), JSON.stringify({ baseRevision, content }))
-    return true
+    localStorage.setItem(keyOf(id), text)
+    return text
   } catch {
-    return false
+    return undefined
   }
 }
 
-export function dropDraft(id: string): void {
+/** Drops a draft, unless another tab has kept its own there since. */
+export function dropDraft(id: string, text: string): void {
   try {
-    localStorage.removeItem(keyOf(id))
+    if (localStorage.getItem(keyOf(id)) === text) localStorage.removeItem(keyOf(id))
   } catch {
     // Nothing was kept, so nothing is left.
   }

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useMemo, useReducer, useState } from 'react'
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import type { Conditions } from '../../../core/trace/conditions.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import type { TraceContent } from '../../../shared/traces.ts'
@@ -32,6 +32,8 @@ export type Bench = {
   /** Puts what is here on top of the server's revision, which stays in the history. */
   saveOverTheirs: () => void
   dismissStale: () => void
+  /** Lets go of the unsaved work, when it was kept elsewhere. */
+  forget: () => void
 }
 
 type Start = { history: History<TraceContent>; baseRevision: number; resumed: boolean }
@@ -54,9 +56,10 @@ export function useBench(saved: SavedTrace): Bench {
   const content = history.present
   const dirty = content !== clean.content && !sameContent(content, clean.content)
 
+  const kept = useRef<string>(undefined)
   useEffect(() => {
-    if (dirty) keepDraft(saved.id, baseRevision, content)
-    else dropDraft(saved.id)
+    if (dirty) kept.current = keepDraft(saved.id, baseRevision, content)
+    else if (kept.current !== undefined) dropDraft(saved.id, kept.current)
   }, [dirty, saved.id, baseRevision, content])
 
   const { mutate, isPending, error } = useMutation({
@@ -102,6 +105,9 @@ export function useBench(saved: SavedTrace): Bench {
       },
       saveOverTheirs: () => stale && mutate({ revision: stale.revision, content }),
       dismissStale: () => setStale(undefined),
+      forget: () => {
+        if (kept.current !== undefined) dropDraft(saved.id, kept.current)
+      },
     }),
     [
       content,
@@ -117,6 +123,7 @@ export function useBench(saved: SavedTrace): Bench {
       edit,
       act,
       mutate,
+      saved.id,
     ],
   )
 }

@@ -14,7 +14,7 @@ import {
   type SavedTrace,
   tracesQuery,
 } from '../../api/documents.ts'
-import { judge } from '../../judge/useEvaluation.ts'
+import { type Judged, judge } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { TraceCard } from './TraceCard.tsx'
@@ -67,14 +67,17 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
   const act = useActions()
   const rows = useMemo(() => {
     const byId = new Map(outfits.map((outfit) => [outfit.id, outfit]))
-    return traces.flatMap((saved) => {
-      const outfit = byId.get(saved.content.outfitId)
-      return outfit ? [{ saved, outfit, judged: judge(saved.content.trace, outfit.content, saved.content.conditions) }] : []
+    return traces.map((saved) => {
+      const outfit = byId.get(saved.content.outfitId)?.content
+      const judged: Judged = outfit
+        ? judge(saved.content.trace, outfit, saved.content.conditions)
+        : { ok: false, message: 'Its outfit is in the bin.' }
+      return { saved, outfit, judged }
     })
   }, [traces, outfits])
   const shown = rows.filter(({ saved, outfit, judged }) => {
     const { trace } = saved.content
-    const text = `${trace.name} ${familyName(trace.family)} ${outfit.content.name} ${trace.notes ?? ''}`.toLowerCase()
+    const text = `${trace.name} ${familyName(trace.family)} ${outfit?.name ?? ''} ${trace.notes ?? ''}`.toLowerCase()
     return (
       search
         .toLowerCase()
@@ -118,7 +121,7 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
       {shown.length === 0 && <Empty title="No trace fits that">Clear the search, or choose any verdict.</Empty>}
       <ul className="grid gap-2 xl:grid-cols-2">
         {shown.map(({ saved, outfit, judged }) => (
-          <TraceCard key={saved.id} saved={saved} outfit={outfit.content} judged={judged} bin={bin} actions={act} />
+          <TraceCard key={saved.id} saved={saved} outfit={outfit} judged={judged} bin={bin} actions={act} />
         ))}
       </ul>
     </>
@@ -162,7 +165,7 @@ function useActions(): TraceActions {
   return { duplicate: duplicate.mutate, bin: (saved) => bin.mutate(saved.id), restore: (saved) => restore.mutate(saved.id) }
 }
 
-function worstVerdict(judged: ReturnType<typeof judge>): Verdict {
+function worstVerdict(judged: Judged): Verdict {
   if (!judged.ok) return 'fails'
   const { cast, run, snag } = judged.evaluation
   const verdicts = [cast, run, snag].map((moment) => moment?.verdict)

@@ -2,6 +2,7 @@ import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { familyName } from '../../../core/trace/families/families.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
+import type { Trace } from '../../../core/trace/schema.ts'
 import type { SavedTrace } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
@@ -11,11 +12,10 @@ import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
 import type { TraceActions } from './LibraryScreen.tsx'
 
-type Props = { saved: SavedTrace; outfit: Outfit; judged: Judged; bin: boolean; actions: TraceActions }
+type Props = { saved: SavedTrace; outfit: Outfit | undefined; judged: Judged; bin: boolean; actions: TraceActions }
 
 export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
   const { trace } = saved.content
-  const layout = useMiniReach(trace, outfit)
   return (
     <li className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
       <div className="min-w-0">
@@ -29,11 +29,10 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
           )}
         </h2>
         <p className="text-sm text-quiet">
-          {familyName(trace.family)} · {outfit.name}
+          {familyName(trace.family)}
+          {outfit && ` · ${outfit.name}`}
         </p>
-        <div className="mt-1 max-w-xl">
-          <MiniReach trace={trace} outfit={outfit} layout={layout} />
-        </div>
+        <div className="mt-1 max-w-xl">{outfit && <SmallReach trace={trace} outfit={outfit} />}</div>
       </div>
       <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
         {judged.ok ? (
@@ -83,4 +82,8 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
       </div>
     </li>
   )
+}
+
+function SmallReach({ trace, outfit }: { trace: Trace; outfit: Outfit }) {
+  return <MiniReach trace={trace} outfit={outfit} layout={useMiniReach(trace, outfit)} />
 }
