@@ -23,7 +23,7 @@ module.exports = {
     {
       name: 'client-knows-no-server',
       severity: 'error',
-      from: { path: '^src/client' },
+      from: { path: '^src/client', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^(src/(server|cli)|scripts|tests)/' },
     },
     {

@@ -15,8 +15,8 @@ export function StaleDialog({ bench, onCopy }: { bench: Bench; onCopy: () => voi
   return (
     <Dialog.Root open onOpenChange={(open) => open || bench.dismissStale()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-black/50" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-rule bg-sheet p-5 text-ink">
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-black/50" />
+        <Dialog.Content className="fixed z-30 top-1/2 left-1/2 max-h-[90vh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-lg border border-rule bg-sheet p-5 text-ink">
           <Dialog.Title className="text-lg font-semibold">This trace was saved elsewhere</Dialog.Title>
           <Dialog.Description className="mt-1 text-quiet">
             Revision {stale.revision} was saved at {clockTime(stale.savedAt)}, after the revision {bench.baseRevision} that you
