@@ -6,7 +6,8 @@ import { usualConditions } from '../trace/conditions.ts'
 import { boomPaternoster } from '../trace/families/boomPaternoster.ts'
 import { isLine, jointOf, parentId } from '../trace/schema.ts'
 import { cutList, usedOfOutfitM } from './cutList.ts'
-import { partsList, tyingMinutes } from './partsList.ts'
+import { partsList } from './partsList.ts'
+import { replacementOf } from './replacement.ts'
 import { buildSteps } from './steps.ts'
 
 const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
@@ -67,7 +68,34 @@ test('the parts list counts alike parts together and leaves line, knots and bait
     partsList(paternoster).map(({ sample, count }) => [sample.role === 'hardware' ? sample.type : sample.role, count]),
   )
   expect(counts).toEqual({ swivel: 1, crimp: 4, bead: 4, boom: 2, hook: 2, snap: 1, sinker: 1 })
-  expect(tyingMinutes(paternoster)).toBeGreaterThan(10)
+})
+
+describe('replacement', () => {
+  test('worked by hand: a hook length with its hook', () => {
+    // Fluoro at 0.35 units a metre as cut, a hook 0.45; uni 1 minute, snell 1.5, bait fitted 0.2.
+    const ledger = fixture('running ledger')
+    const cut = cutList(ledger)
+      .flatMap(({ cuts }) => cuts)
+      .find(({ id }) => id === 'hook-length')!
+    const lost = replacementOf(ledger, ['hook-length', 'hook', 'bait'])
+    expect(lost.cost).toBeCloseTo(cut.cutM * 0.35 + 0.45, 12)
+    expect(lost.minutes).toBeCloseTo(1 + 1.5 + 0.2, 12)
+  })
+
+  test.each(FAMILY_FIXTURES)(
+    '$trace.family: the parts of a trace cost what the whole does; nothing costs nothing',
+    ({ trace }) => {
+      const ids = trace.pieces.map(({ id }) => id)
+      const whole = replacementOf(trace, ids)
+      const summed = ids
+        .map((id) => replacementOf(trace, [id]))
+        .reduce((a, b) => ({ cost: a.cost + b.cost, minutes: a.minutes + b.minutes }))
+      expect(whole.cost).toBeCloseTo(summed.cost, 9)
+      expect(whole.minutes).toBeCloseTo(summed.minutes, 9)
+      expect(whole.cost).toBeGreaterThan(0)
+      expect(replacementOf(trace, [])).toEqual({ cost: 0, minutes: 0 })
+    },
+  )
 })
 
 describe('steps', () => {

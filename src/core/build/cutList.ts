@@ -1,5 +1,5 @@
 import { connectionOf, lineUsedM, USUAL_LOOP_M, usualTurns } from '../gear/connections.ts'
-import { lineDiameterM, MATERIALS, type Material } from '../gear/materials.ts'
+import { lineDiameterM, type Material } from '../gear/materials.ts'
 import {
   isLine,
   type Joint,
@@ -15,7 +15,7 @@ import {
 /** What one connection takes of a line. */
 type LineUse = { jointId: string; connection: Joint['connection']; turns: number; usedM: number }
 type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
-export type CutGroup = { material: Material; strengthN: number; diameterM: number; cuts: Cut[]; totalM: number; cost: number }
+export type CutGroup = { material: Material; strengthN: number; diameterM: number; cuts: Cut[]; totalM: number }
 
 /** Turns of a joint in one line: as said, else as usual for that line. */
 export function turnsIn(joint: Joint, line: LinePiece): number {
@@ -38,19 +38,17 @@ export function cutList(trace: Trace): CutGroup[] {
       diameterM,
       cuts: [],
       totalM: 0,
-      cost: 0,
     }
     const cut = cutOf(trace, piece)
     group.cuts.push(cut)
     group.totalM += cut.cutM
-    group.cost = group.totalM * MATERIALS[piece.material].unitsPerMetre
     groups.set(key, group)
   }
   return [...groups.values()]
 }
 
 /** Cut length of one line: what is finished, and what its connections use. */
-function cutOf(trace: Trace, line: LinePiece): Cut {
+export function cutOf(trace: Trace, line: LinePiece): Cut {
   const uses = tiedIn(trace, line).map(([piece, joint]): LineUse => {
     const turns = turnsIn(joint, line)
     const loopM = loopOf(joint, line)

@@ -1,3 +1,4 @@
+import { type Replacement, replacementOf } from '../build/replacement.ts'
 import type { Link } from '../strength/pathLinks.ts'
 import { jointId, jointOf, type Piece, parentId, pieceOfLink, type Trace } from '../trace/schema.ts'
 import { gradeAtLeast, type Input, type Moment, type Verdict, worstOf } from './moment.ts'
@@ -17,6 +18,8 @@ export type SnagPath = {
   goesFirst: { id: string; probability: number; byChance: boolean }
   /** What the pull leaves on the bottom when that link goes. */
   lost: string[]
+  /** What making that anew takes. */
+  replacement: Replacement
   wanted: 'weakLink' | 'fuse'
   /** Chance that the break falls where it is wanted. */
   chance: number
@@ -53,7 +56,15 @@ function snagPath({ trace }: Workings, path: EndPath): SnagPath {
   const most = path.first.reduce((best, chance, i) => (chance > path.first[best]! ? i : best), 0)
   const id = path.links[most]!.id
   const goesFirst = { id, probability: path.first[most]!, byChance: path.first[most]! < DECIDED }
-  const shared = { end: path.end.id, links: path.links, first: path.first, goesFirst, lost: lostBelow(trace, id) }
+  const lost = lostBelow(trace, id)
+  const shared = {
+    end: path.end.id,
+    links: path.links,
+    first: path.first,
+    goesFirst,
+    lost,
+    replacement: replacementOf(trace, lost),
+  }
   if (weak) {
     const chance = sumWhere(path, (link) => weak.has(link.id))
     const weakN = Math.min(...path.links.filter((link) => weak.has(link.id)).map(({ strengthN }) => strengthN))

@@ -90,11 +90,12 @@ function DragSchools({ evaluation, outfit }: { evaluation: Evaluation; outfit: O
 function SnagPaths({ snag, trace, outfit }: { snag: Snag; trace: Trace; outfit: Outfit }) {
   return (
     <ul className="mb-2 grid gap-1 text-sm">
-      {snag.paths.map(({ end, goesFirst, lost }) => (
+      {snag.paths.map(({ end, goesFirst, lost, replacement }) => (
         <li key={end}>
           From the {end.replaceAll('-', ' ')}: <strong>{linkName(trace, outfit, goesFirst.id)}</strong> goes first,{' '}
           {percent(goesFirst.probability)}
-          {goesFirst.byChance && ', so chance decides'}; {lostWords(lost, trace)}.
+          {goesFirst.byChance && ', so chance decides'}; {lostWords(lost, trace)}, {replacement.cost.toFixed(2)} units and{' '}
+          {replacement.minutes.toFixed(0)} min to re-rig.
         </li>
       ))}
     </ul>

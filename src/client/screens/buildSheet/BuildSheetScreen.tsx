@@ -3,7 +3,8 @@ import { Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { cutList, usedOfOutfitM } from '../../../core/build/cutList.ts'
-import { partsList, tyingMinutes } from '../../../core/build/partsList.ts'
+import { partsList } from '../../../core/build/partsList.ts'
+import { replacementOf } from '../../../core/build/replacement.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
 import { lineDiameterM } from '../../../core/gear/materials.ts'
 import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
@@ -49,7 +50,14 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
   const groups = useMemo(() => cutList(trace), [trace])
   const parts = useMemo(() => partsList(trace), [trace])
   const steps = useMemo(() => buildSteps(trace), [trace])
-  const cost = [...groups, ...parts].reduce((sum, row) => sum + row.cost, 0)
+  const whole = useMemo(
+    () =>
+      replacementOf(
+        trace,
+        trace.pieces.map(({ id }) => id),
+      ),
+    [trace],
+  )
   const main = freeLine(outfit)
   const ofOutfitM = usedOfOutfitM(trace, { material: main.material, diameterM: lineDiameterM(main) })
   return (
@@ -80,8 +88,8 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
         </div>
       </header>
       <p className="rounded-md bg-well px-3 py-2">
-        {count === 1 ? 'One trace' : `${count} traces`}: about {(tyingMinutes(trace) * count).toFixed(0)} minutes at the table and{' '}
-        {(cost * count).toFixed(2)} units of tackle.{' '}
+        {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
+        {(whole.cost * count).toFixed(2)} units of tackle.{' '}
         {ofOutfitM > 0 && <>The connection uses {show.computed('length', ofOutfitM)} of the outfit’s own line.</>}
       </p>
       <Sheet
