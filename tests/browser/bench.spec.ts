@@ -155,6 +155,41 @@ test('more line out than was wound is said in words, and can be undone', async (
   await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', 'fails')
 })
 
+test('choosing a part on another branch brings up the path that it lies on', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'branches')}`)
+  await expect(page.getByRole('tab', { name: 'to hook a' })).toHaveAttribute('aria-selected', 'true')
+  await page.getByRole('option', option('snood b')).click()
+  await expect(page.getByRole('tab', { name: 'to hook b' })).toHaveAttribute('aria-selected', 'true')
+  await expect(page.getByText(/^snood b: 36\.0 lb/)).toBeVisible()
+})
+
+test('name and notes change and undo like anything else; an earlier revision is shown with its differences and brought back', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'first name')}`)
+  await page.getByRole('button', { name: 'Name and notes' }).click()
+  const name = page.getByRole('dialog').getByRole('textbox', { name: 'name' })
+  await name.fill('')
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('Give it a name')
+  await name.fill('second name')
+  await page.getByRole('textbox', { name: 'notes' }).fill('slack water only')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('heading', { name: 'second name' })).toBeVisible()
+  await page.getByLabel('strength', { exact: true }).fill('60 lb')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+
+  await page.getByRole('button', { name: 'History' }).click()
+  await page.getByRole('button', { name: /^Revision 1/ }).click()
+  await expect(page.getByRole('dialog')).toContainText('leader 60 lb → 40 lb')
+  await page.getByRole('button', { name: 'Bring back revision 1' }).click()
+  await expect(page.getByRole('heading', { name: 'first name' })).toBeVisible()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('40 lb')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('heading', { name: 'second name' })).toBeVisible()
+})
+
 test('units are a matter of display: the same trace in kilograms and feet', async ({ page, app }) => {
   const id = await copyOf(page, app.url, HOUND, 'units')
   await page.goto(`${app.url}/settings`)

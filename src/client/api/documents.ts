@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { gearContent } from '../../shared/gear.ts'
 import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
 import { type TraceContent, traceContent } from '../../shared/traces.ts'
-import { type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
+import { revisionList, type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
 import { ApiError, request } from './http.ts'
 
 export type SavedTrace = Saved<TraceContent>
@@ -17,6 +17,20 @@ export const tracesQuery = (bin: boolean) =>
 
 export const traceQuery = (id: string) =>
   queryOptions({ queryKey: ['trace', id], queryFn: () => request(savedTrace, `/traces/${id}`) })
+
+export const revisionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['trace', id, 'revisions'],
+    queryFn: () => request(revisionList, `/traces/${id}/revisions`),
+    staleTime: 0,
+  })
+
+export const revisionQuery = (id: string, revision: number) =>
+  queryOptions({
+    queryKey: ['trace', id, 'revisions', revision],
+    queryFn: () => request(savedTrace, `/traces/${id}/revisions/${revision}`),
+    staleTime: Number.POSITIVE_INFINITY,
+  })
 
 export const outfitsQuery = queryOptions({
   queryKey: ['outfits'],

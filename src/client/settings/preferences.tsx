@@ -74,7 +74,6 @@ export type Show = {
   computed: (quantity: Quantity, si: number) => string
   /** A number as it was typed, with its unit. */
   entered: (quantity: Quantity, si: number) => string
-  unit: (quantity: Quantity) => string
 }
 
 /** Formats quantities in the units this browser shows. */
@@ -85,7 +84,6 @@ export function useShow(): Show {
     return {
       computed: (quantity, si) => joined(formatComputed(quantity, si, units[quantity])),
       entered: (quantity, si) => joined(formatEntered(quantity, si, units[quantity])),
-      unit: (quantity) => units[quantity],
     }
   }, [units])
 }

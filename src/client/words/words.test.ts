@@ -16,7 +16,6 @@ const UNITS = { strength: 'lb', mass: 'g', length: 'm', diameter: 'mm', speed: '
 const show: Show = {
   computed: (quantity, si) => Object.values(formatComputed(quantity, si, UNITS[quantity])).join(' '),
   entered: (quantity, si) => Object.values(formatEntered(quantity, si, UNITS[quantity])).join(' '),
-  unit: (quantity) => UNITS[quantity],
 }
 const outfit = braidOutfit(50)
 const { trace } = FAMILY_FIXTURES[0]!

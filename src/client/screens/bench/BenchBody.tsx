@@ -5,12 +5,15 @@ import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import type { MomentName } from '../../../core/moments/moment.ts'
 import { familyName } from '../../../core/trace/families/families.ts'
+import { isLine, type Trace } from '../../../core/trace/schema.ts'
 import { createTrace, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
+import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
+import { NamePanel } from './NamePanel.tsx'
 import { PartList } from './PartList.tsx'
 import { PartPanel } from './PartPanel.tsx'
 import { StaleDialog } from './StaleDialog.tsx'
@@ -39,7 +42,7 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: 
 function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const { trace, conditions } = bench.content
   const judged = useEvaluation(trace, outfit, conditions)
-  const [selected, setSelected] = useState('leader')
+  const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')
   const [end, setEnd] = useState<string>()
   const gear = useQuery(gearQuery)
@@ -52,6 +55,13 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 
   const evaluation = judged.ok ? judged.evaluation : undefined
   const path = evaluation?.snag?.paths.find((each) => each.end === (end ?? evaluation.run?.end)) ?? evaluation?.snag?.paths[0]
+  // A part off the shown path brings its own path up, so that its strength is there to see.
+  const select = (id: string) => {
+    setSelected(id)
+    const holds = (each: { links: readonly { id: string }[] }) => each.links.some((link) => link.id === id)
+    const other = path && !holds(path) ? evaluation?.snag?.paths.find(holds) : undefined
+    if (other) setEnd(other.end)
+  }
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
 
   return (
@@ -79,7 +89,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           path={path}
           dragN={conditions.dragN}
           selected={selected}
-          onSelect={setSelected}
+          onSelect={select}
           onEnd={setEnd}
         />
         <div className="grid items-start gap-2 lg:grid-cols-[1fr_1fr_1.25fr] md:grid-cols-2">
@@ -98,13 +108,20 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   )
 }
 
+/** What is chosen to begin with: the first line of the trace. */
+function firstLine(trace: Trace): string {
+  return (trace.pieces.find(isLine) ?? trace.pieces[0]!).id
+}
+
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
   const { trace, outfitId } = bench.content
   return (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2">
       <div className="min-w-0 flex-1 max-md:basis-full">
         <p className="text-sm text-quiet">{familyName(trace.family)}</p>
-        <h1 className="text-xl leading-tight font-bold">{trace.name}</h1>
+        <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
+        <NamePanel bench={bench} />
+        {trace.notes && <p className="truncate text-sm text-quiet">{trace.notes}</p>}
       </div>
       <label className="flex items-center gap-2 text-quiet max-md:hidden">
         on
@@ -137,6 +154,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           <Button onClick={bench.redo} disabled={!bench.canRedo} aria-keyshortcuts="Control+Shift+Z" title="Redo (Ctrl+Shift+Z)">
             <Redo2 className="size-4" /> Redo
           </Button>
+          <HistoryPanel bench={bench} id={saved.id} />
           <Button
             tone="strong"
             onClick={bench.save}

@@ -23,6 +23,8 @@ export type Bench = {
   editTrace: (change: (trace: Trace) => Trace, tag?: string) => void
   editConditions: (change: Partial<Conditions>, tag?: string) => void
   chooseOutfit: (outfitId: string) => void
+  /** Puts an earlier content in place of what is here; one undo goes back. */
+  bringBack: (content: TraceContent) => void
   undo: () => void
   redo: () => void
   settle: () => void
@@ -92,6 +94,7 @@ export function useBench(saved: SavedTrace): Bench {
       editTrace: (change, tag) => edit({ ...content, trace: change(content.trace) }, tag),
       editConditions: (change, tag) => edit({ ...content, conditions: { ...content.conditions, ...change } }, tag),
       chooseOutfit: (outfitId) => edit({ ...content, outfitId }),
+      bringBack: (earlier) => edit(earlier),
       undo: () => act('undo'),
       redo: () => act('redo'),
       settle: () => act('settle'),

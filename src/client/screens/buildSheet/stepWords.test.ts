@@ -4,7 +4,7 @@ import { buildSteps } from '../../../core/build/steps.ts'
 import type { Show } from '../../settings/preferences.tsx'
 import { stepWords } from './stepWords.ts'
 
-const metres: Show = { computed: (_, si) => `${si} m`, entered: (_, si) => `${si} m`, unit: () => 'm' }
+const metres: Show = { computed: (_, si) => `${si} m`, entered: (_, si) => `${si} m` }
 const wordsOf = (family: string) => {
   const { trace } = FAMILY_FIXTURES.find((fixture) => fixture.trace.family === family)!
   return buildSteps(trace).map((step) => stepWords(step, trace, metres).text)

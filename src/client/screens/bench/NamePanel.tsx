@@ -1,0 +1,65 @@
+import { PencilLine } from 'lucide-react'
+import { useState } from 'react'
+import { Button, Field, fieldClass } from '../../ui/controls.tsx'
+import { Panel } from '../../ui/Panel.tsx'
+import type { Bench } from './useBench.ts'
+
+/** Name and notes of the trace; like any change, they are undone with undo and kept with save. */
+export function NamePanel({ bench }: { bench: Bench }) {
+  const { trace } = bench.content
+  const [name, setName] = useState(trace.name)
+  const [open, setOpen] = useState(false)
+  const valid = name.trim() !== ''
+  return (
+    <Panel
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        setName(trace.name)
+        bench.settle()
+      }}
+      title="Name and notes"
+      about="What the trace is called, and what is worth remembering about it."
+      trigger={
+        <button
+          type="button"
+          className="ml-2 inline-grid size-9 place-items-center rounded-md align-middle text-quiet hover:bg-well max-md:hidden"
+          aria-label="Name and notes"
+          title="Name and notes"
+        >
+          <PencilLine className="size-4" />
+        </button>
+      }
+    >
+      <div className="mt-3 grid gap-2">
+        <Field label="name" htmlFor="trace-name" fault={valid ? undefined : 'Give it a name.'}>
+          <input
+            id="trace-name"
+            className={fieldClass}
+            value={name}
+            maxLength={80}
+            aria-invalid={valid ? undefined : true}
+            aria-describedby={valid ? undefined : 'trace-name-fault'}
+            onChange={(event) => {
+              setName(event.target.value)
+              const next = event.target.value.trim()
+              if (next) bench.editTrace((old) => ({ ...old, name: next }), 'name')
+            }}
+          />
+        </Field>
+        <Field label="notes" htmlFor="trace-notes">
+          <textarea
+            id="trace-notes"
+            className={`${fieldClass} min-h-28`}
+            value={trace.notes ?? ''}
+            maxLength={4000}
+            onChange={(event) => bench.editTrace((old) => ({ ...old, notes: event.target.value || undefined }), 'notes')}
+          />
+        </Field>
+        <Button tone="strong" className="justify-self-end" onClick={() => setOpen(false)}>
+          Done
+        </Button>
+      </div>
+    </Panel>
+  )
+}
