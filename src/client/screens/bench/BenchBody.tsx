@@ -118,10 +118,9 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
   return (
     <header className="flex flex-wrap items-end gap-x-4 gap-y-2">
       <div className="min-w-0 flex-1 max-md:basis-full">
-        <p className="text-sm text-quiet">{familyName(trace.family)}</p>
+        <p className="truncate text-sm text-quiet">{[familyName(trace.family), trace.notes].filter(Boolean).join(' · ')}</p>
         <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
         <NamePanel bench={bench} />
-        {trace.notes && <p className="truncate text-sm text-quiet">{trace.notes}</p>}
       </div>
       <label className="flex items-center gap-2 text-quiet max-md:hidden">
         on
