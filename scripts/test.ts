@@ -88,9 +88,9 @@ const STEPS: [string, () => Count][] = [
   ['types of the core alone', () => check(tool('typescript/bin/tsc', '-p', 'src/core'))],
   ['import rules', importRules],
   ['nothing unused', () => check(tool('knip/bin/knip.js', '--no-progress'))],
-  ['unit and server tests', unitAndServer],
   ['production build', build],
   ['first load', firstLoad],
+  ['unit and server tests', unitAndServer],
   ['browser tests', browser],
 ]
 
