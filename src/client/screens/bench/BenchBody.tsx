@@ -116,9 +116,9 @@ function firstLine(trace: Trace): string {
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
   const { trace, outfitId } = bench.content
   return (
-    <header className="flex flex-wrap items-end gap-x-4 gap-y-2">
+    <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
       <div className="min-w-0 flex-1 max-md:basis-full">
-        <p className="truncate text-sm text-quiet">{[familyName(trace.family), trace.notes].filter(Boolean).join(' · ')}</p>
+        <p className="text-sm text-quiet md:truncate">{[familyName(trace.family), trace.notes].filter(Boolean).join(' · ')}</p>
         <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
         <NamePanel bench={bench} />
       </div>

@@ -35,7 +35,8 @@ export function PartList({ trace, outfit, links }: { trace: Trace; outfit: Outfi
         {trace.pieces.map((piece) => (
           <li key={piece.id} className="flex justify-between gap-3 border-t border-rule py-1">
             <span>
-              {pieceName(piece)}{' '}
+              {/* “swivel 7” says what it is by itself. */}
+              {!pieceSpec(piece, show).startsWith(pieceName(piece)) && `${pieceName(piece)} `}
               <span className="text-quiet">
                 {pieceSpec(piece, show)}
                 {isLine(piece) && `, ${show.entered('length', piece.lengthM)}`}
