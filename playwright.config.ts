@@ -6,7 +6,8 @@ export default defineConfig({
   globalSetup: './tests/browser/globalSetup.ts',
   outputDir: 'test-results',
   workers: 1,
-  timeout: 30_000,
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {

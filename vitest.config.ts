@@ -18,7 +18,7 @@ export default defineConfig({
           globalSetup: 'tests/server/globalSetup.ts',
           env: { TZ: 'UTC' },
           fileParallelism: false,
-          testTimeout: 60_000,
+          testTimeout: 120_000,
         },
       },
     ],

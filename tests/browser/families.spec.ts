@@ -8,7 +8,6 @@ test('a trace of every family opens on the bench and on its build sheet, whole a
   page,
   app,
 }) => {
-  test.setTimeout(120_000)
   for (const { trace } of FAMILY_FIXTURES) {
     const id = crypto.randomUUID()
     const created = await page.request.post(`${app.url}/api/traces`, {
