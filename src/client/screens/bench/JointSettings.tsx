@@ -1,24 +1,13 @@
 import { turnsIn } from '../../../core/build/cutList.ts'
-import { CONNECTION_IDS, type ConnectionId, connectionOf, type Joins } from '../../../core/gear/connections.ts'
+import { type ConnectionId, connectionOf } from '../../../core/gear/connections.ts'
 import { MATERIALS, type Material } from '../../../core/gear/materials.ts'
 import { withJoint } from '../../../core/trace/edit.ts'
-import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
+import type { Outfit } from '../../../core/trace/outfit.ts'
 import { isLine, type Joint, OUTFIT, type Piece, parentId, type Trace } from '../../../core/trace/schema.ts'
+import { likeConnections, materialsBeside } from '../../../core/trace/suits.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import type { Bench } from './useBench.ts'
-
-/** Kinds of connection that do the same job, so that one can take another's place. */
-const LIKE: Record<Joins, readonly Joins[]> = {
-  'line-eye': ['line-eye', 'line-shank', 'end-loop'],
-  'line-shank': ['line-eye', 'line-shank', 'end-loop'],
-  'end-loop': ['line-eye', 'line-shank', 'end-loop'],
-  'line-line': ['line-line'],
-  doubles: ['doubles'],
-  'side-loop': ['side-loop'],
-  stop: ['stop'],
-  fixture: ['fixture'],
-}
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; trace: Trace; outfit: Outfit }
 
@@ -30,9 +19,7 @@ export function JointSettings({ bench, piece, joint, trace, outfit }: Props) {
   const line = isLine(piece) ? piece : trace.pieces.find((other) => other.id === parentId(piece.attach))
   const set = (change: Partial<Joint>, tag?: string) =>
     bench.editTrace((old) => withJoint(old, piece.id, (now) => ({ ...now, ...change })), tag)
-  const choices = CONNECTION_IDS.filter((candidate) => LIKE[connection.joins].includes(connectionOf(candidate).joins)).map(
-    (candidate) => choiceOf(candidate, materials),
-  )
+  const choices = likeConnections(joint).map((candidate) => choiceOf(candidate, materials))
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">Connection</legend>
@@ -77,18 +64,4 @@ function choiceOf(id: ConnectionId, materials: readonly Material[]): Choice {
   if (misfit) return { value: id, text: `${name}: not tied in ${MATERIALS[misfit].name}`, disabled: true }
   const shares = [...new Set(materials.map((material) => Math.round(efficiency[material]! * 100)))]
   return { value: id, text: `${name}, ${shares.join(' / ')} %` }
-}
-
-function materialsBeside(piece: Piece, trace: Trace, outfit: Outfit): Material[] {
-  const parent = parentId(piece.attach)
-  const above = parent === OUTFIT ? freeLine(outfit) : trace.pieces.find(({ id }) => id === parent)
-  const lines = [
-    parent === OUTFIT
-      ? freeLine(outfit).material
-      : isLine(above as Piece | undefined)
-        ? (above as { material: Material }).material
-        : undefined,
-    isLine(piece) ? piece.material : undefined,
-  ]
-  return lines.filter((material) => material !== undefined)
 }

@@ -2,7 +2,8 @@ import { connectionOf } from '../../../core/gear/connections.ts'
 import { nextLabelN } from '../../../core/gear/labels.ts'
 import { MATERIALS, type Material, nominalDiameterM } from '../../../core/gear/materials.ts'
 import { withLength, withPiece } from '../../../core/trace/edit.ts'
-import { jointOf, type LinePiece, parentId, type Trace } from '../../../core/trace/schema.ts'
+import type { LinePiece } from '../../../core/trace/schema.ts'
+import { knotThatMisfits } from '../../../core/trace/suits.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -43,7 +44,9 @@ export function LineSettings({ bench, line }: { bench: Bench; line: LinePiece })
             const misfit = knotThatMisfits(trace, line, material)
             return {
               value: material,
-              text: misfit ? `${MATERIALS[material].name}: ${misfit} is not tied in it` : MATERIALS[material].name,
+              text: misfit
+                ? `${MATERIALS[material].name}: ${connectionOf(misfit).name} is not tied in it`
+                : MATERIALS[material].name,
               disabled: misfit !== undefined,
             }
           })}
@@ -77,15 +80,4 @@ export function LineSettings({ bench, line }: { bench: Bench; line: LinePiece })
       </label>
     </>
   )
-}
-
-/** The first knot of a line that another material would not take. */
-function knotThatMisfits(trace: Trace, line: LinePiece, material: Material): string | undefined {
-  const joints = trace.pieces.filter((piece) => piece.id === line.id || parentId(piece.attach) === line.id).map(jointOf)
-  const misfit = joints.find((joint) => {
-    if (!joint || joint.efficiency !== undefined) return false
-    const connection = connectionOf(joint.connection)
-    return connection.joins !== 'fixture' && connection.efficiency[material] === undefined
-  })
-  return misfit && connectionOf(misfit.connection).name
 }
