@@ -2,9 +2,9 @@
 
 import { evaluate } from '../src/core/moments/evaluate.ts'
 import { usualConditions } from '../src/core/trace/conditions.ts'
-import { boomPaternoster } from '../src/core/trace/families/boomPaternoster.ts'
 import { FAMILIES } from '../src/core/trace/families/families.ts'
 import type { Trace } from '../src/core/trace/schema.ts'
+import { draftOf } from '../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../tests/fixtures/outfits.ts'
 
 const RUNS = 300
@@ -15,14 +15,14 @@ const conditions = { ...usualConditions(), dragN: 12 * LB }
 
 /** The three-snood paternoster without its outermost beads and a bait: 25 pieces. */
 function twentyFiveParts(): Trace {
-  const trace = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 3 }, outfit, conditions)
+  const trace = draftOf('boomPaternoster', outfit, conditions, { snoods: 3 }).trace
   const left = new Set(['bead-a1', 'bead-b1', 'bead-c1', 'hook-c-bait'])
   return { ...trace, pieces: trace.pieces.filter(({ id }) => !left.has(id)) }
 }
 
 const subjects = [
   { name: '25-part paternoster, three hooks', trace: twentyFiveParts() },
-  ...FAMILIES.map((family) => ({ name: family.name, trace: family.draft(family.usual, outfit, conditions) })),
+  ...FAMILIES.map(({ id, name }) => ({ name, trace: draftOf(id, outfit, conditions).trace })),
 ]
 
 const rows = subjects.map(({ name, trace }) => {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { nominalDiameterM } from '../gear/materials.ts'
 import { usualConditions } from '../trace/conditions.ts'
-import { boomPaternoster } from '../trace/families/boomPaternoster.ts'
 import { isLine, jointOf, parentId } from '../trace/schema.ts'
 import { cutList, usedOfOutfitM } from './cutList.ts'
 import { partsList } from './partsList.ts'
@@ -11,7 +11,7 @@ import { replacementOf } from './replacement.ts'
 import { buildSteps } from './steps.ts'
 
 const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
-const paternoster = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 2 }, braidOutfit(50), usualConditions())
+const paternoster = draftOf('boomPaternoster', braidOutfit(50), usualConditions()).trace
 
 describe('cut list', () => {
   test('worked by hand: hook length of the running ledger', () => {

@@ -66,3 +66,12 @@ export function hardwareOf(type: HardwareType): HardwareItem {
 export function hardwareStrengthN(type: HardwareType, size: string): number | undefined {
   return hardwareOf(type).sizes.find((row) => row.size === size)?.strengthN
 }
+
+/** Hardware's strength over the line beside it: enough that the knots go first, and no bigger. */
+const OVER_LINE = 1.3
+
+/** The size that suits a line: stronger by a little and no bigger; undefined for a type without sizes. */
+export function hardwareFor(type: HardwareType, lineN: number): string | undefined {
+  const { sizes } = hardwareOf(type)
+  return (sizes.find(({ strengthN }) => strengthN >= OVER_LINE * lineN) ?? sizes.at(-1))?.size
+}

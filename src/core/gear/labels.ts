@@ -18,3 +18,15 @@ export function nextLabelN(strengthN: number, direction: 1 | -1, unit: string): 
   const beyond = (step: number) => (direction === 1 ? step > strengthN * 1.001 : step < strengthN * 0.999)
   return (direction === 1 ? steps.find(beyond) : steps.findLast(beyond)) ?? strengthN
 }
+
+/** The smallest label at or above a strength. */
+export function labelAtLeastN(neededN: number): number {
+  const steps = labelStepsN('lb')
+  return steps.find((step) => step >= neededN * 0.999) ?? steps.at(-1)!
+}
+
+/** The largest label at or below a strength. */
+export function labelAtMostN(limitN: number): number {
+  const steps = labelStepsN('lb')
+  return steps.findLast((step) => step <= limitN * 1.001) ?? steps[0]!
+}

@@ -2,10 +2,9 @@ import { castLoad } from '../cast/load.ts'
 import { castRange } from '../cast/range.ts'
 import { CAST_PEAK_FACTOR, CAST_STYLES } from '../cast/styles.ts'
 import { BAITS } from '../gear/baits.ts'
-import { hardwareOf } from '../gear/hardware.ts'
-import { hookDimensions } from '../gear/hooks.ts'
 import { sinkerDragAreaM2 } from '../gear/sinkers.ts'
 import { type Link, pathLinks } from '../strength/pathLinks.ts'
+import { flyingMassKg, massOfKg } from '../trace/mass.ts'
 import type { WoundLine } from '../trace/outfit.ts'
 import type { PathElement } from '../trace/paths.ts'
 import { OUTFIT, type Piece, pieceOfLink, type ReleaseClip, type Trace } from '../trace/schema.ts'
@@ -47,7 +46,7 @@ export function castMoment(workings: Workings): Cast | undefined {
   const carrier = carrierOf(trace)
   if (conditions.castStyle === 'none' || !carrier) return undefined
   const style = CAST_STYLES[conditions.castStyle]
-  const massKg = trace.pieces.reduce((sum, piece) => sum + massOfKg(piece), 0)
+  const massKg = flyingMassKg(trace)
   const { peakN, ruleN } = castLoad({ massKg, ...style, peakFactor: CAST_PEAK_FACTOR })
   const start = beginOf(workings, carrier)
   const links = castLinks(workings, carrier, start.wound, start.beginsAt)
@@ -99,25 +98,6 @@ function carrierOf(trace: Trace): Piece | undefined {
       .filter(({ role }) => roles.includes(role))
       .reduce<Piece | undefined>((best, piece) => (!best || massOfKg(piece) > massOfKg(best) ? piece : best), undefined)
   return heaviest(['sinker', 'lure']) ?? heaviest(['bait'])
-}
-
-/** Mass of a piece in flight, kg; line's own mass is left out. */
-function massOfKg(piece: Piece): number {
-  switch (piece.role) {
-    case 'sinker':
-    case 'lure':
-    case 'light':
-    case 'float':
-      return piece.massKg
-    case 'bait':
-      return piece.massKg ?? BAITS[piece.bait].massKg
-    case 'hook':
-      return hookDimensions(piece.pattern, piece.size)?.massKg ?? 0
-    case 'hardware':
-      return hardwareOf(piece.type).massKg
-    default:
-      return 0
-  }
 }
 
 function flightAreaM2(piece: Piece): number {

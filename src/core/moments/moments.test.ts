@@ -1,19 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { normalCdf } from '../math/normal.ts'
 import { strengthChain } from '../strength/chain.ts'
 import { type Conditions, usualConditions } from '../trace/conditions.ts'
-import { withClip, withJoint, withPiece } from '../trace/edit.ts'
-import { boomPaternoster } from '../trace/families/boomPaternoster.ts'
-import { FAMILIES } from '../trace/families/families.ts'
-import { runningLedger } from '../trace/families/runningLedger.ts'
-import { soundDraft } from '../trace/families/soundDraft.ts'
-import { threeWay } from '../trace/families/threeWay.ts'
+import { withClip, withJoint, withoutClip, withPiece } from '../trace/edit.ts'
 import { fitIssues } from '../trace/fitsOutfit.ts'
 import type { LinePiece, Piece, Trace } from '../trace/schema.ts'
-import { evaluate, momentsOf } from './evaluate.ts'
+import { evaluate } from './evaluate.ts'
 import { lostBelow } from './snag.ts'
 
 const outfit = braidOutfit(50)
@@ -36,21 +32,8 @@ test.each(FAMILY_FIXTURES)('$trace.family is judged without error in every momen
   }
 })
 
-describe.each(FAMILIES)('a first draft: $name', (family) => {
-  test.each([15, 30, 50, 80])('holds in every moment on %d lb braid, cast or lowered', (mainLb) => {
-    for (const castStyle of ['none', 'lob', 'overhead'] as const) {
-      const on = braidOutfit(mainLb)
-      const draft = soundDraft(family, family.usual, on, { ...usualConditions(), castStyle })
-      const evaluation = evaluate(draft.trace, on, draft.conditions)
-      expect(momentsOf(evaluation).map(({ moment, verdict }) => `${moment} ${verdict}`)).toEqual(
-        castStyle === 'none' ? ['run holds', 'snag holds'] : ['cast holds', 'run holds', 'snag holds'],
-      )
-    }
-  })
-})
-
 describe('run', () => {
-  const trace = runningLedger.draft(runningLedger.usual, outfit, usual)
+  const trace = draftOf('runningLedger', outfit, usual).trace
 
   test('worked by hand: the ceiling of a ledger on a full spool', () => {
     // Hook length: fluoro, the largest label within 0.8 of the leader; set to 30 lb here. Knots: uni 0.82, snell 0.88 of 30 lb.
@@ -140,8 +123,8 @@ describe('run', () => {
 })
 
 describe('cast', () => {
-  const draft = threeWay.draft(threeWay.usual, outfit, usual)
-  const unclipped: Trace = withClip(draft, 'sinker', false)
+  const draft = draftOf('threeWay', outfit, usual).trace
+  const unclipped: Trace = withoutClip(draft, 'sinker')
 
   test('worked by hand: peak of 150 g overhead', () => {
     // v²/(2s) × k = 35²/(2×5) × 2 = 245; + 9.80665 = 254.80665 m/s². Times the mass that flies.
@@ -155,11 +138,11 @@ describe('cast', () => {
     const bare = evaluate(thin, outfit, usual).cast!
     expect(bare.verdict).toBe('fails')
     expect(bare.decides).toBe('sinker.joint')
-    const clipped = evaluate(withClip(thin, 'sinker', true), outfit, usual).cast!
+    const clipped = evaluate(withClip(thin, 'sinker'), outfit, usual).cast!
     expect(clipped.verdict).toBe('holds')
     expect(clipped.links.map(({ id }) => id)).toEqual(['leader', 'three-way.joint', 'three-way', 'release-clip'])
     // The clip is for the cast alone: a snag still breaks the link.
-    expect(evaluate(withClip(thin, 'sinker', true), outfit, usual).snag!.paths[0]!.goesFirst.id).toMatch(/^sinker/)
+    expect(evaluate(withClip(thin, 'sinker'), outfit, usual).snag!.paths[0]!.goesFirst.id).toMatch(/^sinker/)
   })
 
   test('on a thin main a short leader fails, and one that reaches the reel holds', () => {
@@ -172,7 +155,7 @@ describe('cast', () => {
     expect(short.leaderNeededM).toBeCloseTo(1.2 + 3.9 + 8 * Math.PI * 0.034, 9)
     expect(long.beginsAt).toBe('leader')
     expect(long.links[0]!.id).toBe('leader')
-    expect(evaluate(withClip(withLeader(6), 'sinker', true), thin, usual).cast!.verdict).toBe('holds')
+    expect(evaluate(withClip(withLeader(6), 'sinker'), thin, usual).cast!.verdict).toBe('holds')
   })
 
   test('a wound-on top shot that is long enough is where the cast begins', () => {
@@ -210,7 +193,7 @@ describe('snag', () => {
   })
 
   test('a “weak link” stronger than its trace fails', () => {
-    const trace = withPiece(threeWay.draft(threeWay.usual, outfit, usual), 'sinker-line', (piece) => ({
+    const trace = withPiece(draftOf('threeWay', outfit, usual).trace, 'sinker-line', (piece) => ({
       ...(piece as LinePiece),
       strengthN: 100 * LB,
     }))
@@ -219,7 +202,7 @@ describe('snag', () => {
   })
 
   test('without a weak link the main line is to be kept: equal labels leave it to chance', () => {
-    const trace = boomPaternoster.draft(boomPaternoster.usual, outfit, usual)
+    const trace = draftOf('boomPaternoster', outfit, usual).trace
     const kept = evaluate(trace, outfit, usual).snag!
     expect(kept.verdict).toBe('holds')
     const stout = {
@@ -238,13 +221,13 @@ describe('snag', () => {
   })
 
   test('a chosen fuse moves what counts as a good break', () => {
-    const trace = { ...runningLedger.draft(runningLedger.usual, outfit, usual), fuse: 'hook.joint' }
+    const trace = { ...draftOf('runningLedger', outfit, usual).trace, fuse: 'hook.joint' }
     const hook = evaluate(trace, outfit, usual).snag!.paths.find(({ end }) => end === 'hook')!
     expect(hook.chance).toBeCloseTo(hook.first.at(-1)! + hook.first.at(-2)!, 12)
   })
 
   test('a running sinker’s snag path goes through the stop it bears on', () => {
-    const ledger = runningLedger.draft(runningLedger.usual, outfit, usual)
+    const ledger = draftOf('runningLedger', outfit, usual).trace
     const lead = evaluate(ledger, outfit, usual).snag!.paths.find(({ end }) => end === 'sinker')!
     expect(lead.links.map(({ id }) => id)).toEqual(['main', 'leader.joint', 'leader', 'swivel.joint', 'swivel'])
   })
@@ -272,7 +255,7 @@ describe('snag', () => {
 })
 
 test('findings speak of the outfit: an over-full or half-empty spool, a drag beyond the reel', () => {
-  const trace = runningLedger.draft(runningLedger.usual, outfit, usual)
+  const trace = draftOf('runningLedger', outfit, usual).trace
   const idsOn = (lengthM: number, dragN: number) =>
     evaluate(trace, braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM }] }), {
       ...usual,

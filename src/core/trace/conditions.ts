@@ -19,6 +19,8 @@ export const conditionsSchema = z.strictObject({
   guideFriction: z.number().nonnegative().max(1).default(0.12),
   guideWrapRad: z.number().nonnegative().max(Math.PI).default(1.2),
   allowedFraction: z.number().positive().max(1).default(0.75),
+  /** The fish that is lifted. */
+  fishMassKg: z.number().positive('must be above 0').max(1_000).default(3),
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),
   wet: z.boolean().default(true),

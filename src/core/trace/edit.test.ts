@@ -1,17 +1,16 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { usualConditions } from './conditions.ts'
 import { differences } from './differences.ts'
-import { clipFor, withClip, withJoint, withLength, withPiece } from './edit.ts'
-import { boomPaternoster } from './families/boomPaternoster.ts'
-import { threeWay } from './families/threeWay.ts'
+import { clipFor, withClip, withJoint, withLength, withoutClip, withPiece } from './edit.ts'
 import { parseTrace } from './parseTrace.ts'
 import { isLine, type LinePiece, parentId } from './schema.ts'
 
 const outfit = braidOutfit(50)
-const paternoster = boomPaternoster.draft({ ...boomPaternoster.usual, snoods: 3 }, outfit, usualConditions())
+const paternoster = draftOf('boomPaternoster', outfit, usualConditions(), { snoods: 3 }).trace
 
 test('a line made shorter or longer keeps what sits along it at its share, and every trace stays sound', () => {
   fc.assert(
@@ -44,17 +43,17 @@ test('an edit leaves the document it came from as it was', () => {
   const before = structuredClone(paternoster)
   withLength(paternoster, 'body', 3)
   withJoint(paternoster, 'leader', () => ({ connection: 'albright' }))
-  withClip(paternoster, 'sinker', true)
+  withClip(paternoster, 'sinker')
   expect(paternoster).toEqual(before)
 })
 
 test('a release clip bridges from the part above the sinker’s line, and goes as it came', () => {
-  const trace = withClip(threeWay.draft(threeWay.usual, outfit, usualConditions()), 'sinker', false)
+  const trace = withoutClip(draftOf('threeWay', outfit, usualConditions()).trace, 'sinker')
   expect(trace.releaseClips).toBeUndefined()
-  const clipped = withClip(trace, 'sinker', true)
+  const clipped = withClip(trace, 'sinker')
   expect(clipFor(clipped, 'sinker')).toMatchObject({ from: 'three-way', to: 'sinker' })
   expect(parseTrace(clipped).ok).toBe(true)
-  expect(withClip(clipped, 'sinker', false)).toEqual(trace)
+  expect(withoutClip(clipped, 'sinker')).toEqual(trace)
 })
 
 test('differences name what changed, and nothing else', () => {

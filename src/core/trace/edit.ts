@@ -41,14 +41,17 @@ export function clipFor(trace: Trace, sinkerId: string): ReleaseClip | undefined
   return trace.releaseClips?.find(({ to }) => to === sinkerId)
 }
 
-/** The trace with, or without, a release clip that bridges the line above a sinker during the cast. */
-export function withClip(trace: Trace, sinkerId: string, wanted: boolean): Trace {
+/** The trace with a release clip that bridges the line above a sinker during the cast. */
+export function withClip(trace: Trace, sinkerId: string, strengthN = CLIP_N): Trace {
+  const bare = withoutClip(trace, sinkerId)
+  const clip = { id: freeId(trace, 'release-clip'), from: aboveLine(trace, sinkerId), to: sinkerId, strengthN }
+  return { ...bare, releaseClips: [...(bare.releaseClips ?? []), clip] }
+}
+
+export function withoutClip(trace: Trace, sinkerId: string): Trace {
   const { releaseClips, ...rest } = trace
   const others = (releaseClips ?? []).filter(({ to }) => to !== sinkerId)
-  const clips = wanted
-    ? [...others, { id: freeId(trace, 'release-clip'), from: aboveLine(trace, sinkerId), to: sinkerId, strengthN: CLIP_N }]
-    : others
-  return clips.length > 0 ? { ...rest, releaseClips: clips } : rest
+  return others.length > 0 ? { ...rest, releaseClips: others } : rest
 }
 
 /** The part that the line above a piece hangs from. */

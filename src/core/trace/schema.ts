@@ -131,7 +131,7 @@ export const traceShape = z.strictObject({
   name: z.string().trim().min(1, 'needs a name').max(80),
   family: z.string().min(1).max(40),
   notes: z.string().max(4_000).optional(),
-  pieces: z.array(pieceSchema).min(1, 'has no pieces').max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
+  pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
   /** The line meant to part when the sinker snags. */
   weakLink: anchorId.optional(),

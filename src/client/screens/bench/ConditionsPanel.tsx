@@ -1,18 +1,13 @@
-import { CAST_STYLES } from '../../../core/cast/styles.ts'
 import type { Evaluation } from '../../../core/moments/evaluate.ts'
 import type { Conditions } from '../../../core/trace/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { CAST_CHOICES, castName } from '../../words/castWords.ts'
 import { percent } from '../../words/verdictWords.ts'
 import { above, notBelow } from './limits.ts'
 import type { Bench } from './useBench.ts'
-
-const STYLES = [
-  { value: 'none', text: 'not cast: lowered' },
-  ...Object.entries(CAST_STYLES).map(([value, { name }]) => ({ value, text: name })),
-]
 
 /** How the trace is fished: drag and where it was measured, line out, cast, and how full the spool is. */
 export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluation: Evaluation | undefined }) {
@@ -60,7 +55,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             id="cast-style"
             value={conditions.castStyle}
             onChange={(event) => set({ castStyle: event.target.value as Conditions['castStyle'] })}
-            choices={STYLES}
+            choices={CAST_CHOICES.map((style) => ({ value: style, text: castName(style) }))}
           />
         </Field>
         <QuantityField

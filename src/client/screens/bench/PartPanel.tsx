@@ -4,7 +4,7 @@ import { hardwareOf } from '../../../core/gear/hardware.ts'
 import { HOOK_PATTERNS, type HookPattern } from '../../../core/gear/hooks.ts'
 import { SINKER_SHAPES, type SinkerShape } from '../../../core/gear/sinkers.ts'
 import type { Link } from '../../../core/strength/pathLinks.ts'
-import { clipFor, withClip, withPiece } from '../../../core/trace/edit.ts'
+import { clipFor, withClip, withoutClip, withPiece } from '../../../core/trace/edit.ts'
 import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
 import { type HardwarePiece, isLine, jointOf, type Piece, pieceOfLink, type Trace } from '../../../core/trace/schema.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -117,7 +117,9 @@ function PieceSettings({
               type="checkbox"
               className="size-5"
               checked={clipFor(trace, piece.id) !== undefined}
-              onChange={(event) => bench.editTrace((old) => withClip(old, piece.id, event.target.checked))}
+              onChange={(event) =>
+                bench.editTrace((old) => (event.target.checked ? withClip(old, piece.id) : withoutClip(old, piece.id)))
+              }
             />
             a release clip carries it through the cast
           </label>

@@ -1,13 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { CAST_STYLES, type CastStyle } from '../../../core/cast/styles.ts'
-import { BAITS, type BaitType } from '../../../core/gear/baits.ts'
-import { HOOK_PATTERNS, HOOK_SIZES, type HookPattern } from '../../../core/gear/hooks.ts'
-import { usualConditions } from '../../../core/trace/conditions.ts'
-import type { Family, Wishes } from '../../../core/trace/families/draft.ts'
-import { FAMILIES } from '../../../core/trace/families/families.ts'
-import { soundDraft } from '../../../core/trace/families/soundDraft.ts'
+import { type Conditions, usualConditions } from '../../../core/trace/conditions.ts'
+import { emptyTrace } from '../../../core/trace/emptyTrace.ts'
+import { draft } from '../../../core/trace/families/draft.ts'
+import { FAMILIES, familyOf } from '../../../core/trace/families/families.ts'
+import { type Family, usualWishes, type Wishes } from '../../../core/trace/families/family.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
 import { createTrace, outfitsQuery, type SavedOutfit, tracesQuery } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
@@ -15,11 +13,14 @@ import { useMiniReach } from '../../charts/useReach.ts'
 import { judge } from '../../judge/useEvaluation.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
-import { NumberField } from '../../ui/NumberField.tsx'
-import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
+import { CAST_CHOICES, castName } from '../../words/castWords.ts'
 import { figureWords, MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import { FamilyChoice } from './FamilyChoice.tsx'
+import { WishFields } from './WishFields.tsx'
+
+const NO_WISHES: Wishes = { name: 'New trace', hookSize: '2/0', hookPattern: 'j', bait: 'sandeel', amounts: {} }
 
 /** From an outfit and a family to a sound first draft, in the order of the work. */
 export default function NewTraceScreen() {
@@ -31,19 +32,17 @@ export default function NewTraceScreen() {
   return <NewTraceForm outfits={outfits.data} />
 }
 
-const CASTS = [
-  { value: 'none', text: 'not cast: lowered from a boat' },
-  ...Object.entries(CAST_STYLES).map(([value, { name }]) => ({ value, text: name })),
-]
-
 function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
   const [outfitId, setOutfitId] = useState(outfits[0]!.id)
-  const [family, setFamily] = useState<Family>(FAMILIES[0]!)
+  const [familyId, setFamilyId] = useState<string>(FAMILIES[0]!.id)
   const [changed, setChanged] = useState<Partial<Wishes>>({})
-  const [castStyle, setCastStyle] = useState<CastStyle | 'none'>('overhead')
-  const wishes = { ...family.usual, ...changed }
+  const [castStyle, setCastStyle] = useState<Conditions['castStyle']>()
+  const family = familyOf(familyId)
+  const wishes = { ...(family ? usualWishes(family) : NO_WISHES), ...changed }
   const set = (change: Partial<Wishes>) => setChanged((old) => ({ ...old, ...change }))
   const outfit = outfits.find(({ id }) => id === outfitId)!.content
+  const casts = family?.casts ?? CAST_CHOICES
+  const cast = castStyle && casts.includes(castStyle) ? castStyle : casts[0]!
 
   return (
     <div className="grid items-start gap-3 p-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
@@ -58,65 +57,23 @@ function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
           />
         </Sheet>
         <Sheet title="2. Family">
-          <Choices
-            name="family"
-            value={family.id}
+          <FamilyChoice
+            value={familyId}
             onChange={(id) => {
-              setFamily(FAMILIES.find((each) => each.id === id)!)
+              setFamilyId(id)
               setChanged(({ name }) => (name === undefined ? {} : { name }))
             }}
-            choices={FAMILIES.map(({ id, name, about }) => ({ value: id, text: name, about }))}
           />
         </Sheet>
-        <Sheet title="3. Bait, hook and sinker">
-          <div key={family.id} className="grid gap-2">
-            <Field label="bait" htmlFor="new-bait">
-              <Select
-                id="new-bait"
-                value={wishes.bait}
-                onChange={(event) => set({ bait: event.target.value as BaitType })}
-                choices={Object.entries(BAITS).map(([value, { name }]) => ({ value, text: name }))}
-              />
-            </Field>
-            <Field label="hook size" htmlFor="new-size" hint="a plain number is small: 2 is not 2/0">
-              <Select
-                id="new-size"
-                value={wishes.hookSize}
-                onChange={(event) => set({ hookSize: event.target.value })}
-                choices={HOOK_SIZES.map((size) => ({ value: size, text: size.includes('/') ? size : `${size} (small)` }))}
-              />
-            </Field>
-            <Field label="pattern" htmlFor="new-pattern">
-              <Select
-                id="new-pattern"
-                value={wishes.hookPattern}
-                onChange={(event) => set({ hookPattern: event.target.value as HookPattern })}
-                choices={Object.entries(HOOK_PATTERNS).map(([value, { name }]) => ({ value, text: name }))}
-              />
-            </Field>
-            <QuantityField
-              label="sinker"
-              quantity="mass"
-              valueSi={wishes.sinkerKg}
-              check={(kg) => (kg > 0 && kg <= 5 ? undefined : 'From a gram to 5 kg.')}
-              onChange={(sinkerKg) => set({ sinkerKg })}
-            />
-            {family.snoods && (
-              <NumberField
-                label="snoods"
-                value={wishes.snoods}
-                whole
-                least={family.snoods.least}
-                most={family.snoods.most}
-                onChange={(snoods) => snoods && set({ snoods })}
-              />
-            )}
+        <Sheet title={family ? '3. Bait, hook, weights and lengths' : '3. How it is fished'}>
+          <div key={familyId} className="grid gap-2">
+            {family && <WishFields family={family} wishes={wishes} onChange={set} />}
             <Field label="cast" htmlFor="new-cast">
               <Select
                 id="new-cast"
-                value={castStyle}
-                onChange={(event) => setCastStyle(event.target.value as CastStyle | 'none')}
-                choices={CASTS}
+                value={cast}
+                onChange={(event) => setCastStyle(event.target.value as Conditions['castStyle'])}
+                choices={casts.map((style) => ({ value: style, text: castName(style) }))}
               />
             </Field>
           </div>
@@ -127,14 +84,14 @@ function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
         wishes={wishes}
         outfit={outfit}
         outfitId={outfitId}
-        castStyle={castStyle}
+        castStyle={cast}
         onName={(name) => set({ name })}
       />
     </div>
   )
 }
 
-type ChoiceRow = { value: string; text: string; about?: string }
+type ChoiceRow = { value: string; text: string }
 
 function Choices({
   name,
@@ -162,10 +119,7 @@ function Choices({
             onChange={() => onChange(choice.value)}
             className="mt-0.5 size-5 shrink-0"
           />
-          <span>
-            {choice.text}
-            {choice.about && <span className="block text-sm text-quiet">{choice.about}</span>}
-          </span>
+          {choice.text}
         </label>
       ))}
     </div>
@@ -173,11 +127,11 @@ function Choices({
 }
 
 type PreviewProps = {
-  family: Family
+  family: Family | undefined
   wishes: Wishes
   outfit: Outfit
   outfitId: string
-  castStyle: CastStyle | 'none'
+  castStyle: Conditions['castStyle']
   onName: (name: string) => void
 }
 
@@ -187,14 +141,15 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
   const navigate = useNavigate()
   const client = useQueryClient()
   const name = wishes.name.trim()
-  const draft = useMemo(
-    () => soundDraft(family, { ...wishes, name: name || family.usual.name }, outfit, { ...usualConditions(), castStyle }),
-    [family, wishes, name, outfit, castStyle],
-  )
-  const judged = judge(draft.trace, outfit, draft.conditions)
-  const layout = useMiniReach(draft.trace, outfit)
+  const { trace, conditions } = useMemo(() => {
+    const fished = { ...usualConditions(), castStyle }
+    const named = { ...wishes, name: name || 'New trace' }
+    return family ? draft(family, named, outfit, fished) : { trace: emptyTrace(named.name), conditions: fished }
+  }, [family, wishes, name, outfit, castStyle])
+  const judged = judge(trace, outfit, conditions)
+  const layout = useMiniReach(trace, outfit)
   const create = useMutation({
-    mutationFn: () => createTrace(crypto.randomUUID(), { trace: draft.trace, outfitId, conditions: draft.conditions }),
+    mutationFn: () => createTrace(crypto.randomUUID(), { trace, outfitId, conditions }),
     onSuccess: (saved) => {
       client.invalidateQueries({ queryKey: tracesQuery(false).queryKey })
       navigate(`/traces/${saved.id}`)
@@ -202,8 +157,8 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
   })
   return (
     <Sheet title="Your draft" className="lg:sticky lg:top-3">
-      <MiniReach trace={draft.trace} outfit={outfit} layout={layout} />
-      {judged.ok && (
+      <MiniReach trace={trace} outfit={outfit} layout={layout} />
+      {judged.ok && family && (
         <ul className="my-3 grid gap-1">
           {MOMENT_ORDER.map((moment) => {
             const result = judged.evaluation[moment]
@@ -218,7 +173,9 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
         </ul>
       )}
       <p className="mb-3 text-sm text-quiet">
-        Drag {show.entered('strength', draft.conditions.dragN)}. Everything can be changed on the bench.
+        {family
+          ? `Drag ${show.entered('strength', conditions.dragN)}, trace of ${trace.pieces.length} parts. Everything can be changed on the bench.`
+          : 'Nothing is tied on yet: the bench adds part by part, from the main line on.'}
       </p>
       <form
         className="grid gap-2"

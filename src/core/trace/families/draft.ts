@@ -1,104 +1,84 @@
 import { castLoad } from '../../cast/load.ts'
 import { CAST_PEAK_FACTOR, CAST_STYLES } from '../../cast/styles.ts'
-import type { BaitType } from '../../gear/baits.ts'
-import type { ConnectionId } from '../../gear/connections.ts'
-import { type HardwareType, hardwareOf } from '../../gear/hardware.ts'
-import type { HookPattern } from '../../gear/hooks.ts'
-import { labelStepsN } from '../../gear/labels.ts'
-import type { SinkerShape } from '../../gear/sinkers.ts'
+import { labelAtLeastN, labelAtMostN, nextLabelN } from '../../gear/labels.ts'
+import { type Evaluation, evaluate } from '../../moments/evaluate.ts'
+import { QUANTITIES } from '../../units/quantities.ts'
 import type { Conditions } from '../conditions.ts'
-import { freeLine, mainLine, type Outfit } from '../outfit.ts'
-import { type Attach, FORMAT_VERSION, type LinePiece, OUTFIT, type Piece, type Trace } from '../schema.ts'
+import { withClip } from '../edit.ts'
+import { flyingMassKg } from '../mass.ts'
+import { mainLine, type Outfit } from '../outfit.ts'
+import { parentId, type Trace } from '../schema.ts'
+import { type Basis, expand } from './expand.ts'
+import type { Family, Wishes } from './family.ts'
 
-/** What a person says of the trace they want; the rest of a draft follows from the outfit and the conditions. */
-export type Wishes = {
-  name: string
-  sinkerKg: number
-  hookSize: string
-  hookPattern: HookPattern
-  bait: BaitType
-  snoods: number
-}
-
-export type Family = {
-  id: string
-  name: string
-  /** What it is and what it is for, in one sentence. */
-  about: string
-  usual: Wishes
-  /** How many snoods it takes, where that is a choice. */
-  snoods?: { least: number; most: number }
-  draft: (wishes: Wishes, outfit: Outfit, conditions: Conditions) => Trace
-}
-
-/** Margin over the peak pull of a cast that a draft aims for: a little over the 3 that holds. */
-const CAST_MARGIN = 3.2
 /** What a wet, knotted mono keeps of its label in a usual eye knot. */
 const WET_AND_KNOTTED = 0.9 * 0.84
-/** Mass that flies beside the sinker in a usual trace: hooks, baits, swivels. */
-const RIDERS_KG = 0.06
-/** Leader of a trace that is not cast, m. */
+/** Margin over the peak pull of a cast that a draft aims for: a little over the 3 that holds. */
+const CAST_MARGIN = 3.2
+/** Weak link over the weakest above it that a draft aims for: the knots' spread still lets it go first 49 times in 50. */
+const WEAK_LINK_SHARE = 0.6
+/** Steps of label that a draft goes up at most to make the cast hold. */
+const MOST_STEPS_UP = 6
+/** Share of the line class most people set, and the share of the ceiling a draft keeps to. */
+const USUAL_DRAG_SHARE = 0.3
+const UNDER_CEILING = 0.9
+/** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
+const TURNS_ON_SPOOL = 5
 
-export const joined = (to: string, connection: ConnectionId): Attach => ({ how: 'joined', to, joint: { connection } })
-
-/** A size of hardware that is stronger than `neededN` by a little and no bigger. */
-export function hardware(id: string, type: HardwareType, neededN: number, attach: Attach): Piece {
-  const { sizes } = hardwareOf(type)
-  const size = (sizes.find(({ strengthN }) => strengthN >= 1.3 * neededN) ?? sizes.at(-1))?.size
-  return { id, role: 'hardware', type, attach, ...(size === undefined ? {} : { size }) }
-}
-
-/** The smallest label at or above a strength. */
-export function labelAtLeastN(neededN: number): number {
-  const steps = labelStepsN('lb')
-  return steps.find((step) => step >= neededN * 0.999) ?? steps.at(-1)!
-}
-
-/** The largest label at or below a strength. */
-export function labelAtMostN(limitN: number): number {
-  const steps = labelStepsN('lb')
-  return steps.findLast((step) => step <= limitN * 1.001) ?? steps[0]!
-}
-
-/** Label of mono that survives the cast of a sinker with a margin, N; 0 where nothing is cast. */
-export function castLabelN(sinkerKg: number, conditions: Conditions): number {
-  if (conditions.castStyle === 'none') return 0
-  const { peakN } = castLoad({ massKg: sinkerKg + RIDERS_KG, ...CAST_STYLES[conditions.castStyle], peakFactor: CAST_PEAK_FACTOR })
-  return (CAST_MARGIN * peakN) / WET_AND_KNOTTED
-}
+type Draft = { trace: Trace; conditions: Conditions }
 
 /**
- * A leader of mono for the outfit: strong enough for the cast, near the main line's own class, and, where a sinker is cast,
- * long enough to lie on the spool.
+ * A sound first draft of a family on an outfit: a leader that bears the cast, a weak link well under the rest (with a release
+ * clip where it would not bear the cast), and the drag set to suit, in whole half pounds as a scale reads.
  */
-export function leaderPiece(outfit: Outfit, sinkerKg: number, conditions: Conditions): LinePiece {
-  const strengthN = labelAtLeastN(Math.max(castLabelN(sinkerKg, conditions), mainLine(outfit).strengthN * 0.75))
-  const turnsM = 5 * 2 * Math.PI * outfit.reel.fullRadiusM
-  const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + turnsM)) / 2
-  return {
-    id: 'leader',
-    role: 'leader',
-    material: 'mono',
-    strengthN,
-    lengthM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM,
-    attach: joined(OUTFIT, freeLine(outfit).material === 'braid' ? 'fg' : 'doubleUni'),
+export function draft(family: Family, wishes: Wishes, outfit: Outfit, given: Conditions): Draft {
+  const conditions = { ...given, fishMassKg: family.fishKg }
+  let leaderN = startingLeaderN(family, wishes, outfit, conditions)
+  let trace = withWeakLink(family, wishes, outfit, conditions, leaderN)
+  for (let i = 0; i < MOST_STEPS_UP && castTooHard(evaluate(trace, outfit, conditions)); i += 1) {
+    leaderN = nextLabelN(leaderN, 1, 'lb')
+    trace = withWeakLink(family, wishes, outfit, conditions, leaderN)
   }
+  return { trace, conditions: { ...conditions, dragN: dragN(evaluate(trace, outfit, conditions), outfit) } }
 }
 
-export function sinker(massKg: number, conditions: Conditions, attach: Attach): Piece {
-  const shape: SinkerShape = conditions.castStyle === 'none' ? 'pear' : 'bomb'
-  return { id: 'sinker', role: 'sinker', shape, massKg, attach }
+const castTooHard = ({ cast }: Evaluation) => cast !== undefined && cast.verdict !== 'holds'
+
+function basisOf(outfit: Outfit, conditions: Conditions, leaderN: number, weakLinkN: number): Basis {
+  const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * outfit.reel.fullRadiusM
+  const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + onSpoolM)) / 2
+  return { outfit, leaderN, weakLinkN, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM }
 }
 
-/** A hook with its bait, on the end of a line. */
-export function baitedHook(id: string, wishes: Wishes, line: string): Piece[] {
-  return [
-    { id, role: 'hook', pattern: wishes.hookPattern, size: wishes.hookSize, attach: joined(line, 'snell') },
-    { id: `${id}-bait`, role: 'bait', bait: wishes.bait, attach: joined(id, 'fitted') },
-  ]
+/** The label that bears the cast of all that flies, and is near enough the main line's own. */
+function startingLeaderN(family: Family, wishes: Wishes, outfit: Outfit, conditions: Conditions): number {
+  const ofMainN = mainLine(outfit).strengthN * family.leaderOverMain
+  if (conditions.castStyle === 'none') return labelAtLeastN(ofMainN)
+  const massKg = flyingMassKg(expand(family, wishes, basisOf(outfit, conditions, ofMainN, ofMainN)))
+  const { peakN } = castLoad({ massKg, ...CAST_STYLES[conditions.castStyle], peakFactor: CAST_PEAK_FACTOR })
+  return labelAtLeastN(Math.max((CAST_MARGIN * peakN) / WET_AND_KNOTTED, ofMainN))
 }
 
-export function assemble(family: string, wishes: Wishes, pieces: Piece[], more: Partial<Trace> = {}): Trace {
-  return { formatVersion: FORMAT_VERSION, name: wishes.name, family, pieces, ...more }
+/** The family with its weak link, if it has one, stepped down to what goes first on a snag, and clipped where a cast needs it. */
+function withWeakLink(family: Family, wishes: Wishes, outfit: Outfit, conditions: Conditions, leaderN: number): Trace {
+  const at = (weakLinkN: number) => expand(family, wishes, basisOf(outfit, conditions, leaderN, weakLinkN))
+  const level = at(leaderN)
+  const share =
+    family.weakLink && evaluate(level, outfit, conditions).snag?.paths.find((path) => path.weakLinkShare)?.weakLinkShare
+  if (!share) return level
+  const trace = at(labelAtMostN((leaderN * WEAK_LINK_SHARE) / share))
+  const sinker = trace.pieces.find(({ role, attach }) => role === 'sinker' && parentId(attach) === trace.weakLink)
+  const { cast } = evaluate(trace, outfit, conditions)
+  if (!cast || !sinker || cast.verdict === 'holds') return trace
+  return withClip(trace, sinker.id, labelAtLeastN(4 * cast.peakN))
+}
+
+function dragN({ run }: Evaluation, outfit: Outfit): number {
+  const wantedN = Math.min(
+    USUAL_DRAG_SHARE * mainLine(outfit).strengthN,
+    UNDER_CEILING * (run?.figure.value ?? Number.POSITIVE_INFINITY),
+  )
+  const halfPoundN = QUANTITIES.strength.units.lb / 2
+  return Math.max(1, Math.floor(wantedN / halfPoundN)) * halfPoundN
 }

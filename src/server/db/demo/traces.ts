@@ -1,9 +1,7 @@
 import { type Conditions, usualConditions } from '../../../core/trace/conditions.ts'
-import { boomPaternoster } from '../../../core/trace/families/boomPaternoster.ts'
-import type { Family, Wishes } from '../../../core/trace/families/draft.ts'
-import { runningLedger } from '../../../core/trace/families/runningLedger.ts'
-import { soundDraft } from '../../../core/trace/families/soundDraft.ts'
-import { threeWay } from '../../../core/trace/families/threeWay.ts'
+import { draft } from '../../../core/trace/families/draft.ts'
+import { familyOf } from '../../../core/trace/families/families.ts'
+import { usualWishes, type Wishes } from '../../../core/trace/families/family.ts'
 import type { Piece, Trace } from '../../../core/trace/schema.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traces.ts'
@@ -16,7 +14,7 @@ type Patch = Partial<Record<string, Record<string, unknown>>>
 type Recipe = {
   id: string
   outfit: DemoOutfit
-  family: Family
+  family: string
   wishes: Partial<Wishes>
   notes: string
   conditions?: Partial<Conditions>
@@ -32,8 +30,8 @@ const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d201',
     outfit: 'oldBeach',
-    family: runningLedger,
-    wishes: { name: 'Hesk Bar turbot ledger', sinkerKg: 0.12, hookSize: '1/0', bait: 'sandeel' },
+    family: 'runningLedger',
+    wishes: { name: 'Hesk Bar turbot ledger', amounts: { sinkerKg: 0.12 }, hookSize: '1/0', bait: 'sandeel' },
     notes: 'On the reel that is half empty: look at what the drag does with line out.',
     conditions: { castStyle: 'lob', lineOutM: 90 },
     dragLb: 6,
@@ -41,24 +39,24 @@ const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d202',
     outfit: 'deep',
-    family: threeWay,
-    wishes: { name: 'The Sill ling rig', sinkerKg: 0.68, hookSize: '8/0', bait: 'cuttlefishStrip' },
+    family: 'threeWay',
+    wishes: { name: 'The Sill ling rig', amounts: { sinkerKg: 0.68 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
     notes: 'Deep mud, 240 m. The sinker line is meant to go.',
     conditions: { ...AFLOAT, lineOutM: 260 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d203',
     outfit: 'boat',
-    family: runningLedger,
-    wishes: { name: 'Outer Bank drift ledger', sinkerKg: 0.23, hookSize: '2/0', bait: 'sandeel' },
+    family: 'runningLedger',
+    wishes: { name: 'Outer Bank drift ledger', amounts: { sinkerKg: 0.23 }, hookSize: '2/0', bait: 'sandeel' },
     notes: 'Drifting for turbot over sand and shell.',
     conditions: { ...AFLOAT, lineOutM: 75 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204',
     outfit: 'boat',
-    family: runningLedger,
-    wishes: { name: 'Kettle Narrows tope ledger', sinkerKg: 0.34, hookSize: '6/0', bait: 'wholePouting' },
+    family: 'runningLedger',
+    wishes: { name: 'Kettle Narrows tope ledger', amounts: { sinkerKg: 0.34 }, hookSize: '6/0', bait: 'wholePouting' },
     notes: 'The leader was stepped down for clear water and kept its old knots: lighter than its knots allow.',
     conditions: { ...AFLOAT, lineOutM: 60 },
     patch: {
@@ -70,16 +68,16 @@ const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205',
     outfit: 'boat',
-    family: threeWay,
-    wishes: { name: 'Kettle Narrows conger rig', sinkerKg: 0.45, hookSize: '8/0', bait: 'cuttlefishStrip' },
+    family: 'threeWay',
+    wishes: { name: 'Kettle Narrows conger rig', amounts: { sinkerKg: 0.45 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
     notes: 'Shingle and rough ground at anchor; the sinker line is meant to go.',
     conditions: { ...AFLOAT, lineOutM: 45 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d206',
     outfit: 'rocks',
-    family: threeWay,
-    wishes: { name: 'Long Ledge, stout sinker line', sinkerKg: 0.12, hookSize: '3/0', bait: 'peelerCrab' },
+    family: 'threeWay',
+    wishes: { name: 'Long Ledge, stout sinker line', amounts: { sinkerKg: 0.12 }, hookSize: '3/0', bait: 'peelerCrab' },
     notes: 'The sinker line was replaced by what was in the pocket: a weak link stronger than its trace.',
     conditions: { castStyle: 'overhead', lineOutM: 60, freeboardM: 3 },
     patch: { 'sinker-line': { strengthN: 60 * LB } },
@@ -87,40 +85,45 @@ const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207',
     outfit: 'rocks',
-    family: threeWay,
-    wishes: { name: 'Long Ledge kelp rig', sinkerKg: 0.12, hookSize: '2/0', bait: 'peelerCrab' },
+    family: 'threeWay',
+    wishes: { name: 'Long Ledge kelp rig', amounts: { sinkerKg: 0.12 }, hookSize: '2/0', bait: 'peelerCrab' },
     notes: 'Kelp: the light sinker line goes first, and a clip carries it through the cast.',
     conditions: { castStyle: 'overhead', lineOutM: 60, freeboardM: 3 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d208',
     outfit: 'rocks',
-    family: runningLedger,
-    wishes: { name: 'Long Ledge pollack ledger', sinkerKg: 0.06, hookSize: '3/0', bait: 'sandeel' },
+    family: 'runningLedger',
+    wishes: { name: 'Long Ledge pollack ledger', amounts: { sinkerKg: 0.06 }, hookSize: '3/0', bait: 'sandeel' },
     notes: '',
     conditions: { castStyle: 'lob', lineOutM: 40, freeboardM: 3 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d209',
     outfit: 'beach',
-    family: boomPaternoster,
-    wishes: { name: 'Hesk Bar scratching, three booms', snoods: 3, sinkerKg: 0.15, hookSize: '1', bait: 'lugworm' },
+    family: 'boomPaternoster',
+    wishes: { name: 'Hesk Bar scratching, three booms', amounts: { snoods: 3, sinkerKg: 0.15 }, hookSize: '1', bait: 'lugworm' },
     notes: '',
     conditions: { castStyle: 'overhead', lineOutM: 110 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d210',
     outfit: 'beach',
-    family: boomPaternoster,
-    wishes: { name: 'Tarrow pier, one boom', snoods: 1, sinkerKg: 0.12, hookSize: '2/0', bait: 'razorClam' },
+    family: 'boomPaternoster',
+    wishes: { name: 'Tarrow pier, one boom', amounts: { snoods: 1, sinkerKg: 0.12 }, hookSize: '2/0', bait: 'razorClam' },
     notes: '',
     conditions: { castStyle: 'lob', lineOutM: 50, freeboardM: 5 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211',
     outfit: 'beach',
-    family: boomPaternoster,
-    wishes: { name: 'Hesk Bar hound trace, two booms', snoods: 2, sinkerKg: 0.15, hookSize: '3/0', bait: 'peelerCrab' },
+    family: 'boomPaternoster',
+    wishes: {
+      name: 'Hesk Bar hound trace, two booms',
+      amounts: { snoods: 2, sinkerKg: 0.15 },
+      hookSize: '3/0',
+      bait: 'peelerCrab',
+    },
     notes: 'Smooth-hound on peeler crab. Leader still on the old knot.',
     conditions: { castStyle: 'overhead', lineOutM: 90 },
     patch: {
@@ -136,10 +139,11 @@ const RECIPES: readonly Recipe[] = [
 export function demoTraces(): { id: string; content: TraceContent }[] {
   return RECIPES.map(({ id, outfit, family, wishes, notes, conditions, patch, dragLb }) => {
     const { id: outfitId, content } = DEMO_OUTFITS[outfit]
-    const draft = soundDraft(family, { ...family.usual, ...wishes }, content, { ...usualConditions(), ...conditions })
+    const from = familyOf(family)!
+    const first = draft(from, { ...usualWishes(from), ...wishes }, content, { ...usualConditions(), ...conditions })
     const trace: Trace = {
-      ...draft.trace,
-      pieces: draft.trace.pieces.map((piece) => ({ ...piece, ...patch?.[piece.id] }) as Piece),
+      ...first.trace,
+      pieces: first.trace.pieces.map((piece) => ({ ...piece, ...patch?.[piece.id] }) as Piece),
       ...(notes ? { notes } : {}),
     }
     return {
@@ -147,7 +151,7 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
       content: {
         trace,
         outfitId,
-        conditions: dragLb === undefined ? draft.conditions : { ...draft.conditions, dragN: dragLb * LB },
+        conditions: dragLb === undefined ? first.conditions : { ...first.conditions, dragN: dragLb * LB },
       },
     }
   })
