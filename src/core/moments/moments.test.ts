@@ -3,12 +3,16 @@ import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
+import { connectionOf } from '../gear/connections.ts'
+import { MATERIALS } from '../gear/materials.ts'
 import { normalCdf } from '../math/normal.ts'
 import { strengthChain } from '../strength/chain.ts'
 import { type Conditions, usualConditions } from '../trace/conditions.ts'
 import { withClip, withJoint, withoutClip, withPiece } from '../trace/edit.ts'
 import { fitIssues } from '../trace/fitsOutfit.ts'
-import type { LinePiece, Piece, Trace } from '../trace/schema.ts'
+import { pathToPiece } from '../trace/paths.ts'
+import { isLine, isTied, jointOf, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
 import { evaluate } from './evaluate.ts'
 import { lostBelow } from './snag.ts'
 
@@ -77,32 +81,52 @@ describe('run', () => {
     expect(leaderOf(true) / leaderOf(false)).toBeCloseTo(0.9, 12)
   })
 
-  test('a better connection never lowers the verdict, a weaker leader never raises the ceiling', () => {
+  test('on any trace: a better connection never lowers the verdict, a weaker line never raises the ceiling', () => {
     const rank = { holds: 0, watch: 1, fails: 2 }
-    const joints = ['leader', 'swivel', 'hook-length', 'hook']
     fc.assert(
       fc.property(
-        fc.constantFrom(...joints),
+        traceArb,
+        fc.nat(),
         fc.double({ min: 0.3, max: 0.9, noNaN: true }),
         fc.double({ min: 5, max: 60, noNaN: true }),
-        (id, efficiency, dragN) => {
-          const at = (share: number) =>
-            evaluate(
-              withJoint(trace, id, (joint) => ({ ...joint, efficiency: share })),
-              outfit,
-              { ...usual, dragN },
-            ).run!
-          expect(rank[at(Math.min(1, efficiency * 1.1)).verdict]).toBeLessThanOrEqual(rank[at(efficiency).verdict])
-          const thinner = withPiece(trace, 'leader', (piece) => ({
-            ...(piece as LinePiece),
-            strengthN: (piece as LinePiece).strengthN * efficiency,
-          }))
-          expect(evaluate(thinner, outfit, usual).run!.figure.value).toBeLessThanOrEqual(
-            evaluate(trace, outfit, usual).run!.figure.value,
-          )
+        (any, pick, share, dragN) => {
+          const at = (changed: Trace) => evaluate(changed, outfit, { ...usual, dragN }).run
+          const joined = any.pieces.filter((piece) => isTied(jointOf(piece)))
+          const lines = any.pieces.filter(isLine)
+          fc.pre(joined.length > 0 && lines.length > 0 && at(any) !== undefined)
+          const { id } = joined[pick % joined.length]!
+          const tied = (efficiency: number) => at(withJoint(any, id, (joint) => ({ ...joint, efficiency })))!
+          expect(rank[tied(Math.min(1, share * 1.1)).verdict]).toBeLessThanOrEqual(rank[tied(share).verdict])
+          const line = lines[pick % lines.length]!
+          const thinner = withPiece(any, line.id, (piece) => ({ ...(piece as LinePiece), strengthN: line.strengthN * share }))
+          expect(at(thinner)!.figure.value).toBeLessThanOrEqual(at(any)!.figure.value)
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 60 },
+    )
+  })
+
+  test('on any trace: every path’s strengths are those of strength.chain worked link by link', () => {
+    fc.assert(
+      fc.property(traceArb, (any) => {
+        for (const path of evaluate(any, outfit, usual).snag?.paths ?? []) {
+          const lineN = ({ role, strengthN, condition, material }: LinePiece) =>
+            strengthN * (role === 'double' ? 2 : 1) * (condition ?? 1) * MATERIALS[material].wetCondition
+          const strengthOf = new Map(path.links.map(({ id, strengthN }) => [id, strengthN]))
+          for (const element of pathToPiece(any, path.end)) {
+            if (element.kind === 'line') expect(strengthOf.get(element.id)).toBeCloseTo(lineN(element.line), 9)
+            if (element.kind !== 'joint') continue
+            // A joint is no stronger than its own share of any line that it is tied in and that bears the pull.
+            const { efficiency } = connectionOf(element.joint.connection)
+            const tiedIn = any.pieces.filter(isLine).filter(({ id }) => element.ties.includes(id) && strengthOf.has(id))
+            for (const line of tiedIn)
+              expect(strengthOf.get(element.id)).toBeLessThanOrEqual(
+                (element.joint.efficiency ?? efficiency[line.material]!) * lineN(line) * (1 + 1e-12),
+              )
+          }
+        }
+      }),
+      { numRuns: 60 },
     )
   })
 

@@ -65,7 +65,7 @@ function aboveLine(trace: Trace, id: string): string {
   return OUTFIT
 }
 
-function freeId(trace: Trace, wanted: string): string {
+export function freeId(trace: Trace, wanted: string): string {
   const taken = new Set([...trace.pieces, ...(trace.releaseClips ?? [])].map(({ id }) => id))
   let id = wanted
   for (let n = 2; taken.has(id); n += 1) id = `${wanted}-${n}`

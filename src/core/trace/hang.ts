@@ -3,7 +3,7 @@ import type { Material } from '../gear/materials.ts'
 import type { Attach, LinePiece } from './schema.ts'
 
 /** Tied or fitted to the end of a piece. */
-export const joined = (to: string, connection: ConnectionId, end?: 'near'): Attach => ({
+export const joined = (to: string, connection: ConnectionId, end?: 'near' | 'far'): Attach => ({
   how: 'joined',
   to,
   joint: { connection },

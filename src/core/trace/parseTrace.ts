@@ -1,7 +1,7 @@
 import { connectionOf } from '../gear/connections.ts'
 import { HARDWARE, hardwareStrengthN } from '../gear/hardware.ts'
 import { pathToPiece } from './paths.ts'
-import { isLine, type Joint, jointId, jointOf, OUTFIT, type Piece, parentId, type Trace, traceShape } from './schema.ts'
+import { isLine, isTied, jointId, jointOf, OUTFIT, type Piece, parentId, type Trace, traceShape } from './schema.ts'
 
 /** One fault of a document: where it is, and what is wrong. */
 export type Issue = { path: (string | number)[]; message: string }
@@ -119,7 +119,7 @@ function bearingIssues(trace: Trace, byId: Map<string, Piece>): Issue[] {
   })
 }
 
-function carriesEnd(piece: Piece, trace: Trace): boolean {
+export function carriesEnd(piece: Piece, trace: Trace): boolean {
   if (piece.role === 'hook' || piece.role === 'lure' || piece.role === 'sinker') return true
   return trace.pieces.some((other) => parentId(other.attach) === piece.id && carriesEnd(other, trace))
 }
@@ -139,5 +139,3 @@ function traceIssues(trace: Trace, byId: Map<string, Piece>): Issue[] {
   }
   return issues
 }
-
-const isTied = (joint: Joint | undefined) => joint !== undefined && connectionOf(joint.connection).joins !== 'fixture'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { BAITS, type BaitType } from '../gear/baits.ts'
-import { CONNECTION_IDS } from '../gear/connections.ts'
+import { CONNECTION_IDS, connectionOf } from '../gear/connections.ts'
 import { HARDWARE_TYPES } from '../gear/hardware.ts'
 import { HOOK_PATTERNS, type HookPattern } from '../gear/hooks.ts'
 import { MATERIALS, type Material } from '../gear/materials.ts'
@@ -156,6 +156,10 @@ export function isLine(piece: Piece | undefined): piece is LinePiece {
 export function jointOf(piece: Piece): Joint | undefined {
   return piece.attach.how === 'joined' || piece.attach.how === 'fixed' ? piece.attach.joint : undefined
 }
+
+/** Whether a joint is a knot, crimp or splice, and so a link: what only fits into each other harms no line. */
+export const isTied = (joint: Joint | undefined): joint is Joint =>
+  joint !== undefined && connectionOf(joint.connection).joins !== 'fixture'
 
 /** The id of the link that a piece's joint makes. */
 export const jointId = (id: string) => `${id}.joint`

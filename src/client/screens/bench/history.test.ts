@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { braidOutfit } from '../../../../tests/fixtures/outfits.ts'
+import { attempt, editsArb, STARTS } from '../../../../tests/fixtures/randomTraces.ts'
+import type { Trace } from '../../../core/trace/schema.ts'
 import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
 
 const run = (actions: HistoryAction<number>[], from: History<number> = startHistory(0)) =>
@@ -33,4 +36,25 @@ test('keystrokes in one field are one step until the field is left', () => {
 test('an edit after an undo drops what was undone; undo at the start changes nothing', () => {
   expect(run([edit(1), edit(2), { type: 'undo' }, edit(5)]).future).toEqual([])
   expect(run([{ type: 'undo' }]).present).toBe(0)
+})
+
+test('whatever was drawn, undo restores each trace exactly as it was', () => {
+  const outfit = braidOutfit(50)
+  fc.assert(
+    fc.property(fc.constantFrom(...STARTS), editsArb, (start, edits) => {
+      const seen = [JSON.stringify(start)]
+      let history = startHistory<Trace>(start)
+      for (const edit of edits) {
+        const result = attempt(history.present, outfit, edit)
+        if (!result.ok) continue
+        history = historyReducer(history, { type: 'edit', next: result.trace })
+        seen.push(JSON.stringify(history.present))
+      }
+      for (const before of seen.toReversed()) {
+        expect(JSON.stringify(history.present)).toBe(before)
+        history = historyReducer(history, { type: 'undo' })
+      }
+    }),
+    { numRuns: 50 },
+  )
 })

@@ -1,0 +1,187 @@
+import { fixedOn, joined, sliding, usualConnection } from '../hang.ts'
+import type { Outfit } from '../outfit.ts'
+import { carriesEnd } from '../parseTrace.ts'
+import { type Attach, isLine, OUTFIT, type Piece, type Trace } from '../schema.ts'
+import { atOf, onLine } from './along.ts'
+import { NO_KNOT, sideById, tieTo } from './joining.ts'
+import { NEW_PARTS, type NewPart, SINGLE_PARTS, type SinglePart } from './newParts.ts'
+import { pieceOf } from './pieceOf.ts'
+import type { Place } from './places.ts'
+import { checked, type Redrawn, refused } from './redrawn.ts'
+
+/** Half of the body that a trapped boom turns in, m. */
+const TRAP_M = 0.012
+/** Share of a pulley's line that lies on the sinker's side to begin with. */
+const PULLEY_NEAR_SHARE = 0.25
+
+type Step = { ok: true; trace: Trace; id: string } | { ok: false; why: string }
+
+/** The trace with a part put in at a place, the new part chosen; or why it does not go there. */
+export function addPart(trace: Trace, outfit: Outfit, place: Place, partId: string): Redrawn {
+  const part = NEW_PARTS[partId]
+  if (!part) return refused(`there is no part “${partId}”`)
+  const put = putIn(trace, outfit, place, part)
+  return put.ok ? checked(put.trace, outfit, put.id) : put
+}
+
+function putIn(trace: Trace, outfit: Outfit, place: Place, part: NewPart): Step {
+  switch (part.kind) {
+    case 'baitedSnood':
+      return baitedSnood(trace, outfit, place)
+    case 'trappedSnood':
+      return trappedSnood(trace, outfit, place)
+    case 'weakSinker':
+      return weakSinker(trace, outfit, place)
+    case 'pulleyLine':
+      return pulleyLine(trace, outfit, place)
+    default:
+      return place.at === 'end' ? atEnd(trace, outfit, place, part) : along(trace, outfit, place, part)
+  }
+}
+
+const no = (why: string): Step => ({ ok: false, why })
+/** Adds one part after another, each at a place found from the one before. */
+function inTurn(start: Step, ...more: ((done: Extract<Step, { ok: true }>) => Step)[]): Step {
+  return more.reduce<Step>((done, next) => (done.ok ? next(done) : done), start)
+}
+
+function atEnd(trace: Trace, outfit: Outfit, place: Extract<Place, { at: 'end' }>, part: SinglePart): Step {
+  const parent = trace.pieces.find(({ id }) => id === place.of)
+  const carries = part.kind === 'line' || part.kind === 'hardware' || part.kind === 'hook'
+  const taken = trace.pieces.find(({ id }) => id === place.takes)
+  if (part.kind === 'bait' && parent?.role !== 'hook') return no('a bait goes on a hook')
+  if (parent && ['bait', 'sinker', 'lure', 'float', 'light'].includes(parent.role))
+    return no(`nothing hangs from a ${parent.role}`)
+  if (parent?.role === 'hook' && (part.kind === 'line' || part.kind === 'float')) return no('tie it above the hook')
+  if (part.kind === 'hardware' && IN_LINE_NEVER.includes(part.type)) return no('it goes along a line, not at an end')
+  if (taken && (!carries || (part.kind === 'hook' && taken.role !== 'hook' && taken.role !== 'bait')))
+    return no(`${named(taken)} is tied there already: put a loop or a three-way swivel between first`)
+  const piece = pieceOf(part, trace, outfit, joined(place.of, 'fitted'))
+  const attach = tieNew(trace, outfit, place, piece)
+  if (!attach) return no(NO_KNOT)
+  const withNew = { ...trace, pieces: insertAfter(trace, place.of, { ...piece, attach }) }
+  if (!taken) return { ok: true, trace: withNew, id: piece.id }
+  const below = tieTo(withNew, outfit, piece.id, taken)
+  if (!below) return no(NO_KNOT)
+  return { ok: true, trace: reattached(withNew, taken.id, below), id: piece.id }
+}
+
+/** Types that only ever sit part-way along a line. */
+const IN_LINE_NEVER: readonly string[] = ['bead', 'crimp', 'stopKnot', 'baitClip', 'breakBand']
+
+function tieNew(
+  trace: Trace,
+  outfit: Outfit,
+  { of, end }: { of: string; end?: 'near' | 'far' },
+  piece: Piece,
+): Attach | undefined {
+  const below = isLine(piece)
+    ? { material: piece.material, role: piece.role }
+    : piece.role === 'hook'
+      ? ('hook' as const)
+      : ('part' as const)
+  if (piece.role === 'hardware' && piece.type === 'loop' && typeof sideById(trace, outfit, of) === 'object')
+    return joined(of, 'surgeonsLoop', end)
+  const connection = usualConnection(sideById(trace, outfit, of), below)
+  return connection && joined(of, connection, end)
+}
+
+function along(trace: Trace, outfit: Outfit, place: Extract<Place, { at: 'along' }>, part: SinglePart): Step {
+  const piece = pieceOf(part, trace, outfit, joined(place.line, 'fitted'))
+  const attach = seatFor(trace, place, piece)
+  if (typeof attach === 'string') return no(attach)
+  return { ok: true, trace: { ...trace, pieces: insertAfter(trace, place.line, { ...piece, attach }) }, id: piece.id }
+}
+
+/** How a part sits part-way along a line: fixed, knotted in, or sliding to what is below it; or why it does not. */
+export function seatFor(trace: Trace, { line, downM }: { line: string; downM: number }, piece: Piece): Attach | string {
+  const atM = Math.max(0, atOf(line, downM))
+  if (piece.role === 'light') return fixedOn(line, atM)
+  if (piece.role === 'sinker' && piece.shape === 'shot') return fixedOn(line, atM)
+  if (piece.role === 'hardware') {
+    if (piece.type === 'loop')
+      return line === OUTFIT ? 'the outfit’s line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
+    if (['crimp', 'stopKnot', 'baitClip', 'breakBand'].includes(piece.type)) return fixedOn(line, atM)
+    if (piece.type === 'threeWay' || piece.type === 'snap') return 'it is tied in: split the line there'
+  } else if (piece.role === 'float') {
+    const stop = onLine(trace, line).findLast((other) => other.downM <= downM)
+    return sliding(line, atM, { above: stop?.piece.id })
+  } else if (piece.role !== 'sinker' && piece.role !== 'hook') return 'it hangs from an end, not part-way along a line'
+  const below = onLine(trace, line).find((other) => other.downM >= downM && other.solid)
+  if (!below && carriesEnd(piece, trace))
+    return 'there is nothing below for it to bear on: tie something to the end of the line first'
+  return sliding(line, atM, { below: below?.piece.id })
+}
+
+function baitedSnood(trace: Trace, outfit: Outfit, place: Place): Step {
+  const root: Step =
+    place.at === 'end'
+      ? atEnd(trace, outfit, place, SINGLE_PARTS.snood!)
+      : inTurn(along(trace, outfit, place, SINGLE_PARTS.loop!), (loop) =>
+          atEnd(loop.trace, outfit, { at: 'end', of: loop.id }, SINGLE_PARTS.snood!),
+        )
+  return withHookAndBait(root, outfit)
+}
+
+function withHookAndBait(snood: Step, outfit: Outfit): Step {
+  return inTurn(
+    snood,
+    ({ trace, id }) => atEnd(trace, outfit, { at: 'end', of: id }, SINGLE_PARTS.hook!),
+    ({ trace, id }) => atEnd(trace, outfit, { at: 'end', of: id }, SINGLE_PARTS.bait!),
+  )
+}
+
+function trappedSnood(trace: Trace, outfit: Outfit, place: Place): Step {
+  if (place.at === 'end') return no('it stands along a line')
+  const at = (offsetM: number) => ({ ...place, downM: place.downM + offsetM })
+  const boom = inTurn(
+    along(trace, outfit, at(-TRAP_M), SINGLE_PARTS.crimp!),
+    (done) => along(done.trace, outfit, at(TRAP_M), SINGLE_PARTS.crimp!),
+    (done) => along(done.trace, outfit, at(-TRAP_M / 2), SINGLE_PARTS.bead!),
+    (done) => along(done.trace, outfit, at(TRAP_M / 2), SINGLE_PARTS.bead!),
+    (done) => along(done.trace, outfit, place, SINGLE_PARTS.boom!),
+  )
+  return withHookAndBait(
+    inTurn(boom, (done) => atEnd(done.trace, outfit, { at: 'end', of: done.id }, SINGLE_PARTS.snood!)),
+    outfit,
+  )
+}
+
+function weakSinker(trace: Trace, outfit: Outfit, place: Place): Step {
+  if (place.at === 'along') return no('it hangs from a swivel, a snap or a loop')
+  const link = atEnd(trace, outfit, place, SINGLE_PARTS.sinkerLink!)
+  return inTurn(link, (done) =>
+    atEnd({ ...done.trace, weakLink: done.id }, outfit, { at: 'end', of: done.id }, SINGLE_PARTS.sinker!),
+  )
+}
+
+function pulleyLine(trace: Trace, outfit: Outfit, place: Place): Step {
+  const carrier = place.at === 'end' ? trace.pieces.find(({ id }) => id === place.of) : undefined
+  if (carrier?.role !== 'hardware' || !['pulleyBead', 'slider', 'solidRing'].includes(carrier.type))
+    return no('a line runs through a pulley bead, a running link or a ring')
+  const line = pieceOf(SINGLE_PARTS.body!, trace, outfit, joined(carrier.id, 'fitted'))
+  if (!isLine(line)) return no('a line runs through it')
+  const nearM = line.lengthM * PULLEY_NEAR_SHARE
+  const swivel = (of: string, from: Trace, end?: 'near' | 'far') => {
+    const piece = pieceOf(SINGLE_PARTS.swivel!, from, outfit, joined(of, 'fitted'))
+    return { ...piece, attach: joined(of, usualConnection({ material: line.material }, 'part')!, end) }
+  }
+  const withLine = { ...trace, pieces: [...trace.pieces, line] }
+  const near = swivel(line.id, withLine, 'near')
+  const withNear = { ...withLine, pieces: [...withLine.pieces, near] }
+  const far = swivel(line.id, withNear)
+  const through: Attach = { how: 'through', carrier: carrier.id, atM: nearM, stops: { near: near.id, far: far.id } }
+  return { ok: true, trace: reattached({ ...withNear, pieces: [...withNear.pieces, far] }, line.id, through), id: line.id }
+}
+
+const named = (piece: Piece) => `the ${piece.label ?? piece.id.replaceAll('-', ' ')}`
+
+function insertAfter(trace: Trace, id: string, piece: Piece): Piece[] {
+  const at = trace.pieces.findIndex((each) => each.id === id)
+  // After the last of what already hangs there, so that the list reads from the reel down.
+  return at < 0 ? [piece, ...trace.pieces] : [...trace.pieces.slice(0, at + 1), piece, ...trace.pieces.slice(at + 1)]
+}
+
+export function reattached(trace: Trace, id: string, attach: Attach): Trace {
+  return { ...trace, pieces: trace.pieces.map((piece) => (piece.id === id ? { ...piece, attach } : piece)) }
+}
