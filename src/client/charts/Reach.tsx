@@ -1,5 +1,5 @@
-import { type KeyboardEvent, useId } from 'react'
-import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
+import { type KeyboardEvent, type PointerEvent, useId, useRef } from 'react'
+import { downAtX, type ReachItem, type ReachLayout } from '../../core/layout/reach.ts'
 import type { Outfit } from '../../core/trace/outfit.ts'
 import type { Trace } from '../../core/trace/schema.ts'
 import { isLine } from '../../core/trace/schema.ts'
@@ -16,13 +16,44 @@ type Props = {
   selected: string | undefined
   weakest: string | undefined
   onSelect: (id: string) => void
+  /** Part to slide along its line by the pointer: where it rides, undefined where it does not. */
+  rides: (id: string) => string | undefined
+  onSlide: (id: string, downM: number) => void
+  onSlid: () => void
+  onKey: (action: ReachAction) => void
+}
+
+/** What a key on the reach asks for, beyond walking it. */
+export type ReachAction = 'add' | 'remove' | 'nudgeToReel' | 'nudgeToHook'
+
+const ACTIONS: Record<string, ReachAction> = {
+  Insert: 'add',
+  '+': 'add',
+  Delete: 'remove',
+  'Shift+ArrowLeft': 'nudgeToReel',
+  'Shift+ArrowRight': 'nudgeToHook',
 }
 
 const LABEL_STEP = 13
 const DROP_CLEARANCE = 30
 
 /** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. */
-export function Reach({ trace, outfit, layout, label, labelWidth, name, selected, weakest, onSelect }: Props) {
+export function Reach({
+  trace,
+  outfit,
+  layout,
+  label,
+  labelWidth,
+  name,
+  selected,
+  weakest,
+  onSelect,
+  rides,
+  onSlide,
+  onSlid,
+  onKey,
+}: Props) {
+  const drag = useSlideDrag({ trace, layout, rides, onSlide, onSlid })
   const prefix = useId()
   const ordered = layout.items.toSorted((a, b) => a.y - b.y || a.x0 - b.x0)
   const at = ordered.findIndex(({ id }) => id === selected)
@@ -32,6 +63,12 @@ export function Reach({ trace, outfit, layout, label, labelWidth, name, selected
     !item.onLine && (layout.metresPerUnit === undefined || item.id === selected || labelWidth(item.id) <= item.x1 - item.x0)
 
   const onKeyDown = (event: KeyboardEvent) => {
+    const action = ACTIONS[event.key.startsWith('Arrow') && event.shiftKey ? `Shift+${event.key}` : event.key]
+    if (action) {
+      event.preventDefault()
+      onKey(action)
+      return
+    }
     const to = { ArrowRight: at + 1, ArrowDown: at + 1, ArrowLeft: at - 1, ArrowUp: at - 1, Home: 0, End: ordered.length - 1 }[
       event.key
     ]
@@ -46,7 +83,11 @@ export function Reach({ trace, outfit, layout, label, labelWidth, name, selected
       height={layout.height}
       className="block text-ink"
       role="listbox"
-      aria-label="The reach: parts from the reel to the hooks. Arrow keys walk it."
+      aria-label="The reach: parts from the reel to the hooks. Arrow keys walk it; Insert adds a part, Delete takes it out, Shift with an arrow moves it."
+      ref={drag.ref}
+      onPointerMove={drag.onPointerMove}
+      onPointerUp={drag.onPointerUp}
+      onPointerCancel={drag.onPointerUp}
       aria-orientation="horizontal"
       aria-activedescendant={at >= 0 ? `${prefix}${ordered[at]!.id}` : undefined}
       tabIndex={0}
@@ -65,8 +106,9 @@ export function Reach({ trace, outfit, layout, label, labelWidth, name, selected
           role="option"
           aria-selected={item.id === selected}
           aria-label={name(item.id)}
-          className="cursor-pointer"
+          className={rides(item.id) === undefined ? 'cursor-pointer' : 'cursor-ew-resize'}
           onClick={() => onSelect(item.id)}
+          onPointerDown={(event) => drag.onPointerDown(item, event)}
         >
           <ItemBox item={item} selected={item.id === selected} />
           <g className={item.id === weakest ? 'text-fails' : ''}>
@@ -86,6 +128,35 @@ export function Reach({ trace, outfit, layout, label, labelWidth, name, selected
       ))}
     </svg>
   )
+}
+
+type DragArgs = Pick<Props, 'trace' | 'layout' | 'rides' | 'onSlide' | 'onSlid'>
+
+/** Slides a part along its line while the pointer is down on it; a press without a move stays a choice. */
+function useSlideDrag({ trace, layout, rides, onSlide, onSlid }: DragArgs) {
+  const ref = useRef<SVGSVGElement>(null)
+  const held = useRef<{ id: string; line: string; grabX: number; moved: boolean }>(undefined)
+  const xOf = (event: PointerEvent) => event.clientX - ref.current!.getBoundingClientRect().left
+  return {
+    ref,
+    onPointerDown: (item: ReachItem, event: PointerEvent) => {
+      const line = rides(item.id)
+      if (line === undefined || event.button !== 0) return
+      held.current = { id: item.id, line, grabX: xOf(event) - (item.onLine ? (item.x0 + item.x1) / 2 : item.x0), moved: false }
+    },
+    onPointerMove: (event: PointerEvent) => {
+      const hold = held.current
+      if (!hold || (!hold.moved && Math.abs(event.movementX) < 1)) return
+      if (!hold.moved) ref.current!.setPointerCapture(event.pointerId)
+      hold.moved = true
+      const downM = downAtX(layout, trace, hold.line, xOf(event) - hold.grabX)
+      if (downM !== undefined) onSlide(hold.id, downM)
+    },
+    onPointerUp: () => {
+      if (held.current?.moved) onSlid()
+      held.current = undefined
+    },
+  }
 }
 
 /** The strip without words, for a list: the same drawing, small. */

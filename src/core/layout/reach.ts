@@ -37,6 +37,8 @@ const LABEL_GAP = 10
 const BRANCH_GAP = 14
 /** Room under the last lane for a hook's bend and a length. */
 const BELOW_LAST_LANE = 28
+/** Share of the outfit's line at which a part is drawn as far up as can be told. */
+const LEAST_SHARE = 0.02
 
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
@@ -281,6 +283,20 @@ function trunkOf(trace: Trace): Set<string> {
   )
   const best = tiedInLine.find((pieces) => pieces.at(-1)!.role === 'sinker') ?? tiedInLine[0] ?? chains[0] ?? []
   return new Set(best.map(({ id }) => id))
+}
+
+/**
+ * How far down its line, m, a part would sit at a place of the drawing; the inverse of where the layout puts it. On the outfit's
+ * line, counted up from its free end, below zero.
+ */
+export function downAtX(layout: ReachLayout, trace: Trace, lineId: string, x: number): number | undefined {
+  const drawn =
+    lineId === OUTFIT ? layout.items.findLast(({ kind }) => kind === 'wound') : layout.items.find(({ id }) => id === lineId)
+  if (!drawn) return undefined
+  const share = Math.min(1, Math.max(0, (x - drawn.x0 - ON_LINE) / (drawn.x1 - drawn.x0 - 2 * ON_LINE)))
+  if (lineId === OUTFIT) return 1 - 1 / Math.max(share, LEAST_SHARE)
+  const line = trace.pieces.find(({ id }) => id === lineId)
+  return isLine(line) ? share * line.lengthM : undefined
 }
 
 function placeShare(line: Piece, child: Piece): number {

@@ -19,6 +19,7 @@ import { PartPanel } from './PartPanel.tsx'
 import { StaleDialog } from './StaleDialog.tsx'
 import { StrengthView } from './StrengthView.tsx'
 import { type Bench, useBench } from './useBench.ts'
+import { useRedraw } from './useRedraw.ts'
 import { WhyPanel } from './WhyPanel.tsx'
 
 /** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
@@ -62,6 +63,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
     const other = path && !holds(path) ? evaluation?.snag?.paths.find(holds) : undefined
     if (other) setEnd(other.end)
   }
+  const redraw = useRedraw(bench, outfit, selected, select)
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
 
   return (
@@ -91,9 +93,18 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           selected={selected}
           onSelect={select}
           onEnd={setEnd}
+          redraw={redraw}
+          onSettle={bench.settle}
         />
         <div className="grid items-start gap-2 lg:grid-cols-[1fr_1fr_1.25fr] md:grid-cols-2">
-          <PartPanel bench={bench} outfit={outfit} selected={selected} links={links} ownedSinkersKg={ownedSinkersKg} />
+          <PartPanel
+            bench={bench}
+            outfit={outfit}
+            selected={selected}
+            links={links}
+            ownedSinkersKg={ownedSinkersKg}
+            redraw={redraw}
+          />
           <ConditionsPanel bench={bench} evaluation={evaluation} />
           {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} />}
         </div>
@@ -110,7 +121,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 
 /** What is chosen to begin with: the first line of the trace. */
 function firstLine(trace: Trace): string {
-  return (trace.pieces.find(isLine) ?? trace.pieces[0]!).id
+  return (trace.pieces.find(isLine) ?? trace.pieces[0])?.id ?? 'main'
 }
 
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
@@ -118,7 +129,16 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
   return (
     <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
       <div className="min-w-0 flex-1 max-md:basis-full">
-        <p className="text-sm text-quiet md:truncate">{[familyName(trace.family), trace.notes].filter(Boolean).join(' · ')}</p>
+        <p className="text-sm text-quiet md:truncate">
+          <span role="status">
+            {bench.saving
+              ? 'saving …'
+              : bench.dirty
+                ? `changed since revision ${bench.baseRevision}`
+                : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
+          </span>
+          {['', familyName(trace.family), trace.notes].filter((text) => text !== undefined).join(' · ')}
+        </p>
         <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
         <NamePanel bench={bench} />
       </div>
@@ -138,13 +158,6 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           ))}
         </select>
       </label>
-      <p className="text-sm text-quiet" role="status">
-        {bench.saving
-          ? 'saving …'
-          : bench.dirty
-            ? `changed since revision ${bench.baseRevision}`
-            : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
-      </p>
       <div className="flex gap-1.5">
         <span className="flex gap-1.5 max-md:hidden">
           <Button onClick={bench.undo} disabled={!bench.canUndo} aria-keyshortcuts="Control+Z" title="Undo (Ctrl+Z)">

@@ -6,7 +6,9 @@ import { SINKER_SHAPES, type SinkerShape } from '../../../core/gear/sinkers.ts'
 import type { Link } from '../../../core/strength/pathLinks.ts'
 import { clipFor, withClip, withoutClip, withPiece } from '../../../core/trace/edit.ts'
 import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
-import { type HardwarePiece, isLine, jointOf, type Piece, pieceOfLink, type Trace } from '../../../core/trace/schema.ts'
+import { ridesOn } from '../../../core/trace/redraw/along.ts'
+import { slideRange } from '../../../core/trace/redraw/slidePart.ts'
+import { type HardwarePiece, isLine, jointOf, OUTFIT, type Piece, pieceOfLink, type Trace } from '../../../core/trace/schema.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -17,6 +19,7 @@ import { JointSettings } from './JointSettings.tsx'
 import { LineSettings } from './LineSettings.tsx'
 import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
+import type { Redraw } from './useRedraw.ts'
 
 type Props = {
   bench: Bench
@@ -24,10 +27,11 @@ type Props = {
   selected: string
   links: readonly (Link & { first: number })[]
   ownedSinkersKg: readonly number[]
+  redraw: Redraw
 }
 
 /** The settings of the chosen part, and of the joint it hangs by. */
-export function PartPanel({ bench, outfit, selected, links, ownedSinkersKg }: Props) {
+export function PartPanel({ bench, outfit, selected, links, ownedSinkersKg, redraw }: Props) {
   const { trace } = bench.content
   const piece = trace.pieces.find(({ id }) => id === pieceOfLink(selected))
   const name = linkName(trace, outfit, selected)
@@ -47,11 +51,35 @@ export function PartPanel({ bench, outfit, selected, links, ownedSinkersKg }: Pr
       <div key={piece.id} role="group" aria-label="Settings of the part" className="grid gap-2" onBlur={bench.settle}>
         {strength}
         <PieceSettings bench={bench} piece={piece} trace={trace} ownedSinkersKg={ownedSinkersKg} />
+        <PlaceOnLine piece={piece} trace={trace} redraw={redraw} />
         {joint && joint.connection !== 'runsOn' && joint.connection !== 'fitted' && (
           <JointSettings bench={bench} piece={piece} joint={joint} trace={trace} outfit={outfit} />
         )}
       </div>
     </Sheet>
+  )
+}
+
+/** Where along its line a part sits: from the reel's end, or up from the free end of the outfit's line. */
+function PlaceOnLine({ piece, trace, redraw }: { piece: Piece; trace: Trace; redraw: Redraw }) {
+  const range = slideRange(trace, piece.id)
+  const show = useShow()
+  if (!range) return null
+  const onOutfit = ridesOn(piece) === OUTFIT
+  const [downM, leastM, mostM] = onOutfit ? [-range.downM, -range.highM, -range.lowM] : [range.downM, range.lowM, range.highM]
+  return (
+    <QuantityField
+      label={onOutfit ? 'above the end' : isLine(piece) ? 'sinker’s side' : 'down the line'}
+      quantity="length"
+      valueSi={downM}
+      check={(si) =>
+        si >= leastM - 1e-9 && si <= mostM + 1e-9
+          ? undefined
+          : `From ${show.computed('length', leastM)} to ${show.computed('length', mostM)}: nothing passes its neighbours.`
+      }
+      onChange={(si) => redraw.slideTo(piece.id, onOutfit ? -si : si)}
+      step={(si, direction) => Math.min(mostM, Math.max(leastM, si + direction * 0.05))}
+    />
   )
 }
 

@@ -4,15 +4,18 @@ import { layOutProfile } from '../../../core/layout/profile.ts'
 import type { Evaluation } from '../../../core/moments/evaluate.ts'
 import type { SnagPath } from '../../../core/moments/snag.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
+import { ridesOn } from '../../../core/trace/redraw/along.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import { formatComputed } from '../../../core/units/formatQuantity.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { Reach } from '../../charts/Reach.tsx'
+import { Reach, type ReachAction } from '../../charts/Reach.tsx'
 import { type LoadLine, StrengthProfile } from '../../charts/StrengthProfile.tsx'
 import { useReach } from '../../charts/useReach.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 import { linkName, pieceName } from '../../words/names.ts'
+import { EditBar } from './EditBar.tsx'
+import type { Redraw } from './useRedraw.ts'
 
 type Props = {
   trace: Trace
@@ -23,12 +26,14 @@ type Props = {
   selected: string
   onSelect: (id: string) => void
   onEnd: (end: string) => void
+  redraw: Redraw
+  onSettle: () => void
 }
 
 const PROFILE_HEIGHT = 190
 
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
-export function StrengthView({ trace, outfit, evaluation, path, dragN, selected, onSelect, onEnd }: Props) {
+export function StrengthView({ trace, outfit, evaluation, path, dragN, selected, onSelect, onEnd, redraw, onSettle }: Props) {
   const show = useShow()
   const { units } = usePreferences()
   const [trueScale, setTrueScale] = useState(false)
@@ -67,6 +72,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
               </Tabs.Trigger>
             ))}
           </Tabs.List>
+          <EditBar trace={trace} outfit={outfit} selected={selected} redraw={redraw} />
           <label className="flex items-center gap-1.5 text-quiet">
             <input
               type="checkbox"
@@ -91,6 +97,10 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
                 selected={selected}
                 weakest={weakest?.id}
                 onSelect={onSelect}
+                rides={(id) => ridingLine(trace, id)}
+                onSlide={redraw.slideTo}
+                onSlid={onSettle}
+                onKey={(action) => KEYS[action](redraw)}
               />
               {profile && (
                 <StrengthProfile
@@ -116,6 +126,18 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
       </section>
     </Tabs.Root>
   )
+}
+
+const KEYS: Record<ReachAction, (redraw: Redraw) => void> = {
+  add: (redraw) => redraw.ask('add'),
+  remove: (redraw) => redraw.remove(),
+  nudgeToReel: (redraw) => redraw.nudge('reel'),
+  nudgeToHook: (redraw) => redraw.nudge('hook'),
+}
+
+function ridingLine(trace: Trace, id: string): string | undefined {
+  const piece = trace.pieces.find((each) => each.id === id)
+  return piece && ridesOn(piece)
 }
 
 function loadsOf(evaluation: Evaluation | undefined, path: SnagPath | undefined, dragN: number): LoadLine[] {

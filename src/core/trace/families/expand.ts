@@ -3,7 +3,8 @@ import { labelAtLeastN, labelAtMostN } from '../../gear/labels.ts'
 import type { Material } from '../../gear/materials.ts'
 import { fixedOn, joined, type Side, sliding, usualConnection } from '../hang.ts'
 import { freeLine, mainLine, type Outfit } from '../outfit.ts'
-import { type Attach, FORMAT_VERSION, isLine, type LinePiece, OUTFIT, type Piece, type Trace } from '../schema.ts'
+import { sideOf } from '../redraw/joining.ts'
+import { type Attach, FORMAT_VERSION, isLine, OUTFIT, type Piece, type Trace } from '../schema.ts'
 import type { Amount, Family, Hang, Place, Repeat, Row, Strength, Wishes } from './family.ts'
 
 /** What a family's amounts and shares are reckoned from. */
@@ -110,7 +111,7 @@ class Expansion {
 
   private amount(amount: Amount): number {
     if (typeof amount === 'number') return amount
-    if (typeof amount === 'object') return this.amount(amount.of) * (amount.times ?? 1) + (amount.plus ?? 0)
+    if (typeof amount === 'object') return toCentimetre(this.amount(amount.of) * (amount.times ?? 1) + (amount.plus ?? 0))
     if (amount === 'rodM') return this.basis.outfit.rod.lengthM
     if (amount === 'rowM') return this.rowM()
     const parameter = this.family.parameters.find(({ key }) => key === amount)
@@ -151,7 +152,7 @@ class Expansion {
   }
 }
 
-const sideOf = (piece: Piece): Side =>
-  isLine(piece) ? { material: piece.material, role: (piece as LinePiece).role } : piece.role === 'hook' ? 'hook' : 'part'
+/** What is reckoned from something else is cut to the centimetre, as a person would. */
+const toCentimetre = (lengthM: number) => Math.round(lengthM * 100) / 100
 
 const named = (id: string, slot: Slot | undefined) => (id === '@' ? slot!.before : slot ? id.replace('#', slot.letter) : id)

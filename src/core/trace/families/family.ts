@@ -46,7 +46,7 @@ export type Row = { id: string; hangs: Hang } & (
 /** Rows that come as often as a parameter says, along a line (`firstM`, `spacingM`) or one from another (`from`). */
 export type Repeat = { each: string; rows: readonly Row[]; firstM?: Amount; spacingM?: Amount; from?: string }
 
-export const FAMILY_GROUPS = ['on the bottom', 'several hooks', 'live and natural bait', 'lures', 'boat and deep water'] as const
+export const FAMILY_GROUPS = ['on the bottom', 'several hooks', 'live and natural bait', 'boat and deep water', 'lures'] as const
 
 /** A family: what it is for, what can be set, and its parts from the outfit on, as data. */
 export type Family = {

@@ -44,7 +44,7 @@ export const SINGLE_PARTS = {
   body: line('body', 'body', 'mono', 1, 1),
   snood: line('snood', 'snood', 'mono', 0.8, 0.6),
   sinkerLink: line('sinker line', 'sinkerLink', 'mono', 0.5, 0.5),
-  biteTrace: line('bite trace of wire', 'biteTrace', 'wire', 1.1, 0.4),
+  biteTrace: line('bite trace', 'biteTrace', 'wire', 1.1, 0.4),
   double: line('double', 'double', 'outfit', 1, 1),
   ...byType(
     'swivels and links',

@@ -16,11 +16,11 @@ export function pieceOf(part: SinglePart, trace: Trace, outfit: Outfit, attach: 
       const wantedN = part.share * aboveN
       const material = part.material === 'outfit' ? freeLine(outfit).material : part.material
       const strengthN = part.role === 'double' ? aboveN : part.share > 1 ? labelAtLeastN(wantedN) : labelAtMostN(wantedN)
-      return { id: id(dashed(part.role)), role: part.role, material, strengthN, lengthM: part.lengthM, attach }
+      return { id: id(idOf(part.name)), role: part.role, material, strengthN, lengthM: part.lengthM, attach }
     }
     case 'hardware': {
       const size = hardwareFor(part.type, aboveN)
-      return { id: id(dashed(part.type)), role: 'hardware', type: part.type, attach, ...(size === undefined ? {} : { size }) }
+      return { id: id(idOf(part.name)), role: 'hardware', type: part.type, attach, ...(size === undefined ? {} : { size }) }
     }
     case 'hook': {
       const { pattern, size } = like('hook') ?? { pattern: 'circle' as const, size: '2/0' }
@@ -51,4 +51,4 @@ function strengthAboveN(trace: Trace, outfit: Outfit, from: string): number {
   return freeLine(outfit).strengthN
 }
 
-const dashed = (word: string) => word.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
+const idOf = (name: string) => name.replaceAll(' ', '-')

@@ -230,8 +230,8 @@ describe('split, slide, reorder, replace, a role at once', () => {
 
   test('a swivel becomes a three-way swivel, and everything follows', () => {
     const trace = done(replacePart(draftNamed('runningLedger'), outfit, 'swivel', 'threeWay'))
-    expect(path(trace, 'sinker')).toBe('leader.joint leader three-way.joint three-way sinker')
-    expect(path(trace, 'hook')).toContain('three-way hook-length.joint')
+    expect(path(trace, 'sinker')).toBe('leader.joint leader three-way-swivel.joint three-way-swivel sinker')
+    expect(path(trace, 'hook')).toContain('three-way-swivel hook-length.joint')
     expect(replacePart(draftNamed('runningLedger'), outfit, 'leader', 'swivel')).toMatchObject({
       ok: false,
       why: expect.stringMatching(/ride on/),

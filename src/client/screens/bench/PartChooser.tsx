@@ -1,0 +1,77 @@
+import { type KeyboardEvent, useState } from 'react'
+import { PART_GROUPS } from '../../../core/trace/redraw/newParts.ts'
+import type { Redrawn } from '../../../core/trace/redraw/redrawn.ts'
+import { fieldClass } from '../../ui/controls.tsx'
+
+export type PartChoice = { id: string; name: string; group: (typeof PART_GROUPS)[number]; result: Redrawn }
+
+type Props = { choices: readonly PartChoice[]; onChoose: (result: Extract<Redrawn, { ok: true }>) => void }
+
+/** Parts by kind, found by typing a few letters; Enter takes the first that can be. What cannot says why. */
+export function PartChooser({ choices, onChoose }: Props) {
+  const [typed, setTyped] = useState('')
+  const wanted = typed.trim().toLowerCase()
+  const shown = choices.filter(({ name }) => name.toLowerCase().includes(wanted))
+  const first = bestMatch(shown, wanted)
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return
+    event.preventDefault()
+    if (first?.result.ok) onChoose(first.result)
+  }
+  return (
+    <div className="mt-3 grid gap-2">
+      <input
+        className={fieldClass}
+        value={typed}
+        placeholder="a few letters of it, then Enter"
+        aria-label="Part to look for"
+        autoComplete="off"
+        data-focus-first
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={onKeyDown}
+      />
+      {PART_GROUPS.map((group) => {
+        const row = shown.filter((choice) => choice.group === group)
+        if (row.length === 0) return null
+        return (
+          <section key={group} aria-label={group}>
+            <h3 className="text-sm font-semibold text-quiet">{group}</h3>
+            <ul className="grid gap-x-3 sm:grid-cols-2">
+              {row.map((choice) => (
+                <ChoiceRow key={choice.id} choice={choice} isFirst={wanted !== '' && choice === first} onChoose={onChoose} />
+              ))}
+            </ul>
+          </section>
+        )
+      })}
+      {shown.length === 0 && <p className="text-quiet">Nothing is called that here.</p>}
+    </div>
+  )
+}
+
+/** What Enter takes: the part called just that, else one that begins so, else the first that holds it. */
+function bestMatch(shown: readonly PartChoice[], wanted: string): PartChoice | undefined {
+  const possible = shown.filter(({ result }) => result.ok)
+  return (
+    possible.find(({ name }) => name.toLowerCase() === wanted) ??
+    possible.find(({ name }) => name.toLowerCase().startsWith(wanted)) ??
+    possible[0]
+  )
+}
+
+function ChoiceRow({ choice, isFirst, onChoose }: { choice: PartChoice; isFirst: boolean; onChoose: Props['onChoose'] }) {
+  const { name, result } = choice
+  return (
+    <li>
+      <button
+        type="button"
+        disabled={!result.ok}
+        className={`min-h-9 w-full rounded-md px-2 py-1 text-left enabled:hover:bg-well disabled:text-quiet ${isFirst ? 'bg-well font-semibold' : ''}`}
+        onClick={() => result.ok && onChoose(result)}
+      >
+        {name}
+        {!result.ok && <span className="block text-sm">{result.why}</span>}
+      </button>
+    </li>
+  )
+}
