@@ -12,12 +12,12 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
   await page.getByRole('link', { name: 'Hound trace to mend', exact: true }).click()
   const run = page.locator('[data-moment=run]')
   await expect(page.getByRole('option', option('main line'))).toBeVisible()
-  await expect(run).toContainText('decides: albright at the leader')
+  await expect(run).toContainText('albright at the leader')
 
   await page.getByRole('option', option('albright at the leader')).click()
   await page.getByLabel('tied to the outfit').selectOption('fg')
   await expect(run).not.toContainText('albright')
-  await expect(run).toContainText('decides: uni at the swivel')
+  await expect(run).toContainText('uni at the swivel')
   const before = await ceilingLb(page)
 
   await page.getByRole('button', { name: 'strength: one step down' }).click()
@@ -168,7 +168,7 @@ test('name and notes change and undo like anything else; an earlier revision is 
   app,
 }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'first name')}`)
-  await page.getByRole('button', { name: 'Name and notes' }).click()
+  await page.getByRole('button', { name: 'Name, tags and notes' }).click()
   const name = page.getByRole('dialog').getByRole('textbox', { name: 'name' })
   await name.fill('')
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('Give it a name')

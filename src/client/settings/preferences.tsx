@@ -11,13 +11,17 @@ type Preferences = { light: Light; units: Units }
 export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
   strength: ['lb', 'kg', 'N'],
   mass: ['g', 'oz'],
+  fish: ['kg', 'lb'],
   length: ['m', 'cm', 'ft', 'in'],
   diameter: ['mm', 'in'],
   speed: ['kn', 'm/s'],
 }
 
 const KEY = 'wide-reach.preferences'
-const USUAL: Preferences = { light: 'day', units: { strength: 'lb', mass: 'g', length: 'm', diameter: 'mm', speed: 'kn' } }
+const USUAL: Preferences = {
+  light: 'day',
+  units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' },
+}
 
 /** What this browser keeps; anything that does not read as a preference falls back to the usual one. */
 function read(): Preferences {

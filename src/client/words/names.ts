@@ -5,7 +5,7 @@ import { HOOK_PATTERNS } from '../../core/gear/hooks.ts'
 import { MATERIALS } from '../../core/gear/materials.ts'
 import { SINKER_SHAPES } from '../../core/gear/sinkers.ts'
 import type { Outfit, WoundLine } from '../../core/trace/outfit.ts'
-import { isLine, type Joint, jointOf, type Piece, pieceOfLink, type Trace } from '../../core/trace/schema.ts'
+import { isLine, type Joint, jointOf, type LinePiece, type Piece, pieceOfLink, type Trace } from '../../core/trace/schema.ts'
 import type { Show } from '../settings/preferences.tsx'
 
 const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
@@ -15,6 +15,16 @@ export const woundName = (line: WoundLine) => WOUND_NAMES[line.role]
 /** What a piece is called on screen: its label, else its id as words. */
 export function pieceName(piece: Piece): string {
   return piece.label ?? piece.id.replaceAll('-', ' ')
+}
+
+/** The lines of a role, when all of them are meant. */
+export const ROLE_PLURALS: Record<LinePiece['role'], string> = {
+  double: 'doubles',
+  leader: 'leaders',
+  body: 'bodies',
+  snood: 'snoods',
+  sinkerLink: 'sinker lines',
+  biteTrace: 'bite traces',
 }
 
 /** A line or part in short: what it is, with its size. */

@@ -1,12 +1,15 @@
+import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Cast } from '../../core/moments/cast.ts'
 import type { Evaluation } from '../../core/moments/evaluate.ts'
+import type { Fuse } from '../../core/moments/fuse.ts'
+import type { Hand } from '../../core/moments/hand.ts'
 import type { MomentName } from '../../core/moments/moment.ts'
 import type { Run } from '../../core/moments/run.ts'
 import type { Snag } from '../../core/moments/snag.ts'
 import type { Show } from '../settings/preferences.tsx'
 
-export const MOMENT_NAMES: Record<MomentName, string> = { cast: 'Cast', run: 'Run', snag: 'Snag' }
-export const MOMENT_ORDER: readonly MomentName[] = ['cast', 'run', 'snag']
+export const MOMENT_NAMES: Record<MomentName, string> = { cast: 'Cast', run: 'Run', snag: 'Snag', hand: 'Hand' }
+export const MOMENT_ORDER: readonly MomentName[] = ['cast', 'run', 'snag', 'hand']
 
 export const percent = (share: number, decimals = 0) => `${(share * 100).toFixed(decimals)} %`
 
@@ -15,7 +18,8 @@ export function figureWords(evaluation: Evaluation, name: MomentName, show: Show
   const moment = evaluation[name]
   if (!moment) return ''
   if (name === 'cast') return castFigure(moment as Cast, show)
-  return name === 'run' ? runFigure(moment as Run, show) : snagFigure(moment as Snag)
+  if (name === 'run') return runFigure(moment as Run, show)
+  return name === 'snag' ? snagFigure(moment as Snag) : handFigure(moment as Hand, show)
 }
 
 const castFigure = (cast: Cast, show: Show) =>
@@ -30,4 +34,28 @@ function snagFigure(snag: Snag): string {
   const deciding = snag.paths.find(({ end }) => end === snag.end)!
   const what = deciding.wanted === 'weakLink' ? 'weak link goes first' : 'main line is kept'
   return `${what}: ${percent(snag.figure.value)}`
+}
+
+function handFigure(hand: Hand, show: Show): string {
+  const reach = hand.deciding.outOfReach ? 'out of reach, ' : hand.deciding.tooLong ? 'too long for the rod, ' : ''
+  return `${reach}${show.computed('fish', hand.weightN / GRAVITY_M_PER_S2)} lifted ${hand.figure.value.toFixed(1)}×`
+}
+
+/** What decides a moment; in a run and a snag, the fuse, or that there is none and chance decides. */
+export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (id: string) => string): string {
+  const moment = evaluation[name]
+  if (!moment) return ''
+  const paths: readonly { end: string; goesFirst: Fuse }[] =
+    name === 'run' ? (moment as Run).paths : name === 'snag' ? (moment as Snag).paths : []
+  const fuse = paths.find(({ end }) => end === moment.end)?.goesFirst
+  if (!fuse) return `decides: ${nameOf(moment.decides)}`
+  const chance = percent(fuse.probability)
+  return fuse.byChance ? `no fuse: ${nameOf(fuse.id)} ${chance}, by chance` : `fuse: ${nameOf(fuse.id)}, ${chance}`
+}
+
+/** Which link goes first, how sure that is, and what it leaves to chance. */
+export function fuseWords(fuse: Fuse, name: (id: string) => string): string {
+  if (!fuse.byChance) return `${name(fuse.id)} goes first, ${percent(fuse.probability)}`
+  const rival = fuse.rival ? ` and ${name(fuse.rival.id)} (${percent(fuse.rival.probability)})` : ''
+  return `chance decides between ${name(fuse.id)} (${percent(fuse.probability)})${rival}`
 }

@@ -3,7 +3,7 @@ import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { evaluate, momentsOf } from '../../core/moments/evaluate.ts'
 import { usualConditions } from '../../core/trace/conditions.ts'
-import { differences } from '../../core/trace/differences.ts'
+import { conditionDifferences, differences } from '../../core/trace/differences.ts'
 import { withJoint, withLength, withPiece } from '../../core/trace/edit.ts'
 import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
@@ -12,7 +12,7 @@ import { differenceWords } from './differenceWords.ts'
 import { linkName, pieceSpec, reachLabel } from './names.ts'
 import { figureWords } from './verdictWords.ts'
 
-const UNITS = { strength: 'lb', mass: 'g', length: 'm', diameter: 'mm', speed: 'kn' }
+const UNITS = { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' }
 const show: Show = {
   computed: (quantity, si) => Object.values(formatComputed(quantity, si, UNITS[quantity])).join(' '),
   entered: (quantity, si) => Object.values(formatEntered(quantity, si, UNITS[quantity])).join(' '),
@@ -72,8 +72,30 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
     const evaluation = evaluate(fixture.trace, outfit, { ...usualConditions(), dragN: 40 })
     for (const { moment } of momentsOf(evaluation)) {
       const words = figureWords(evaluation, moment, show)
-      expect(words).toMatch(moment === 'snag' ? /\d+ %$/ : /\d lb/)
+      expect(words).toMatch({ snag: /\d+ %$/, hand: /\d kg lifted [\d.]+×$/, cast: /\d lb/, run: /\d lb/ }[moment])
       expect(words).not.toMatch(/NaN|undefined|Infinity/)
     }
   }
+})
+
+describe('of the whole trace, and of its conditions', () => {
+  test('name, tags, weak link and fuse read as they are said; a knot is named by its piece', () => {
+    const changed = { ...trace, name: 'night ledger', tags: ['night', 'sand'], fuse: 'hook.joint', weakLink: 'hook-length' }
+    expect(differences(trace, changed).map((difference) => differenceWords(difference, show))).toEqual([
+      'name running ledger → night ledger',
+      'tags none → night, sand',
+      'weak link none → hook length',
+      'fuse none → hook’s knot',
+    ])
+  })
+  test('conditions in the units shown', () => {
+    const before = usualConditions()
+    const after = { ...before, dragN: 12 * LB, fishMassKg: 5, castStyle: 'lob' as const, wet: false }
+    expect(conditionDifferences(before, after).map((difference) => differenceWords(difference, show))).toEqual([
+      'cast overhead → lob',
+      'drag 6.74 lb → 12 lb',
+      'fish lifted 3 kg → 5 kg',
+      'wet yes → no',
+    ])
+  })
 })

@@ -19,6 +19,8 @@ export type Connection = {
   use: LineUse
   /** Minutes to tie or fit it, seated and tested, at a table. Ours, for the scenario. */
   minutes: number
+  /** Small and smooth enough to be wound through the rod's guides; only said of knots that join line to line. */
+  passesGuides?: boolean
   caution?: string
 }
 
@@ -45,16 +47,16 @@ const CONNECTIONS = {
   bowline: { name: 'bowline', joins: 'end-loop', efficiency: { mono: 0.62, fluoro: 0.58, cord: 0.65 }, spread: 0.12, use: LOOP, minutes: 0.5, caution: 'slips in braid' },
   twoHalfHitches: { name: 'two half hitches', joins: 'line-eye', efficiency: { cord: 0.65 }, spread: 0.1, use: EYE, minutes: 0.5 },
   surgeonsJoin: { name: 'surgeon’s join', joins: 'line-line', efficiency: { mono: 0.8, fluoro: 0.78, braid: 0.7 }, spread: 0.08, turns: { usual: 3 }, use: JOIN, minutes: 1 },
-  doubleUni: { name: 'double uni', joins: 'line-line', efficiency: { mono: 0.82, fluoro: 0.78, braid: 0.72 }, spread: 0.08, turns: { usual: 5, braid: 8 }, use: JOIN, minutes: 2 },
-  blood: { name: 'blood', joins: 'line-line', efficiency: { mono: 0.8, fluoro: 0.76, braid: 0.55 }, spread: 0.09, turns: { usual: 5 }, use: JOIN, minutes: 2, caution: 'only for lines of like diameter' },
-  albright: { name: 'albright', joins: 'line-line', efficiency: { mono: 0.76, fluoro: 0.74, braid: 0.72, wire: 0.9, cable: 0.9 }, spread: 0.1, turns: { usual: 11 }, use: JOIN, minutes: 2.5 },
-  fg: { name: 'FG (woven)', joins: 'line-line', efficiency: { mono: 0.95, fluoro: 0.94, braid: 0.92 }, spread: 0.04, turns: { usual: 22 }, use: WOVEN, minutes: 6 },
-  pr: { name: 'PR (bobbin-wrapped)', joins: 'line-line', efficiency: { mono: 0.96, fluoro: 0.96, braid: 0.96 }, spread: 0.03, turns: { usual: 30 }, use: WOVEN, minutes: 8 },
-  modifiedAlbright: { name: 'modified albright', joins: 'line-line', efficiency: { mono: 0.84, fluoro: 0.82, braid: 0.82 }, spread: 0.07, turns: { usual: 14 }, use: JOIN, minutes: 2.5 },
+  doubleUni: { name: 'double uni', joins: 'line-line', efficiency: { mono: 0.82, fluoro: 0.78, braid: 0.72 }, spread: 0.08, turns: { usual: 5, braid: 8 }, use: JOIN, minutes: 2, passesGuides: true },
+  blood: { name: 'blood', joins: 'line-line', efficiency: { mono: 0.8, fluoro: 0.76, braid: 0.55 }, spread: 0.09, turns: { usual: 5 }, use: JOIN, minutes: 2, passesGuides: true, caution: 'only for lines of like diameter' },
+  albright: { name: 'albright', joins: 'line-line', efficiency: { mono: 0.76, fluoro: 0.74, braid: 0.72, wire: 0.9, cable: 0.9 }, spread: 0.1, turns: { usual: 11 }, use: JOIN, minutes: 2.5, passesGuides: true },
+  fg: { name: 'FG (woven)', joins: 'line-line', efficiency: { mono: 0.95, fluoro: 0.94, braid: 0.92 }, spread: 0.04, turns: { usual: 22 }, use: WOVEN, minutes: 6, passesGuides: true },
+  pr: { name: 'PR (bobbin-wrapped)', joins: 'line-line', efficiency: { mono: 0.96, fluoro: 0.96, braid: 0.96 }, spread: 0.03, turns: { usual: 30 }, use: WOVEN, minutes: 8, passesGuides: true },
+  modifiedAlbright: { name: 'modified albright', joins: 'line-line', efficiency: { mono: 0.84, fluoro: 0.82, braid: 0.82 }, spread: 0.07, turns: { usual: 14 }, use: JOIN, minutes: 2.5, passesGuides: true },
   figureEightJoin: { name: 'figure-eight join', joins: 'line-line', efficiency: { mono: 0.72, fluoro: 0.7, braid: 0.6 }, spread: 0.09, turns: { usual: 2 }, use: JOIN, minutes: 1 },
-  bimini: { name: 'bimini twist', joins: 'doubles', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.95 }, spread: 0.03, turns: { usual: 20, heavy: { aboveM: 0.0008, turns: 15 }, braid: 30 }, use: { handlingM: 0.35, loops: 2 }, minutes: 5, caution: 'braid cuts: use shoes or gloves for long doubles' },
+  bimini: { name: 'bimini twist', joins: 'doubles', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.95 }, spread: 0.03, turns: { usual: 20, heavy: { aboveM: 0.0008, turns: 15 }, braid: 30 }, use: { handlingM: 0.35, loops: 2 }, minutes: 5, passesGuides: true, caution: 'braid cuts: use shoes or gloves for long doubles' },
   spiderHitch: { name: 'spider hitch', joins: 'doubles', efficiency: { mono: 0.86, fluoro: 0.8, braid: 0.75 }, spread: 0.1, turns: { usual: 5 }, use: { handlingM: 0.2, loops: 2 }, minutes: 1 },
-  catsPaw: { name: 'cat’s paw', joins: 'line-eye', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.96 }, spread: 0.03, turns: { usual: 5 }, use: NONE, minutes: 1 },
+  catsPaw: { name: 'cat’s paw', joins: 'line-eye', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.96 }, spread: 0.03, turns: { usual: 5 }, use: NONE, minutes: 1, passesGuides: true },
   girthHitch: { name: 'girth hitch', joins: 'line-eye', efficiency: { mono: 0.9, fluoro: 0.88, braid: 0.85, cord: 0.85 }, spread: 0.06, turns: { usual: 1 }, use: NONE, minutes: 0.5 },
   dropperLoop: { name: 'dropper loop', joins: 'side-loop', efficiency: { mono: 0.68, fluoro: 0.64, braid: 0.5 }, spread: 0.1, turns: { usual: 6 }, use: { handlingM: 0.12, loops: 2 }, minutes: 2 },
   stopKnotOwn: { name: 'stop knot in the line itself', joins: 'stop', efficiency: { mono: 0.75, fluoro: 0.72 }, spread: 0.09, turns: { usual: 3 }, use: NONE, minutes: 1 },

@@ -9,6 +9,7 @@ import type { WoundLine } from '../trace/outfit.ts'
 import type { PathElement } from '../trace/paths.ts'
 import { OUTFIT, type Piece, pieceOfLink, type ReleaseClip, type Trace } from '../trace/schema.ts'
 import { gradeAtLeast, type Input, type Moment } from './moment.ts'
+import { weakLinkIds } from './weakLink.ts'
 import { type Workings, weakestOf } from './workings.ts'
 
 /** Weakest link over the peak pull that holds, and that is to be watched: a cast is repeated on wet, worn line near people. */
@@ -33,6 +34,12 @@ export type Cast = Moment & {
   beginsAt: 'leader' | 'topShot' | 'main'
   leaderM: number
   leaderNeededM: number
+  /** Turns of the leader that lie on the spool as the cast begins; below zero where it does not reach. */
+  turnsOnSpool: number
+  /** What every link must bear for the cast to hold, N. */
+  neededN: number
+  /** The weak link to the sinker against the cast: its own weakest over the peak, and whether a clip bridges it. */
+  weakLink?: { id: string; overPeak: number; bridged: boolean }
   rangeM: number
 }
 
@@ -70,6 +77,8 @@ export function castMoment(workings: Workings): Cast | undefined {
     { name: 'cast begins at', value: start.beginsAt, unit: '', from: 'computed' },
     { name: 'leader', value: start.leaderM, unit: 'm', from: 'document' },
     { name: 'leader needed to reach the reel', value: start.leaderNeededM, unit: 'm', from: 'computed' },
+    { name: 'turns of leader on the spool', value: start.turnsOnSpool, unit: '', from: 'computed' },
+    { name: 'needed of every link', value: HOLDS * peakN, unit: 'N', from: 'rule' },
     { name: 'weakest link', value: weakest.strengthN, unit: 'N', from: weakest.basis },
     { name: 'range in still air', value: rangeM, unit: 'm', from: 'computed' },
   ]
@@ -87,8 +96,22 @@ export function castMoment(workings: Workings): Cast | undefined {
     ruleN,
     massKg,
     ...start,
+    neededN: HOLDS * peakN,
+    ...weakLinkOn(workings, carrier, links, peakN),
     rangeM,
   }
+}
+
+/** The weak link on the carrier's path: what it would bear in the cast, whether or not a clip bridges it. */
+function weakLinkOn({ trace, path }: Workings, carrier: Piece, links: readonly Link[], peakN: number): Pick<Cast, 'weakLink'> {
+  const own = carrier.role === 'sinker' ? weakLinkIds(trace, path(carrier.id)) : undefined
+  if (!own || trace.weakLink === undefined) return {}
+  const strengthN = Math.min(
+    ...path(carrier.id)
+      .links.filter(({ id }) => own.has(id))
+      .map((link) => link.strengthN),
+  )
+  return { weakLink: { id: trace.weakLink, overPeak: strengthN / peakN, bridged: !links.some(({ id }) => own.has(id)) } }
 }
 
 /** The heaviest sinker or lure; without one, the heaviest bait. */
@@ -106,18 +129,21 @@ function flightAreaM2(piece: Piece): number {
   return piece.role === 'lure' ? LURE_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2 : 0
 }
 
-type Begin = { beginsAt: Cast['beginsAt']; wound: WoundLine[]; leaderM: number; leaderNeededM: number }
+type Begin = { wound: WoundLine[] } & Pick<Cast, 'beginsAt' | 'leaderM' | 'leaderNeededM' | 'turnsOnSpool'>
 
 /** Where the cast path begins: the leader, or leader and top shot together, when long enough to lie on the spool. */
 function beginOf({ trace, outfit, conditions, spool, tracePath }: Workings, carrier: Piece): Begin {
-  const leaderNeededM = conditions.dropM + outfit.rod.lengthM + TURNS_ON_SPOOL * 2 * Math.PI * spool.radiusFullM
+  const turnM = 2 * Math.PI * spool.radiusFullM
+  const offSpoolM = conditions.dropM + outfit.rod.lengthM
+  const leaderNeededM = offSpoolM + TURNS_ON_SPOOL * turnM
   const leaderM = leaderLengthM(trace, tracePath(carrier.id))
-  if (leaderM >= leaderNeededM) return { beginsAt: 'leader', wound: [], leaderM, leaderNeededM }
+  const shared = { leaderM, leaderNeededM, turnsOnSpool: (leaderM - offSpoolM) / turnM }
+  if (leaderM >= leaderNeededM) return { ...shared, beginsAt: 'leader', wound: [] }
   const top = outfit.wound.findIndex(({ role }) => role === 'topShot')
   const topM = top < 0 ? 0 : spool.layers[top]!.lengthM
-  if (leaderM + topM >= leaderNeededM) return { beginsAt: 'topShot', wound: outfit.wound.slice(top), leaderM, leaderNeededM }
+  if (leaderM + topM >= leaderNeededM) return { ...shared, beginsAt: 'topShot', wound: outfit.wound.slice(top) }
   const main = outfit.wound.findIndex(({ role }) => role === 'main')
-  return { beginsAt: 'main', wound: outfit.wound.slice(main), leaderM, leaderNeededM }
+  return { ...shared, beginsAt: 'main', wound: outfit.wound.slice(main) }
 }
 
 /** Leader at the head of the path: only what is tied to the outfit's line, as one length, can lie on the spool. */

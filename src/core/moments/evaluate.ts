@@ -5,6 +5,7 @@ import type { Conditions } from '../trace/conditions.ts'
 import type { Outfit } from '../trace/outfit.ts'
 import type { Trace } from '../trace/schema.ts'
 import { type Cast, castMoment } from './cast.ts'
+import { type Hand, handMoment } from './hand.ts'
 import { type Run, runMoment } from './run.ts'
 import { type Snag, snagMoment } from './snag.ts'
 import { prepare, type Workings } from './workings.ts'
@@ -14,6 +15,7 @@ export type Evaluation = {
   cast: Cast | undefined
   run: Run | undefined
   snag: Snag | undefined
+  hand: Hand | undefined
   spool: SpoolFill
   findings: Finding[]
 }
@@ -29,14 +31,15 @@ export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions): 
     cast: castMoment(workings),
     run: runMoment(workings),
     snag: snagMoment(workings),
+    hand: handMoment(workings),
     spool: workings.spool,
     findings: adviceOn(workings),
   }
 }
 
 /** The moments that apply, in the order of a trip. */
-export function momentsOf({ cast, run, snag }: Evaluation) {
-  return [cast, run, snag].filter((moment) => moment !== undefined)
+export function momentsOf({ cast, run, snag, hand }: Evaluation) {
+  return [cast, run, snag, hand].filter((moment) => moment !== undefined)
 }
 
 /** Every link of every path once, with the chance that it goes first in the run or snag that decides it. */

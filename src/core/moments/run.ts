@@ -1,9 +1,11 @@
 import { lineDiameterM } from '../gear/materials.ts'
 import { type DragResult, strengthDrag } from '../strength/drag.ts'
+import { DRAG_SCHOOLS } from '../strength/dragSchools.ts'
 import { survivalAt } from '../strength/failure.ts'
 import type { Link } from '../strength/pathLinks.ts'
 import { strengthWaterDragN } from '../strength/waterDrag.ts'
 import { mainLine } from '../trace/outfit.ts'
+import { type Fuse, fuseOf } from './fuse.ts'
 import { type Input, type Moment, type Verdict, worseVerdict, worstOf } from './moment.ts'
 import { asUncertain, type EndPath, type Workings } from './workings.ts'
 
@@ -11,20 +13,25 @@ import { asUncertain, type EndPath, type Workings } from './workings.ts'
 const WATCH_OVER_CEILING = 1.15
 const SAFE_SURVIVAL = 0.98
 
+const WOUND_NAMES = { backing: 'backing', main: 'main line', topShot: 'top shot' } as const
+
 type RunPath = {
   end: string
   links: Link[]
   weakest: Link
   first: number[]
+  goesFirst: Fuse
   drag: DragResult
   survival: number
   verdict: Verdict
   margin: number
 }
-export type Run = Moment & { paths: RunPath[]; waterDragN: number; lineClassN: number }
+/** A setting that people use, judged on the path that decides. */
+export type School = { name: string; dragN: number; peakN: number; survival: number; verdict: Verdict }
+export type Run = Moment & { paths: RunPath[]; waterDragN: number; lineClassN: number; schools: School[] }
 
 /** Drag of the line out, each wound line by its own diameter, N. */
-function waterDragN({ out, conditions }: Workings): number {
+export function waterDragN({ out, conditions }: Pick<Workings, 'out' | 'conditions'>): number {
   return out.reduce(
     (sum, { line, outM }) =>
       sum + strengthWaterDragN({ lineOutM: outM, diameterM: lineDiameterM(line), speedMperS: conditions.fishSpeedMperS }),
@@ -42,7 +49,7 @@ export function runMoment(workings: Workings): Run | undefined {
   const lineClassN = mainLine(workings.outfit).strengthN
   const paths = workings.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => runPath(workings, workings.path(end.id), water, lineClassN))
+    .map((end) => runPath(workings, workings.path(end.id), water, lineClassN, workings.conditions.dragN))
   const worst = worstOf(paths)
   if (!worst) return undefined
   return {
@@ -56,12 +63,42 @@ export function runMoment(workings: Workings): Run | undefined {
     paths,
     waterDragN: water,
     lineClassN,
+    schools: schoolsOf(workings, worst.end, water, lineClassN),
   }
 }
 
-function runPath({ conditions, spool }: Workings, path: EndPath, waterN: number, lineClassN: number): RunPath {
-  const drag = strengthDrag({
-    weakestN: path.weakest.strengthN,
+/** What people set: shares of line class, and all that the reel gives. */
+function schoolsOf(workings: Workings, end: string, waterN: number, lineClassN: number): School[] {
+  const settings = [
+    ...DRAG_SCHOOLS.map(({ name, share }) => ({ name, dragN: share * lineClassN })),
+    { name: 'full', dragN: workings.outfit.reel.highestDragN },
+  ]
+  return settings.map(({ name, dragN }) => {
+    const { drag, survival, verdict } = runPath(workings, workings.path(end), waterN, lineClassN, dragN)
+    return { name, dragN, peakN: drag.peakN, survival, verdict }
+  })
+}
+
+function runPath(workings: Workings, path: EndPath, waterN: number, lineClassN: number, dragN: number): RunPath {
+  const drag = dragOn(workings, path.weakest.strengthN, waterN, lineClassN, dragN)
+  const survival = survivalAt(asUncertain(path.links), drag.peakN)
+  const margin = drag.ceilingN / dragN
+  const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
+  const verdict = survival < SAFE_SURVIVAL ? worseVerdict(byDrag, 'watch') : byDrag
+  const { links, weakest, first } = path
+  return { end: path.end.id, links, weakest, first, goesFirst: fuseOf(path), drag, survival, verdict, margin }
+}
+
+/** What the reel set to `dragN` does to the weakest link with the line out as the spool says. */
+export function dragOn(
+  { conditions, spool }: Pick<Workings, 'conditions' | 'spool'>,
+  weakestN: number,
+  waterN: number,
+  lineClassN: number,
+  dragN: number,
+): DragResult {
+  return strengthDrag({
+    weakestN,
     lineClassN,
     spoolFullRadiusM: spool.radiusFullM,
     spoolRadiusM: spool.radiusM,
@@ -71,22 +108,22 @@ function runPath({ conditions, spool }: Workings, path: EndPath, waterN: number,
     startFactor: conditions.startFactor,
     waterDragN: waterN,
     allowedFraction: conditions.allowedFraction,
-    dragN: conditions.dragN,
+    dragN,
   })
-  const survival = survivalAt(asUncertain(path.links), drag.peakN)
-  const margin = drag.ceilingN / conditions.dragN
-  const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
-  const verdict = survival < SAFE_SURVIVAL ? worseVerdict(byDrag, 'watch') : byDrag
-  return { end: path.end.id, links: path.links, weakest: path.weakest, first: path.first, drag, survival, verdict, margin }
 }
 
-function inputsOf({ conditions, spool }: Workings, worst: RunPath, waterN: number, lineClassN: number): Input[] {
+function inputsOf({ conditions, spool, out, ends }: Workings, worst: RunPath, waterN: number, lineClassN: number): Input[] {
+  const hook = ends.some(({ id, role }) => id === worst.end && role === 'hook')
+    ? worst.links.find(({ id }) => id === worst.end)
+    : undefined
   return [
     { name: 'drag set', value: conditions.dragN, unit: 'N', from: 'document' },
     { name: 'drag measured at', value: conditions.dragMeasuredAt, unit: '', from: 'document' },
     { name: 'line out', value: conditions.lineOutM, unit: 'm', from: 'document' },
+    { name: 'lines out', value: out.map(({ line }) => WOUND_NAMES[line.role]).join(', '), unit: '', from: 'computed' },
     { name: 'line class', value: lineClassN, unit: 'N', from: 'document' },
     { name: 'weakest link', value: worst.weakest.strengthN, unit: 'N', from: worst.weakest.basis },
+    ...(hook ? [{ name: 'hook straightens at', value: hook.strengthN, unit: 'N', from: hook.basis }] : []),
     { name: 'spool radius, full', value: spool.radiusFullM, unit: 'm', from: 'computed' },
     { name: 'spool radius, line out', value: spool.radiusM, unit: 'm', from: 'computed' },
     { name: 'start factor', value: conditions.startFactor, unit: '', from: 'document' },

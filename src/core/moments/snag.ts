@@ -1,21 +1,20 @@
 import { type Replacement, replacementOf } from '../build/replacement.ts'
 import type { Link } from '../strength/pathLinks.ts'
-import { jointId, jointOf, type Piece, parentId, pieceOfLink, type Trace } from '../trace/schema.ts'
+import { jointOf, type Piece, parentId, pieceOfLink, type Trace } from '../trace/schema.ts'
+import { type Fuse, fuseOf } from './fuse.ts'
 import { gradeAtLeast, type Input, type Moment, type Verdict, worstOf } from './moment.ts'
+import { weakLinkIds } from './weakLink.ts'
 import type { EndPath, Workings } from './workings.ts'
 
 /** Chances that hold or are to be watched: for a weak link, and for a break at the fuse or beyond. */
 const WEAK_LINK = { holds: 0.98, watch: 0.9 }
 const FUSE = { holds: 0.9, watch: 0.6 }
-/** Where no link reaches this chance of going first, chance decides. */
-const DECIDED = 0.9
 
 export type SnagPath = {
   end: string
   links: Link[]
   first: number[]
-  /** The link most likely to go first, its chance, and whether that is enough to count on it. */
-  goesFirst: { id: string; probability: number; byChance: boolean }
+  goesFirst: Fuse
   /** What the pull leaves on the bottom when that link goes. */
   lost: string[]
   /** What making that anew takes. */
@@ -53,10 +52,8 @@ export function snagMoment(workings: Workings): Snag | undefined {
 
 function snagPath({ trace }: Workings, path: EndPath): SnagPath {
   const weak = path.end.role === 'sinker' ? weakLinkIds(trace, path) : undefined
-  const most = path.first.reduce((best, chance, i) => (chance > path.first[best]! ? i : best), 0)
-  const id = path.links[most]!.id
-  const goesFirst = { id, probability: path.first[most]!, byChance: path.first[most]! < DECIDED }
-  const lost = lostBelow(trace, id)
+  const goesFirst = fuseOf(path)
+  const lost = lostBelow(trace, goesFirst.id)
   const shared = {
     end: path.end.id,
     links: path.links,
@@ -90,14 +87,6 @@ function sumWhere({ links, first }: EndPath, wanted: (link: Link, i: number) => 
     1,
     links.reduce((sum, link, i) => sum + (wanted(link, i) ? first[i]! : 0), 0),
   )
-}
-
-/** The weak link's line and its own connections, where it lies on this path. */
-function weakLinkIds(trace: Trace, { links }: EndPath): Set<string> | undefined {
-  const id = trace.weakLink
-  if (id === undefined || !links.some((link) => link.id === id)) return undefined
-  const below = trace.pieces.filter((piece) => piece.attach.how === 'joined' && piece.attach.to === id)
-  return new Set([id, jointId(id), ...below.map((piece) => jointId(piece.id))])
 }
 
 function fuseIndex(trace: Trace, { links }: EndPath): number {

@@ -1,21 +1,37 @@
+import type { Conditions } from './conditions.ts'
 import type { Piece, Trace } from './schema.ts'
 
 /** One thing that differs between two traces; values are as in the documents (SI, ids). */
 export type Difference =
   | { kind: 'added' | 'removed'; id: string }
   | { kind: 'changed'; id: string; field: string; before: unknown; after: unknown }
+  /** Of the trace as a whole, or of the conditions it is judged under. */
+  | { kind: 'whole'; field: string; before: unknown; after: unknown }
 
-/** What differs from one trace to another, piece by piece, in the order of the later one. */
+const WHOLE = ['name', 'notes', 'tags', 'weakLink', 'fuse'] as const
+
+/** What differs from one trace to another: as a whole, then piece by piece in the order of the later one. */
 export function differences(before: Trace, after: Trace): Difference[] {
   const old = new Map(before.pieces.map((piece) => [piece.id, piece]))
   const kept = new Set(after.pieces.map(({ id }) => id))
   return [
+    ...WHOLE.flatMap((field) => whole(field, before[field], after[field])),
     ...after.pieces.flatMap((piece): Difference[] => {
       const was = old.get(piece.id)
       return was ? changedFields(was, piece) : [{ kind: 'added', id: piece.id }]
     }),
     ...before.pieces.filter(({ id }) => !kept.has(id)).map(({ id }): Difference => ({ kind: 'removed', id })),
   ]
+}
+
+/** What differs from one set of conditions to another. */
+export function conditionDifferences(before: Conditions, after: Conditions): Difference[] {
+  const fields = Object.keys(after) as (keyof Conditions)[]
+  return fields.flatMap((field) => whole(field, before[field], after[field]))
+}
+
+function whole(field: string, before: unknown, after: unknown): Difference[] {
+  return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ kind: 'whole', field, before, after }]
 }
 
 function changedFields(before: Piece, after: Piece): Difference[] {

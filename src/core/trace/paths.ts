@@ -4,10 +4,11 @@ import { isLine, type Joint, jointId, jointOf, type LinePiece, OUTFIT, type Piec
 
 /**
  * One link on the way from the outfit's line to a piece. A line that is passed beyond a knot in it comes again with
- * `again` set: it is one line, in lengths that the knot lies between.
+ * `again` set: it is one line, in lengths that the knot lies between. `fromM` and `toM` are the places on the line that the
+ * path enters and leaves that length at.
  */
 export type PathElement =
-  | { kind: 'line'; id: string; line: LinePiece; again: boolean }
+  | { kind: 'line'; id: string; line: LinePiece; again: boolean; fromM: number; toM: number }
   /** `ties`: the lines it is tied in, the outfit's among them. */
   | { kind: 'joint'; id: string; joint: Joint; ties: readonly string[] }
   | { kind: 'part'; id: string; piece: Exclude<Piece, LinePiece> }
@@ -100,12 +101,20 @@ class PathFinder {
       (knot) => knot.atM >= low && knot.atM <= high && knot.id !== leaving && knot.id !== start,
     )
     const inOrder = fromM <= toM ? between : between.toReversed()
-    const first: PathElement = { kind: 'line', id: line.id, line, again: false }
+    const places = [fromM, ...inOrder.map(({ atM }) => atM), toM]
+    const length = (i: number): PathElement => ({
+      kind: 'line',
+      id: line.id,
+      line,
+      again: i > 0,
+      fromM: places[i]!,
+      toM: places[i + 1]!,
+    })
     return [
-      first,
-      ...inOrder.flatMap((knot): PathElement[] => [
+      length(0),
+      ...inOrder.flatMap((knot, i): PathElement[] => [
         { kind: 'joint', id: jointId(knot.id), joint: knot.joint, ties: [line.id] },
-        { kind: 'line', id: line.id, line, again: true },
+        length(i + 1),
       ]),
     ]
   }

@@ -10,6 +10,7 @@ import { parseHookSize } from '../units/hookSize.ts'
 /** The version of every document; a reader refuses the ones it does not know. */
 export const FORMAT_VERSION = 1
 export const MOST_PIECES = 200
+export const MOST_TAGS = 12
 
 /** The free end of the outfit's line, as a place to attach to. */
 export const OUTFIT = 'outfit'
@@ -131,6 +132,11 @@ export const traceShape = z.strictObject({
   name: z.string().trim().min(1, 'needs a name').max(80),
   family: z.string().min(1).max(40),
   notes: z.string().max(4_000).optional(),
+  /** The angler's own words to find it by. */
+  tags: z
+    .array(z.string().trim().min(1).max(24, 'is over 24 letters'))
+    .max(MOST_TAGS, `has more than ${MOST_TAGS} tags`)
+    .optional(),
   pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
   /** The line meant to part when the sinker snags. */

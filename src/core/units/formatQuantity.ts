@@ -6,6 +6,7 @@ export type Formatted = { value: string; unit: string }
 const DECIMALS: Record<Quantity, Record<string, number>> = {
   strength: { lb: 1, kg: 2, N: 0, kN: 2 },
   mass: { g: 0, kg: 2, oz: 1, lb: 2 },
+  fish: { kg: 1, lb: 1, g: 0, oz: 0 },
   length: { m: 2, cm: 0, mm: 0, ft: 1, in: 1, yd: 1, fm: 1, km: 2 },
   diameter: { mm: 2, in: 3 },
   speed: { kn: 1, 'm/s': 1, 'km/h': 1, mph: 1 },

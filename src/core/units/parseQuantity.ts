@@ -62,6 +62,7 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
 const EXAMPLES: Record<Quantity, string> = {
   strength: '30 lb',
   mass: '150 g',
+  fish: '3 kg',
   length: '1.2 m',
   diameter: '0.35 mm or PE 1.5',
   speed: '1.2 kn',

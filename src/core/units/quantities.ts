@@ -2,6 +2,8 @@
 export const QUANTITIES = {
   strength: { si: 'N', units: { N: 1, lb: 4.4482216152605, kg: 9.80665, kN: 1000 } },
   mass: { si: 'kg', units: { g: 0.001, kg: 1, oz: 0.028349523125, lb: 0.45359237 } },
+  /** The same dimension, but a fish is weighed in other units than a sinker. */
+  fish: { si: 'kg', units: { kg: 1, lb: 0.45359237, g: 0.001, oz: 0.028349523125 } },
   length: {
     si: 'm',
     units: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, in: 0.0254, yd: 0.9144, fm: 1.8288, km: 1000 },
@@ -15,6 +17,7 @@ export type Quantity = keyof typeof QUANTITIES
 export const QUANTITY_NAMES: Record<Quantity, string> = {
   strength: 'strength',
   mass: 'weight',
+  fish: 'fish’s weight',
   length: 'length',
   diameter: 'diameter',
   speed: 'speed',

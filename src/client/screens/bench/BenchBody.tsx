@@ -106,13 +106,13 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
             redraw={redraw}
           />
           <ConditionsPanel bench={bench} evaluation={evaluation} />
-          {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} />}
+          {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />}
         </div>
       </div>
       <div className="grid gap-2 md:hidden">
         <PartList trace={trace} outfit={outfit} links={links} />
         <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
-        {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} />}
+        {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />}
       </div>
       <StaleDialog bench={bench} onCopy={useKeepAsNew(bench, saved.id)} />
     </div>

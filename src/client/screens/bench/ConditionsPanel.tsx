@@ -65,6 +65,21 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           check={notBelow(25)}
           onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
         />
+        <QuantityField
+          label="fish lifted"
+          quantity="fish"
+          valueSi={conditions.fishMassKg}
+          check={above(0, 1_000)}
+          onChange={(fishMassKg) => set({ fishMassKg }, 'fish')}
+        />
+        <QuantityField
+          label="freeboard"
+          quantity="length"
+          valueSi={conditions.freeboardM}
+          check={notBelow(50)}
+          onChange={(freeboardM) => set({ freeboardM }, 'freeboard')}
+          hint="your feet over the water"
+        />
         <label className="flex items-center gap-2">
           <input
             type="checkbox"

@@ -1,4 +1,4 @@
-import { differences } from '../../../core/trace/differences.ts'
+import { conditionDifferences, differences } from '../../../core/trace/differences.ts'
 import type { TraceContent } from '../../../shared/traces.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { differenceWords } from '../../words/differenceWords.ts'
@@ -8,13 +8,15 @@ const MOST = 12
 /** What differs from one content to another, a line each. */
 export function DifferenceList({ from, to }: { from: TraceContent; to: TraceContent }) {
   const show = useShow()
-  const changes = differences(from.trace, to.trace)
+  const changes = [...differences(from.trace, to.trace), ...conditionDifferences(from.conditions, to.conditions)]
   if (changes.length === 0)
-    return <p className="text-quiet">The parts are the same; at most the name, notes, conditions or outfit differ.</p>
+    return <p className="text-quiet">{from.outfitId === to.outfitId ? 'Nothing differs.' : 'Only the outfit differs.'}</p>
   return (
     <ul className="mt-1 list-disc pl-5">
       {changes.slice(0, MOST).map((change) => (
-        <li key={`${change.id} ${change.kind === 'changed' ? change.field : change.kind}`}>{differenceWords(change, show)}</li>
+        <li key={`${'id' in change ? change.id : ''} ${'field' in change ? change.field : change.kind}`}>
+          {differenceWords(change, show)}
+        </li>
       ))}
       {changes.length > MOST && <li>and {changes.length - MOST} more</li>}
     </ul>

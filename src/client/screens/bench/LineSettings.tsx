@@ -2,17 +2,23 @@ import { connectionOf } from '../../../core/gear/connections.ts'
 import { nextLabelN } from '../../../core/gear/labels.ts'
 import { MATERIALS, type Material, nominalDiameterM } from '../../../core/gear/materials.ts'
 import { withLength, withPiece } from '../../../core/trace/edit.ts'
-import type { LinePiece } from '../../../core/trace/schema.ts'
+import type { Outfit } from '../../../core/trace/outfit.ts'
+import { linesOf, withRole } from '../../../core/trace/redraw/withRole.ts'
+import type { LinePiece, Trace } from '../../../core/trace/schema.ts'
 import { knotThatMisfits } from '../../../core/trace/suits.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { Button, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { lineSpec, ROLE_PLURALS } from '../../words/names.ts'
 import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
+import type { Redraw } from './useRedraw.ts'
 
 /** Strength, length, material, diameter and wear of a line, and whether it is the weak link. */
-export function LineSettings({ bench, line }: { bench: Bench; line: LinePiece }) {
+type Props = { bench: Bench; redraw: Redraw; outfit: Outfit; line: LinePiece }
+
+export function LineSettings({ bench, redraw, outfit, line }: Props) {
   const { units } = usePreferences()
   const show = useShow()
   const { trace } = bench.content
@@ -78,6 +84,24 @@ export function LineSettings({ bench, line }: { bench: Bench; line: LinePiece })
         />
         weak link: meant to part when the sinker snags
       </label>
+      <AllOfRole trace={trace} outfit={outfit} line={line} redraw={redraw} />
     </>
+  )
+}
+
+/** One step for all lines of a role: the others become what this one is. */
+function AllOfRole({ trace, outfit, line, redraw }: { trace: Trace; outfit: Outfit; line: LinePiece; redraw: Redraw }) {
+  const show = useShow()
+  const { role, material, strengthN } = line
+  const lines = linesOf(trace, role)
+  if (lines.every((other) => other.material === material && other.strengthN === strengthN)) return null
+  const change = () => {
+    const result = withRole(trace, outfit, role, { material, strengthN })
+    redraw.take(result.ok ? { ...result, chosen: line.id } : result)
+  }
+  return (
+    <Button onClick={change}>
+      All {lines.length} {ROLE_PLURALS[role]} to {lineSpec(line, show)}
+    </Button>
   )
 }

@@ -5,7 +5,7 @@ import type { Trace } from '../../../core/trace/schema.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { linkName } from '../../words/names.ts'
-import { figureWords, MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import { decidesWords, figureWords, MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
 
 type Props = {
   evaluation: Evaluation
@@ -19,7 +19,7 @@ type Props = {
 export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) {
   const show = useShow()
   return (
-    <ul className="grid gap-2 sm:grid-cols-3" aria-label="Moments">
+    <ul className="grid grid-cols-2 gap-2 lg:grid-cols-4" aria-label="Moments">
       {MOMENT_ORDER.map((name) => {
         const moment = evaluation[name]
         if (!moment)
@@ -38,7 +38,9 @@ export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) 
               <VerdictMark verdict={moment.verdict} />
             </span>
             <span className="block truncate">{figureWords(evaluation, name, show)}</span>
-            <span className="block truncate text-sm text-quiet">decides: {linkName(trace, outfit, moment.decides)}</span>
+            <span className="block truncate text-sm text-quiet">
+              {decidesWords(evaluation, name, (id) => linkName(trace, outfit, id))}
+            </span>
           </>
         )
         const box = `block w-full rounded-lg border px-3 py-2 text-left ${open === name ? 'border-tide bg-well' : 'border-rule bg-sheet'}`

@@ -1,13 +1,15 @@
 import { PencilLine } from 'lucide-react'
 import { useState } from 'react'
+import { MOST_TAGS } from '../../../core/trace/schema.ts'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import type { Bench } from './useBench.ts'
 
-/** Name and notes of the trace; like any change, they are undone with undo and kept with save. */
+/** Name, tags and notes of the trace; like any change, they are undone with undo and kept with save. */
 export function NamePanel({ bench }: { bench: Bench }) {
   const { trace } = bench.content
   const [name, setName] = useState(trace.name)
+  const [tags, setTags] = useState('')
   const [open, setOpen] = useState(false)
   const valid = name.trim() !== ''
   return (
@@ -16,16 +18,17 @@ export function NamePanel({ bench }: { bench: Bench }) {
       onOpenChange={(next) => {
         setOpen(next)
         setName(trace.name)
+        setTags((trace.tags ?? []).join(', '))
         bench.settle()
       }}
-      title="Name and notes"
-      about="What the trace is called, and what is worth remembering about it."
+      title="Name, tags and notes"
+      about="What the trace is called, what it is found by, and what is worth remembering about it."
       trigger={
         <button
           type="button"
           className="ml-2 inline-grid size-9 place-items-center rounded-md align-middle text-quiet hover:bg-well max-md:hidden"
-          aria-label="Name and notes"
-          title="Name and notes"
+          aria-label="Name, tags and notes"
+          title="Name, tags and notes"
         >
           <PencilLine className="size-4" />
         </button>
@@ -47,6 +50,21 @@ export function NamePanel({ bench }: { bench: Bench }) {
             }}
           />
         </Field>
+        <Field label="tags" htmlFor="trace-tags" hint="words to find it by, with commas between">
+          <input
+            id="trace-tags"
+            className={fieldClass}
+            value={tags}
+            maxLength={300}
+            autoComplete="off"
+            aria-describedby="trace-tags-hint"
+            onChange={(event) => {
+              setTags(event.target.value)
+              const next = readTags(event.target.value)
+              bench.editTrace((old) => ({ ...old, tags: next.length > 0 ? next : undefined }), 'tags')
+            }}
+          />
+        </Field>
         <Field label="notes" htmlFor="trace-notes">
           <textarea
             id="trace-notes"
@@ -62,4 +80,10 @@ export function NamePanel({ bench }: { bench: Bench }) {
       </div>
     </Panel>
   )
+}
+
+/** Tags as typed: no empty ones, none twice, none longer than can be kept. */
+function readTags(typed: string): string[] {
+  const words = typed.split(',').map((word) => word.trim().slice(0, 24).trim())
+  return [...new Set(words.filter(Boolean))].slice(0, MOST_TAGS)
 }

@@ -50,7 +50,25 @@ export function PartPanel({ bench, outfit, selected, links, ownedSinkersKg, redr
       {/* A key of its own for each piece: typed text never moves to another part's field. */}
       <div key={piece.id} role="group" aria-label="Settings of the part" className="grid gap-2" onBlur={bench.settle}>
         {strength}
-        <PieceSettings bench={bench} piece={piece} trace={trace} ownedSinkersKg={ownedSinkersKg} />
+        {links.some(({ id }) => id === selected) && (
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={trace.fuse === selected}
+              onChange={(event) => bench.editTrace((old) => ({ ...old, fuse: event.target.checked ? selected : undefined }))}
+            />
+            fuse: meant to go first under a fish
+          </label>
+        )}
+        <PieceSettings
+          bench={bench}
+          redraw={redraw}
+          outfit={outfit}
+          piece={piece}
+          trace={trace}
+          ownedSinkersKg={ownedSinkersKg}
+        />
         <PlaceOnLine piece={piece} trace={trace} redraw={redraw} />
         {joint && joint.connection !== 'runsOn' && joint.connection !== 'fitted' && (
           <JointSettings bench={bench} piece={piece} joint={joint} trace={trace} outfit={outfit} />
@@ -98,18 +116,22 @@ function LinkStrength({ selected, links, name }: { selected: string; links: Prop
 
 function PieceSettings({
   bench,
+  redraw,
+  outfit,
   piece,
   trace,
   ownedSinkersKg,
 }: {
   bench: Bench
+  redraw: Redraw
+  outfit: Outfit
   piece: Piece
   trace: Trace
   ownedSinkersKg: readonly number[]
 }) {
   const set = (change: Partial<Piece>, tag?: string) =>
     bench.editTrace((old) => withPiece(old, piece.id, (now) => ({ ...now, ...change }) as Piece), tag)
-  if (isLine(piece)) return <LineSettings bench={bench} line={piece} />
+  if (isLine(piece)) return <LineSettings bench={bench} redraw={redraw} outfit={outfit} line={piece} />
   switch (piece.role) {
     case 'hook':
       return (

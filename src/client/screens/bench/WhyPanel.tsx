@@ -1,19 +1,28 @@
+import type { Cast } from '../../../core/moments/cast.ts'
 import type { Evaluation } from '../../../core/moments/evaluate.ts'
+import type { Hand } from '../../../core/moments/hand.ts'
 import type { Input, MomentName } from '../../../core/moments/moment.ts'
+import type { Run } from '../../../core/moments/run.ts'
 import type { Snag } from '../../../core/moments/snag.ts'
-import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
+import type { Conditions } from '../../../core/trace/conditions.ts'
+import type { Outfit } from '../../../core/trace/outfit.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { linkName } from '../../words/names.ts'
-import { MOMENT_NAMES, percent } from '../../words/verdictWords.ts'
+import { theName } from '../../words/placeWords.ts'
+import { fuseWords, MOMENT_NAMES, percent } from '../../words/verdictWords.ts'
+import { CastWhy } from './CastWhy.tsx'
+import { HandWhy } from './HandWhy.tsx'
+import { RunWhy } from './RunWhy.tsx'
 
-type Props = { moment: MomentName; evaluation: Evaluation; trace: Trace; outfit: Outfit }
+type Props = { moment: MomentName; evaluation: Evaluation; trace: Trace; outfit: Outfit; conditions: Conditions }
 
 const RULES: Record<MomentName, string> = {
   cast: 'Weakest link on the cast path over the peak pull: 3 or more holds, 2 or more is to be watched. A lead that breaks off can kill: clear the beach behind and ahead.',
   run: 'The drag set against the highest safe setting: within it holds, up to 1.15 times is to be watched. Under 98 % survival at the peak it is never better than watch.',
   snag: 'Weak link: it should go first in 98 of 100 pulls. Otherwise the main line should be kept in 9 of 10. Turn away from a pull for a break; never wrap line round a hand.',
+  hand: 'The weakest from the hand to the hook over the dead weight of the fish: 3 or more holds, 2 or more is to be watched. Out of reach is never better than watch. A heavy fish is netted, not lifted.',
 }
 
 const FROM: Record<Input['from'], string> = {
@@ -25,15 +34,17 @@ const FROM: Record<Input['from'], string> = {
 }
 
 /** What a verdict rests on: its rule, its inputs with where each came from, and what follows. */
-export function WhyPanel({ moment: name, evaluation, trace, outfit }: Props) {
+export function WhyPanel({ moment: name, evaluation, trace, outfit, conditions }: Props) {
   const show = useShow()
   const moment = evaluation[name]
   if (!moment) return null
   return (
     <Sheet title={`Why: ${MOMENT_NAMES[name]}`} aside={<span className="text-sm text-quiet">estimates; test your own gear</span>}>
       <p className="mb-2 text-sm text-quiet">{RULES[name]}</p>
-      {name === 'run' && <DragSchools evaluation={evaluation} outfit={outfit} />}
+      {name === 'cast' && <CastWhy cast={moment as Cast} />}
+      {name === 'run' && <RunWhy run={moment as Run} trace={trace} outfit={outfit} conditions={conditions} />}
       {name === 'snag' && <SnagPaths snag={moment as Snag} trace={trace} outfit={outfit} />}
+      {name === 'hand' && <HandWhy hand={moment as Hand} trace={trace} outfit={outfit} />}
       <table className="w-full text-sm">
         <caption className="sr-only">Inputs of {MOMENT_NAMES[name]}</caption>
         <tbody>
@@ -55,7 +66,7 @@ export function WhyPanel({ moment: name, evaluation, trace, outfit }: Props) {
 function inputWords({ name, value, unit }: Input, show: Show): string {
   if (typeof value === 'string') return value
   if (unit === 'N') return show.computed('strength', value)
-  if (unit === 'kg') return show.computed('mass', value)
+  if (unit === 'kg') return show.computed(name === 'fish' ? 'fish' : 'mass', value)
   if (unit === 'm/s') return show.computed('speed', value)
   // A spool's radius is a size of gear, not a length of line.
   if (unit === 'm') return name.startsWith('spool') ? `${(value * 1000).toFixed(1)} mm` : show.computed('length', value)
@@ -63,39 +74,13 @@ function inputWords({ name, value, unit }: Input, show: Show): string {
   return name.startsWith('chance') ? percent(value, 1) : value.toFixed(2)
 }
 
-/** The settings people use, beside what this chain allows. */
-function DragSchools({ evaluation, outfit }: { evaluation: Evaluation; outfit: Outfit }) {
-  const show = useShow()
-  const ceilingN = evaluation.run!.figure.value
-  const classN = mainLine(outfit).strengthN
-  return (
-    <p className="mb-2 flex flex-wrap gap-x-4 text-sm">
-      {[
-        ['25 %', 0.25],
-        ['30 %', 0.3],
-        ['a third', 1 / 3],
-      ].map(([label, share]) => {
-        const dragN = classN * Number(share)
-        return (
-          <span key={label}>
-            {label} of line class: <strong>{show.computed('strength', dragN)}</strong>{' '}
-            <span className={dragN <= ceilingN ? 'text-holds' : 'text-fails'}>{dragN <= ceilingN ? 'within' : 'beyond'}</span>
-          </span>
-        )
-      })}
-    </p>
-  )
-}
-
 function SnagPaths({ snag, trace, outfit }: { snag: Snag; trace: Trace; outfit: Outfit }) {
   return (
     <ul className="mb-2 grid gap-1 text-sm">
       {snag.paths.map(({ end, goesFirst, lost, replacement }) => (
         <li key={end}>
-          From the {end.replaceAll('-', ' ')}: <strong>{linkName(trace, outfit, goesFirst.id)}</strong> goes first,{' '}
-          {percent(goesFirst.probability)}
-          {goesFirst.byChance && ', so chance decides'}; {lostWords(lost, trace)}, {replacement.cost.toFixed(2)} units and{' '}
-          {replacement.minutes.toFixed(0)} min to re-rig.
+          From {theName(trace, end)}: {fuseWords(goesFirst, (id) => linkName(trace, outfit, id))}; {lostWords(lost, trace)},{' '}
+          {replacement.cost.toFixed(2)} units and {replacement.minutes.toFixed(0)} min to re-rig.
         </li>
       ))}
     </ul>

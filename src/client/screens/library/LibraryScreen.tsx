@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
+import { momentsOf } from '../../../core/moments/evaluate.ts'
 import type { Verdict } from '../../../core/moments/moment.ts'
 import { familyName } from '../../../core/trace/families/families.ts'
 import {
@@ -64,6 +65,8 @@ const FILTERS: { value: string; text: string }[] = [
 function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: SavedOutfit[]; bin: boolean }) {
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState('all')
+  const [tag, setTag] = useState('')
+  const tags = [...new Set(traces.flatMap(({ content }) => content.trace.tags ?? []))].toSorted()
   const act = useActions()
   const rows = useMemo(() => {
     const byId = new Map(outfits.map((outfit) => [outfit.id, outfit]))
@@ -77,13 +80,15 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
   }, [traces, outfits])
   const shown = rows.filter(({ saved, outfit, judged }) => {
     const { trace } = saved.content
-    const text = `${trace.name} ${familyName(trace.family)} ${outfit?.name ?? ''} ${trace.notes ?? ''}`.toLowerCase()
+    const text =
+      `${trace.name} ${familyName(trace.family)} ${outfit?.name ?? ''} ${trace.notes ?? ''} ${(trace.tags ?? []).join(' ')}`.toLowerCase()
     return (
       search
         .toLowerCase()
         .split(/\s+/)
         .every((word) => text.includes(word)) &&
-      (filter === 'all' || worstVerdict(judged) === filter)
+      (filter === 'all' || worstVerdict(judged) === filter) &&
+      (tag === '' || trace.tags?.includes(tag))
     )
   })
 
@@ -104,7 +109,7 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
         <input
           type="search"
           className={`${fieldClass} max-w-80`}
-          placeholder="Search name, family, outfit, notes"
+          placeholder="Search name, family, tags, notes"
           aria-label="Search traces"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
@@ -117,8 +122,18 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
             choices={FILTERS}
           />
         </span>
+        {tags.length > 0 && (
+          <span className="w-40">
+            <Select
+              aria-label="Filter by tag"
+              value={tag}
+              onChange={(event) => setTag(event.target.value)}
+              choices={[{ value: '', text: 'any tag' }, ...tags.map((value) => ({ value, text: value }))]}
+            />
+          </span>
+        )}
       </search>
-      {shown.length === 0 && <Empty title="No trace fits that">Clear the search, or choose any verdict.</Empty>}
+      {shown.length === 0 && <Empty title="No trace fits that">Clear the search, or choose any verdict and any tag.</Empty>}
       <ul className="grid gap-2 xl:grid-cols-2">
         {shown.map(({ saved, outfit, judged }) => (
           <TraceCard key={saved.id} saved={saved} outfit={outfit} judged={judged} bin={bin} actions={act} />
@@ -167,7 +182,6 @@ function useActions(): TraceActions {
 
 function worstVerdict(judged: Judged): Verdict {
   if (!judged.ok) return 'fails'
-  const { cast, run, snag } = judged.evaluation
-  const verdicts = [cast, run, snag].map((moment) => moment?.verdict)
+  const verdicts = momentsOf(judged.evaluation).map(({ verdict }) => verdict)
   return verdicts.includes('fails') ? 'fails' : verdicts.includes('watch') ? 'watch' : 'holds'
 }

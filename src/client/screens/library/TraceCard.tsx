@@ -31,6 +31,11 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
         <p className="text-sm text-quiet">
           {familyName(trace.family)}
           {outfit && ` · ${outfit.name}`}
+          {trace.tags?.map((tag) => (
+            <span key={tag} className="ml-1.5 rounded bg-well px-1.5">
+              {tag}
+            </span>
+          ))}
         </p>
         <div className="mt-1 max-w-xl">{outfit && <SmallReach trace={trace} outfit={outfit} />}</div>
       </div>
@@ -42,7 +47,11 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
               return (
                 <li key={name} className="flex justify-between gap-2">
                   {MOMENT_NAMES[name]}{' '}
-                  {moment ? <VerdictMark verdict={moment.verdict} /> : <span className="text-quiet">not cast</span>}
+                  {moment ? (
+                    <VerdictMark verdict={moment.verdict} />
+                  ) : (
+                    <span className="text-quiet">{name === 'cast' ? 'not cast' : '–'}</span>
+                  )}
                 </li>
               )
             })}

@@ -5,6 +5,7 @@ import { Field, Select, Sheet } from '../../ui/controls.tsx'
 const SAMPLE_SI: Record<Quantity, number> = {
   strength: 133.446648457815,
   mass: 0.15,
+  fish: 3,
   length: 1.4,
   diameter: 0.0005,
   speed: 1.3375555555,

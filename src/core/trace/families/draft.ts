@@ -1,6 +1,7 @@
 import { castLoad } from '../../cast/load.ts'
 import { CAST_PEAK_FACTOR, CAST_STYLES } from '../../cast/styles.ts'
 import { labelAtLeastN, labelAtMostN, nextLabelN } from '../../gear/labels.ts'
+import { GRAVITY_M_PER_S2 } from '../../math/constants.ts'
 import { type Evaluation, evaluate } from '../../moments/evaluate.ts'
 import { QUANTITIES } from '../../units/quantities.ts'
 import type { Conditions } from '../conditions.ts'
@@ -22,6 +23,8 @@ const MOST_STEPS_UP = 6
 /** Share of the line class most people set, and the share of the ceiling a draft keeps to. */
 const USUAL_DRAG_SHARE = 0.3
 const UNDER_CEILING = 0.9
+/** Line class over the weight of a fish that is lifted without a second thought. Ours. */
+const EASY_LIFT = 8
 /** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
 const TURNS_ON_SPOOL = 5
@@ -33,7 +36,7 @@ type Draft = { trace: Trace; conditions: Conditions }
  * clip where it would not bear the cast), and the drag set to suit, in whole half pounds as a scale reads.
  */
 export function draft(family: Family, wishes: Wishes, outfit: Outfit, given: Conditions): Draft {
-  const conditions = { ...given, fishMassKg: family.fishKg }
+  const conditions = { ...given, fishMassKg: liftedKg(family, outfit) }
   let leaderN = startingLeaderN(family, wishes, outfit, conditions)
   let trace = withWeakLink(family, wishes, outfit, conditions, leaderN)
   for (let i = 0; i < MOST_STEPS_UP && castTooHard(evaluate(trace, outfit, conditions)); i += 1) {
@@ -41,6 +44,12 @@ export function draft(family: Family, wishes: Wishes, outfit: Outfit, given: Con
     trace = withWeakLink(family, wishes, outfit, conditions, leaderN)
   }
   return { trace, conditions: { ...conditions, dragN: dragN(evaluate(trace, outfit, conditions), outfit) } }
+}
+
+/** What is lifted in: the family's fish, or as much as the line class lifts with ease; the rest is netted. */
+function liftedKg(family: Family, outfit: Outfit): number {
+  const easyKg = mainLine(outfit).strengthN / (EASY_LIFT * GRAVITY_M_PER_S2)
+  return Math.min(family.fishKg, Math.max(0.5, Math.floor(easyKg * 2) / 2))
 }
 
 const castTooHard = ({ cast }: Evaluation) => cast !== undefined && cast.verdict !== 'holds'

@@ -115,7 +115,7 @@ export const NATURAL_BAIT: readonly Family[] = [
     group: GROUP,
     about: 'The float runs up to a stop knot that sets the depth, and winds in to the rod tip. For fish off the bottom.',
     casts: ['lob', 'overhead', 'none'],
-    leaderOverMain: 0.5,
+    leaderOverMain: 0.75,
     fishKg: 1.5,
     parameters: [
       sinkerOf(0.02),
@@ -132,7 +132,7 @@ export const NATURAL_BAIT: readonly Family[] = [
       part('bead-lower', 'bead', slides(OUTFIT, 0.6, 'sinker')),
       lead('barrel', slides(OUTFIT, 0.3, 'swivel')),
       part('swivel', 'swivel', tied(OUTFIT, 'palomar')),
-      line('hook-length', 'leader', 'fluoro', 0.8, 'hookLengthM', tied('swivel')),
+      line('hook-length', 'leader', 'fluoro', 1, 'hookLengthM', tied('swivel')),
       baited('hook', tied('hook-length', 'uni')),
     ],
   },

@@ -123,7 +123,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
       part('stop-upper', 'stopKnot', { on: 'tail-line', at: 0.3 }),
       part('spinner', 'swivel', slides('tail-line', 0.35, 'stop-lower', 'stop-upper'), 0.5),
       part('stop-lower', 'stopKnot', { on: 'tail-line', at: 0.4, with: 'stopKnotOwn' }),
-      line('snood', 'snood', 'fluoro', 0.5, 'snoodM', tied('spinner')),
+      line('snood', 'snood', 'fluoro', 0.6, 'snoodM', tied('spinner')),
       baited('hook', tied('snood')),
       lead('bomb', tied('tail-line', 'improvedClinch')),
     ],
