@@ -1,24 +1,12 @@
 // npm run bench: whole evaluations (paths, chains, failure chances, every moment), as a table and as JSON.
 
 import { evaluate } from '../src/core/moments/evaluate.ts'
-import { usualConditions } from '../src/core/trace/conditions.ts'
 import { FAMILIES } from '../src/core/trace/families/families.ts'
-import type { Trace } from '../src/core/trace/schema.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
-import { braidOutfit, LB } from '../tests/fixtures/outfits.ts'
+import { conditions, outfit, twentyFiveParts } from './subject.ts'
 
 const RUNS = 300
 const WARM_UP = 50
-
-const outfit = braidOutfit(50)
-const conditions = { ...usualConditions(), dragN: 12 * LB }
-
-/** The three-snood paternoster without its outermost beads and a bait: 25 pieces. */
-function twentyFiveParts(): Trace {
-  const trace = draftOf('boomPaternoster', outfit, conditions, { snoods: 3 }).trace
-  const left = new Set(['bead-a1', 'bead-b1', 'bead-c1', 'hook-c-bait'])
-  return { ...trace, pieces: trace.pieces.filter(({ id }) => !left.has(id)) }
-}
 
 const subjects = [
   { name: '25-part paternoster, three hooks', trace: twentyFiveParts() },

@@ -294,3 +294,45 @@ test('replace, split and remove keep the trace whole', async ({ page, app }) => 
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('revision 2, saved')).toBeVisible()
 })
+
+test('all snoods in one step, tags, and a chosen fuse that is not the likeliest is said', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'roles')}`)
+  await page.getByRole('option', { name: 'snood a', exact: true }).click()
+  await page.getByLabel('strength', { exact: true }).fill('30 lb')
+  await page.getByRole('button', { name: 'All 2 snoods to mono 30 lb' }).click()
+  await page.getByRole('option', { name: 'snood b', exact: true }).click()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('30 lb')
+  await expect(page.getByRole('button', { name: /^All 2 snoods/ })).toBeHidden()
+
+  await page.locator('[data-moment=run] button').click()
+  await page.getByRole('option', { name: 'main line', exact: true }).click()
+  await expect(page.getByLabel('fuse: meant to go first')).toBeHidden()
+  await page.getByRole('option', { name: 'snell at hook a', exact: true }).click()
+  await page.getByLabel('fuse: meant to go first').check()
+  await expect(page.getByText(/The fuse you chose, snell at hook a, goes first only/)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Name, tags and notes' }).click()
+  await page.getByRole('textbox', { name: 'tags' }).fill('night, , sand, night')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+  await page.goto(`${app.url}/traces`)
+  await page.getByLabel('Filter by tag').selectOption('sand')
+  await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toHaveText(['roles'])
+})
+
+test('the moments: a longer hook length is too long for the rod; more line out brings the peak past what is allowed', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moments')}`)
+  await page.locator('[data-moment=hand] button').click()
+  await page.getByRole('option', { name: 'hook length', exact: true }).click()
+  await page.getByLabel('finished length').fill('9 m')
+  await expect(page.locator('[data-moment=hand]')).toContainText('too long for the rod: 9.00 m')
+  await expect(page.getByText('The rest is hand over hand')).toBeVisible()
+  await page.locator('[data-moment=run] button').click()
+  await expect(page.getByRole('img', { name: /Peak load against line out/ })).toBeVisible()
+  await page.getByLabel('drag set', { exact: true }).fill('0.5 lb')
+  await expect(page.getByText(/stays under what the chain is allowed/)).toBeVisible()
+})

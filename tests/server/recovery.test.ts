@@ -80,6 +80,6 @@ test('a lost database is told by health and by 503, and comes back by itself', a
   expect([refused.status, refused.body.error.code]).toEqual([503, 'database-away'])
   postgres.startAgain()
   expect((await server.send('GET', '/health')).body.database).toBe('up')
-  expect((await server.send('GET', '/traces')).body).toHaveLength(11)
+  expect((await server.send('GET', '/traces')).body).toHaveLength(14)
   await server.close()
 })

@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type PointerEvent, useId, useRef } from 'react'
+import { type KeyboardEvent, memo, type PointerEvent, useId, useRef } from 'react'
 import { downAtX, type ReachItem, type ReachLayout } from '../../core/layout/reach.ts'
 import type { Outfit } from '../../core/trace/outfit.ts'
 import type { Trace } from '../../core/trace/schema.ts'
@@ -37,8 +37,8 @@ const ACTIONS: Record<string, ReachAction> = {
 const LABEL_STEP = 13
 const DROP_CLEARANCE = 30
 
-/** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. */
-export function Reach({
+/** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. It rests while only loads change. */
+export const Reach = memo(function Reach({
   trace,
   outfit,
   layout,
@@ -128,7 +128,7 @@ export function Reach({
       ))}
     </svg>
   )
-}
+})
 
 type DragArgs = Pick<Props, 'trace' | 'layout' | 'rides' | 'onSlide' | 'onSlid'>
 

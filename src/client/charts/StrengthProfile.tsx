@@ -21,6 +21,8 @@ const WORTH_SAYING = 0.08
 /** Room that a figure, and a chance, take, px. */
 const FIGURE_WIDTH = 34
 const CHANCE_WIDTH = 62
+/** Loads are named at the left, past the ticks: the weak steps crowd the right. */
+const LOAD_LABEL_X = 34
 
 /** The strength of each link of one path as a step under its part, with its spread, the loads across it, and the lowest marked. */
 export function StrengthProfile({ layout, width, height, loads, selected, onSelect, name, format, unit, summary }: Props) {
@@ -38,7 +40,8 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
         />
       ))}
       {layout.steps.map((step, i) => {
-        const next = layout.steps[i + 1]
+        const next = layout.steps.slice(i + 1).find(({ dip }) => !dip)
+        const line = step.dip ? layout.steps.slice(0, i).findLast(({ dip }) => !dip) : undefined
         const colour = step.weakest ? 'var(--fails)' : 'currentColor'
         return (
           // biome-ignore lint/a11y/noStaticElementInteractions: the reach above is the keyboard's way to the same choice
@@ -72,7 +75,13 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
               strokeWidth={3}
               strokeDasharray={step.over ? '2 3' : undefined}
             />
-            {next && <line x1={step.x1} x2={step.x1} y1={step.y} y2={next.y} stroke="currentColor" strokeWidth={0.8} />}
+            {line &&
+              [step.x0, step.x1].map((x) => (
+                <line key={x} x1={x} x2={x} y1={line.y} y2={step.y} stroke="currentColor" strokeWidth={0.8} />
+              ))}
+            {next && !step.dip && (
+              <line x1={step.x1} x2={step.x1} y1={step.y} y2={next.y} stroke="currentColor" strokeWidth={0.8} />
+            )}
           </g>
         )
       })}
@@ -105,9 +114,8 @@ function Loads({ layout, width, loads, format }: Pick<Props, 'layout' | 'width' 
               strokeDasharray={tone === 'watch' ? '2 4' : '8 4'}
             />
             <text
-              x={width - 6}
+              x={LOAD_LABEL_X}
               y={labelY}
-              textAnchor="end"
               style={{ fill: `var(--${tone})`, stroke: 'var(--sheet)', strokeWidth: 4, paintOrder: 'stroke' }}
             >
               {name} {format(forceN)}

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import type { HardwareType } from '../../core/gear/hardware.ts'
 import type { Material } from '../../core/gear/materials.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
 import { isLine, type Piece } from '../../core/trace/schema.ts'
@@ -123,37 +124,73 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
     case 'float':
       return <ellipse cx={x} cy={y} rx={9} ry={5.5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.6} />
     default:
-      return onLine ? (
-        <SmallPart type={piece.type} x={x} y={y} />
-      ) : (
-        <Swivel
-          x={x}
-          y={y}
-          x0={x0}
-          x1={x1}
-          plain={piece.type === 'loop'}
-          open={piece.type === 'snap' || piece.type === 'snapSwivel'}
-        />
-      )
+      return onLine ? <SmallPart type={piece.type} x={x} y={y} /> : <Hardware type={piece.type} x={x} y={y} x0={x0} x1={x1} />
   }
 }
 
-function SmallPart({ type, x, y }: { type: string; x: number; y: number }) {
+function SmallPart({ type, x, y }: { type: HardwareType; x: number; y: number }) {
   if (type === 'bead') return <circle cx={x} cy={y} r={3.2} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.4} />
   if (type === 'crimp') return <rect x={x - 2.5} y={y - 4.5} width={5} height={9} fill="currentColor" />
   if (type === 'stopKnot')
     return <path d={`M${x - 3} ${y - 5}l6 10M${x + 3} ${y - 5}l-6 10`} stroke="currentColor" strokeWidth={1.6} />
+  if (type === 'breakBand')
+    return (
+      <rect
+        x={x - 3}
+        y={y - 5}
+        width={6}
+        height={10}
+        fill="var(--sheet)"
+        stroke="currentColor"
+        strokeWidth={1.4}
+        strokeDasharray="2 1.5"
+      />
+    )
+  if (type === 'baitClip')
+    return (
+      <path d={`M${x} ${y - 6}v8a3.5 3.5 0 0 0 7 0`} fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
+    )
+  if (type === 'loop')
+    return <ellipse cx={x} cy={y + 4} rx={3} ry={5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.4} />
   return <rect x={x - 4} y={y - 4} width={8} height={8} rx={4} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.8} />
 }
 
-function Swivel({ x, y, x0, x1, open, plain }: { x: number; y: number; x0: number; x1: number; open: boolean; plain: boolean }) {
-  if (plain) return <ellipse cx={x} cy={y} rx={8} ry={4.5} fill="none" stroke="currentColor" strokeWidth={1.5} />
+type HardwareProps = { type: HardwareType; x: number; y: number; x0: number; x1: number }
+
+const RINGS: readonly HardwareType[] = ['splitRing', 'solidRing', 'clipRing']
+
+/** Hardware in line, each drawn as what it is: rings, a loop, a wheel for a pulley, eyes on a barrel for swivels. */
+function Hardware({ type, x, y, x0, x1 }: HardwareProps) {
+  if (type === 'loop') return <ellipse cx={x} cy={y} rx={8} ry={4.5} fill="none" stroke="currentColor" strokeWidth={1.5} />
+  const arms = (reach: number) => (
+    <>
+      <line x1={x0} x2={x - reach} y1={y} y2={y} />
+      <line x1={x + reach} x2={x1} y1={y} y2={y} />
+    </>
+  )
+  if (RINGS.includes(type))
+    return (
+      <g stroke="currentColor" strokeWidth={1.6} fill="none">
+        {arms(6)}
+        <circle cx={x} cy={y} r={6} />
+        {type === 'splitRing' && <circle cx={x} cy={y} r={3.8} strokeWidth={1} />}
+      </g>
+    )
+  if (type === 'pulleyBead')
+    return (
+      <g stroke="currentColor" strokeWidth={1.6} fill="var(--sheet)">
+        {arms(8)}
+        <circle cx={x} cy={y} r={8} />
+        <circle cx={x} cy={y} r={2.5} fill="currentColor" />
+      </g>
+    )
+  const open = type === 'snap' || type === 'snapSwivel'
   return (
     <g stroke="currentColor" strokeWidth={1.6} fill="var(--sheet)">
-      <line x1={x0} x2={x - 11} y1={y} y2={y} />
-      <line x1={x + 11} x2={x1} y1={y} y2={y} />
+      {arms(11)}
       <circle cx={x - 8} cy={y} r={3.6} />
       {open ? <path d={`M${x + 3} ${y}q7-7 10 0q-3 5-7 2`} fill="none" /> : <circle cx={x + 8} cy={y} r={3.6} />}
+      {type === 'threeWay' && <circle cx={x} cy={y + 8} r={3.6} />}
       <rect x={x - 4.5} y={y - 4} width={9} height={8} rx={2} fill="currentColor" />
     </g>
   )

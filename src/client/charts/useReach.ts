@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { layOutReach } from '../../core/layout/reach.ts'
 import type { Outfit } from '../../core/trace/outfit.ts'
+import { ridesOn } from '../../core/trace/redraw/along.ts'
 import type { Trace } from '../../core/trace/schema.ts'
 import type { Show } from '../settings/preferences.tsx'
 import { reachLabel } from '../words/names.ts'
@@ -14,7 +15,9 @@ export function useReach(trace: Trace, outfit: Outfit, width: number, show: Show
     const label = (id: string) => reachLabel(trace, outfit, id, show)
     const labelWidth = (id: string) => {
       const { above, below } = label(id)
-      return CHARACTER * Math.max(0, ...[...above, below ?? ''].map((text) => text.length))
+      // Where branches drop from a line its length is written after the name.
+      const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === id) ? `${above.at(-1)}, ${below}` : ''
+      return CHARACTER * Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
     }
     return { label, labelWidth, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale }) }
   }, [trace, outfit, width, show, trueScale])

@@ -65,7 +65,12 @@ export function linkName(trace: Trace, outfit: Outfit, linkId: string): string {
   const name = wound ? woundName(wound) : piece ? pieceName(piece) : id.replaceAll('-', ' ')
   if (linkId === id) return name
   const joint = findJoint(trace, outfit, linkId)
-  return joint ? `${connectionName(joint)} at the ${name}` : name
+  return joint ? `${connectionName(joint)} at ${withArticle(name)}` : name
+}
+
+/** A part with its article: “the leader”, but “boom a”, “hook 2”. */
+export function withArticle(name: string): string {
+  return / ([a-z]|\d+)$/.test(name) ? name : `the ${name}`
 }
 
 export type ReachLabel = { above: string[]; below?: string }

@@ -1,6 +1,6 @@
 import type { Place } from '../../core/trace/redraw/places.ts'
 import { isLine, OUTFIT, type Trace } from '../../core/trace/schema.ts'
-import { pieceName } from './names.ts'
+import { pieceName, withArticle } from './names.ts'
 
 /** Where a part would go, as a person would say it: “between the leader and the swivel”. */
 export function placeWords(place: Place, trace: Trace): string {
@@ -12,9 +12,8 @@ export function placeWords(place: Place, trace: Trace): string {
   return `${hangs ? 'hanging from' : 'at the end of'} ${name(place.of)}`
 }
 
-/** A part with its article: “the leader”, but “boom a”, “hook 2”. */
+/** A piece with its article. */
 export function theName(trace: Trace, id: string): string {
   const piece = trace.pieces.find((each) => each.id === id)
-  const name = piece ? pieceName(piece) : id.replaceAll('-', ' ')
-  return / ([a-z]|\d+)$/.test(name) ? name : `the ${name}`
+  return withArticle(piece ? pieceName(piece) : id.replaceAll('-', ' '))
 }

@@ -37,20 +37,27 @@ function snagFigure(snag: Snag): string {
 }
 
 function handFigure(hand: Hand, show: Show): string {
-  const reach = hand.deciding.outOfReach ? 'out of reach, ' : hand.deciding.tooLong ? 'too long for the rod, ' : ''
-  return `${reach}${show.computed('fish', hand.weightN / GRAVITY_M_PER_S2)} lifted ${hand.figure.value.toFixed(1)}×`
+  return `weakest ${hand.figure.value.toFixed(1)}× a ${show.computed('fish', hand.weightN / GRAVITY_M_PER_S2)} fish`
 }
 
 /** What decides a moment; in a run and a snag, the fuse, or that there is none and chance decides. */
-export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (id: string) => string): string {
+export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (id: string) => string, show: Show): string {
   const moment = evaluation[name]
   if (!moment) return ''
+  if (name === 'hand') return reachWords(moment as Hand, show) ?? `decides: ${nameOf(moment.decides)}`
   const paths: readonly { end: string; goesFirst: Fuse }[] =
     name === 'run' ? (moment as Run).paths : name === 'snag' ? (moment as Snag).paths : []
   const fuse = paths.find(({ end }) => end === moment.end)?.goesFirst
   if (!fuse) return `decides: ${nameOf(moment.decides)}`
   const chance = percent(fuse.probability)
-  return fuse.byChance ? `no fuse: ${nameOf(fuse.id)} ${chance}, by chance` : `fuse: ${nameOf(fuse.id)}, ${chance}`
+  return `${fuse.byChance ? 'by chance' : 'fuse'}: ${nameOf(fuse.id)}, ${chance}`
+}
+
+/** What keeps a fish out of the hand, in a word; undefined where nothing does. */
+function reachWords({ deciding, longDrop }: Hand, show: Show): string | undefined {
+  if (deciding.outOfReach) return 'out of reach: the trace is too short'
+  if (deciding.tooLong) return `too long for the rod: ${show.computed('length', deciding.beyondTipM)}`
+  return longDrop && `drop of ${show.computed('length', longDrop.lengthM)}: more than one lift`
 }
 
 /** Which link goes first, how sure that is, and what it leaves to chance. */

@@ -72,7 +72,7 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
     const evaluation = evaluate(fixture.trace, outfit, { ...usualConditions(), dragN: 40 })
     for (const { moment } of momentsOf(evaluation)) {
       const words = figureWords(evaluation, moment, show)
-      expect(words).toMatch({ snag: /\d+ %$/, hand: /\d kg lifted [\d.]+×$/, cast: /\d lb/, run: /\d lb/ }[moment])
+      expect(words).toMatch({ snag: /\d+ %$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, run: /\d lb/ }[moment])
       expect(words).not.toMatch(/NaN|undefined|Infinity/)
     }
   }

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import type { Link } from '../strength/pathLinks.ts'
+import { pieceOfLink } from '../trace/schema.ts'
 import type { ReachLayout } from './reach.ts'
 
 /** One link's step: its strength, and one spread either side, under its slot on the reach. */
@@ -11,6 +12,8 @@ export type ProfileStep = {
   yHigh: number
   yLow: number
   over: boolean
+  /** A knot part-way in a line: within the line's own step. */
+  dip: boolean
   strengthN: number
   weakest: boolean
   first: number
@@ -39,18 +42,26 @@ export function layOutProfile(
   const topN = 1.1 * Math.max(Math.min(strongestN, TOP_OVER_WEAKEST * weakestN), ...options.loadsN, 1)
   const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
   const slots = new Map(reach.items.map((item) => [item.id, item]))
+  const knotInLine = (link: Link) => (slots.has(link.id) ? undefined : slots.get(pieceOfLink(link.id)))
   let end = 0
   const steps = links.map((link, i): ProfileStep => {
     const slot = slots.get(link.id)
-    const x0 = Math.max(end, slot?.x0 ?? end)
+    const knot = knotInLine(link)
+    const dip = knot?.onLine === true && i > 0
+    const x0 = dip ? knot.x0 : Math.max(end, slot?.x0 ?? end)
     // A line that the path leaves part-way ends where it is left.
-    const left = slots.get(links[i + 1]?.id ?? '')?.x0 ?? Number.POSITIVE_INFINITY
+    const rest = links.slice(i + 1)
+    const nextAt = rest.findIndex((each) => !knotInLine(each)?.onLine)
+    const knots = nextAt < 0 ? rest : rest.slice(0, nextAt)
+    const pastKnots = Math.max(0, ...knots.map((each) => knotInLine(each)!.x1))
+    const left = slots.get(rest[knots.length]?.id ?? '')?.x0 ?? Number.POSITIVE_INFINITY
     const ownEnd = Math.min(slot?.x1 ?? 0, left > x0 ? left : Number.POSITIVE_INFINITY)
-    const x1 = Math.max(x0 + LEAST_STEP, ownEnd)
-    end = x1
+    const x1 = dip ? knot.x1 : Math.max(x0 + LEAST_STEP, ownEnd, pastKnots)
+    if (!dip) end = x1
     const spreadN = link.variation * link.strengthN
     return {
       id: link.id,
+      dip,
       x0,
       x1,
       y: yOf(link.strengthN),

@@ -281,7 +281,9 @@ function trunkOf(trace: Trace): Set<string> {
   const tiedInLine = chains.filter((pieces) =>
     pieces.every(({ attach }) => (attach.how === 'joined' && attach.end !== 'near') || attach.how === 'through'),
   )
-  const best = tiedInLine.find((pieces) => pieces.at(-1)!.role === 'sinker') ?? tiedInLine[0] ?? chains[0] ?? []
+  // A weight that falls off the hook at the bottom is not what the strip leads to.
+  const ownSinker = (pieces: Piece[]) => pieces.at(-1)!.role === 'sinker' && pieces.at(-2)?.role !== 'hook'
+  const best = tiedInLine.find(ownSinker) ?? tiedInLine[0] ?? chains[0] ?? []
   return new Set(best.map(({ id }) => id))
 }
 

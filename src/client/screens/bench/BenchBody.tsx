@@ -9,6 +9,7 @@ import { isLine, type Trace } from '../../../core/trace/schema.ts'
 import { createTrace, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
+import { useIsWide } from '../../ui/useIsWide.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
@@ -66,8 +67,13 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const redraw = useRedraw(bench, outfit, selected, select)
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
 
+  const wide = useIsWide()
+  const why = evaluation && (
+    <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />
+  )
+
   return (
-    <div className="grid gap-2 p-3 sm:px-6">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 p-3 sm:px-6">
       <TitleBar bench={bench} saved={saved} outfits={outfits} />
       {bench.saveError && (
         <p role="alert" className="rounded-md border border-fails px-3 py-2">
@@ -83,37 +89,40 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           </p>
         )}
       </div>
-      <div className="hidden gap-2 md:grid">
-        <StrengthView
-          trace={trace}
-          outfit={outfit}
-          evaluation={evaluation}
-          path={path}
-          dragN={conditions.dragN}
-          selected={selected}
-          onSelect={select}
-          onEnd={setEnd}
-          redraw={redraw}
-          onSettle={bench.settle}
-        />
-        <div className="grid items-start gap-2 lg:grid-cols-[1fr_1fr_1.25fr] md:grid-cols-2">
-          <PartPanel
-            bench={bench}
+      {wide ? (
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+          <StrengthView
+            trace={trace}
             outfit={outfit}
+            evaluation={evaluation}
+            path={path}
+            dragN={conditions.dragN}
             selected={selected}
-            links={links}
-            ownedSinkersKg={ownedSinkersKg}
+            onSelect={select}
+            onEnd={setEnd}
             redraw={redraw}
+            onSettle={bench.settle}
           />
-          <ConditionsPanel bench={bench} evaluation={evaluation} />
-          {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />}
+          <div className="grid items-start gap-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.25fr)] md:grid-cols-2">
+            <PartPanel
+              bench={bench}
+              outfit={outfit}
+              selected={selected}
+              links={links}
+              ownedSinkersKg={ownedSinkersKg}
+              redraw={redraw}
+            />
+            <ConditionsPanel bench={bench} evaluation={evaluation} />
+            {why}
+          </div>
         </div>
-      </div>
-      <div className="grid gap-2 md:hidden">
-        <PartList trace={trace} outfit={outfit} links={links} />
-        <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
-        {evaluation && <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />}
-      </div>
+      ) : (
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+          <PartList trace={trace} outfit={outfit} links={links} />
+          <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
+          {why}
+        </div>
+      )}
       <StaleDialog bench={bench} onCopy={useKeepAsNew(bench, saved.id)} />
     </div>
   )

@@ -39,7 +39,7 @@ export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) 
             </span>
             <span className="block truncate">{figureWords(evaluation, name, show)}</span>
             <span className="block truncate text-sm text-quiet">
-              {decidesWords(evaluation, name, (id) => linkName(trace, outfit, id))}
+              {decidesWords(evaluation, name, (id) => linkName(trace, outfit, id), show)}
             </span>
           </>
         )

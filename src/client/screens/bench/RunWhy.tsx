@@ -9,7 +9,7 @@ import { PeakChart } from '../../charts/PeakChart.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
-import { linkName } from '../../words/names.ts'
+import { linkName, withArticle } from '../../words/names.ts'
 import { fuseWords, percent } from '../../words/verdictWords.ts'
 
 type Props = { run: Run; trace: Trace; outfit: Outfit; conditions: Conditions }
@@ -29,16 +29,17 @@ export function RunWhy({ run, trace, outfit, conditions }: Props) {
       ? 'With the drag as set the peak stays under what the chain is allowed, down to the last of the line.'
       : unsafeM === 0
         ? 'With the drag as set the peak is past what the chain is allowed from the first metre.'
-        : `With the drag as set the peak passes what the chain is allowed from ${show.computed('length', unsafeM)} of line out.`
+        : `With the drag as set the peak passes what the chain is allowed from about ${show.entered('length', Math.round(unsafeM / 5) * 5)} of line out.`
   const inUnit = (quantity: 'strength' | 'length') => ({
     unit: units[quantity],
     factor: (QUANTITIES[quantity].units as Record<string, number>)[units[quantity]]!,
   })
   return (
-    <div className="mb-3 grid gap-2 text-sm">
+    <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
       <p>
         If it breaks in a run: {fuseWords(deciding.goesFirst, name)}.
-        {missed >= 0 && ` The fuse you chose, the ${name(trace.fuse!)}, goes first only ${percent(deciding.first[missed]!)}.`}
+        {missed >= 0 &&
+          ` The fuse you chose, ${withArticle(name(trace.fuse!))}, goes first only ${percent(deciding.first[missed]!)}.`}
       </p>
       <div ref={ref}>
         {width > 0 && (

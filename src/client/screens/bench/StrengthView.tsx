@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { layOutProfile } from '../../../core/layout/profile.ts'
 import type { Evaluation } from '../../../core/moments/evaluate.ts'
 import type { SnagPath } from '../../../core/moments/snag.ts'
@@ -12,6 +12,7 @@ import { Reach, type ReachAction } from '../../charts/Reach.tsx'
 import { type LoadLine, StrengthProfile } from '../../charts/StrengthProfile.tsx'
 import { useReach } from '../../charts/useReach.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { useStable } from '../../ui/useStable.ts'
 import { useWidth } from '../../ui/useWidth.ts'
 import { linkName, pieceName } from '../../words/names.ts'
 import { EditBar } from './EditBar.tsx'
@@ -54,7 +55,12 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
     [path, layout, loads, unitN],
   )
   const weakest = profile?.steps.find((step) => step.weakest)
-  const name = (id: string) => linkName(trace, outfit, id)
+  const name = useCallback((id: string) => linkName(trace, outfit, id), [trace, outfit])
+  const rides = useCallback((id: string) => ridingLine(trace, id), [trace])
+  const select = useStable(onSelect)
+  const slide = useStable(redraw.slideTo)
+  const slid = useStable(onSettle)
+  const onKey = useStable((action: ReachAction) => KEYS[action](redraw))
   const ends = trace.pieces.filter(({ id }) => evaluation?.snag?.paths.some(({ end }) => end === id))
 
   return (
@@ -96,11 +102,11 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
                 name={name}
                 selected={selected}
                 weakest={weakest?.id}
-                onSelect={onSelect}
-                rides={(id) => ridingLine(trace, id)}
-                onSlide={redraw.slideTo}
-                onSlid={onSettle}
-                onKey={(action) => KEYS[action](redraw)}
+                onSelect={select}
+                rides={rides}
+                onSlide={slide}
+                onSlid={slid}
+                onKey={onKey}
               />
               {profile && (
                 <StrengthProfile

@@ -41,7 +41,7 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
       </div>
       <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
         {judged.ok ? (
-          <ul className="text-sm max-sm:flex max-sm:gap-4">
+          <ul className="text-sm max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
             {MOMENT_ORDER.map((name) => {
               const moment = judged.evaluation[name]
               return (

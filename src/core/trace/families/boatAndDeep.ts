@@ -24,8 +24,8 @@ export const BOAT_AND_DEEP: readonly Family[] = [
       line('double', 'double', 'outfit', { main: 1 }, 'doubleM', tied(OUTFIT, 'bimini')),
       line('leader', 'leader', 'mono', 1, 'windOnM', tied('double', 'catsPaw')),
       part('swivel', 'ballBearingSwivel', tied('leader', 'crimpLoop')),
-      line('bite', 'biteTrace', 'mono', 1.2, 'biteM', tied('swivel', 'crimpLoop')),
-      baited('hook', tied('bite', 'crimpLoop')),
+      line('bite-trace', 'biteTrace', 'mono', 1.2, 'biteM', tied('swivel', 'crimpLoop')),
+      baited('hook', tied('bite-trace', 'crimpLoop')),
     ],
   },
   {

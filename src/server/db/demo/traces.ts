@@ -17,6 +17,7 @@ type Recipe = {
   family: string
   wishes: Partial<Wishes>
   notes: string
+  tags?: string[]
   conditions?: Partial<Conditions>
   /** Changes to single pieces: what the scenario's angler made of the draft. */
   patch?: Patch
@@ -39,9 +40,10 @@ const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d202',
     outfit: 'deep',
-    family: 'threeWay',
-    wishes: { name: 'The Sill ling rig', amounts: { sinkerKg: 0.68 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
-    notes: 'Deep mud, 240 m. The sinker line is meant to go.',
+    family: 'deepDrop',
+    wishes: { name: 'The Sill ling rig', amounts: { sinkerKg: 0.9, releaseKg: 0.68 }, hookSize: '8/0', bait: 'wholePouting' },
+    notes: 'Deep mud, 240 m. The hold-down is meant to go, the weight on the hook falls off at the bottom.',
+    tags: ['deep'],
     conditions: { ...AFLOAT, lineOutM: 260 },
   },
   {
@@ -71,6 +73,7 @@ const RECIPES: readonly Recipe[] = [
     family: 'threeWay',
     wishes: { name: 'Kettle Narrows conger rig', amounts: { sinkerKg: 0.45 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
     notes: 'Shingle and rough ground at anchor; the sinker line is meant to go.',
+    tags: ['rough'],
     conditions: { ...AFLOAT, lineOutM: 45 },
   },
   {
@@ -78,6 +81,7 @@ const RECIPES: readonly Recipe[] = [
     outfit: 'rocks',
     family: 'threeWay',
     wishes: { name: 'Long Ledge, stout sinker line', amounts: { sinkerKg: 0.12 }, hookSize: '3/0', bait: 'peelerCrab' },
+    tags: ['rough'],
     notes: 'The sinker line was replaced by what was in the pocket: a weak link stronger than its trace.',
     conditions: { castStyle: 'overhead', lineOutM: 60, freeboardM: 3 },
     patch: { 'sinker-line': { strengthN: 60 * LB } },
@@ -87,16 +91,18 @@ const RECIPES: readonly Recipe[] = [
     outfit: 'rocks',
     family: 'threeWay',
     wishes: { name: 'Long Ledge kelp rig', amounts: { sinkerKg: 0.12 }, hookSize: '2/0', bait: 'peelerCrab' },
+    tags: ['rough'],
     notes: 'Kelp: the light sinker line goes first, and a clip carries it through the cast.',
     conditions: { castStyle: 'overhead', lineOutM: 60, freeboardM: 3 },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d208',
     outfit: 'rocks',
-    family: 'runningLedger',
-    wishes: { name: 'Long Ledge pollack ledger', amounts: { sinkerKg: 0.06 }, hookSize: '3/0', bait: 'sandeel' },
-    notes: '',
+    family: 'slidingFloat',
+    wishes: { name: 'Long Ledge pollack float', amounts: { sinkerKg: 0.03, depthM: 5 }, hookSize: '1/0', bait: 'sandeel' },
+    notes: 'Over the kelp at slack water.',
     conditions: { castStyle: 'lob', lineOutM: 40, freeboardM: 3 },
+    tags: ['slack water'],
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d209',
@@ -115,6 +121,32 @@ const RECIPES: readonly Recipe[] = [
     conditions: { castStyle: 'lob', lineOutM: 50, freeboardM: 5 },
   },
   {
+    id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212',
+    outfit: 'rocks',
+    family: 'pulley',
+    wishes: { name: 'Long Ledge conger pulley', amounts: { sinkerKg: 0.15 }, hookSize: '5/0', bait: 'halfFish' },
+    notes: 'The pull of a fish lifts the sinker clear of the kelp.',
+    conditions: { castStyle: 'lob', lineOutM: 50, freeboardM: 3 },
+    tags: ['night', 'rough'],
+  },
+  {
+    id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d213',
+    outfit: 'beach',
+    family: 'clippedDown',
+    wishes: { name: 'Hesk Bar worm, clipped down', amounts: { sinkerKg: 0.15 }, hookSize: '1', bait: 'lugworm' },
+    notes: '',
+    conditions: { castStyle: 'offTheGround', lineOutM: 120 },
+  },
+  {
+    id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d214',
+    outfit: 'boat',
+    family: 'hookString',
+    wishes: { name: 'Outer Bank bait string', amounts: { sinkerKg: 0.115, hooks: 5 }, hookSize: '6' },
+    notes: 'Bait for the tope, on the drift.',
+    conditions: { ...AFLOAT, lineOutM: 60 },
+    tags: ['bait'],
+  },
+  {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211',
     outfit: 'beach',
     family: 'boomPaternoster',
@@ -125,6 +157,7 @@ const RECIPES: readonly Recipe[] = [
       bait: 'peelerCrab',
     },
     notes: 'Smooth-hound on peeler crab. Leader still on the old knot.',
+    tags: ['night'],
     conditions: { castStyle: 'overhead', lineOutM: 90 },
     patch: {
       leader: { strengthN: 40 * LB, attach: tiedToOutfit('albright') },
@@ -137,7 +170,7 @@ const RECIPES: readonly Recipe[] = [
 ]
 
 export function demoTraces(): { id: string; content: TraceContent }[] {
-  return RECIPES.map(({ id, outfit, family, wishes, notes, conditions, patch, dragLb }) => {
+  return RECIPES.map(({ id, outfit, family, wishes, notes, tags, conditions, patch, dragLb }) => {
     const { id: outfitId, content } = DEMO_OUTFITS[outfit]
     const from = familyOf(family)!
     const first = draft(from, { ...usualWishes(from), ...wishes }, content, { ...usualConditions(), ...conditions })
@@ -145,6 +178,7 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
       ...first.trace,
       pieces: first.trace.pieces.map((piece) => ({ ...piece, ...patch?.[piece.id] }) as Piece),
       ...(notes ? { notes } : {}),
+      ...(tags ? { tags } : {}),
     }
     return {
       id,

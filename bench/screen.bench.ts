@@ -1,0 +1,84 @@
+// npm run bench:screen: what one step of a dragged value costs on the bench, in Debian's Chromium: script and layout of the
+// whole page, from the event to the settled drawing, and the frames that the browser made while a part was slid.
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from '../scripts/lib/browser.ts'
+import { startBuiltApp } from '../scripts/lib/builtApp.ts'
+import { runMain } from '../scripts/lib/problem.ts'
+import { buildClient } from '../scripts/lib/project.ts'
+import { conditions, twentyFiveParts } from './subject.ts'
+
+const STEPS = 200
+const FRAME_MS = 1000 / 60
+const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
+
+/** As text: the page has none of what a compiler would call in. */
+const RECORD_FRAMES = `window.frameTimes = []; requestAnimationFrame(function tick(at) { window.frameTimes.push(at); requestAnimationFrame(tick) })`
+
+type Row = { what: string; steps: number; medianMs: number; p95Ms: number; maxMs: number; overAFrame: number }
+
+function summary(what: string, times: number[]): Row {
+  const sorted = times.toSorted((a, b) => a - b)
+  const at = (share: number) => Number(sorted[Math.floor(share * (sorted.length - 1))]!.toFixed(2))
+  // A quarter over allows for the clock's own grain: two frames would show as twice the time.
+  const overAFrame = times.filter((ms) => ms > 1.25 * FRAME_MS).length
+  return { what, steps: times.length, medianMs: at(0.5), p95Ms: at(0.95), maxMs: at(1), overAFrame }
+}
+
+/** Holds an arrow key in a field: each press commits, re-evaluates and redraws before the clock stops. */
+function holdKey(page: Page, label: string, steps: number): Promise<number[]> {
+  return page.getByLabel(label, { exact: true }).evaluate(async (field, count) => {
+    const times: number[] = []
+    for (let i = 0; i < count; i += 1) {
+      await new Promise((done) => requestAnimationFrame(done))
+      const start = performance.now()
+      field.dispatchEvent(
+        new KeyboardEvent('keydown', { key: i % 40 < 20 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true }),
+      )
+      await Promise.resolve()
+      document.body.getBoundingClientRect()
+      times.push(performance.now() - start)
+    }
+    return times
+  }, steps)
+}
+
+/** Slides a boom to and fro by the pointer and times the frames meanwhile. */
+async function slide(page: Page, steps: number): Promise<number[]> {
+  const box = (await page.getByRole('option', { name: 'boom a', exact: true }).boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.evaluate(RECORD_FRAMES)
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let i = 1; i <= steps; i += 1) await page.mouse.move(x + 25 * Math.sin(i / 8), y)
+  await page.mouse.up()
+  return page.evaluate(() => {
+    const { frameTimes } = window as unknown as { frameTimes: number[] }
+    return frameTimes.slice(1).map((at, i) => at - frameTimes[i]!)
+  })
+}
+
+await runMain(async () => {
+  ensureChromium()
+  buildClient()
+  const app = await startBuiltApp()
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const id = crypto.randomUUID()
+  const content = { trace: twentyFiveParts(), outfitId: BEACH, conditions }
+  const made = await page.request.post(`${app.url}/api/traces`, { data: { id, content } })
+  if (!made.ok()) throw new Error(await made.text())
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('option', { name: 'boom a', exact: true }).click()
+  const bySlide = summary('a boom slid by the pointer: frame to frame', await slide(page, STEPS))
+  await page.getByRole('option', { name: 'body', exact: true }).click()
+  const rows = [
+    summary('body’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
+    summary('drag set, one step: script and layout', await holdKey(page, 'drag set', STEPS)),
+    summary('line out, one step: script and layout', await holdKey(page, 'line out', STEPS)),
+    bySlide,
+  ]
+  console.table(rows)
+  console.log(JSON.stringify({ screen: rows }))
+  await browser.close()
+  await app.close()
+})
