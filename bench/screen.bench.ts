@@ -70,9 +70,9 @@ await runMain(async () => {
   await page.goto(`${app.url}/traces/${id}`)
   await page.getByRole('option', { name: 'boom a', exact: true }).click()
   const bySlide = summary('a boom slid by the pointer: frame to frame', await slide(page, STEPS))
-  await page.getByRole('option', { name: 'body', exact: true }).click()
+  await page.getByRole('option', { name: 'leader', exact: true }).click()
   const rows = [
-    summary('body’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
+    summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
     summary('drag set, one step: script and layout', await holdKey(page, 'drag set', STEPS)),
     summary('line out, one step: script and layout', await holdKey(page, 'line out', STEPS)),
     bySlide,

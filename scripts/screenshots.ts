@@ -8,9 +8,14 @@ import { buildClient, ROOT } from './lib/project.ts'
 
 const HOUND = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 const TOPE = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
-const VIEWS = [
+const PULLEY = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
+type View = { file: string; path: string; width: number; light: string; scroll?: number; press?: string }
+const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
+  { file: 'bench-run', path: HOUND, width: 1280, light: 'day', scroll: 420 },
+  { file: 'bench-pulley', path: PULLEY, width: 1280, light: 'day' },
+  { file: 'add-part', path: PULLEY, width: 1280, light: 'day', press: 'Add part' },
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
@@ -24,7 +29,7 @@ await runMain(async () => {
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light } of VIEWS) {
+  for (const { file, path, width, light, scroll, press } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -35,6 +40,8 @@ await runMain(async () => {
     await page.goto(app.url + path)
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
+    if (press) await page.getByRole('button', { name: press }).click()
+    if (scroll) await page.evaluate((y) => new Promise((done) => requestAnimationFrame(() => done(scrollTo(0, y)))), scroll)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })
     await context.close()
   }

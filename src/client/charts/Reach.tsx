@@ -162,7 +162,12 @@ function useSlideDrag({ trace, layout, rides, onSlide, onSlid }: DragArgs) {
 /** The strip without words, for a list: the same drawing, small. */
 export function MiniReach({ trace, outfit, layout }: Pick<Props, 'trace' | 'outfit' | 'layout'>) {
   return (
-    <svg viewBox={`0 0 ${layout.width} ${layout.height}`} className="block h-auto w-full text-ink" aria-hidden="true">
+    <svg
+      viewBox={`0 0 ${layout.width} ${layout.height}`}
+      className="block h-auto max-h-28 w-full text-ink"
+      preserveAspectRatio="xMinYMin"
+      aria-hidden="true"
+    >
       {layout.drops.map(({ x, y0, y1 }) => (
         <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} />
       ))}

@@ -43,9 +43,14 @@ export function layOutProfile(
   const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
   const slots = new Map(reach.items.map((item) => [item.id, item]))
   const knotInLine = (link: Link) => (slots.has(link.id) ? undefined : slots.get(pieceOfLink(link.id)))
+  // A link in another lane, between two in this one (a pulley's stop), is passed by, not drawn across what is above it.
+  const comesBack = (i: number, laneY: number) => links.slice(i + 1).some(({ id }) => slots.get(id)?.y === laneY)
+  let laneY = slots.get(links[0]?.id ?? '')?.y ?? 0
   let end = 0
   const steps = links.map((link, i): ProfileStep => {
-    const slot = slots.get(link.id)
+    const own = slots.get(link.id)
+    const slot = own && own.y !== laneY && comesBack(i, laneY) ? undefined : own
+    laneY = slot?.y ?? laneY
     const knot = knotInLine(link)
     const dip = knot?.onLine === true && i > 0
     const x0 = dip ? knot.x0 : Math.max(end, slot?.x0 ?? end)

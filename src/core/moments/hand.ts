@@ -1,6 +1,7 @@
 import { connectionOf } from '../gear/connections.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import type { Link } from '../strength/pathLinks.ts'
+import { freeLine } from '../trace/outfit.ts'
 import type { PathElement } from '../trace/paths.ts'
 import { isLine, isTied, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
 import { gradeAtLeast, type Input, type Moment, type Verdict, worseVerdict, worstOf } from './moment.ts'
@@ -49,7 +50,7 @@ export type Hand = Moment & {
 /**
  * Hand: the fish at the side. The hand, bent down to the edge, gets hold of the path at freeboard + 0.3 m up from the hook; from
  * there on the weakest link over the fish's dead weight decides. Out of reach is never better than `watch`: where the trace is
- * shorter than that, where more hangs beyond the tip ring than the rod held up can bring (freeboard + 1 m + the rod), or where
+ * shorter than that and braid is left to hold, where more hangs beyond the tip ring than the rod held up can bring (freeboard + 1 m + the rod), or where
  * a sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
  */
 export function handMoment(workings: Workings): Hand | undefined {
@@ -89,13 +90,15 @@ function handPath(
   const held = heldFrom(elements, atM)
   const all = path(end.id).links
   const below = new Set(elements.slice(held ?? 0).map(({ id }) => id))
-  const outfitLine = outfit.wound.at(-1)!.role
+  const outfitLine = freeLine(outfit).role
   const links =
     held === undefined ? all.slice(all.findIndex(({ id }) => id === outfitLine)) : all.filter(({ id }) => below.has(id))
   const weakest = weakestOf(links)
   const tip = tipStop(trace, elements, end.id)
   const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM
-  const [outOfReach, tooLong] = [held === undefined, tip.beyondM > rodReachM]
+  // A hand can hold a mono top shot or main line; braid under load it cannot.
+  const outOfReach = held === undefined && freeLine(outfit).material === 'braid'
+  const tooLong = tip.beyondM > rodReachM
   const ratio = weakest.strengthN / weightN
   const byWeight = gradeAtLeast(ratio, HOLDS, WATCH)
   return {
@@ -188,7 +191,7 @@ function longestDrop(trace: Trace): { id: string; lengthM: number } | undefined 
 }
 
 function cutting(inHand: string, { trace, outfit }: Workings): 'braid' | 'wire' | undefined {
-  const line = trace.pieces.filter(isLine).find(({ id }) => id === inHand) ?? outfit.wound.at(-1)!
+  const line = trace.pieces.filter(isLine).find(({ id }) => id === inHand) ?? freeLine(outfit)
   if (line.material === 'braid') return 'braid'
   return line.material === 'wire' || line.material === 'cable' ? 'wire' : undefined
 }
