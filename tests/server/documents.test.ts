@@ -30,7 +30,7 @@ const save = (id: string, baseRevision: number, content: TraceContent) =>
 describe('the demonstration data', () => {
   test('is a dozen traces, five outfits and the gear, every answer under its contract', async () => {
     const traces = await server.send('GET', '/traces')
-    expect(savedOf(traceContent).array().parse(traces.body).length).toBe(11)
+    expect(savedOf(traceContent).array().parse(traces.body).length).toBe(14)
     expect((await server.send('GET', '/outfits')).body).toHaveLength(5)
     expect((await server.send('GET', '/gear')).body.length).toBeGreaterThan(30)
   })
@@ -183,7 +183,7 @@ test('the registry and a whole evaluation answer over HTTP', async () => {
     outfit: outfit.content,
     conditions: content.conditions,
   })
-  expect(report.body.moments.map(({ moment }: { moment: string }) => moment)).toEqual(['cast', 'run', 'snag'])
+  expect(report.body.moments.map(({ moment }: { moment: string }) => moment)).toEqual(['cast', 'run', 'snag', 'hand'])
 })
 
 test('security headers are set, and a 500 says nothing of its inside but is logged with its id', async () => {

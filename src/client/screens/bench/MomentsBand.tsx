@@ -37,8 +37,8 @@ export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) 
               <span className="text-base font-semibold">{MOMENT_NAMES[name]}</span>
               <VerdictMark verdict={moment.verdict} />
             </span>
-            <span className="block truncate">{figureWords(evaluation, name, show)}</span>
-            <span className="block truncate text-sm text-quiet">
+            <span className="block sm:truncate">{figureWords(evaluation, name, show)}</span>
+            <span className="block text-sm text-quiet sm:truncate">
               {decidesWords(evaluation, name, (id) => linkName(trace, outfit, id), show)}
             </span>
           </>
