@@ -1,8 +1,10 @@
-import { adviceOn, type Finding } from '../advice/advice.ts'
+import { adviceOn } from '../advice/advice.ts'
+import type { Finding } from '../advice/finding.ts'
 import type { SpoolFill } from '../spool/fill.ts'
 import type { Link } from '../strength/pathLinks.ts'
 import type { Conditions } from '../trace/conditions.ts'
 import type { Outfit } from '../trace/outfit.ts'
+import type { RuleSet } from '../trace/ruleSet.ts'
 import type { Trace } from '../trace/schema.ts'
 import { type Cast, castMoment } from './cast.ts'
 import { type Hand, handMoment } from './hand.ts'
@@ -23,18 +25,18 @@ export type Evaluation = {
 /**
  * Judges a trace on an outfit under conditions, through every moment that applies.
  * The trace must be sound (`parseTrace`) and fit the outfit (`fitIssues`).
+ * @param ruleSet the rule set in force, for the findings that remind of it.
  * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
  */
-export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions): Evaluation {
+export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions, ruleSet?: RuleSet): Evaluation {
   const workings: Workings = prepare(trace, outfit, conditions)
-  return {
+  const moments = {
     cast: castMoment(workings),
     run: runMoment(workings),
     snag: snagMoment(workings),
     hand: handMoment(workings),
-    spool: workings.spool,
-    findings: adviceOn(workings),
   }
+  return { ...moments, spool: workings.spool, findings: adviceOn({ workings, ruleSet, ...moments }) }
 }
 
 /** The moments that apply, in the order of a trip. */

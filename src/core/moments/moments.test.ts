@@ -279,19 +279,6 @@ describe('snag', () => {
   })
 })
 
-test('findings speak of the outfit: an over-full or half-empty spool, a drag beyond the reel', () => {
-  const trace = draftOf('runningLedger', outfit, usual).trace
-  const idsOn = (lengthM: number, dragN: number) =>
-    evaluate(trace, braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM }] }), {
-      ...usual,
-      dragN,
-      lineOutM: 20,
-    }).findings.map(({ id }) => id)
-  expect(idsOn(320, 40)).toEqual([])
-  expect(idsOn(400, 40)).toEqual(['spool-overfull'])
-  expect(idsOn(150, 160)).toEqual(['drag-over-reel', 'spool-underfilled'])
-})
-
 describe('hand', () => {
   const ledger = draftOf('runningLedger', outfit, usual).trace
   const handOf = (trace: Trace, more: Partial<Conditions> = {}, on = outfit) => evaluate(trace, on, { ...usual, ...more }).hand!

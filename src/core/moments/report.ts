@@ -1,3 +1,6 @@
+import type { Severity } from '../advice/finding.ts'
+import { type Figure, phraseText } from '../advice/phrase.ts'
+import { QUANTITIES } from '../units/quantities.ts'
 import { type Evaluation, linksOf, momentsOf } from './evaluate.ts'
 import type { Moment } from './moment.ts'
 
@@ -5,7 +8,7 @@ import type { Moment } from './moment.ts'
 export type Report = {
   moments: Moment[]
   links: { id: string; strengthN: number; first: number }[]
-  findings: Evaluation['findings']
+  findings: { id: string; severity: Severity; why: string; remedy?: string }[]
 }
 
 export function reportOf(evaluation: Evaluation): Report {
@@ -20,5 +23,14 @@ export function reportOf(evaluation: Evaluation): Report {
       inputs,
     }),
   )
-  return { moments, links: linksOf(evaluation), findings: evaluation.findings }
+  const findings = evaluation.findings.map(({ id, severity, why, remedies }) => ({
+    id,
+    severity,
+    why: phraseText(why, inSi),
+    ...(remedies[0] ? { remedy: remedies[0].label } : {}),
+  }))
+  return { moments, links: linksOf(evaluation), findings }
 }
+
+/** A figure of a sentence in SI, three digits: whoever reads a report from a shell knows no units of a person's choice. */
+const inSi = ({ quantity, si }: Figure) => `${Number(si.toPrecision(3))} ${QUANTITIES[quantity].si}`

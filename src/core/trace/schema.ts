@@ -37,6 +37,8 @@ export const jointSchema = z.strictObject({
   connection: z.enum(CONNECTION_IDS),
   turns: z.int().min(1).max(60).optional(),
   loopM: z.number().positive().max(3).optional(),
+  /** Bore of a crimp's sleeve, each barrel. */
+  boreM: z.number().positive().max(0.02).optional(),
   /** The angler's own figure for this joint, in place of the nominal efficiencies. */
   efficiency: share.optional(),
 })
@@ -139,6 +141,17 @@ export const traceShape = z.strictObject({
     .optional(),
   pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
+  /** Findings that the angler knows of and lives with, each with its reason and how bad it was then. */
+  setAside: z
+    .array(
+      z.strictObject({
+        finding: z.string().min(1).max(120),
+        reason: z.string().trim().min(1, 'needs a reason').max(200),
+        figure: z.number(),
+      }),
+    )
+    .max(50)
+    .optional(),
   /** The line meant to part when the sinker snags. */
   weakLink: anchorId.optional(),
   /** The link meant to go first under a fish: a piece's id, or its joint's. */

@@ -12,6 +12,7 @@ import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
+import { FindingsPanel } from './FindingsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
 import { NamePanel } from './NamePanel.tsx'
@@ -68,6 +69,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
 
   const wide = useIsWide()
+  const judgedContent = useMemo(() => ({ trace, outfit, conditions }), [trace, outfit, conditions])
   const why = evaluation && (
     <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />
   )
@@ -103,6 +105,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
             redraw={redraw}
             onSettle={bench.settle}
           />
+          {evaluation && <FindingsPanel bench={bench} content={judgedContent} evaluation={evaluation} />}
           <div className="grid items-start gap-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.25fr)] md:grid-cols-2">
             <PartPanel
               bench={bench}

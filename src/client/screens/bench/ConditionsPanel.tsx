@@ -94,11 +94,6 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.
           </p>
         )}
-        {evaluation?.findings.map(({ id, why }) => (
-          <p key={id} className="text-sm text-watch">
-            {why}
-          </p>
-        ))}
       </div>
     </Sheet>
   )

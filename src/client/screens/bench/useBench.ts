@@ -22,6 +22,8 @@ export type Bench = {
   savedAt: string
   editTrace: (change: (trace: Trace) => Trace, tag?: string) => void
   editConditions: (change: Partial<Conditions>, tag?: string) => void
+  /** Puts a mended trace and its conditions in place, as one step. */
+  mend: (mended: { trace: Trace; conditions: Conditions }) => void
   chooseOutfit: (outfitId: string) => void
   /** Puts an earlier content in place of what is here; one undo goes back. */
   bringBack: (content: TraceContent) => void
@@ -93,6 +95,7 @@ export function useBench(saved: SavedTrace): Bench {
       savedAt: clean.savedAt,
       editTrace: (change, tag) => edit({ ...content, trace: change(content.trace) }, tag),
       editConditions: (change, tag) => edit({ ...content, conditions: { ...content.conditions, ...change } }, tag),
+      mend: (mended) => edit({ ...content, ...mended }),
       chooseOutfit: (outfitId) => edit({ ...content, outfitId }),
       bringBack: (earlier) => edit(earlier),
       undo: () => act('undo'),

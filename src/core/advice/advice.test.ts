@@ -1,0 +1,285 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
+import { evaluate, momentsOf } from '../moments/evaluate.ts'
+import { type Conditions, usualConditions } from '../trace/conditions.ts'
+import { withJoint, withLength, withoutClip, withPiece } from '../trace/edit.ts'
+import { FAMILIES } from '../trace/families/families.ts'
+import { fixedOn } from '../trace/hang.ts'
+import type { Outfit } from '../trace/outfit.ts'
+import { parseTrace } from '../trace/parseTrace.ts'
+import { addPart } from '../trace/redraw/addPart.ts'
+import { placesAt } from '../trace/redraw/places.ts'
+import { removePart } from '../trace/redraw/removePart.ts'
+import type { RuleSet } from '../trace/ruleSet.ts'
+import type { Piece, Trace } from '../trace/schema.ts'
+import { RULE_IDS } from './advice.ts'
+import { type Content, mendingsOf } from './mend.ts'
+import { phraseText } from './phrase.ts'
+import { setAside, takenUp } from './setAside.ts'
+
+const outfit = braidOutfit(50)
+const usual = usualConditions()
+const ruleSet: RuleSet = {
+  name: 'Sound rules',
+  checkedOn: '2026-04-01',
+  circleOnly: false,
+  wireAllowed: true,
+  lightsAllowed: true,
+}
+
+/** A draft of a family, fished as drafted. */
+function base(family: string, more: Partial<Conditions> = {}, on: Outfit = outfit): Content {
+  return { ...draftOf(family, on, { ...usual, ...more }), outfit: on }
+}
+const of = (content: Content, change: (trace: Trace) => Trace): Content => ({ ...content, trace: change(content.trace) })
+const fished = (content: Content, more: Partial<Conditions>): Content => ({
+  ...content,
+  conditions: { ...content.conditions, ...more },
+})
+const set = (id: string, change: object) => (trace: Trace) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
+const joint = (id: string, change: object) => (trace: Trace) => withJoint(trace, id, (old) => ({ ...old, ...change }))
+const under = (content: Content, rules: Partial<RuleSet>): Content => ({ ...content, ruleSet: { ...ruleSet, ...rules } })
+const without = (content: Content, id: string) =>
+  of(content, (trace) => {
+    const result = removePart(trace, content.outfit, id, { below: false })
+    if (!result.ok) throw new Error(result.why)
+    return result.trace
+  })
+const judge = ({ trace, outfit: on, conditions, ruleSet: rules }: Content) => evaluate(trace, on, conditions, rules)
+const found = (content: Content, rule: string) => judge(content).findings.filter((finding) => finding.rule === rule)
+const lowered = { castStyle: 'none' } as const
+const withOutfit = (content: Content, more: Partial<Outfit>): Content => ({ ...content, outfit: { ...outfit, ...more } })
+
+/** One failing example of each rule; `bare` where no step on the trace or its conditions could mend it. */
+const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content; bare?: true }> = {
+  'knot-slips-in-braid': { failing: () => of(base('slidingFloat'), joint('swivel', { connection: 'clinch' })) },
+  'few-turns': { failing: () => of(base('runningLedger'), joint('swivel', { connection: 'clinch', turns: 2 })) },
+  'blood-unlike': {
+    failing: () =>
+      of(base('rotating'), (trace) =>
+        joint('tail-line', { connection: 'blood' })(set('tail-line', { strengthN: 15 * LB })(trace)),
+      ),
+  },
+  'loop-breaks-on-cast': {
+    failing: () =>
+      fished(
+        of(base('threeWay', { castStyle: 'lob' }), (trace) =>
+          set('sinker-line', { strengthN: 30 * LB })(withoutClip({ ...trace, weakLink: undefined }, 'sinker')),
+        ),
+        { castStyle: 'overhead' },
+      ),
+  },
+  'equal-labels': {
+    failing: () => of(base('liveBaitLeader'), (trace) => set('leader', { strengthN: 50 * LB })(trace)),
+  },
+  'lighter-than-its-knots-allow': {
+    failing: () => fished(of(base('runningLedger', lowered), set('leader', { strengthN: 15 * LB })), { dragN: 9 * LB }),
+  },
+  'drag-over-ceiling': { failing: () => fished(base('runningLedger'), { dragN: 25 * LB }) },
+  'drag-over-reel': { failing: () => fished(base('runningLedger'), { dragN: 160 }) },
+  'weak-link-not-weaker': { failing: () => of(base('threeWay', lowered), set('sinker-line', { strengthN: 60 * LB })) },
+  'weak-link-too-thin-to-cast': {
+    failing: () => of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 12 * LB })(trace), 'sinker')),
+  },
+  'cast-too-hard': {
+    failing: () => fished(of(base('runningLedger'), set('sinker', { massKg: 0.15 })), { castStyle: 'offTheGround' }),
+  },
+  'no-shock-leader': {
+    failing: () => of(base('runningLedger', {}, braidOutfit(12)), (trace) => withLength(trace, 'leader', 2)),
+  },
+  'hardware-undersize': { failing: () => of(base('runningLedger', lowered), set('swivel', { size: '12' })) },
+  'hardware-oversize': {
+    failing: () =>
+      of(base('freeLine'), (trace) => {
+        const added = addPart(trace, outfit, placesAt(trace, 'leader')[0]!, 'swivel')
+        return added.ok ? set('swivel', { size: '1/0' })(added.trace) : trace
+      }),
+  },
+  'sinker-chafes-knot': { failing: () => without(base('runningLedger'), 'bead') },
+  'swivel-through-bore': {
+    failing: () => of(base('barrelLead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
+  },
+  'snoods-meet': {
+    failing: () =>
+      of(base('boomPaternoster', lowered), (trace) => withLength(withLength(trace, 'snood-a', 0.35), 'snood-b', 0.35)),
+  },
+  'snood-past-sinker': { failing: () => of(base('rotating'), (trace) => withLength(trace, 'snood', 0.9)) },
+  'lower-stop-slips': { failing: () => of(base('rotating'), set('stop-lower', { attach: fixedOn('tail-line', 0.4) })) },
+  'crimp-bore': { failing: () => of(base('windOn'), joint('swivel', { boreM: 0.0015 })) },
+  'tandem-alike': { failing: () => of(base('tandemTroll'), set('light', { massKg: 0.05 })) },
+  'rod-rating': { failing: () => base('runningLedger', {}, braidOutfit(80)), bare: true },
+  'rod-cast-weight': {
+    failing: () => withOutfit(base('runningLedger'), { rod: { ...outfit.rod, castLowKg: 0.03, castHighKg: 0.08 } }),
+  },
+  'spool-overfull': {
+    failing: () =>
+      base(
+        'runningLedger',
+        {},
+        braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 400 }] }),
+      ),
+    bare: true,
+  },
+  'spool-underfilled': {
+    failing: () =>
+      base(
+        'runningLedger',
+        {},
+        braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 150 }] }),
+      ),
+    bare: true,
+  },
+  'backing-decides': {
+    failing: () =>
+      fished(
+        base(
+          'liveBaitLeader',
+          lowered,
+          braidOutfit(50, {
+            wound: [
+              { role: 'backing', material: 'mono', strengthN: 12 * LB, lengthM: 100 },
+              { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
+            ],
+          }),
+        ),
+        { lineOutM: 120 },
+      ),
+  },
+  'label-sanity': { failing: () => of(base('runningLedger'), set('leader', { diameterM: 0.0003 })) },
+  'worn-line': { failing: () => of(base('runningLedger'), set('hook-length', { condition: 0.6 })) },
+  'hook-straightens': {
+    failing: () => fished(of(base('liveBaitLeader', lowered), set('hook', { size: '8', pattern: 'lightJ' })), { dragN: 6 * LB }),
+  },
+  'too-long-for-rod': { failing: () => of(base('runningLedger', lowered), (trace) => withLength(trace, 'hook-length', 7)) },
+  'drop-too-long': { failing: () => of(base('threeWay', lowered), (trace) => withLength(trace, 'sinker-line', 2)) },
+  'lift-too-heavy': { failing: () => fished(base('runningLedger', lowered), { fishMassKg: 12 }) },
+  'fuse-not-first': { failing: () => of(base('runningLedger'), (trace) => ({ ...trace, fuse: 'swivel' })) },
+  'light-near-bait': { failing: () => of(base('deepDrop'), set('band-a', { attach: fixedOn('wind-on', 23) })) },
+  'hook-tires-bait': { failing: () => of(base('quickChange'), set('hook', { size: '10/0' })) },
+  'no-bead-at-tip': { failing: () => without(base('runningLedger'), 'bead') },
+  'bait-spins': { failing: () => of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })) },
+  'mixed-units': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: '30 lb leader, drag 4 kg' })), bare: true },
+  'arms-length': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: "leader an arm's length" })), bare: true },
+  'leader-over-rule': {
+    failing: () => under(base('windOn'), { maxLeaderM: 4 }),
+    passing: () => under(base('windOn'), { maxLeaderM: 12 }),
+  },
+  'hooks-over-rule': {
+    failing: () => under(base('boomPaternoster'), { maxHooks: 1 }),
+    passing: () => under(base('boomPaternoster'), { maxHooks: 2 }),
+  },
+  'circle-required': {
+    failing: () => under(base('pulley'), { circleOnly: true }),
+    passing: () => under(base('threeWay'), { circleOnly: true }),
+  },
+  'barred-parts': {
+    failing: () => under(base('deepDrop'), { lightsAllowed: false }),
+    passing: () => under(base('biteTrace'), { lightsAllowed: false }),
+  },
+}
+
+test('there are at least 30 rules, and every one has its example here', () => {
+  expect(RULE_IDS.length).toBeGreaterThanOrEqual(30)
+  expect(new Set(RULE_IDS).size).toBe(RULE_IDS.length)
+  expect(Object.keys(EXAMPLES).toSorted()).toEqual(RULE_IDS.toSorted())
+})
+
+describe.each(Object.entries(EXAMPLES))('%s', (rule, { failing, passing, bare }) => {
+  test('speaks up where it should, in a sentence with its figures, and not otherwise', () => {
+    const findings = found(failing(), rule)
+    expect(findings.length).toBeGreaterThan(0)
+    for (const { why } of findings) {
+      const text = phraseText(why, ({ si }) => String(si))
+      expect(text).toMatch(/^\S.*[.]$/)
+      expect(text).not.toMatch(/NaN|undefined|Infinity/)
+    }
+    for (const content of passing ? [passing()] : [base('runningLedger'), base('liveBaitLeader')])
+      expect(found(content, rule)).toEqual([])
+  })
+
+  test(bare ? 'nothing on the trace could mend it' : 'a remedy mends it', () => {
+    const content = failing()
+    const before = judge(content)
+    const [finding] = found(content, rule)
+    const [mending] = mendingsOf(finding!, content, before)
+    if (bare) {
+      expect(mending).toBeUndefined()
+      return
+    }
+    expect(mending, `none of: ${finding!.remedies.map(({ label }) => label).join('; ')}`).toBeDefined()
+    expect(parseTrace(mending!.trace).ok).toBe(true)
+    expect(judge({ ...content, ...mending! }).findings.map(({ id }) => id)).not.toContain(finding!.id)
+  })
+})
+
+test('a sound draft of any family shows nothing above a note', () => {
+  for (const { id, casts } of FAMILIES)
+    for (const castStyle of casts) {
+      const { findings } = judge(base(id, { castStyle }))
+      expect(
+        findings.filter(({ severity }) => severity !== 'note').map((finding) => `${id} ${castStyle}: ${finding.id}`),
+      ).toEqual([])
+    }
+})
+
+test('on any trace, every remedy offered leaves it sound, mends what it says, fails no moment, and announces what it costs', () => {
+  const rank = { holds: 0, watch: 1, fails: 2 }
+  let offered = 0
+  fc.assert(
+    fc.property(
+      traceArb,
+      fc.constantFrom('none' as const, 'lob' as const, 'overhead' as const),
+      fc.double({ min: 5, max: 120, noNaN: true }),
+      (trace, castStyle, dragN) => {
+        const content: Content = {
+          trace,
+          outfit,
+          conditions: { ...usual, castStyle, dragN },
+          ruleSet: { ...ruleSet, maxLeaderM: 5, maxHooks: 2 },
+        }
+        const before = judge(content)
+        const verdicts = new Map(momentsOf(before).map(({ moment, verdict }) => [moment, verdict]))
+        for (const finding of before.findings.slice(0, 4))
+          for (const mending of mendingsOf(finding, content, before)) {
+            offered += 1
+            expect(parseTrace(JSON.parse(JSON.stringify(mending.trace))).ok).toBe(true)
+            const after = judge({ ...content, ...mending })
+            expect(after.findings.map(({ id }) => id)).not.toContain(finding.id)
+            for (const { moment, verdict } of momentsOf(after)) {
+              const from = verdicts.get(moment)
+              if (from === undefined || rank[verdict] <= rank[from]) continue
+              expect(verdict).not.toBe('fails')
+              expect(mending.lowers).toContainEqual({ moment, from, to: verdict })
+            }
+            const known = new Set(before.findings.map(({ id }) => id))
+            const announced = new Set(mending.brings.map(({ id }) => id))
+            for (const { id } of after.findings) expect(known.has(id) || announced.has(id), id).toBe(true)
+          }
+      },
+    ),
+    { numRuns: 80 },
+  )
+  expect(offered).toBeGreaterThan(50)
+})
+
+test('a weak link stepped down that the cast would break is offered with its clip', () => {
+  const content = of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 60 * LB })(trace), 'sinker'))
+  const finding = found(content, 'weak-link-not-weaker')[0]!
+  const mendings = mendingsOf(finding, content, judge(content))
+  expect(mendings[0]!.label).toMatch(/release clip/)
+  expect(mendings[0]!.trace.releaseClips).toHaveLength(1)
+})
+
+test('a finding set aside stays away with its reason, and comes back when its figure gets worse', () => {
+  const content = fished(base('runningLedger'), { dragN: 18 * LB })
+  const [finding] = found(content, 'drag-over-ceiling')
+  const aside = of(content, (trace) => setAside(trace, finding!, 'only over clean sand'))
+  expect(parseTrace(aside.trace).ok).toBe(true)
+  expect(found(aside, 'drag-over-ceiling')[0]!.aside).toBe('only over clean sand')
+  expect(found(fished(aside, { dragN: 17 * LB }), 'drag-over-ceiling')[0]?.aside).toBe('only over clean sand')
+  expect(found(fished(aside, { dragN: 19 * LB }), 'drag-over-ceiling')[0]!.aside).toBeUndefined()
+  expect(takenUp(aside.trace, finding!.id)).toEqual(content.trace)
+})

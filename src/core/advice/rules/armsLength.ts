@@ -1,0 +1,22 @@
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+
+const GUESSES = /\b(arm'?s?[’']?s? (?:length|span)|hand'?s? span|rod'?s? length)\b/i
+
+/** A length by the body is no measure: an arm's length is 0.7 m to one and 1.8 m to another. */
+export const armsLength: Rule = {
+  id: 'arms-length',
+  check: ({ workings: { trace } }) => {
+    const guess = GUESSES.exec(trace.notes ?? '')?.[0]
+    return guess
+      ? [
+          {
+            severity: 'note',
+            why: say`The notes say “${guess}”: measure it once, it may be 0.7 m or 1.8 m.`,
+            figure: 1,
+            remedies: [],
+          },
+        ]
+      : []
+  },
+}

@@ -1,0 +1,54 @@
+import { withPiece } from '../../trace/edit.ts'
+import { removePart } from '../../trace/redraw/removePart.ts'
+import { replacePart } from '../../trace/redraw/replacePart.ts'
+import { isLine } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say } from '../phrase.ts'
+import { called, redrawn } from '../remedies.ts'
+
+/** Wire, lights or small lead where the rule in force bars them. */
+export const barredParts: Rule = {
+  id: 'barred-parts',
+  check: ({ ruleSet, workings: { trace, outfit } }) =>
+    trace.pieces.flatMap((piece) => {
+      if (!ruleSet) return []
+      const book = `“${ruleSet.name}”, last checked ${ruleSet.checkedOn}`
+      const least = ruleSet.leastLeadKg
+      if (!ruleSet.wireAllowed && isLine(piece) && (piece.material === 'wire' || piece.material === 'cable'))
+        return [
+          {
+            subject: piece.id,
+            severity: 'caution' as const,
+            why: say`${called(trace, piece.id)} is ${piece.material}, which ${book}, bars.`,
+            figure: 1,
+            remedies: [redrawn('take mono in its place', () => replacePart(trace, outfit, piece.id, 'snood'))],
+          },
+        ]
+      if (!ruleSet.lightsAllowed && piece.role === 'light')
+        return [
+          {
+            subject: piece.id,
+            severity: 'caution' as const,
+            why: say`Lights are barred by ${book}.`,
+            figure: 1,
+            remedies: [redrawn('take it off', () => removePart(trace, outfit, piece.id, { below: true }))],
+          },
+        ]
+      if (least !== undefined && piece.role === 'sinker' && piece.massKg < least)
+        return [
+          {
+            subject: piece.id,
+            severity: 'caution' as const,
+            why: say`Lead under ${mass(least)} is barred by ${book}; ${called(trace, piece.id)} is ${mass(piece.massKg)}.`,
+            figure: least / piece.massKg,
+            remedies: [
+              {
+                label: 'take the least that is allowed',
+                make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, massKg: least }) as typeof piece) }),
+              },
+            ],
+          },
+        ]
+      return []
+    }),
+}

@@ -1,0 +1,31 @@
+import { lineDiameterM } from '../../gear/materials.ts'
+import { isLine, jointOf } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { diameter, say } from '../phrase.ts'
+import { called, lineAbove, retied } from '../remedies.ts'
+
+/** Ratio of diameters beyond which the turns of a blood knot no longer grip alike. */
+const UNLIKE = 1.35
+
+/** A blood knot between lines of unlike diameters. */
+export const bloodUnlike: Rule = {
+  id: 'blood-unlike',
+  check: (judged) =>
+    judged.workings.trace.pieces.flatMap((piece) => {
+      const above = lineAbove(judged, piece)
+      if (!isLine(piece) || jointOf(piece)?.connection !== 'blood' || !above) return []
+      const [a, b] = [lineDiameterM(above), lineDiameterM(piece)]
+      const ratio = Math.max(a, b) / Math.min(a, b)
+      if (ratio <= UNLIKE) return []
+      const better = [above.material, piece.material].includes('braid') ? 'fg' : 'doubleUni'
+      return [
+        {
+          subject: piece.id,
+          severity: 'caution',
+          why: say`A blood knot is for lines of like diameter; at ${called(judged.workings.trace, piece.id)} they are ${diameter(a)} and ${diameter(b)}.`,
+          figure: ratio,
+          remedies: [retied(judged, piece.id, better)],
+        },
+      ]
+    }),
+}

@@ -1,0 +1,50 @@
+import { labelAtLeastN } from '../../gear/labels.ts'
+import { mainLine } from '../../trace/outfit.ts'
+import { isLine, jointOf, parentId, pieceOfLink } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say, strength } from '../phrase.ts'
+import { called, lineAbove, pieceOf, restrung, retied, stouterKnot } from '../remedies.ts'
+
+/** Share of line class under which a chain has been let go weaker than its main line deserves. */
+const LET_GO = 0.5
+
+/** A line lighter than its knots allow: the weakest joint keeps less than half of the line class. */
+export const chainTooWeakForDrag: Rule = {
+  id: 'lighter-than-its-knots-allow',
+  check: (judged) => {
+    const { run, workings } = judged
+    const { trace, outfit } = workings
+    if (!run || run.verdict === 'holds') return []
+    const weakest = run.paths.find(({ end }) => end === run.end)!.weakest
+    const piece = pieceOf(judged, pieceOfLink(weakest.id))
+    const joint = piece && jointOf(piece)
+    if (!piece || !joint || weakest.kind !== 'joint') return []
+    const share = weakest.strengthN / mainLine(outfit).strengthN
+    if (share >= LET_GO) return []
+    const better = stouterKnot(judged, piece.id)
+    const above = lineAbove(judged, piece)
+    const thin = isLine(piece) && (!above || piece.strengthN < above.strengthN) ? piece.id : parentId(piece.attach)
+    const line = trace.pieces.filter(isLine).find(({ id }) => id === thin)
+    return [
+      {
+        subject: piece.id,
+        severity: run.verdict === 'fails' ? 'fault' : 'caution',
+        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class: the line there is lighter than its knots allow.`,
+        figure: 1 / share,
+        remedies: [
+          ...(better ? [retied(judged, piece.id, better)] : []),
+          ...(line
+            ? [
+                restrung(
+                  judged,
+                  line.id,
+                  labelAtLeastN((1.02 * line.strengthN) / run.margin),
+                  `step ${called(trace, line.id)} up to a label that bears the drag`,
+                ),
+              ]
+            : []),
+        ],
+      },
+    ]
+  },
+}

@@ -1,0 +1,29 @@
+import { QUANTITIES } from '../../units/quantities.ts'
+import type { Rule } from '../finding.ts'
+import { say, strength } from '../phrase.ts'
+
+/** The drag set is more than the chain is allowed. */
+export const dragOverCeiling: Rule = {
+  id: 'drag-over-ceiling',
+  check: ({ run, workings: { conditions } }) => {
+    if (!run || run.verdict === 'holds') return []
+    const halfPoundN = QUANTITIES.strength.units.lb / 2
+    const safeN = Math.floor((0.9 * run.figure.value) / halfPoundN) * halfPoundN
+    return [
+      {
+        severity: run.verdict === 'fails' ? 'fault' : 'caution',
+        why: say`The drag is set to ${strength(conditions.dragN)}; the chain bears ${strength(run.figure.value)} with this line out.`,
+        figure: 1 / run.margin,
+        remedies:
+          safeN > 0
+            ? [
+                {
+                  label: 'set the drag under what the chain bears',
+                  make: () => ({ conditions: { ...conditions, dragN: safeN } }),
+                },
+              ]
+            : [],
+      },
+    ]
+  },
+}

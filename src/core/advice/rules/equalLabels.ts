@@ -1,0 +1,32 @@
+import { nextLabelN } from '../../gear/labels.ts'
+import { freeLine, mainLine } from '../../trace/outfit.ts'
+import { isLine, OUTFIT, parentId } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say, strength } from '../phrase.ts'
+import { restrung } from '../remedies.ts'
+
+/** Equal labels in main line and leader: the knots decide, by chance. */
+export const equalLabels: Rule = {
+  id: 'equal-labels',
+  check: (judged) => {
+    const { trace, outfit } = judged.workings
+    const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+    const mainN = mainLine(outfit).strengthN
+    const goesFirst = judged.run?.paths.find(({ end }) => end === judged.run!.end)?.goesFirst
+    if (!leader || freeLine(outfit).role !== 'main' || !goesFirst?.byChance || trace.fuse !== undefined) return []
+    if (Math.abs(leader.strengthN / mainN - 1) > 0.02) return []
+    const [down, up] = [nextLabelN(leader.strengthN, -1, 'lb'), nextLabelN(leader.strengthN, 1, 'lb')]
+    return [
+      {
+        subject: leader.id,
+        severity: 'note',
+        why: say`Main line and leader are both ${strength(mainN)}: there is no fuse, the knots decide by chance.`,
+        figure: 1 - goesFirst.probability,
+        remedies: [
+          restrung(judged, leader.id, down, 'step the leader down a label: it becomes the fuse'),
+          restrung(judged, leader.id, up, 'step the leader up a label: the main line or its join becomes the fuse'),
+        ],
+      },
+    ]
+  },
+}

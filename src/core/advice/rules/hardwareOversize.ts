@@ -1,0 +1,39 @@
+import { hardwareFor, hardwareOf, hardwareStrengthN } from '../../gear/hardware.ts'
+import { withPiece } from '../../trace/edit.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Times the weakest link beyond which hardware only costs weight, sight and money. */
+const OVERSIZE = 5
+
+/** A swivel or snap far stronger than anything on its path. */
+export const hardwareOversize: Rule = {
+  id: 'hardware-oversize',
+  check: (judged) => {
+    const { trace } = judged.workings
+    return trace.pieces.flatMap((piece) => {
+      if (piece.role !== 'hardware' || piece.size === undefined || piece.strengthN !== undefined) return []
+      const own = hardwareStrengthN(piece.type, piece.size)
+      const paths = (judged.snag?.paths ?? []).filter(({ links }) => links.some(({ id }) => id === piece.id))
+      if (own === undefined || paths.length === 0) return []
+      const strongestNeedN = Math.max(...paths.map(({ links }) => Math.min(...links.map(({ strengthN }) => strengthN))))
+      const size = hardwareFor(piece.type, 2 * strongestNeedN)
+      if (own / strongestNeedN <= OVERSIZE || size === undefined || size === piece.size) return []
+      return [
+        {
+          subject: piece.id,
+          severity: 'note',
+          why: say`${called(trace, piece.id)} is ${(own / strongestNeedN).toFixed(1)} times as strong as what it hangs on: it costs weight and shows.`,
+          figure: own / strongestNeedN,
+          remedies: [
+            {
+              label: `take a ${hardwareOf(piece.type).name} of size ${size}`,
+              make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, size }) as typeof piece) }),
+            },
+          ],
+        },
+      ]
+    })
+  },
+}

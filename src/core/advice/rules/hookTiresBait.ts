@@ -1,0 +1,49 @@
+import { HOOK_SIZES, hookDimensions } from '../../gear/hooks.ts'
+import { withPiece } from '../../trace/edit.ts'
+import { massOfKg } from '../../trace/mass.ts'
+import { type HookPiece, parentId } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Hook over the bait's mass beyond which a live bait tires. */
+const HEAVY = 0.05
+/** Baits that may be fished alive. */
+const ALIVE: readonly string[] = ['sandeel', 'wholePouting']
+
+/** A live bait swims only if the hook is light. */
+export const hookTiresBait: Rule = {
+  id: 'hook-tires-bait',
+  check: ({ workings: { trace } }) =>
+    trace.pieces.flatMap((bait) => {
+      if (bait.role !== 'bait' || !ALIVE.includes(bait.bait)) return []
+      const hook = trace.pieces.find(({ id }) => id === parentId(bait.attach))
+      if (hook?.role !== 'hook') return []
+      const share = massOfKg(hook) / massOfKg(bait)
+      if (share <= HEAVY) return []
+      const size = HOOK_SIZES.toReversed().find(
+        (each) => (hookDimensions(hook.pattern, each)?.massKg ?? 1) <= HEAVY * massOfKg(bait),
+      )
+      return [
+        {
+          subject: hook.id,
+          severity: 'note',
+          why: say`${called(trace, hook.id)} weighs ${(share * 100).toFixed(0)} % of its bait; alive it tires beyond 5 %.`,
+          figure: share / HEAVY,
+          remedies: size
+            ? [
+                {
+                  label: `take a ${size}, if the bait is fished alive`,
+                  make: () => ({
+                    trace: withPiece(trace, hook.id, (old) => {
+                      const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
+                      return { ...rest, size }
+                    }),
+                  }),
+                },
+              ]
+            : [],
+        },
+      ]
+    }),
+}

@@ -1,0 +1,41 @@
+import { putAt } from '../../trace/redraw/along.ts'
+import { isLine, parentId } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { length, say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** A light closer to the bait than this startles more than it draws, m. */
+const FAR_M = 8
+
+/** A light band set too near the bait. */
+export const lightNearBait: Rule = {
+  id: 'light-near-bait',
+  check: ({ workings: { trace, ends, tracePath } }) =>
+    trace.pieces.flatMap((light) => {
+      if (light.role !== 'light') return []
+      const holder = light.attach.how === 'fixed' ? light : trace.pieces.find(({ id }) => id === parentId(light.attach))
+      if (holder?.attach.how !== 'fixed') return []
+      const { on, atM } = holder.attach
+      const line = trace.pieces.find(({ id }) => id === on)
+      const hook = ends.find(({ id, role }) => role === 'hook' && tracePath(id).some((element) => element.id === on))
+      if (!isLine(line) || !hook) return []
+      const beyondM = tracePath(hook.id).reduce(
+        (sum, element) => sum + (element.kind === 'line' && element.id !== on ? Math.abs(element.toM - element.fromM) : 0),
+        line.lengthM - atM,
+      )
+      const wantedM = atM - (FAR_M - beyondM)
+      if (beyondM >= FAR_M) return []
+      return [
+        {
+          subject: light.id,
+          severity: 'caution',
+          why: say`${called(trace, light.id)} hangs ${length(beyondM)} above the bait; 8 to 15 m are usual.`,
+          figure: FAR_M / Math.max(beyondM, 0.01),
+          remedies:
+            wantedM > 0
+              ? [{ label: 'slide it up to 8 m', make: () => ({ trace: putAt(trace, holder.id, wantedM - 1e-6) }) }]
+              : [],
+        },
+      ]
+    }),
+}

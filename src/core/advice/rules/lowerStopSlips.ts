@@ -1,0 +1,46 @@
+import { withPiece } from '../../trace/edit.ts'
+import { fixedOn } from '../../trace/hang.ts'
+import { isLine } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** The lower of two stops bears the cast: tied in other line it slips, where the upper one need not hold. */
+export const lowerStopSlips: Rule = {
+  id: 'lower-stop-slips',
+  check: ({ workings: { trace, conditions } }) =>
+    trace.pieces.flatMap((rider) => {
+      if (conditions.castStyle === 'none' || rider.attach.how !== 'sliding') return []
+      const { above, below } = rider.attach.stops
+      const stop = trace.pieces.find(({ id }) => id === below)
+      if (above === undefined || stop?.role !== 'hardware' || stop.type !== 'stopKnot') return []
+      if (stop.attach.how !== 'fixed' || stop.attach.joint.connection !== 'fitted') return []
+      const { on, atM } = stop.attach
+      const line = trace.pieces.find(({ id }) => id === on)
+      const canKnot = isLine(line) && (line.material === 'mono' || line.material === 'fluoro')
+      return [
+        {
+          subject: stop.id,
+          severity: 'caution',
+          why: say`${called(trace, stop.id)} is tied in other line, and the cast loads it through ${called(trace, rider.id)}: it slips.`,
+          figure: 1,
+          remedies: [
+            ...(canKnot
+              ? [
+                  {
+                    label: 'tie it in the line itself',
+                    make: () => ({
+                      trace: withPiece(trace, stop.id, (old) => ({ ...old, attach: fixedOn(on, atM, 'stopKnotOwn') })),
+                    }),
+                  },
+                ]
+              : []),
+            {
+              label: 'put a crimp there instead',
+              make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, type: 'crimp' }) as typeof stop) }),
+            },
+          ],
+        },
+      ]
+    }),
+}

@@ -1,0 +1,36 @@
+import { withPiece } from '../../trace/edit.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say } from '../phrase.ts'
+
+/** More flies than the rod is made to throw. */
+export const rodCastWeight: Rule = {
+  id: 'rod-cast-weight',
+  check: ({ cast, workings: { trace, outfit } }) => {
+    const most = outfit.rod.castHighKg
+    if (!cast || most === undefined || cast.massKg <= most) return []
+    const sinker = trace.pieces.find(({ id, role }) => id === cast.end && role === 'sinker')
+    const left = sinker?.role === 'sinker' ? sinker.massKg - (cast.massKg - most) : 0
+    return [
+      {
+        severity: 'caution',
+        why: say`${mass(cast.massKg)} fly; the rod is made to throw up to ${mass(most)}.`,
+        figure: cast.massKg / most,
+        remedies:
+          left > 0.005
+            ? [
+                {
+                  label: 'lighten the sinker to what the rod throws',
+                  make: () => ({
+                    trace: withPiece(
+                      trace,
+                      cast.end,
+                      (old) => ({ ...old, massKg: Math.floor(left * 1000) / 1000 }) as typeof old,
+                    ),
+                  }),
+                },
+              ]
+            : [],
+      },
+    ]
+  },
+}

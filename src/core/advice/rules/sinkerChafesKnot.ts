@@ -1,0 +1,46 @@
+import { freeId } from '../../trace/edit.ts'
+import { sliding } from '../../trace/hang.ts'
+import type { Piece } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** A running sinker's eye hammers the knot below it; a bead spares it. */
+export const sinkerChafesKnot: Rule = {
+  id: 'sinker-chafes-knot',
+  check: ({ workings: { trace } }) =>
+    trace.pieces.flatMap((piece) => {
+      const { attach } = piece
+      if (piece.role !== 'sinker' || attach.how !== 'sliding' || attach.stops.below === undefined) return []
+      const stop = trace.pieces.find(({ id }) => id === attach.stops.below)
+      const beads = trace.pieces.some(
+        ({ role, attach: other, ...rest }) =>
+          role === 'hardware' && 'type' in rest && rest.type === 'bead' && other.how === 'sliding' && other.on === attach.on,
+      )
+      if (stop?.attach.how !== 'joined' || beads) return []
+      const line = trace.pieces.find(({ id }) => id === attach.on)
+      const endM = line && 'lengthM' in line ? line.lengthM : 0
+      const bead: Piece = {
+        id: freeId(trace, 'bead'),
+        role: 'hardware',
+        type: 'bead',
+        attach: sliding(attach.on, endM, { below: attach.stops.below }),
+      }
+      return [
+        {
+          subject: piece.id,
+          severity: 'note',
+          why: say`${called(trace, piece.id)} runs straight on to the knot at ${called(trace, stop.id)} and chafes it.`,
+          figure: 1,
+          remedies: [
+            {
+              label: 'put a bead between',
+              make: () => ({
+                trace: { ...trace, pieces: trace.pieces.flatMap((each) => (each === piece ? [piece, bead] : [each])) },
+              }),
+            },
+          ],
+        },
+      ]
+    }),
+}

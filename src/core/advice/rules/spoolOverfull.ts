@@ -1,0 +1,18 @@
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+
+/** More line than the spool takes: it jams and falls off in loops. */
+export const spoolOverfull: Rule = {
+  id: 'spool-overfull',
+  check: ({ workings: { spool } }) =>
+    spool.fillShare <= 1.0005
+      ? []
+      : [
+          {
+            severity: 'caution',
+            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full: line will fall off in loops.`,
+            figure: spool.fillShare,
+            remedies: [],
+          },
+        ],
+}

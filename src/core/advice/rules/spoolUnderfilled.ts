@@ -1,0 +1,21 @@
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+
+/** Below this share of capacity a spool casts badly, and its drag rises steeply as line leaves. Nominal. */
+const LEAST_FILL = 0.7
+
+/** A half-empty spool. */
+export const spoolUnderfilled: Rule = {
+  id: 'spool-underfilled',
+  check: ({ workings: { spool } }) =>
+    spool.fillShare >= LEAST_FILL
+      ? []
+      : [
+          {
+            severity: 'caution',
+            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full: it casts short, and with this line out the drag has grown ${spool.dragGrowth.toFixed(2)} times.`,
+            figure: 1 / spool.fillShare,
+            remedies: [],
+          },
+        ],
+}

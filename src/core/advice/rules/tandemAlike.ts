@@ -1,0 +1,45 @@
+import { withLength, withPiece } from '../../trace/edit.ts'
+import { isLine, parentId } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Two lures on one rig: at least twice the weight apart, the light one on about twice the leg. */
+const APART = 2
+const LEGS = 1.5
+
+/** Tandem lures too alike in weight or leg swim into each other. */
+export const tandemAlike: Rule = {
+  id: 'tandem-alike',
+  check: ({ workings: { trace } }) => {
+    const legs = trace.pieces.flatMap((lure) => {
+      const leg = trace.pieces.find(({ id }) => id === parentId(lure.attach))
+      return lure.role === 'lure' && isLine(leg) && leg.role === 'snood' ? [{ lure, leg }] : []
+    })
+    const [heavy, light] = legs.toSorted((a, b) => b.lure.massKg - a.lure.massKg)
+    if (!heavy || !light || legs.length !== 2 || parentId(heavy.leg.attach) !== parentId(light.leg.attach)) return []
+    const [weights, lengths] = [heavy.lure.massKg / light.lure.massKg, light.leg.lengthM / heavy.leg.lengthM]
+    if (weights >= APART * 0.999 && lengths >= LEGS) return []
+    return [
+      {
+        subject: light.lure.id,
+        severity: 'caution',
+        why: say`${called(trace, heavy.lure.id)} is ${mass(heavy.lure.massKg)} and ${called(trace, light.lure.id)} ${mass(light.lure.massKg)} on ${lengths.toFixed(1)} times its leg: too alike, they meet.`,
+        figure: Math.max(APART / weights, LEGS / lengths),
+        remedies: [
+          {
+            label: 'half the weight on twice the leg for the lighter',
+            make: () => {
+              const halved = withPiece(
+                trace,
+                light.lure.id,
+                (old) => ({ ...old, massKg: heavy.lure.massKg / APART }) as typeof light.lure,
+              )
+              return { trace: withLength(halved, light.leg.id, Math.max(light.leg.lengthM, 2 * heavy.leg.lengthM)) }
+            },
+          },
+        ],
+      },
+    ]
+  },
+}

@@ -1,0 +1,30 @@
+import { withLength } from '../../trace/edit.ts'
+import { isLine } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { length, say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** More hangs beyond the tip ring than the rod held up brings. */
+export const tooLongForRod: Rule = {
+  id: 'too-long-for-rod',
+  check: ({ hand, workings: { trace, tracePath } }) =>
+    (hand?.paths ?? []).flatMap((path) => {
+      if (!path.tooLong) return []
+      const excessM = path.beyondTipM - path.rodReachM
+      const lines = tracePath(path.end).flatMap((element) => (element.kind === 'line' && !element.again ? [element.line] : []))
+      const longest = lines.filter(isLine).toSorted((a, b) => b.lengthM - a.lengthM)[0]
+      const leftM = longest ? Math.floor((longest.lengthM - excessM) * 10) / 10 : 0
+      return [
+        {
+          subject: path.end,
+          severity: 'caution' as const,
+          why: say`${length(path.beyondTipM)} hang beyond the tip ring and the rod brings ${length(path.rodReachM)}: the fish stays out of reach.`,
+          figure: path.beyondTipM / path.rodReachM,
+          remedies:
+            longest && leftM > 0.1
+              ? [{ label: `shorten ${called(trace, longest.id)}`, make: () => ({ trace: withLength(trace, longest.id, leftM) }) }]
+              : [],
+        },
+      ]
+    }),
+}

@@ -1,0 +1,40 @@
+import { labelAtMostN } from '../../gear/labels.ts'
+import { withClip } from '../../trace/edit.ts'
+import { isLine } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called, restrung } from '../remedies.ts'
+
+/** Share of the weakest of the rest that a weak link is stepped down to. */
+const WELL_UNDER = 0.6
+
+/** A weak link that does not go first is none. */
+export const weakLinkNotWeaker: Rule = {
+  id: 'weak-link-not-weaker',
+  check: (judged) => {
+    const { trace } = judged.workings
+    const line = trace.pieces.filter(isLine).find(({ id }) => id === trace.weakLink)
+    const path = judged.snag?.paths.find(({ wanted, verdict }) => wanted === 'weakLink' && verdict !== 'holds')
+    if (!line || !path?.weakLinkShare) return []
+    const label = labelAtMostN((line.strengthN * WELL_UNDER) / path.weakLinkShare)
+    const thinner = restrung(judged, line.id, label, `step ${called(trace, line.id)} down to a label that goes first`)
+    return [
+      {
+        subject: line.id,
+        severity: path.verdict === 'fails' ? 'fault' : 'caution',
+        why: say`${called(trace, line.id)} is meant to part on a snag, but has ${Math.round(path.weakLinkShare * 100)} % of the weakest above it: it goes first in ${Math.round(path.chance * 100)} of 100 pulls.`,
+        figure: 1 - path.chance,
+        remedies: [
+          thinner,
+          {
+            label: `${thinner.label}, with a release clip for the cast`,
+            make: () => {
+              const mended = thinner.make()?.trace
+              return mended && { trace: withClip(mended, path.end) }
+            },
+          },
+        ],
+      },
+    ]
+  },
+}

@@ -1,0 +1,36 @@
+import { withPiece } from '../../trace/edit.ts'
+import { isLine, type LinePiece } from '../../trace/schema.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Share of its strength under which a line is cut back and tied anew. Ours. */
+const WORN = 0.8
+
+/** Line that has been nicked, sunned or fished hard. */
+export const wornLine: Rule = {
+  id: 'worn-line',
+  check: ({ workings: { trace } }) =>
+    trace.pieces.flatMap((line) => {
+      if (!isLine(line) || line.condition === undefined || line.condition >= WORN) return []
+      return [
+        {
+          subject: line.id,
+          severity: 'caution',
+          why: say`${called(trace, line.id)} has ${Math.round(line.condition * 100)} % of its strength left: cut it back and tie it anew.`,
+          figure: 1 / line.condition,
+          remedies: [
+            {
+              label: 'count it as new line',
+              make: () => ({
+                trace: withPiece(trace, line.id, (old) => {
+                  const { condition: _worn, ...rest } = old as LinePiece
+                  return rest
+                }),
+              }),
+            },
+          ],
+        },
+      ]
+    }),
+}
