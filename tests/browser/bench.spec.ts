@@ -1,4 +1,4 @@
-import { ceilingLb, copyOf, expect, HOUND, KELP, TOPE, test } from './fixtures.ts'
+import { ceilingLb, copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
 
 const option = (name: string) => ({ name, exact: true })
 
@@ -335,4 +335,41 @@ test('the moments: a longer hook length is too long for the rod; more line out b
   await expect(page.getByRole('img', { name: /Peak load against line out/ })).toBeVisible()
   await page.getByLabel('drag set', { exact: true }).fill('0.5 lb')
   await expect(page.getByText(/stays under what the chain is allowed/)).toBeVisible()
+})
+
+for (const [id, name] of [
+  [TOPE, 'tope, a leader lighter than its knots allow'],
+  [STOUT, 'a weak link stronger than its trace'],
+] as const)
+  test(`mended to hold in every moment by remedies alone: ${name}`, async ({ page, app }) => {
+    await page.goto(`${app.url}/traces/${await copyOf(page, app.url, id, name)}`)
+    const moments = page.locator('[data-moment][data-verdict]')
+    const below = page.locator('[data-moment]:not([data-verdict=holds])[data-verdict]')
+    await expect(moments.first()).toBeVisible()
+    expect(await below.count()).toBeGreaterThan(0)
+    for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
+      const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Set aside' }).first()
+      const label = (await remedy.textContent()) ?? ''
+      await remedy.click()
+      await expect(page.getByRole('button', { name: label, exact: true })).toHaveCount(0)
+    }
+    await expect(below).toHaveCount(0)
+    await page.getByRole('button', { name: 'Save' }).click()
+    await expect(page.getByText('revision 2, saved')).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    expect(await below.count()).toBeGreaterThan(0)
+  })
+
+test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
+  const blood = page.locator('[data-finding=blood-unlike]')
+  await blood.getByRole('button', { name: 'Set aside' }).click()
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Set aside' })).toBeDisabled()
+  await page.getByRole('textbox', { name: 'reason' }).fill('tied at the mark, it has held')
+  await page.keyboard.press('Enter')
+  await expect(blood).toHaveCount(0)
+  await page.getByRole('button', { name: /and 1 set aside/ }).click()
+  await expect(page.getByText('Set aside: tied at the mark, it has held')).toBeVisible()
+  await page.getByRole('button', { name: 'Take up again' }).click()
+  await expect(blood).toHaveCount(1)
 })

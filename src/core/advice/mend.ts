@@ -28,13 +28,14 @@ const GRAVITY: Record<Severity, number> = { note: 0, caution: 1, fault: 2 }
 
 /**
  * The remedies of a finding that mend it: tried one by one, each kept only where the trace stays sound and fits the outfit, the
- * finding is gone, and no moment that did not fail fails. Those that lower nothing come first.
+ * finding is gone, and no moment that did not fail fails. Those that lower nothing and bring nothing come first.
  */
 export function mendingsOf(finding: Finding, content: Content, before: Evaluation): Mending[] {
-  return finding.remedies
-    .flatMap((remedy) => tried(remedy, finding, content, before) ?? [])
-    .toSorted((a, b) => a.lowers.length - b.lowers.length)
+  return finding.remedies.flatMap((remedy) => tried(remedy, finding, content, before) ?? []).toSorted((a, b) => cost(a) - cost(b))
 }
+
+/** A verdict lowered weighs more than any finding brought; notes do not count. */
+const cost = ({ lowers, brings }: Mending) => 100 * lowers.length + brings.filter(({ severity }) => severity !== 'note').length
 
 function tried(remedy: Remedy, finding: Finding, content: Content, before: Evaluation): Mending | undefined {
   const made = remedy.make()

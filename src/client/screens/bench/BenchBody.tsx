@@ -12,7 +12,7 @@ import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
-import { FindingsPanel } from './FindingsPanel.tsx'
+import { FindingsList, FindingsPanel } from './FindingsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
 import { NamePanel } from './NamePanel.tsx'
@@ -122,6 +122,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
           <PartList trace={trace} outfit={outfit} links={links} />
+          {evaluation && <FindingsList findings={evaluation.findings} />}
           <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
           {why}
         </div>

@@ -58,21 +58,44 @@ export function FindingsPanel({ bench, content, evaluation }: Props) {
   )
 }
 
-function FindingRow({ finding, bench, content, evaluation }: Props & { finding: Finding }) {
+/** The findings to read, where nothing is changed. */
+export function FindingsList({ findings }: { findings: readonly Finding[] }) {
+  const open = findings.filter(({ aside }) => aside === undefined)
+  if (open.length === 0) return null
+  return (
+    <Sheet title="Findings">
+      <ul className="grid gap-2">
+        {open.map((finding) => (
+          <li key={finding.id}>
+            <Sentence finding={finding} />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  )
+}
+
+function Sentence({ finding }: { finding: Finding }) {
   const show = useShow()
+  const { word, tone } = SEVERITY[finding.severity]
+  return (
+    <p>
+      <strong className={`mr-1.5 ${tone}`}>{word}</strong>
+      {phraseWords(finding.why, show)}
+    </p>
+  )
+}
+
+function FindingRow({ finding, bench, content, evaluation }: Props & { finding: Finding }) {
   const judged = useSettled(
     useMemo(() => ({ finding, content, evaluation }), [finding, content, evaluation]),
     REST_MS,
   )
   const mendings = useMemo(() => mendingsOf(judged.finding, judged.content, judged.evaluation), [judged])
   const current = judged.finding === finding
-  const { word, tone } = SEVERITY[finding.severity]
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
-      <p>
-        <strong className={`mr-1.5 ${tone}`}>{word}</strong>
-        {phraseWords(finding.why, show)}
-      </p>
+      <Sentence finding={finding} />
       <div className="flex flex-wrap gap-1.5">
         {mendings.slice(0, 2).map((mending) => (
           <Button
