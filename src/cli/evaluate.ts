@@ -8,5 +8,5 @@ const file = process.argv[2]
 if (file === undefined) exitInvalid([{ code: 'no_file', path: [], message: 'name a file, or - for standard input' }])
 const parsed = parseRequest(readJson(file))
 if (!parsed.ok) exitInvalid(parsed.issues)
-const { trace, outfit, conditions } = parsed.request
-printResult(() => reportOf(evaluate(trace, outfit, conditions)))
+const { trace, outfit, conditions, ruleSet } = parsed.request
+printResult(() => reportOf(evaluate(trace, outfit, conditions, ruleSet)))

@@ -8,6 +8,7 @@ import serve from 'koa-static'
 import type { Logger } from 'pino'
 import { gearContent } from '../shared/gear.ts'
 import { outfitContent } from '../shared/outfits.ts'
+import { ruleSetContent } from '../shared/ruleSets.ts'
 import { traceContent } from '../shared/traces.ts'
 import { calculationRoutes } from './calculations/routes.ts'
 import type { Database } from './db/database.ts'
@@ -45,6 +46,12 @@ export function createApp({ db, log, clientFolder }: AppOptions): Koa {
       one: 'piece of gear',
       content: gearContent,
       repository: new DocumentRepository<typeof gearContent._output>(db, 'gear'),
+    }),
+    versionedRoutes({
+      path: 'rule-sets',
+      one: 'rule set',
+      content: ruleSetContent,
+      repository: new DocumentRepository<typeof ruleSetContent._output>(db, 'ruleSets'),
     }),
   ]
 

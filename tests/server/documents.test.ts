@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
 import { DocumentRepository } from '../../src/server/versioned/repository.ts'
 import { errorBody } from '../../src/shared/errors.ts'
+import { ruleSetContent } from '../../src/shared/ruleSets.ts'
 import { type TraceContent, traceContent } from '../../src/shared/traces.ts'
 import { revisionList, savedOf } from '../../src/shared/versioned.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
@@ -33,6 +34,10 @@ describe('the demonstration data', () => {
     expect(savedOf(traceContent).array().parse(traces.body).length).toBe(14)
     expect((await server.send('GET', '/outfits')).body).toHaveLength(5)
     expect((await server.send('GET', '/gear')).body.length).toBeGreaterThan(30)
+    const rules = savedOf(ruleSetContent)
+      .array()
+      .parse((await server.send('GET', '/rule-sets')).body)
+    expect(rules.filter(({ content }) => content.inForce)).toHaveLength(1)
   })
 
   test('is loaded once, and never over what a user changed or binned', async () => {

@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import { gearContent } from '../../shared/gear.ts'
 import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
+import { type RuleSetContent, ruleSetContent } from '../../shared/ruleSets.ts'
 import { type TraceContent, traceContent } from '../../shared/traces.ts'
 import { revisionList, type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
 import { ApiError, request } from './http.ts'
@@ -39,6 +40,23 @@ export const outfitsQuery = queryOptions({
 })
 
 export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
+
+export type SavedRuleSet = Saved<RuleSetContent>
+const savedRuleSet = savedOf(ruleSetContent)
+
+export const ruleSetsQuery = queryOptions({
+  queryKey: ['rule-sets'],
+  queryFn: () => request(z.array(savedRuleSet), '/rule-sets'),
+  select: (sets) => sets.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
+})
+
+export const createRuleSet = (content: RuleSetContent) =>
+  request(savedRuleSet, '/rule-sets', { method: 'POST', body: { id: crypto.randomUUID(), content } })
+
+export const saveRuleSet = ({ id, revision }: SavedRuleSet, content: RuleSetContent) =>
+  request(savedRuleSet, `/rule-sets/${id}`, { method: 'PUT', body: { baseRevision: revision, content } })
+
+export const binRuleSet = (id: string) => request(savedRuleSet, `/rule-sets/${id}`, { method: 'DELETE' })
 
 export const createTrace = (id: string, content: TraceContent) =>
   request(savedTrace, '/traces', { method: 'POST', body: { id, content } })

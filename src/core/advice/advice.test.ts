@@ -28,6 +28,7 @@ const ruleSet: RuleSet = {
   circleOnly: false,
   wireAllowed: true,
   lightsAllowed: true,
+  inForce: true,
 }
 
 /** A draft of a family, fished as drafted. */

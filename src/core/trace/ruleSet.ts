@@ -14,6 +14,8 @@ export const ruleSetSchema = z.strictObject({
   lightsAllowed: z.boolean().default(true),
   /** Lead under this mass is barred. */
   leastLeadKg: z.number().positive().max(10).optional(),
+  /** The crew goes by this one now. */
+  inForce: z.boolean().default(false),
 })
 
 export type RuleSet = z.infer<typeof ruleSetSchema>

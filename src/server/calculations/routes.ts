@@ -32,8 +32,8 @@ export function calculationRoutes(): Router {
   router.post('/evaluate', (ctx) => {
     const parsed = parseRequest(parseBody(ctx, z.unknown()))
     if (!parsed.ok) throw new HttpError(400, 'invalid', 'The documents do not hold.', { issues: parsed.issues })
-    const { trace, outfit, conditions } = parsed.request
-    ctx.body = reportOf(evaluate(trace, outfit, conditions))
+    const { trace, outfit, conditions, ruleSet } = parsed.request
+    ctx.body = reportOf(evaluate(trace, outfit, conditions, ruleSet))
   })
 
   return router

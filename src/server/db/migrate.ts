@@ -1,9 +1,13 @@
 import { type Migration, Migrator } from 'kysely'
 import type { Database } from './database.ts'
 import { documents } from './migrations/2026-11-23-documents.ts'
+import { ruleSets } from './migrations/2026-11-23-rule-sets.ts'
 
 /** Every migration under its date and name, oldest first. They only run forward. */
-const MIGRATIONS: Record<string, Migration> = { '2026-11-23-documents': documents }
+const MIGRATIONS: Record<string, Migration> = {
+  '2026-11-23-documents': documents,
+  '2026-11-23-rule-sets': ruleSets,
+}
 
 /** Brings the database to the newest shape; throws what a migration threw. */
 export async function migrate(db: Database): Promise<void> {

@@ -25,4 +25,6 @@ export type Tables = {
   outfitRevisions: RevisionTable
   gear: HeadTable
   gearRevisions: RevisionTable
+  ruleSets: HeadTable
+  ruleSetRevisions: RevisionTable
 }

@@ -8,6 +8,7 @@ const TABLES = {
   traces: ['traces', 'traceRevisions'],
   outfits: ['outfits', 'outfitRevisions'],
   gear: ['gear', 'gearRevisions'],
+  ruleSets: ['ruleSets', 'ruleSetRevisions'],
 } as const
 
 export type Kind = keyof typeof TABLES

@@ -6,7 +6,7 @@ import { toast } from 'sonner'
 import type { MomentName } from '../../../core/moments/moment.ts'
 import { familyName } from '../../../core/trace/families/families.ts'
 import { isLine, type Trace } from '../../../core/trace/schema.ts'
-import { createTrace, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { createTrace, gearQuery, ruleSetsQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
@@ -44,7 +44,9 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: 
 
 function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const { trace, conditions } = bench.content
-  const judged = useEvaluation(trace, outfit, conditions)
+  // Rules only remind: while they load, or cannot be had, the bench goes on without.
+  const ruleSet = useQuery(ruleSetsQuery).data?.find(({ content }) => content.inForce)?.content
+  const judged = useEvaluation(trace, outfit, conditions, ruleSet)
   const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')
   const [end, setEnd] = useState<string>()
@@ -69,7 +71,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
 
   const wide = useIsWide()
-  const judgedContent = useMemo(() => ({ trace, outfit, conditions }), [trace, outfit, conditions])
+  const judgedContent = useMemo(() => ({ trace, outfit, conditions, ruleSet }), [trace, outfit, conditions, ruleSet])
   const why = evaluation && (
     <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />
   )

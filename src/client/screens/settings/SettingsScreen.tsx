@@ -1,6 +1,7 @@
 import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts'
 import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { RuleSets } from './RuleSets.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
   strength: 133.446648457815,
@@ -40,6 +41,7 @@ export default function SettingsScreen() {
           ))}
         </div>
       </Sheet>
+      <RuleSets />
       <Sheet title="What the figures rest on">
         <p className="text-quiet">
           Knot, line and hook figures are nominal values of the craft with their spread. They are estimates: test your own knots

@@ -1,12 +1,14 @@
 import { createHash } from 'node:crypto'
 import { gearContent } from '../../../shared/gear.ts'
 import { outfitContent } from '../../../shared/outfits.ts'
+import { ruleSetContent } from '../../../shared/ruleSets.ts'
 import { traceContent } from '../../../shared/traces.ts'
 import { DEMO_CREW } from '../../http/crew.ts'
 import { DocumentRepository } from '../../versioned/repository.ts'
 import type { Database } from '../database.ts'
 import { DEMO_GEAR } from './gear.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
+import { DEMO_RULE_SETS } from './ruleSets.ts'
 import { demoTraces } from './traces.ts'
 
 /**
@@ -28,6 +30,8 @@ export async function loadDemo(db: Database): Promise<void> {
   for (const { id, content } of demoTraces()) await traces.create(DEMO_CREW.id, id, traceContent.parse(content))
   const gear = new DocumentRepository(db, 'gear')
   for (const content of DEMO_GEAR) await gear.create(DEMO_CREW.id, uuidOf(content.name), gearContent.parse(content))
+  const ruleSets = new DocumentRepository(db, 'ruleSets')
+  for (const content of DEMO_RULE_SETS) await ruleSets.create(DEMO_CREW.id, uuidOf(content.name), ruleSetContent.parse(content))
   await db.updateTable('crews').set({ demoLoadedAt: new Date() }).where('id', '=', DEMO_CREW.id).execute()
 }
 
