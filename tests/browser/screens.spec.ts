@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
 
@@ -144,4 +145,39 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await page.goto(`${app.url}/traces/${id}`)
   await expect(page.getByRole('option', { name: 'leader', exact: true })).toBeVisible()
   await expect(reminder).toHaveCount(0)
+})
+
+test('a trace goes out as a file and comes in again; a broken file says every fault and changes nothing; the drawing stands alone', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'There and back')}`)
+  const save = async (item: string) => {
+    await page.getByRole('button', { name: 'Export' }).click()
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: item }).click()])
+    return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8') }
+  }
+  const json = await save('Trace as a file')
+  expect(json.name).toBe('There-and-back.json')
+  const svg = await save('Drawing and profile')
+  expect(svg.name).toBe('There-and-back.svg')
+  expect(svg.text).not.toMatch(/var\(|class=|aria-|NaN|undefined/)
+  const shown = await page.context().newPage()
+  await shown.goto(`data:image/svg+xml;base64,${Buffer.from(svg.text).toString('base64')}`)
+  await expect(shown.locator('svg').first()).toBeVisible()
+  await shown.close()
+
+  await page.goto(`${app.url}/traces`)
+  await page.getByRole('button', { name: 'Import' }).click()
+  const file = (text: string) => ({ name: 'trace.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await page.getByLabel('trace file').setInputFiles(file('<gpx/>'))
+  await expect(page.getByRole('alert')).toContainText('is not JSON')
+  await page.getByLabel('trace file').setInputFiles(file(json.text.replace('"uni"', '"granny"').replace('"name"', '"nickname"')))
+  await expect(page.getByRole('alert')).toContainText('faults')
+  await expect(page.getByRole('alert')).toContainText('attach.joint.connection')
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeHidden()
+  await page.getByLabel('trace file').setInputFiles(file(json.text))
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByRole('heading', { name: 'There and back' })).toBeVisible()
+  expect((await save('Trace as a file')).text).toBe(json.text)
 })

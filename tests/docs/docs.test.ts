@@ -3,9 +3,14 @@ import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { calculationsPage } from '../../scripts/lib/calculationsPage.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
+import { traceJsonSchema } from '../../src/core/trace/traceFile.ts'
 
 test('the reference page is what the registry says (else: npm run docs)', () => {
   expect(readFileSync(join(ROOT, 'docs', 'calculations.md'), 'utf8')).toBe(calculationsPage())
+})
+
+test('the published schema of a trace file is the one in force (else: npm run docs)', () => {
+  expect(JSON.parse(readFileSync(join(ROOT, 'docs', 'trace.schema.json'), 'utf8'))).toEqual(traceJsonSchema())
 })
 
 test('every file that the README links to is there', () => {

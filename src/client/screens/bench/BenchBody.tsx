@@ -12,6 +12,7 @@ import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
+import { ExportMenu } from './ExportMenu.tsx'
 import { FindingsList, FindingsPanel } from './FindingsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
@@ -182,6 +183,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
             <Redo2 className="size-4" /> Redo
           </Button>
           <HistoryPanel bench={bench} id={saved.id} />
+          <ExportMenu trace={trace} />
           <Button
             tone="strong"
             onClick={bench.save}

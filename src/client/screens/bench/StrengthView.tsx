@@ -90,7 +90,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
             {width > 0 && layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
           </label>
         </div>
-        <Tabs.Content value={path?.end ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto">
+        <Tabs.Content value={path?.end ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto" data-drawing>
           {width > 0 && (
             <>
               <Reach

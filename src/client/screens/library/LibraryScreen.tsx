@@ -18,6 +18,7 @@ import {
 import { type Judged, judge } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { ImportPanel } from './ImportPanel.tsx'
 import { TraceCard } from './TraceCard.tsx'
 
 /** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
@@ -30,6 +31,7 @@ export function LibraryScreen() {
     <div className="p-3 sm:px-6">
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-xl font-bold">{bin ? 'Bin' : 'Traces'}</h1>
+        {outfits.data && <ImportPanel outfits={outfits.data} />}
         <Button tone="quiet" onClick={() => setBin(!bin)}>
           {bin ? 'Back to the traces' : 'Bin'}
         </Button>

@@ -1,0 +1,124 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Upload } from 'lucide-react'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { usualConditions } from '../../../core/trace/conditions.ts'
+import { fitIssues } from '../../../core/trace/fitsOutfit.ts'
+import type { Issue, ParsedTrace } from '../../../core/trace/parseTrace.ts'
+import type { Trace } from '../../../core/trace/schema.ts'
+import { readTraceFile } from '../../../core/trace/traceFile.ts'
+import { createTrace, type SavedOutfit } from '../../api/documents.ts'
+import { MiniReach } from '../../charts/Reach.tsx'
+import { useMiniReach } from '../../charts/useReach.ts'
+import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { Panel } from '../../ui/Panel.tsx'
+
+/** Larger than any trace of 200 parts can be; a wrong file is refused before it is read. */
+const MOST_BYTES = 1_000_000
+const MOST_ISSUES = 20
+
+/** Takes in a trace file: every fault is shown with its path, and nothing changes until it is confirmed. */
+export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
+  const [open, setOpen] = useState(false)
+  const [read, setRead] = useState<ParsedTrace>()
+  const choose = async (file: File | undefined) => {
+    if (!file) return setRead(undefined)
+    if (file.size > MOST_BYTES) return setRead({ ok: false, issues: [{ path: [], message: 'is over a megabyte: no trace is' }] })
+    setRead(readTraceFile(await file.text()))
+  }
+  return (
+    <Panel
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        setRead(undefined)
+      }}
+      title="Take in a trace"
+      about="A file that was exported from a bench. Nothing changes until you say so."
+      trigger={
+        <Button tone="quiet">
+          <Upload className="size-4" /> Import
+        </Button>
+      }
+    >
+      <div className="mt-3 grid gap-3">
+        <Field label="trace file" htmlFor="trace-file">
+          <input
+            id="trace-file"
+            type="file"
+            accept=".json,application/json"
+            className={fieldClass}
+            onChange={(event) => choose(event.target.files?.[0])}
+          />
+        </Field>
+        {read && !read.ok && <Faults issues={read.issues} />}
+        {read?.ok && outfits.length > 0 && <Confirm trace={read.trace} outfits={outfits} />}
+      </div>
+    </Panel>
+  )
+}
+
+function Faults({ issues }: { issues: readonly Issue[] }) {
+  return (
+    <div role="alert">
+      <p className="font-semibold text-fails">
+        This file cannot be taken in: {issues.length === 1 ? 'one fault' : `${issues.length} faults`}.
+      </p>
+      <ul className="mt-1 list-disc pl-5">
+        {issues.slice(0, MOST_ISSUES).map(({ path, message }) => (
+          <li key={`${path.join('.')} ${message}`}>
+            <code>{path.join('.') || 'the file'}</code> {message}
+          </li>
+        ))}
+        {issues.length > MOST_ISSUES && <li>and {issues.length - MOST_ISSUES} more</li>}
+      </ul>
+    </div>
+  )
+}
+
+function Confirm({ trace, outfits }: { trace: Trace; outfits: SavedOutfit[] }) {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const [outfitId, setOutfitId] = useState(
+    (outfits.find(({ content }) => fitIssues(trace, content).length === 0) ?? outfits[0]!).id,
+  )
+  const outfit = outfits.find(({ id }) => id === outfitId)!.content
+  const [misfit] = fitIssues(trace, outfit)
+  const layout = useMiniReach(trace, outfit)
+  const take = useMutation({
+    mutationFn: () => createTrace(crypto.randomUUID(), { trace, outfitId, conditions: usualConditions() }),
+    onSuccess: (saved) => {
+      client.invalidateQueries({ queryKey: ['traces'] })
+      navigate(`/traces/${saved.id}`)
+    },
+  })
+  return (
+    <>
+      <p>
+        <strong>{trace.name}</strong>, {trace.pieces.length} parts.
+      </p>
+      <MiniReach trace={trace} outfit={outfit} layout={layout} />
+      <Field label="on the outfit" htmlFor="import-outfit" fault={misfit?.message}>
+        <Select
+          id="import-outfit"
+          value={outfitId}
+          onChange={(event) => setOutfitId(event.target.value)}
+          choices={outfits.map(({ id, content }) => ({ value: id, text: content.name }))}
+        />
+      </Field>
+      {take.error && (
+        <p role="alert" className="text-fails">
+          {take.error.message}
+        </p>
+      )}
+      <Button
+        tone="strong"
+        className="justify-self-end"
+        onClick={() => take.mutate()}
+        disabled={take.isPending || misfit !== undefined}
+      >
+        Take it in
+      </Button>
+    </>
+  )
+}
