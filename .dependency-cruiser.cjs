@@ -19,6 +19,7 @@ module.exports = {
     only('core-is-pure', '^src/core/', ['^src/core', ...npm('zod', 'd3-scale', '@types/d3-scale')]),
     only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)', ...npm('zod')]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)', '^(node:)?fs$']),
+    only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),
     { name: 'server-knows-no-client', severity: 'error', from: { path: '^src/server' }, to: { path: '^src/client' } },
     {
       name: 'client-knows-no-server',

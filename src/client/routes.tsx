@@ -7,6 +7,7 @@ import { Shell } from './shell/Shell.tsx'
 const BenchScreen = lazy(() => import('./screens/bench/BenchScreen.tsx'))
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
+const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -19,6 +20,7 @@ export const router = createBrowserRouter([
       { path: '/traces/new', element: <NewTraceScreen /> },
       { path: '/traces/:id', element: <BenchScreen /> },
       { path: '/traces/:id/build', element: <BuildSheetScreen /> },
+      { path: '/compare', element: <CompareScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

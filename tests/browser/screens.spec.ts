@@ -2,7 +2,16 @@ import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
 import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
 
-const SCREENS = ['/traces', '/traces/new', `/traces/${HOUND}`, `/traces/${HOUND}/build`, '/settings', '/nowhere']
+const SCREENS = [
+  '/traces',
+  '/traces/new',
+  `/traces/${HOUND}`,
+  `/traces/${HOUND}/build`,
+  '/settings',
+  `/compare?with=${HOUND},${TOPE}`,
+  '/compare',
+  '/nowhere',
+]
 
 for (const [light, width] of [
   ['day', 1280],
@@ -180,4 +189,43 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   await page.getByRole('button', { name: 'Take it in' }).click()
   await expect(page.getByRole('heading', { name: 'There and back' })).toBeVisible()
   expect((await save('Trace as a file')).text).toBe(json.text)
+})
+
+test('two traces side by side: a what-if on the drag redraws both, and a worker says what moves the verdict', async ({
+  page,
+  app,
+}) => {
+  const hound = await copyOf(page, app.url, HOUND, 'Compared hound')
+  await copyOf(page, app.url, TOPE, 'Compared tope')
+  await page.goto(`${app.url}/traces`)
+  await page.getByLabel('Search traces').fill('compared')
+  await page.getByLabel('Compare Compared hound').check()
+  await page.getByLabel('Compare Compared tope').check()
+  await page.getByRole('link', { name: 'Compare', exact: true }).click()
+  const run = page.locator('[data-compare=run]')
+  await expect(run.nth(0)).toHaveAttribute('data-verdict', 'holds')
+  await expect(run.nth(1)).toHaveAttribute('data-verdict', 'fails')
+  await page.getByRole('slider').focus()
+  await page.keyboard.press('Home')
+  await expect(page.getByText('50 %', { exact: true })).toBeVisible()
+  await expect(run.nth(1)).toHaveAttribute('data-verdict', 'holds')
+  await page.keyboard.press('End')
+  await expect(run.nth(0)).toHaveAttribute('data-verdict', 'fails')
+  await page.getByRole('button', { name: 'As it is' }).click()
+  const bars = page.getByRole('region', { name: 'Compared tope', exact: true })
+  await expect(bars.getByRole('listitem').first()).toBeVisible()
+  await expect(bars).toContainText('drag set')
+  await page.getByLabel('Moment').selectOption('hand')
+  await expect(bars.getByRole('listitem').first()).toContainText('fish lifted')
+  expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity|\[object/)
+
+  // An earlier revision beside the saved one.
+  await page.goto(`${app.url}/traces/${hound}`)
+  await page.getByLabel('strength', { exact: true }).fill('60 lb')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText('revision 2, saved')).toBeVisible()
+  await page.getByRole('button', { name: 'History' }).click()
+  await page.getByRole('button', { name: /^Revision 1/ }).click()
+  await page.getByRole('link', { name: 'Compare with the saved one' }).click()
+  await expect(page.getByText('leader 60 lb → 40 lb')).toBeVisible()
 })

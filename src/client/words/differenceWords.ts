@@ -11,7 +11,7 @@ const FIELD_NAMES: Record<string, string> = {
   lengthM: 'length',
   diameterM: 'diameter',
   connection: 'tied with',
-  attach: 'place',
+  attach: '',
   weakLink: 'weak link',
   dragN: 'drag',
   dragMeasuredAt: 'drag measured at',
@@ -47,6 +47,7 @@ export function differenceWords(difference: Difference, show: Show): string {
   const name = difference.kind === 'changed' ? difference.id.replaceAll('-', ' ') : ''
   const field = FIELD_NAMES[difference.field] ?? difference.field
   const [before, after] = [difference.before, difference.after].map((raw) => valueWords(difference.field, raw, show))
+  if (difference.field === 'attach' && before === after) return `${name} ${before}, at another place`
   return [name, field, before, '→', after].filter((word) => word !== '').join(' ')
 }
 
@@ -64,6 +65,7 @@ function valueWords(field: string, raw: unknown, show: Show): string {
     return String(raw)
       .replace(/\.joint$/, '’s knot')
       .replaceAll('-', ' ')
+  if (field === 'attach') return hangsWords(raw)
   if (typeof raw === 'boolean') return raw ? 'yes' : 'no'
   if (Array.isArray(raw)) return raw.join(', ')
   return typeof raw === 'string' ? raw : 'elsewhere'
@@ -72,4 +74,13 @@ function valueWords(field: string, raw: unknown, show: Show): string {
 /** What stands where nothing was said: a name, notes or a fuse are simply not there; a size is the usual one. */
 function absentWords(field: string): string {
   return ['notes', 'tags', 'weakLink', 'fuse'].includes(field) ? 'none' : 'as usual'
+}
+
+const HANGS: Record<string, string> = { joined: 'tied to', fixed: 'fixed on', sliding: 'slides on', through: 'runs through' }
+
+/** How a piece hangs, and from what. */
+function hangsWords(raw: unknown): string {
+  const [how, place] = raw as [string, Record<string, unknown>]
+  const from = place.to ?? place.on ?? place.carrier
+  return `${HANGS[how]} ${from === 'outfit' ? 'the outfit’s line' : String(from).replaceAll('-', ' ')}`
 }

@@ -5,6 +5,7 @@ import { evaluate, momentsOf } from '../../core/moments/evaluate.ts'
 import { usualConditions } from '../../core/trace/conditions.ts'
 import { conditionDifferences, differences } from '../../core/trace/differences.ts'
 import { withJoint, withLength, withPiece } from '../../core/trace/edit.ts'
+import { joined } from '../../core/trace/hang.ts'
 import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import type { Show } from '../settings/preferences.tsx'
@@ -61,6 +62,12 @@ describe('differences in words', () => {
     expect(words(withPiece(trace, 'hook', (piece) => ({ ...(piece as HookPiece), size: '3/0' })))).toEqual([
       'hook size 2/0 → 3/0',
     ])
+  })
+  test('what hangs elsewhere says where', () => {
+    const moved = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: joined('swivel', 'fitted') }) as typeof piece)
+    expect(words(moved)).toContain('lead slides on leader → tied to swivel')
+    const slid = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: { ...piece.attach, atM: 5 } }) as typeof piece)
+    expect(words(slid)).toEqual(['lead slides on leader, at another place'])
   })
   test('added and removed', () => {
     expect(words({ ...trace, pieces: trace.pieces.filter(({ id }) => id !== 'bait') })).toEqual(['bait removed'])

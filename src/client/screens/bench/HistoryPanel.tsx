@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { History } from 'lucide-react'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { revisionQuery, revisionsQuery } from '../../api/documents.ts'
-import { Button } from '../../ui/controls.tsx'
+import { Button, buttonClass } from '../../ui/controls.tsx'
+import { DifferenceList } from '../../ui/DifferenceList.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { clockTime } from '../../words/clockTime.ts'
-import { DifferenceList } from './DifferenceList.tsx'
 import type { Bench } from './useBench.ts'
 
 /** Every saved revision, what it differs in from what is here, and a way back to it. */
@@ -67,6 +68,9 @@ function Revision({ bench, id, revision, onDone }: { bench: Bench; id: string; r
     <div className="pb-2">
       <p className="text-sm text-quiet">From what is on the bench to this one:</p>
       <DifferenceList from={bench.content} to={content} />
+      <Link to={`/compare?with=${id},${id}@${revision}`} className={buttonClass('quiet')}>
+        Compare with the saved one
+      </Link>
       <Button
         className="mt-2"
         onClick={() => {

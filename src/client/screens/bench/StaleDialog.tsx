@@ -1,7 +1,7 @@
 import { Button } from '../../ui/controls.tsx'
+import { DifferenceList } from '../../ui/DifferenceList.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { clockTime } from '../../words/clockTime.ts'
-import { DifferenceList } from './DifferenceList.tsx'
 import type { Bench } from './useBench.ts'
 
 /** A save that was refused: what is saved elsewhere beside what is here, and the three ways on. Nothing is lost in any. */

@@ -57,6 +57,9 @@ export function LibraryScreen() {
   )
 }
 
+/** The latest chosen are kept: a fourth puts the first back. */
+const MOST_COMPARED = 3
+
 const FILTERS: { value: string; text: string }[] = [
   { value: 'all', text: 'any verdict' },
   { value: 'fails', text: 'something fails' },
@@ -70,6 +73,9 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
   const [tag, setTag] = useState('')
   const tags = [...new Set(traces.flatMap(({ content }) => content.trace.tags ?? []))].toSorted()
   const act = useActions()
+  const [picked, setPicked] = useState<readonly string[]>([])
+  const pick = (id: string) =>
+    setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
   const rows = useMemo(() => {
     const byId = new Map(outfits.map((outfit) => [outfit.id, outfit]))
     return traces.map((saved) => {
@@ -135,10 +141,32 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
           </span>
         )}
       </search>
+      {picked.length > 0 && (
+        <p className="sticky top-2 z-10 mb-3 flex flex-wrap items-center gap-3 rounded-lg border border-tide bg-sheet px-3 py-2">
+          {picked.length === 1 ? 'One trace chosen; one or two more to compare.' : `${picked.length} traces chosen.`}
+          {picked.length > 1 && (
+            <Link to={`/compare?with=${picked.join(',')}`} className={buttonClass('strong')}>
+              Compare
+            </Link>
+          )}
+          <Button tone="quiet" onClick={() => setPicked([])}>
+            None
+          </Button>
+        </p>
+      )}
       {shown.length === 0 && <Empty title="No trace fits that">Clear the search, or choose any verdict and any tag.</Empty>}
       <ul className="grid gap-2 xl:grid-cols-2">
         {shown.map(({ saved, outfit, judged }) => (
-          <TraceCard key={saved.id} saved={saved} outfit={outfit} judged={judged} bin={bin} actions={act} />
+          <TraceCard
+            key={saved.id}
+            saved={saved}
+            outfit={outfit}
+            judged={judged}
+            bin={bin}
+            actions={act}
+            picked={picked.includes(saved.id)}
+            onPick={() => pick(saved.id)}
+          />
         ))}
       </ul>
     </>

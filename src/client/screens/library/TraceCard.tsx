@@ -12,9 +12,17 @@ import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
 import type { TraceActions } from './LibraryScreen.tsx'
 
-type Props = { saved: SavedTrace; outfit: Outfit | undefined; judged: Judged; bin: boolean; actions: TraceActions }
+type Props = {
+  saved: SavedTrace
+  outfit: Outfit | undefined
+  judged: Judged
+  bin: boolean
+  actions: TraceActions
+  picked: boolean
+  onPick: () => void
+}
 
-export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
+export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick }: Props) {
   const { trace } = saved.content
   return (
     <li className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
@@ -66,6 +74,16 @@ export function TraceCard({ saved, outfit, judged, bin, actions }: Props) {
             </Button>
           ) : (
             <>
+              <label className="mr-auto flex items-center gap-1.5 text-sm text-quiet">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={picked}
+                  onChange={onPick}
+                  aria-label={`Compare ${trace.name}`}
+                />
+                compare
+              </label>
               <Link
                 to={`/traces/${saved.id}/build`}
                 className={buttonClass('quiet')}

@@ -1,7 +1,7 @@
-import { conditionDifferences, differences } from '../../../core/trace/differences.ts'
-import type { TraceContent } from '../../../shared/traces.ts'
-import { useShow } from '../../settings/preferences.tsx'
-import { differenceWords } from '../../words/differenceWords.ts'
+import { conditionDifferences, differences } from '../../core/trace/differences.ts'
+import type { TraceContent } from '../../shared/traces.ts'
+import { useShow } from '../settings/preferences.tsx'
+import { differenceWords } from '../words/differenceWords.ts'
 
 const MOST = 12
 

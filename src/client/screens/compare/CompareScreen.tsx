@@ -1,0 +1,88 @@
+import { useQueries, useQuery } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import { type Fished, leverNamed } from '../../../core/moments/levers.ts'
+import { outfitsQuery, revisionQuery, type SavedOutfit, type SavedTrace, traceQuery } from '../../api/documents.ts'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { CompareTable } from './CompareTable.tsx'
+import { DifferenceColumns } from './DifferenceColumns.tsx'
+import { SensitivityBars } from './SensitivityBars.tsx'
+import type { Side } from './side.ts'
+import { WhatIf, type WhatIfSetting } from './WhatIf.tsx'
+
+const MOST = 3
+
+/** Two or three traces or revisions side by side: verdicts, figures, what differs, what if, and what moves the verdict most. */
+export default function CompareScreen() {
+  const [search] = useSearchParams()
+  const wanted = (search.get('with') ?? '').split(',').filter(Boolean).slice(0, MOST)
+  const traces = useQueries({
+    queries: wanted.map((each) => {
+      const [id = '', revision] = each.split('@')
+      return revision ? revisionQuery(id, Number(revision)) : traceQuery(id)
+    }),
+  })
+  const outfits = useQuery(outfitsQuery)
+  const error = traces.find((query) => query.error && !query.data)?.error ?? (outfits.data ? null : outfits.error)
+  if (wanted.length < 2)
+    return (
+      <div className="p-3 sm:px-6">
+        <h1 className="text-xl font-bold">Compare</h1>
+        <Empty title="Nothing to compare yet">
+          <Link to="/traces" className="underline">
+            Choose two or three traces in the library
+          </Link>
+          , or an earlier revision in a trace’s history.
+        </Empty>
+      </div>
+    )
+  if (error)
+    return (
+      <Failed
+        what="What is to be compared"
+        error={error}
+        onRetry={() => {
+          for (const query of traces) query.refetch()
+          outfits.refetch()
+        }}
+      />
+    )
+  const saved = traces.flatMap(({ data }) => (data ? [data] : []))
+  if (saved.length < wanted.length || !outfits.data) return <Loading what="what is compared" />
+  return <Compared key={wanted.join()} wanted={wanted} saved={saved} outfits={outfits.data} />
+}
+
+function Compared({ wanted, saved, outfits }: { wanted: string[]; saved: SavedTrace[]; outfits: SavedOutfit[] }) {
+  const [whatIf, setWhatIf] = useState<WhatIfSetting>({ lever: 'dragN', factor: 1 })
+  const sides = useMemo(
+    () =>
+      saved.flatMap(({ content, revision }, i): Side[] => {
+        const outfit = outfits.find(({ id }) => id === content.outfitId)?.content
+        if (!outfit) return []
+        const title = wanted[i]!.includes('@') ? `${content.trace.name}, revision ${revision}` : content.trace.name
+        return [{ key: wanted[i]!, title, content, fished: { trace: content.trace, outfit, conditions: content.conditions } }]
+      }),
+    [saved, outfits, wanted],
+  )
+  const supposed = useMemo(() => sides.map((side) => ({ ...side, fished: suppose(side.fished, whatIf) })), [sides, whatIf])
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
+      <h1 className="text-xl font-bold">Compare</h1>
+      {sides.length < saved.length && (
+        <p role="alert" className="rounded-lg border border-watch bg-sheet p-3">
+          The outfit of one of them is in the bin, so it is left out.
+        </p>
+      )}
+      <WhatIf setting={whatIf} onChange={setWhatIf} sides={sides} supposed={supposed} />
+      <CompareTable sides={supposed} />
+      <DifferenceColumns sides={sides} />
+      <SensitivityBars sides={supposed} />
+    </div>
+  )
+}
+
+/** A trace with one value so many times as large; unchanged where it has no such value. */
+function suppose(fished: Fished, { lever, factor }: WhatIfSetting): Fished {
+  if (factor === 1) return fished
+  return leverNamed(fished, lever)?.scaled(factor) ?? fished
+}

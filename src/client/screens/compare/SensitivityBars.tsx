@@ -1,0 +1,118 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { MomentName, Verdict } from '../../../core/moments/moment.ts'
+import type { Sensitivity, Sway } from '../../../core/moments/sensitivity.ts'
+import { runSensitivity } from '../../../workers/runSensitivity.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Select, Sheet } from '../../ui/controls.tsx'
+import { Failed, Loading } from '../../ui/states.tsx'
+import { useSettled } from '../../ui/useSettled.ts'
+import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import type { Side } from './side.ts'
+
+const MOST_BARS = 8
+const REST_MS = 150
+
+/** What moves a verdict most: each input a tenth less and a tenth more, worked out in a worker. */
+export function SensitivityBars({ sides }: { sides: Side[] }) {
+  const [moment, setMoment] = useState<MomentName>('run')
+  const settled = useSettled(sides, REST_MS)
+  const result = useQuery({
+    queryKey: ['sensitivity', moment, settled.map(({ fished }) => fished)],
+    queryFn: ({ signal }) => runSensitivity({ fished: settled.map(({ fished }) => fished), moment }, signal),
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+  })
+  return (
+    <Sheet
+      title="What moves the verdict most"
+      aside={
+        <span className="w-40">
+          <Select
+            aria-label="Moment"
+            value={moment}
+            onChange={(event) => setMoment(event.target.value as MomentName)}
+            choices={MOMENT_ORDER.map((name) => ({ value: name, text: MOMENT_NAMES[name] }))}
+          />
+        </span>
+      }
+    >
+      <p className="mb-2 text-sm text-quiet">
+        The margin with each input 10 % less and 10 % more; the line is the margin now, at 1 it has nothing to spare.
+      </p>
+      {result.error ? (
+        <Failed what="The bars" error={result.error} onRetry={() => result.refetch()} />
+      ) : !result.data ? (
+        <Loading what="the bars" />
+      ) : (
+        <div className={`grid gap-4 ${sides.length === 3 ? 'lg:grid-cols-3' : 'lg:grid-cols-2'}`}>
+          {sides.map((side, i) => (
+            <section key={side.key} aria-label={side.title} className="min-w-0">
+              <h3 className="mb-1 font-semibold">{side.title}</h3>
+              <Bars sensitivity={result.data[i]} />
+            </section>
+          ))}
+        </div>
+      )}
+    </Sheet>
+  )
+}
+
+function Bars({ sensitivity }: { sensitivity: Sensitivity | undefined }) {
+  if (!sensitivity) return <p className="text-quiet">The moment does not apply.</p>
+  const { margin, verdict, sways } = sensitivity
+  if (sways.length === 0) return <p className="text-quiet">Nothing within a tenth moves it.</p>
+  const reach = Math.max(...sways.map(({ swing }) => swing))
+  return (
+    <ul className="grid gap-1.5">
+      {sways.slice(0, MOST_BARS).map((sway) => (
+        <Bar key={sway.id} sway={sway} margin={margin} verdict={verdict} reach={reach} />
+      ))}
+    </ul>
+  )
+}
+
+const TONE: Record<Verdict, string> = { holds: 'bg-holds', watch: 'bg-watch', fails: 'bg-fails' }
+
+/** One input: the bar left for less margin, right for more, each half in the tone of the verdict it would give, and in words. */
+function Bar({ sway, margin, verdict: current, reach }: { sway: Sway; margin: number; verdict: Verdict; reach: number }) {
+  const show = useShow()
+  const { label, value, low, high } = sway
+  const now = typeof value === 'number' ? value.toFixed(2) : show.computed(value.quantity, value.si)
+  const halves = [
+    { side: '−10 %', ...low },
+    { side: '+10 %', ...high },
+  ]
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_minmax(7rem,1fr)] items-center gap-2 text-sm">
+      <span>
+        {label} <span className="text-quiet">{now}</span>
+        {halves
+          .filter(({ verdict }) => verdict !== current)
+          .map(({ side, verdict }) => (
+            <strong key={side} className="block">
+              {side}: {verdict}
+            </strong>
+          ))}
+      </span>
+      <span className="relative block h-5 rounded-sm bg-well">
+        {halves.map(({ side, margin: then, verdict }) => {
+          const width = (50 * Math.abs(then - margin)) / reach
+          const less = then < margin
+          return (
+            <span
+              key={side}
+              className={`absolute h-full opacity-80 ${TONE[verdict]}`}
+              style={{ width: `${width}%`, ...(less ? { right: '50%' } : { left: '50%' }) }}
+              title={`${side}: margin ${then.toFixed(2)}, ${verdict}`}
+            />
+          )
+        })}
+        <span className="absolute inset-y-0 left-1/2 w-px bg-ink" />
+        <span className="sr-only">
+          {halves.map(({ side, margin: then, verdict }) => `${side}: margin ${then.toFixed(2)}, ${verdict}. `).join('')}
+        </span>
+      </span>
+    </li>
+  )
+}

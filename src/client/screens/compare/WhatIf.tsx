@@ -1,0 +1,60 @@
+import { Slider } from 'radix-ui'
+import { leverNamed } from '../../../core/moments/levers.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, Select, Sheet } from '../../ui/controls.tsx'
+import type { Side } from './side.ts'
+
+export type WhatIfSetting = { lever: string; factor: number }
+
+const LEVERS = [
+  { value: 'dragN', text: 'drag set' },
+  { value: 'lineOutM', text: 'line out' },
+  { value: 'leader', text: 'leader’s strength' },
+  { value: 'sinker', text: 'sinker’s weight' },
+]
+
+type Props = { setting: WhatIfSetting; onChange: (setting: WhatIfSetting) => void; sides: Side[]; supposed: Side[] }
+
+/** One value of every trace made smaller or larger together, and all that follows redrawn. */
+export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }: Props) {
+  const show = useShow()
+  const shownOf = (side: Side) => {
+    const value = leverNamed(side.fished, lever)?.value
+    return value === undefined || typeof value === 'number' ? 'has none' : show.computed(value.quantity, value.si)
+  }
+  return (
+    <Sheet title="What if">
+      <div className="grid items-center gap-x-4 gap-y-2 md:grid-cols-[14rem_minmax(0,1fr)_auto_auto]">
+        <Select
+          aria-label="Value to change"
+          value={lever}
+          onChange={(event) => onChange({ lever: event.target.value, factor: 1 })}
+          choices={LEVERS}
+        />
+        <Slider.Root
+          className="relative flex h-9 touch-none items-center select-none"
+          min={50}
+          max={200}
+          step={1}
+          value={[Math.round(factor * 100)]}
+          onValueChange={([percent = 100]) => onChange({ lever, factor: percent / 100 })}
+        >
+          <Slider.Track className="relative h-1.5 grow rounded-full bg-rule">
+            <Slider.Range className="absolute h-full rounded-full bg-tide" />
+          </Slider.Track>
+          <Slider.Thumb
+            aria-label="Per cent of its own value"
+            className="block size-6 rounded-full border-2 border-tide bg-sheet"
+          />
+        </Slider.Root>
+        <output className="w-16 text-right font-semibold">{Math.round(factor * 100)} %</output>
+        <Button onClick={() => onChange({ lever, factor: 1 })} disabled={factor === 1}>
+          As it is
+        </Button>
+      </div>
+      <p className="mt-2 text-sm text-quiet">
+        {sides.map((side, i) => `${side.title}: ${shownOf(side)}${factor === 1 ? '' : ` → ${shownOf(supposed[i]!)}`}`).join('; ')}
+      </p>
+    </Sheet>
+  )
+}
