@@ -3,10 +3,10 @@ import { CALCULATIONS } from '../../src/core/calculations.ts'
 
 /** The reference page of the registry: every calculation with its title, source, and the schemas of what goes in and out. */
 export function calculationsPage(): string {
-  const sections = Object.entries(CALCULATIONS).map(([name, { title, source, input, output }]) => {
+  const sections = Object.entries(CALCULATIONS).map(([name, { title, formula, source, valid, input, output }]) => {
     const schema = (of: z.ZodType) =>
       `\`\`\`json\n${JSON.stringify(withoutMeta(z.toJSONSchema(of, { io: 'input' })), null, 2)}\n\`\`\``
-    return `## ${name}\n\n${title}. Source: ${source}.\n\nIn:\n\n${schema(input)}\n\nOut:\n\n${schema(output)}\n`
+    return `## ${name}\n\n${title}.\n\n    ${formula.split(';  ').join('\n    ')}\n\nSource: ${source}. Valid: ${valid}.\n\nIn:\n\n${schema(input)}\n\nOut:\n\n${schema(output)}\n`
   })
   return `# Calculations
 

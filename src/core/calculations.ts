@@ -12,7 +12,11 @@ import { strengthWaterDragN } from './strength/waterDrag.ts'
 /** One registered calculation: the command line, the API and the reference page all read this. */
 export type Calculation<I = unknown, O = unknown> = {
   title: string
+  /** As one would write it on paper, in the field names of input and output. */
+  formula: string
   source: string
+  /** What it holds for, and what it leaves out. */
+  valid: string
   input: z.ZodType<I>
   output: z.ZodType<O>
   run: (input: I) => O
@@ -64,7 +68,10 @@ const define = <I, O>(calculation: Calculation<I, O>): Calculation<I, O> => calc
 export const CALCULATIONS = {
   'strength.chain': define({
     title: 'Strength of each link of a path, and the weakest',
+    formula:
+      'line: strengthN × strands × condition;  joint: min(efficiencyAbove × line above, efficiencyBelow × line below);  weakest = the lowest',
     source: 'Weakest-link chain; a joint counts by the weaker line beside it',
+    valid: 'efficiencies of several joints are never multiplied together',
     input: chainInput,
     output: z.object({
       links: z.array(z.object({ id, strengthN: positive, governedBy: z.enum(['self', 'above', 'below']) })),
@@ -74,7 +81,10 @@ export const CALCULATIONS = {
   }),
   'strength.failure': define({
     title: 'Chance that each link goes first, and that nothing goes at a load',
+    formula:
+      'first_i = ∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL;  survival = Π (1 − F_i(loadN)), F_i normal about meanN with variation × meanN',
     source: 'Order statistics of independent normal strengths, integrated numerically',
+    valid: 'independent strengths; a steadily growing pull, no shock',
     input: z.strictObject({
       links: z.array(z.strictObject({ id, meanN: positive, variation: positive })).min(1),
       loadN: z.number(),
@@ -84,7 +94,10 @@ export const CALCULATIONS = {
   }),
   'strength.drag': define({
     title: 'Peak load in a run, and the highest safe drag',
+    formula:
+      'multiplier = startFactor × (spoolFullRadiusM / spoolRadiusM) × e^(guideFriction × guideWrapRad);  peakN = dragN × multiplier + waterDragN;  ceilingN = max(0, (allowedFraction × weakestN − waterDragN) / multiplier)',
     source: 'Capstan equation (Euler–Eytelwein); constant drag torque',
+    valid: 'drag measured straight off a full spool; friction and wrap as means over the bent rod’s guides',
     input: z.strictObject({
       weakestN: positive,
       lineClassN: positive,
@@ -108,14 +121,19 @@ export const CALCULATIONS = {
   }),
   'strength.waterDrag': define({
     title: 'Drag of line pulled lengthwise through water',
+    formula: 'dragN = ½ ρ Ct diameterM × lineOutM × speedMperS², Ct = 0.03',
     source: 'S. F. Hoerner, Fluid-Dynamic Drag (1965)',
+    valid: 'a straight line pulled lengthwise; a bow adds the drag of its cross-flow part',
     input: z.strictObject({ lineOutM: nonNegative, diameterM: positive, speedMperS: nonNegative, waterDensityKgperM3 }),
     output: z.object({ dragN: nonNegative }),
     run: (input) => ({ dragN: strengthWaterDragN(input) }),
   }),
   'spool.fill': define({
     title: 'How full a spool is, and its radius with line out',
+    formula:
+      'share = lengthM × diameterM² / (capacityLengthM × capacityDiameterM²);  r² = arbor² + share left × (full² − arbor²);  dragGrowth = radiusFullM / radiusM',
     source: 'Volume of an annulus; length × diameter² in the reel maker’s own winding',
+    valid: 'line packed as the reel maker’s own winding; a wrong diameter counts by its square',
     input: spoolInput,
     output: z.object({
       layers: z.array(z.object({ id, lengthM: positive, share: positive })),
@@ -128,14 +146,18 @@ export const CALCULATIONS = {
   }),
   'cast.load': define({
     title: 'Peak pull of a cast',
+    formula: 'peakN = massKg × (peakFactor × releaseSpeedMperS² / (2 × strokeM) + g);  ruleN = 10 lbf for each ounce',
     source: 'Work and energy along the stroke; beside it the rule of 10 lb for each ounce',
+    valid: 'one even stroke; release speeds of the styles are nominal',
     input: z.strictObject({ massKg: positive, releaseSpeedMperS: positive, strokeM: positive, peakFactor: positive }),
     output: z.object({ peakN: positive, ruleN: positive }),
     run: castLoad,
   }),
   'cast.range': define({
     title: 'Range of a cast in still air',
+    formula: 'm dv/dt = −½ ρ_air dragAreaM2 |v| v − m g, from releaseHeightM down to 0',
     source: 'Point mass with quadratic drag; line drag left out (a further 10–25 %)',
+    valid: 'still air; line drag left out, a further 10–25 %',
     input: z.strictObject({
       massKg: positive,
       dragAreaM2: nonNegative,
@@ -148,14 +170,18 @@ export const CALCULATIONS = {
   }),
   'hook.gang': define({
     title: 'Span of linked hooks on a bait',
+    formula: 'spanM = count × hookPitchM + (count − 1) × linkLengthM;  coverage = spanM / baitLengthM',
     source: 'Geometry',
+    valid: 'hooks in one line along the bait',
     input: z.strictObject({ baitLengthM: positive, hookPitchM: positive, linkLengthM: nonNegative, count: z.int().positive() }),
     output: z.object({ spanM: positive, coverage: positive }),
     run: hookGang,
   }),
   'gear.barMass': define({
     title: 'A weight cut from bar, and its weight in water',
+    formula: 'massKg = ρ π/4 diameterM² lengthM;  submergedN = (ρ − ρ_water) g × volume',
     source: 'Geometry and Archimedes',
+    valid: 'a solid round bar',
     input: z.strictObject({ diameterM: positive, lengthM: positive, densityKgperM3: positive, waterDensityKgperM3 }),
     output: z.object({ massKg: positive, submergedN: z.number() }),
     run: gearBarMass,

@@ -373,3 +373,15 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
   await page.getByRole('button', { name: 'Take up again' }).click()
   await expect(blood).toHaveCount(1)
 })
+
+test('every verdict opens its derivation, which can be copied', async ({ page, app, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  await page.getByRole('button', { name: 'How it is reckoned' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('Peak load in a run, and the highest safe drag')
+  await expect(dialog).toContainText('albright at the leader')
+  await expect(dialog).toContainText('Capstan equation')
+  await dialog.getByRole('button', { name: 'Copy as text' }).click()
+  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toContain('allowed fraction: 0.75, rule')
+})

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { derivationOf } from '../../core/moments/derivation.ts'
 import { evaluate, momentsOf } from '../../core/moments/evaluate.ts'
 import { usualConditions } from '../../core/trace/conditions.ts'
 import { conditionDifferences, differences } from '../../core/trace/differences.ts'
@@ -9,6 +10,7 @@ import { joined } from '../../core/trace/hang.ts'
 import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import type { Show } from '../settings/preferences.tsx'
+import { derivationText, stepWords } from './derivationWords.ts'
 import { differenceWords } from './differenceWords.ts'
 import { linkName, pieceSpec, reachLabel } from './names.ts'
 import { figureWords } from './verdictWords.ts'
@@ -105,4 +107,18 @@ describe('of the whole trace, and of its conditions', () => {
       'wet yes → no',
     ])
   })
+})
+
+test('a derivation reads out every step of every family, with units and no stray number', () => {
+  for (const fixture of FAMILY_FIXTURES)
+    for (const moment of ['cast', 'run', 'snag', 'hand'] as const) {
+      const fished = { trace: fixture.trace, outfit, conditions: { ...usualConditions(), dragN: 40 } }
+      const steps = derivationOf(fished, moment).map((step) => stepWords(step, show, (id) => id))
+      const text = derivationText(steps)
+      expect(text).not.toMatch(/NaN|undefined|Infinity|\[object/)
+      for (const { formula, given, gives, source } of steps)
+        for (const part of [formula.join(), given.join(), gives.join(), source]) expect(part.length).toBeGreaterThan(3)
+    }
+  const [run] = derivationOf({ trace, outfit, conditions: usualConditions() }, 'run').slice(-2)
+  expect(stepWords(run!, show, (id) => id).given).toContain('allowed fraction: 0.75, rule')
 })

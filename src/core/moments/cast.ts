@@ -41,6 +41,9 @@ export type Cast = Moment & {
   /** The weak link to the sinker against the cast: its own weakest over the peak, and whether a clip bridges it. */
   weakLink?: { id: string; overPeak: number; bridged: boolean }
   rangeM: number
+  /** What `cast.load` and `cast.range` were asked. */
+  load: Parameters<typeof castLoad>[0]
+  flight: Parameters<typeof castRange>[0]
 }
 
 /**
@@ -54,18 +57,20 @@ export function castMoment(workings: Workings): Cast | undefined {
   if (conditions.castStyle === 'none' || !carrier) return undefined
   const style = CAST_STYLES[conditions.castStyle]
   const massKg = flyingMassKg(trace)
-  const { peakN, ruleN } = castLoad({ massKg, ...style, peakFactor: CAST_PEAK_FACTOR })
+  const load = { massKg, releaseSpeedMperS: style.releaseSpeedMperS, strokeM: style.strokeM, peakFactor: CAST_PEAK_FACTOR }
+  const { peakN, ruleN } = castLoad(load)
   const start = beginOf(workings, carrier)
   const links = castLinks(workings, carrier, start.wound, start.beginsAt)
   const weakest = weakestOf(links)
   const margin = weakest.strengthN / peakN
-  const { rangeM } = castRange({
+  const flight = {
     massKg,
     dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(piece), 0),
     releaseSpeedMperS: style.releaseSpeedMperS,
     launchDeg: conditions.launchDeg,
     releaseHeightM: RELEASE_ABOVE_FEET_M + conditions.freeboardM,
-  })
+  }
+  const { rangeM } = castRange(flight)
   const inputs: Input[] = [
     { name: 'style', value: style.name, unit: '', from: 'document' },
     { name: 'mass that flies', value: massKg, unit: 'kg', from: 'computed' },
@@ -99,6 +104,8 @@ export function castMoment(workings: Workings): Cast | undefined {
     neededN: HOLDS * peakN,
     ...weakLinkOn(workings, carrier, links, peakN),
     rangeM,
+    load,
+    flight,
   }
 }
 

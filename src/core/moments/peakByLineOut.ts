@@ -1,9 +1,10 @@
+import { strengthDrag } from '../strength/drag.ts'
 import { pathLinks } from '../strength/pathLinks.ts'
 import type { Conditions } from '../trace/conditions.ts'
 import { linesOut, mainLine, type Outfit, spoolOf } from '../trace/outfit.ts'
 import { pathToPiece } from '../trace/paths.ts'
 import type { Trace } from '../trace/schema.ts'
-import { dragOn, waterDragN } from './run.ts'
+import { dragInput, waterDragN } from './run.ts'
 import { weakestOf } from './workings.ts'
 
 /** The peak pull on the hook, and the most that the chain is allowed, with so much line out. */
@@ -32,7 +33,9 @@ export function peakByLineOut(trace: Trace, outfit: Outfit, conditions: Conditio
       ),
     )
     const waterN = waterDragN({ out, conditions })
-    const { peakN } = dragOn({ conditions, spool }, weakest.strengthN, waterN, mainLine(outfit).strengthN, conditions.dragN)
+    const { peakN } = strengthDrag(
+      dragInput({ conditions, spool }, weakest.strengthN, waterN, mainLine(outfit).strengthN, conditions.dragN),
+    )
     return { lineOutM, peakN, allowedN: conditions.allowedFraction * weakest.strengthN }
   })
 }

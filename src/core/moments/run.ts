@@ -1,5 +1,5 @@
 import { lineDiameterM } from '../gear/materials.ts'
-import { type DragResult, strengthDrag } from '../strength/drag.ts'
+import { type DragInput, type DragResult, strengthDrag } from '../strength/drag.ts'
 import { DRAG_SCHOOLS } from '../strength/dragSchools.ts'
 import { survivalAt } from '../strength/failure.ts'
 import type { Link } from '../strength/pathLinks.ts'
@@ -80,7 +80,7 @@ function schoolsOf(workings: Workings, end: string, waterN: number, lineClassN: 
 }
 
 function runPath(workings: Workings, path: EndPath, waterN: number, lineClassN: number, dragN: number): RunPath {
-  const drag = dragOn(workings, path.weakest.strengthN, waterN, lineClassN, dragN)
+  const drag = strengthDrag(dragInput(workings, path.weakest.strengthN, waterN, lineClassN, dragN))
   const survival = survivalAt(asUncertain(path.links), drag.peakN)
   const margin = drag.ceilingN / dragN
   const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
@@ -89,15 +89,15 @@ function runPath(workings: Workings, path: EndPath, waterN: number, lineClassN: 
   return { end: path.end.id, links, weakest, first, goesFirst: fuseOf(path), drag, survival, verdict, margin }
 }
 
-/** What the reel set to `dragN` does to the weakest link with the line out as the spool says. */
-export function dragOn(
+/** What `strength.drag` is asked of the reel set to `dragN`, with the line out as the spool says. */
+export function dragInput(
   { conditions, spool }: Pick<Workings, 'conditions' | 'spool'>,
   weakestN: number,
   waterN: number,
   lineClassN: number,
   dragN: number,
-): DragResult {
-  return strengthDrag({
+): DragInput {
+  return {
     weakestN,
     lineClassN,
     spoolFullRadiusM: spool.radiusFullM,
@@ -109,7 +109,7 @@ export function dragOn(
     waterDragN: waterN,
     allowedFraction: conditions.allowedFraction,
     dragN,
-  })
+  }
 }
 
 function inputsOf({ conditions, spool, out, ends }: Workings, worst: RunPath, waterN: number, lineClassN: number): Input[] {

@@ -32,7 +32,7 @@ const LURE_SPREAD = 0.08
  * @returns links in order; a line that is passed again beyond a knot in it counts once.
  */
 export function pathLinks(wound: readonly WoundLine[], path: readonly PathElement[], wet: boolean): Link[] {
-  const entries = [...woundEntries(wound, wet), ...path.flatMap((element, i) => traceEntry(element, i, path, wound, wet))]
+  const entries = entriesOf(wound, path, wet)
   const chain = strengthChain(entries.map(({ element }) => element))
   return entries.flatMap((entry, i): Link[] => {
     if (entry.again) return []
@@ -40,6 +40,16 @@ export function pathLinks(wound: readonly WoundLine[], path: readonly PathElemen
     return [{ id, kind: entry.kind, strengthN, variation: entry.variation, governedBy, basis: entry.basis }]
   })
 }
+
+/** The same path as what `strength.chain` is asked. */
+export function chainElements(wound: readonly WoundLine[], path: readonly PathElement[], wet: boolean): ChainElement[] {
+  return entriesOf(wound, path, wet).map(({ element }) => element)
+}
+
+const entriesOf = (wound: readonly WoundLine[], path: readonly PathElement[], wet: boolean): Entry[] => [
+  ...woundEntries(wound, wet),
+  ...path.flatMap((element, i) => traceEntry(element, i, path, wound, wet)),
+]
 
 function woundEntries(wound: readonly WoundLine[], wet: boolean): Entry[] {
   return wound.flatMap((line, i): Entry[] => {

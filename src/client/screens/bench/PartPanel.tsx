@@ -110,7 +110,24 @@ function LinkStrength({ selected, links, name }: { selected: string; links: Prop
       {name}: <strong>{show.computed('strength', link.strengthN)}</strong>{' '}
       <span className="text-quiet">± {show.computed('strength', link.variation * link.strengthN)}, </span>
       goes first {percent(link.first)}
+      <LinkReason link={link} links={links} />
     </p>
+  )
+}
+
+/** What a link's strength is made of, in one line. */
+function LinkReason({ link, links }: { link: Link; links: readonly Link[] }) {
+  const show = useShow()
+  const at = links.findIndex(({ id }) => id === link.id)
+  const side = link.governedBy === 'above' ? -1 : 1
+  const line = link.governedBy === 'self' ? undefined : links[at + side]
+  const basis = link.basis === 'own' ? 'own test' : 'nominal'
+  if (line?.kind !== 'line') return <span className="block text-sm text-quiet">{basis}</span>
+  return (
+    <span className="block text-sm text-quiet">
+      {percent(link.strengthN / line.strengthN)} of the line {link.governedBy}, {show.computed('strength', line.strengthN)};{' '}
+      {basis}
+    </span>
   )
 }
 

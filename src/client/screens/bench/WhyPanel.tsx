@@ -9,10 +9,12 @@ import type { Outfit } from '../../../core/trace/outfit.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
+import { FROM } from '../../words/derivationWords.ts'
 import { linkName } from '../../words/names.ts'
 import { theName } from '../../words/placeWords.ts'
 import { fuseWords, MOMENT_NAMES, percent } from '../../words/verdictWords.ts'
 import { CastWhy } from './CastWhy.tsx'
+import { DerivationPanel } from './DerivationPanel.tsx'
 import { HandWhy } from './HandWhy.tsx'
 import { RunWhy } from './RunWhy.tsx'
 
@@ -25,22 +27,14 @@ const RULES: Record<MomentName, string> = {
   hand: 'The weakest from the hand to the hook over the dead weight of the fish: 3 or more holds, 2 or more is to be watched. Out of reach is never better than watch. A heavy fish is netted, not lifted.',
 }
 
-const FROM: Record<Input['from'], string> = {
-  document: 'set',
-  nominal: 'nominal',
-  own: 'own test',
-  computed: 'computed',
-  rule: 'rule',
-}
-
 /** What a verdict rests on: its rule, its inputs with where each came from, and what follows. */
 export function WhyPanel({ moment: name, evaluation, trace, outfit, conditions }: Props) {
   const show = useShow()
   const moment = evaluation[name]
   if (!moment) return null
   return (
-    <Sheet title={`Why: ${MOMENT_NAMES[name]}`} aside={<span className="text-sm text-quiet">estimates; test your own gear</span>}>
-      <p className="mb-2 text-sm text-quiet">{RULES[name]}</p>
+    <Sheet title={`Why: ${MOMENT_NAMES[name]}`} aside={<DerivationPanel fished={{ trace, outfit, conditions }} moment={name} />}>
+      <p className="mb-2 text-sm text-quiet">{RULES[name]} All figures are estimates.</p>
       {name === 'cast' && <CastWhy cast={moment as Cast} />}
       {name === 'run' && <RunWhy run={moment as Run} trace={trace} outfit={outfit} conditions={conditions} />}
       {name === 'snag' && <SnagPaths snag={moment as Snag} trace={trace} outfit={outfit} />}

@@ -1,0 +1,78 @@
+import { CALCULATIONS } from '../../core/calculations.ts'
+import type { Step } from '../../core/moments/derivation.ts'
+import type { Input } from '../../core/moments/moment.ts'
+import type { Show } from '../settings/preferences.tsx'
+import { percent } from './verdictWords.ts'
+
+/** Where an input came from, in a word. */
+export const FROM: Record<Input['from'], string> = {
+  document: 'set',
+  nominal: 'nominal',
+  own: 'own test',
+  computed: 'computed',
+  rule: 'rule',
+}
+
+/** One calculation as it is read out: its formula, what went in, what came out, what it rests on. */
+export type StepWords = { title: string; formula: string[]; given: string[]; gives: string[]; source: string; valid: string }
+
+export function stepWords({ calculation, input, output, from }: Step, show: Show, nameOf: (id: string) => string): StepWords {
+  const { title, formula, source, valid } = CALCULATIONS[calculation]
+  const rows = (fields: object, withOrigin: boolean) =>
+    Object.entries(fields).flatMap(([field, value]) => {
+      const origin = withOrigin ? `, ${FROM[from[field] ?? 'document']}` : ''
+      if (Array.isArray(value)) return value.map((row) => `${rowWords(row, show, nameOf)}${origin}`)
+      if (typeof value === 'object' && value !== null) return [`${wordsOf(field)}: ${rowWords(value, show, nameOf)}`]
+      return [`${wordsOf(field)}: ${valueWords(field, value, show)}${origin}`]
+    })
+  return { title, formula: formula.split(';  '), given: rows(input, true), gives: rows(output, false), source, valid }
+}
+
+/** The whole derivation as plain text, to be copied. */
+export function derivationText(steps: readonly StepWords[]): string {
+  return steps
+    .map(({ title, formula, given, gives, source, valid }) =>
+      [
+        title,
+        ...formula.map((line) => `  ${line}`),
+        'given',
+        ...given.map((line) => `  ${line}`),
+        'gives',
+        ...gives.map((line) => `  ${line}`),
+        `Source: ${source}. Valid: ${valid}.`,
+      ].join('\n'),
+    )
+    .join('\n\n')
+}
+
+/** `spoolFullRadiusM` as words: the unit goes, the rest is spelled out. */
+function wordsOf(field: string): string {
+  return field
+    .replace(/(?:MperS|M2|Kg|Deg|Rad|Pa|N|M)$/, '')
+    .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+    .trim()
+}
+
+function valueWords(field: string, value: unknown, show: Show): string {
+  if (typeof value !== 'number') return String(value)
+  const si = Number(value.toPrecision(4))
+  if (field.endsWith('N')) return `${show.computed('strength', value)} (${si} N)`
+  if (/(?:diameter|Radius|radius).*M$/i.test(field)) return `${(value * 1000).toPrecision(4)} mm`
+  if (field.endsWith('MperS')) return `${show.computed('speed', value)} (${si} m/s)`
+  if (field.endsWith('Kg')) return show.computed('mass', value)
+  if (field.endsWith('M2')) return `${value.toPrecision(3)} m²`
+  if (field.endsWith('Deg')) return `${si}°`
+  if (field.endsWith('Rad')) return `${((value * 180) / Math.PI).toFixed(0)}°`
+  if (field.endsWith('M')) return show.computed('length', value)
+  if (field === 'survival' || field === 'probability') return percent(value, 1)
+  return String(si)
+}
+
+/** One row of a list: a line, a joint, a layer, a link. */
+function rowWords(row: Record<string, unknown>, show: Show, nameOf: (id: string) => string): string {
+  const { id, type: _type, ...fields } = row
+  const rest = Object.entries(fields)
+    .filter(([, value]) => value !== undefined && value !== 'self')
+    .map(([field, value]) => `${wordsOf(field)} ${valueWords(field, value, show)}`)
+  return [typeof id === 'string' ? nameOf(id) : '', rest.join(', ')].filter(Boolean).join(': ')
+}
