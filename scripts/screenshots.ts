@@ -16,6 +16,8 @@ const VIEWS: readonly View[] = [
   { file: 'bench-run', path: HOUND, width: 1280, light: 'day', scroll: 420 },
   { file: 'bench-pulley', path: PULLEY, width: 1280, light: 'day' },
   { file: 'add-part', path: PULLEY, width: 1280, light: 'day', press: 'Add part' },
+  { file: 'findings', path: TOPE, width: 1280, light: 'day', scroll: 460 },
+  { file: 'compare', path: `/compare?with=${HOUND},${TOPE}`, width: 1280, light: 'day' },
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
@@ -40,6 +42,9 @@ await runMain(async () => {
     await page.goto(app.url + path)
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
+    // Remedies and bars come a moment after the page: the picture waits until the page rests.
+    await page.waitForLoadState('networkidle')
+    await page.evaluate(() => new Promise((done) => setTimeout(done, 400)))
     if (press) await page.getByRole('button', { name: press }).click()
     if (scroll) await page.evaluate((y) => new Promise((done) => requestAnimationFrame(() => done(scrollTo(0, y)))), scroll)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })

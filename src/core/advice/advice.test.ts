@@ -26,6 +26,8 @@ const ruleSet: RuleSet = {
   name: 'Sound rules',
   checkedOn: '2026-04-01',
   circleOnly: false,
+  nonOffsetOnly: false,
+  barblessOnly: false,
   wireAllowed: true,
   lightsAllowed: true,
   inForce: true,
@@ -175,6 +177,22 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'circle-required': {
     failing: () => under(base('pulley'), { circleOnly: true }),
     passing: () => under(base('threeWay'), { circleOnly: true }),
+  },
+  'offset-barred': {
+    failing: () => under(of(base('runningLedger'), set('hook', { offset: true })), { nonOffsetOnly: true }),
+    passing: () => under(base('runningLedger'), { nonOffsetOnly: true }),
+  },
+  'barbless-required': {
+    failing: () => under(base('runningLedger'), { barblessOnly: true }),
+    passing: () => under(of(base('runningLedger'), set('hook', { barbless: true })), { barblessOnly: true }),
+  },
+  'doubled-loop': {
+    failing: () =>
+      of(base('threeWay', lowered), (trace) => {
+        const added = addPart(trace, outfit, { at: 'end', of: 'sinker-line', takes: 'sinker' }, 'double')
+        if (!added.ok) throw new Error(added.why)
+        return added.trace
+      }),
   },
   'barred-parts': {
     failing: () => under(base('deepDrop'), { lightsAllowed: false }),

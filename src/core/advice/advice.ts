@@ -2,12 +2,14 @@ import type { Finding, Judged, Rule, Severity } from './finding.ts'
 import { armsLength } from './rules/armsLength.ts'
 import { backingDecides } from './rules/backingDecides.ts'
 import { baitSpins } from './rules/baitSpins.ts'
+import { barblessRequired } from './rules/barblessRequired.ts'
 import { barredParts } from './rules/barredParts.ts'
 import { bloodUnlike } from './rules/bloodUnlike.ts'
 import { castTooHard } from './rules/castTooHard.ts'
 import { chainTooWeakForDrag } from './rules/chainTooWeakForDrag.ts'
 import { circleRequired } from './rules/circleRequired.ts'
 import { crimpBore } from './rules/crimpBore.ts'
+import { doubledLoop } from './rules/doubledLoop.ts'
 import { dragOverCeiling } from './rules/dragOverCeiling.ts'
 import { dragOverReel } from './rules/dragOverReel.ts'
 import { dropTooLong } from './rules/dropTooLong.ts'
@@ -29,6 +31,7 @@ import { lowerStopSlips } from './rules/lowerStopSlips.ts'
 import { mixedUnits } from './rules/mixedUnits.ts'
 import { noBeadAtTip } from './rules/noBeadAtTip.ts'
 import { noShockLeader } from './rules/noShockLeader.ts'
+import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
 import { sinkerChafesKnot } from './rules/sinkerChafesKnot.ts'
@@ -75,6 +78,9 @@ const RULES: readonly Rule[] = [
   leaderOverRule,
   hooksOverRule,
   circleRequired,
+  offsetBarred,
+  barblessRequired,
+  doubledLoop,
   barredParts,
   sinkerChafesKnot,
   snoodPastSinker,

@@ -110,13 +110,20 @@ function hangsFromItself(id: string, byId: Map<string, Piece>, seen: readonly st
 function bearingIssues(trace: Trace, byId: Map<string, Piece>): Issue[] {
   return trace.pieces.flatMap((piece, i): Issue[] => {
     const { attach } = piece
-    if (attach.how === 'sliding' && attach.stops.below === undefined && carriesEnd(piece, trace))
+    if (attach.how === 'sliding' && carriesEnd(piece, trace) && !bears(piece, byId))
       return [{ path: ['pieces', i, 'attach', 'stops'], message: `“${piece.id}” slides with nothing below to bear on` }]
     if (attach.how !== 'through') return []
     return [attach.stops.near, attach.stops.far]
       .filter((id) => parentId(byId.get(id)!.attach) !== piece.id)
       .map((id) => ({ path: ['pieces', i, 'attach', 'stops'], message: `“${id}” is not on “${piece.id}”` }))
   })
+}
+
+/** Follows what a slider bears on, down to something that is fast on the line. */
+function bears({ attach }: Piece, byId: Map<string, Piece>): boolean {
+  if (attach.how !== 'sliding') return true
+  const below = attach.stops.below === undefined ? undefined : byId.get(attach.stops.below)
+  return below !== undefined && bears(below, byId)
 }
 
 export function carriesEnd(piece: Piece, trace: Trace): boolean {

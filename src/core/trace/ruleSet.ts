@@ -10,6 +10,8 @@ export const ruleSetSchema = z.strictObject({
   maxCombinedM: z.number().positive().max(1_000).optional(),
   maxHooks: z.int().min(1).max(100).optional(),
   circleOnly: z.boolean().default(false),
+  nonOffsetOnly: z.boolean().default(false),
+  barblessOnly: z.boolean().default(false),
   wireAllowed: z.boolean().default(true),
   lightsAllowed: z.boolean().default(true),
   /** Lead under this mass is barred. */

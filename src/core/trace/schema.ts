@@ -90,6 +90,9 @@ const hookPiece = z.strictObject({
   size: hookSize,
   gapeM: z.number().positive().max(0.2).optional(),
   wireM: z.number().positive().max(0.02).optional(),
+  /** The point stands off the plane of the bend. */
+  offset: z.boolean().optional(),
+  barbless: z.boolean().optional(),
 })
 const sinkerPiece = z.strictObject({
   ...common,

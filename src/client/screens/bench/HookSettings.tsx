@@ -9,11 +9,12 @@ type Props = {
   hook: HookPiece
   onSize: (size: string) => void
   onPattern: (pattern: HookPattern) => void
+  onMake: (make: { offset?: boolean; barbless?: boolean }) => void
   patterns: typeof HOOK_PATTERNS
 }
 
 /** Pattern and size, the size echoed in words and drawn, because 2 and 2/0 are a costly mix-up. */
-export function HookSettings({ hook, onSize, onPattern, patterns }: Props) {
+export function HookSettings({ hook, onSize, onPattern, onMake, patterns }: Props) {
   const id = useId()
   const [draft, setDraft] = useState<string>()
   const parsed = parseHookSize(draft ?? hook.size)
@@ -49,6 +50,19 @@ export function HookSettings({ hook, onSize, onPattern, patterns }: Props) {
           choices={Object.entries(patterns).map(([value, { name }]) => ({ value, text: name }))}
         />
       </Field>
+      <div className="flex flex-wrap gap-x-4">
+        {(['offset', 'barbless'] as const).map((make) => (
+          <label key={make} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={hook[make] ?? false}
+              onChange={(event) => onMake({ [make]: event.target.checked })}
+            />
+            {make}
+          </label>
+        ))}
+      </div>
       <HookToScale pattern={hook.pattern} size={hook.size} />
     </>
   )

@@ -156,6 +156,7 @@ function PieceSettings({
           hook={piece}
           onSize={(size) => set({ size }, `${piece.id} size`)}
           onPattern={(pattern: HookPattern) => set({ pattern })}
+          onMake={(make) => set(make)}
           patterns={HOOK_PATTERNS}
         />
       )

@@ -12,6 +12,8 @@ const LENGTHS = [
 ] as const
 const CHECKS = [
   ['circleOnly', 'circle hooks only'],
+  ['nonOffsetOnly', 'no offset hooks'],
+  ['barblessOnly', 'barbless only'],
   ['wireAllowed', 'wire is allowed'],
   ['lightsAllowed', 'lights are allowed'],
 ] as const

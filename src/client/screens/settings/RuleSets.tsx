@@ -111,6 +111,8 @@ function limitsOf(set: RuleSet, show: ReturnType<typeof useShow>): string[] {
     ...length('both', set.maxCombinedM),
     ...(set.maxHooks === undefined ? [] : [`${set.maxHooks} hooks`]),
     ...(set.circleOnly ? ['circles only'] : []),
+    ...(set.nonOffsetOnly ? ['no offset hooks'] : []),
+    ...(set.barblessOnly ? ['barbless only'] : []),
     ...(set.wireAllowed ? [] : ['no wire']),
     ...(set.lightsAllowed ? [] : ['no lights']),
     ...(set.leastLeadKg === undefined ? [] : [`no lead under ${show.entered('mass', set.leastLeadKg)}`]),

@@ -23,7 +23,7 @@ function stopsOf(piece: Piece, attach: Sliding, trace: Trace): Sliding['stops'] 
   const at = row.findIndex((other) => other.piece.id === piece.id)
   const own = row[at]!
   const above = row.filter((other) => other.piece !== piece && other.downM <= own.downM).toReversed()
-  const below = row.filter((other) => other.piece !== piece && other.downM >= own.downM)
+  const below = row.filter((other) => other.piece !== piece && other.downM >= own.downM && bears(other.piece))
   const upper =
     attach.stops.above === undefined ? undefined : kept(attach.stops.above, above, above, lineParent(attach.on, trace))
   const needsLower = attach.stops.below !== undefined || carriesEnd(piece, trace)
@@ -36,6 +36,9 @@ function stopsOf(piece: Piece, attach: Sliding, trace: Trace): Sliding['stops'] 
     : undefined
   return { ...(upper ? { above: upper } : {}), ...(lower ? { below: lower } : {}) }
 }
+
+/** Something can bear on it: it is fast, or it bears on something itself. */
+const bears = ({ attach }: Piece) => attach.how !== 'sliding' || attach.stops.below !== undefined
 
 /** The named stop while it is on that side and no solid part has come between; else the nearest solid part. */
 function kept(named: string | undefined, side: OnLine[], solidSide: OnLine[], beyond?: string): string | undefined {

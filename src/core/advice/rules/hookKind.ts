@@ -1,0 +1,42 @@
+import { withPiece } from '../../trace/edit.ts'
+import type { HookPiece } from '../../trace/schema.ts'
+import type { Judged, Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+type Kind = {
+  asked: (judged: Judged) => boolean | undefined
+  breaks: (hook: HookPiece) => boolean
+  words: string
+  label: string
+  change: Partial<HookPiece>
+}
+
+/** A kind of hook that the rule in force asks for, and each hook that is not of it. */
+export function hookKindRule(id: string, { asked, breaks, words, label, change }: Kind): Rule {
+  return {
+    id,
+    check: (judged) => {
+      const { ruleSet, workings } = judged
+      if (!ruleSet || !asked(judged)) return []
+      return workings.trace.pieces.flatMap((hook) =>
+        hook.role === 'hook' && breaks(hook)
+          ? [
+              {
+                subject: hook.id,
+                severity: 'caution' as const,
+                why: say`“${ruleSet.name}” asks for ${words}, and ${called(workings.trace, hook.id)} is none. Last checked ${ruleSet.checkedOn}.`,
+                figure: 1,
+                remedies: [
+                  {
+                    label,
+                    make: () => ({ trace: withPiece(workings.trace, hook.id, (old) => ({ ...old, ...change }) as HookPiece) }),
+                  },
+                ],
+              },
+            ]
+          : [],
+      )
+    },
+  }
+}
