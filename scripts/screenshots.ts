@@ -17,7 +17,12 @@ const VIEWS: readonly View[] = [
   { file: 'bench-pulley', path: PULLEY, width: 1280, light: 'day' },
   { file: 'add-part', path: PULLEY, width: 1280, light: 'day', press: 'Add part' },
   { file: 'findings', path: TOPE, width: 1280, light: 'day', scroll: 460 },
-  { file: 'compare', path: `/compare?with=${HOUND},${TOPE}`, width: 1280, light: 'day' },
+  {
+    file: 'compare',
+    path: `/compare?with=${[HOUND, TOPE].map((path) => path.replace('/traces/', '')).join(',')}`,
+    width: 1280,
+    light: 'day',
+  },
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },

@@ -29,6 +29,16 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['hook.gang', (i) => { i.count = 0 }, ['count']],
   ['hook.gang', (i) => { i.count = 2.5 }, ['count']],
   ['gear.barMass', (i) => { i.lengthM = -0.4 }, ['lengthM']],
+  ['water.hang', (i) => { i.depthM = 0.5 }, ['depthM']],
+  ['water.hang', (i) => { i.sinkerMassKg = 0 }, ['sinkerMassKg']],
+  ['water.hang', (i) => { i.surfaceCurrentMperS = -1 }, ['surfaceCurrentMperS']],
+  ['water.hangMass', (i) => { i.scope = 1 }, ['scope']],
+  ['water.hangMass', (i) => { i.surfaceCurrentMperS = 0 }, ['surfaceCurrentMperS']],
+  ['water.shoreHold', (i) => { i.grip = 0 }, ['grip']],
+  ['water.uptideHold', (i) => { i.lineOutM = '50 m' }, ['lineOutM']],
+  ['water.sink', (i) => { i.dragAreaM2 = 0 }, ['dragAreaM2']],
+  ['tide.stream', (i) => { i.table = [] }, ['table']],
+  ['tide.stream', (i) => { i.table[0].hour = 9 }, ['table', 0, 'hour']],
 ]
 
 test.each(REFUSED)('%s refuses a bad input (%#) with the path to it', (name, spoil, path) => {

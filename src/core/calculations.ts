@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { hookGang } from './bait/hookGang.ts'
+import { type Calculation, define, nonNegative, positive, waterDensityKgperM3 } from './calculation.ts'
 import { castLoad } from './cast/load.ts'
 import { castRange } from './cast/range.ts'
 import { gearBarMass } from './gear/barMass.ts'
@@ -8,25 +9,10 @@ import { strengthChain } from './strength/chain.ts'
 import { strengthDrag } from './strength/drag.ts'
 import { strengthFailure } from './strength/failure.ts'
 import { strengthWaterDragN } from './strength/waterDrag.ts'
+import { WATER_CALCULATIONS } from './water/calculations.ts'
 
-/** One registered calculation: the command line, the API and the reference page all read this. */
-export type Calculation<I = unknown, O = unknown> = {
-  title: string
-  /** As one would write it on paper, in the field names of input and output. */
-  formula: string
-  source: string
-  /** What it holds for, and what it leaves out. */
-  valid: string
-  input: z.ZodType<I>
-  output: z.ZodType<O>
-  run: (input: I) => O
-}
-
-const positive = z.number().positive()
-const nonNegative = z.number().nonnegative()
 const share = z.number().positive().max(1)
 const id = z.string().min(1)
-const waterDensityKgperM3 = positive.optional()
 
 const chainElement = z.discriminatedUnion('type', [
   z.strictObject({
@@ -61,8 +47,6 @@ const spoolInput = z
     if (spool.layers.filter((layer) => layer.lengthM === undefined).length > 1)
       context.addIssue({ code: 'custom', path: ['layers'], message: 'At most one layer may leave its length out' })
   })
-
-const define = <I, O>(calculation: Calculation<I, O>): Calculation<I, O> => calculation
 
 /** Every calculation under its name, with its schemas, title and source. */
 export const CALCULATIONS = {
@@ -186,6 +170,7 @@ export const CALCULATIONS = {
     output: z.object({ massKg: positive, submergedN: z.number() }),
     run: gearBarMass,
   }),
+  ...WATER_CALCULATIONS,
 } satisfies Record<string, unknown>
 
 export type CalculationName = keyof typeof CALCULATIONS

@@ -1,5 +1,16 @@
 /** The closed list of what a calculation can say about a valid input that it cannot answer. */
-export type CoreErrorCode = 'out-of-range' | 'no-convergence' | 'line-out-over-spool' | 'overfull' | 'no-path'
+export type CoreErrorCode =
+  | 'out-of-range'
+  | 'no-convergence'
+  | 'no-root'
+  | 'line-out-over-spool'
+  | 'overfull'
+  | 'no-path'
+  | 'blown-out'
+  | 'line-too-short'
+  | 'line-on-bed'
+  | 'does-not-sink'
+  | 'hour-outside-table'
 
 /** A calculation outside its range. Never thrown for a malformed input: that is a schema's issue. */
 export class CoreError extends Error {

@@ -1,0 +1,137 @@
+import { CoreError } from '../errors.ts'
+import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
+import { BED_LAYER_M, type CurrentProfile, powerProfile } from './current.ts'
+import { followLine, type LinePoint, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInWater.ts'
+import { sinhOverRoot } from './shoreHold.ts'
+import { massOfSubmergedKg } from './sphere.ts'
+
+export type UptideHoldInput = {
+  lineDiameterM: number
+  lineDensityKgperM3: number
+  surfaceCurrentMperS: number
+  depthM: number
+  uptideDistanceM: number
+  lineOutM: number
+  grip: number
+  sinkerDensityKgperM3: number
+  baitDragAreaM2: number
+  profileExponent: number
+  waterDensityKgperM3?: number | undefined
+}
+/** What the line does to the sinker: along x, towards the boat, and up; and the sinker that holds against it. */
+export type UptideHold = { pullUptideN: number; liftN: number; sinkerMassKg: number }
+
+const TOLERANCE = 1e-9
+const MOST_STEPS = 80
+/** How close the line's end must come to the boat, over the depth. */
+const CLOSE = 1e-8
+
+/**
+ * A sinker cast up-current from an anchored boat: on the bed at x = −uptideDistance, the line bowing to the surface at x = 0. Two
+ * unknowns, the pull on the sinker and its angle, two conditions, the line's end: shot and solved by damped Newton in log pull
+ * and angle, from starts about the catenary that an even load would make.
+ * @throws CoreError 'line-too-short' for line at or under the chord, 'line-on-bed' where the line would lie along the bed,
+ * 'no-convergence' where no pull is found.
+ * Source: H. O. Berteaux, Buoy Engineering (1976). Valid: the sinker's own drag left out.
+ */
+export function waterUptideHold(input: UptideHoldInput, onPoint?: (point: LinePoint) => void): UptideHold {
+  const { depthM, uptideDistanceM, lineOutM, surfaceCurrentMperS } = input
+  const chordM = Math.hypot(uptideDistanceM, depthM)
+  if (!(lineOutM > chordM * (1 + 1e-9)))
+    throw new CoreError('line-too-short', `${lineOutM} m of line do not bow over a chord of ${chordM.toFixed(2)} m`, {
+      value: lineOutM,
+    })
+  const rho = input.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3
+  const current = powerProfile(surfaceCurrentMperS, depthM, input.profileExponent)
+  const forces = {
+    line: { diameterM: input.lineDiameterM, densityKgperM3: input.lineDensityKgperM3 },
+    current,
+    waterDensityKgperM3: rho,
+  }
+  const shoot = (logPull: number, angle: number, watch?: (point: LinePoint) => void) => {
+    const pull = Math.exp(logPull)
+    const start = { s: 0, x: -uptideDistanceM, z: 0, tx: pull * Math.cos(angle), tz: pull * Math.sin(angle) }
+    watch?.(start)
+    const stop = { sM: lineOutM, tolerance: TOLERANCE, lengthScaleM: depthM, forceScaleN: pull, untilSlack: false }
+    const { point } = followLine(forces, start, watch ? { ...stop, onPoint: watch } : stop)
+    return [point.x / depthM, (point.z - depthM) / depthM] as const
+  }
+  const [logPull, angle] = solve(shoot, evenLoadLogPull(input, current, rho), Math.atan2(depthM, uptideDistanceM))
+  if (onPoint) shoot(logPull, angle, onPoint)
+  const [pullUptideN, liftN] = [Math.exp(logPull) * Math.cos(angle), Math.exp(logPull) * Math.sin(angle)]
+  if (liftN < 0)
+    throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', { value: liftN })
+  const baitN = 0.5 * rho * input.baitDragAreaM2 * current(BED_LAYER_M) ** 2
+  const neededN = liftN + (pullUptideN + baitN) / input.grip
+  return { pullUptideN, liftN, sinkerMassKg: massOfSubmergedKg(neededN, input.sinkerDensityKgperM3, rho) }
+}
+
+/**
+ * Log of the pull if the load on the line were even, that of the stream at mid-depth on a line along the chord: a catenary hung
+ * across the direction of that load, in closed form.
+ */
+function evenLoadLogPull(input: UptideHoldInput, current: CurrentProfile, rho: number): number {
+  const { lineDiameterM: d, lineDensityKgperM3, depthM, uptideDistanceM, lineOutM } = input
+  const chordM = Math.hypot(uptideDistanceM, depthM)
+  const [cx, cz] = [uptideDistanceM / chordM, depthM / chordM]
+  const u = current(depthM / 2)
+  const across = 0.5 * rho * NORMAL_COEFFICIENT * d * Math.abs(u * cz) * u * cz
+  const along = 0.5 * rho * TANGENTIAL_COEFFICIENT * d * Math.abs(u * cx) * u * cx
+  const weight = (lineDensityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
+  const load = [across * cz + along * cx, -across * cx + along * cz - weight] as const
+  const size = Math.max(Math.hypot(...load), 1e-12)
+  // Axes of the hanging chain: `up` against the load, `over` across it, towards the far end.
+  const up = [-load[0] / size, -load[1] / size] as const
+  const side = Math.sign(up[1] * uptideDistanceM - up[0] * depthM) || 1
+  const over = [side * up[1], -side * up[0]] as const
+  const rise = up[0] * uptideDistanceM + up[1] * depthM
+  const span = Math.max(over[0] * uptideDistanceM + over[1] * depthM, 1e-3 * chordM)
+  const xi = sinhOverRoot(Math.sqrt(Math.max(lineOutM ** 2 - rise ** 2, span ** 2 * (1 + 1e-9))) / span)
+  const a = span / (2 * xi)
+  const begin = Math.atanh(Math.max(-0.999999, Math.min(0.999999, rise / lineOutM))) - xi
+  return Math.log(size * a * Math.cosh(begin))
+}
+
+type Miss = readonly [number, number]
+type Shot = (logPull: number, angle: number) => Miss
+
+const sizeOf = ([a, b]: Miss) => Math.hypot(a, b)
+
+/** Pulls, over that of an even load, and angles, over the chord's, that the search begins from. */
+const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6]
+const STARTS_ANGLE = [0.6, 0.2, 1, -0.2, 1.5]
+const MOST_STARTS = 8
+
+/** Tries the likeliest starts, the closest shot first, until one comes out at the boat. */
+function solve(shoot: Shot, aroundLog: number, chordAngle: number): Miss {
+  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Miss => [aroundLog + log, share * chordAngle]))
+  const byMiss = starts.map((start) => ({ start, size: sizeOf(shoot(...start)) })).toSorted((a, b) => a.size - b.size)
+  for (const { start } of byMiss.slice(0, MOST_STARTS)) {
+    const found = newton(shoot, start)
+    if (found) return found
+  }
+  throw new CoreError('no-convergence', 'No pull was found that brings the line to the boat', { value: byMiss[0]!.size })
+}
+
+/** Newton with a Jacobian by differences, each step shortened until it comes closer; undefined where it gets stuck. */
+function newton(shoot: Shot, [startLog, startAngle]: Miss): Miss | undefined {
+  let [p, q] = [startLog, startAngle]
+  let miss = shoot(p, q)
+  for (let i = 0; i < MOST_STEPS && sizeOf(miss) > CLOSE; i += 1) {
+    const d = 1e-6
+    const [byP, byQ] = [shoot(p + d, q), shoot(p, q + d)]
+    const [a, b, c, e] = [(byP[0] - miss[0]) / d, (byQ[0] - miss[0]) / d, (byP[1] - miss[1]) / d, (byQ[1] - miss[1]) / d]
+    const det = a * e - b * c
+    if (!(Math.abs(det) > 1e-300)) break
+    const [dp, dq] = [-(e * miss[0] - b * miss[1]) / det, -(a * miss[1] - c * miss[0]) / det]
+    let damp = Math.min(1, 1.5 / Math.max(Math.abs(dp), 1e-12), 0.5 / Math.max(Math.abs(dq), 1e-12))
+    let next = shoot(p + damp * dp, q + damp * dq)
+    while (!(sizeOf(next) < sizeOf(miss)) && damp > 1e-4) {
+      damp /= 2
+      next = shoot(p + damp * dp, q + damp * dq)
+    }
+    if (!(sizeOf(next) < sizeOf(miss))) break
+    ;[p, q, miss] = [p + damp * dp, q + damp * dq, next]
+  }
+  return sizeOf(miss) <= 1e-6 ? [p, q] : undefined
+}

@@ -1,0 +1,254 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
+import { findRoot } from '../math/findRoot.ts'
+import { powerProfile } from './current.ts'
+import { type HangInput, waterHang } from './hang.ts'
+import { waterHangMass } from './hangMass.ts'
+import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { waterShoreHold } from './shoreHold.ts'
+import { waterSink } from './sink.ts'
+import { sphereAreaM2, submergedWeightN } from './sphere.ts'
+import { waterUptideHold } from './uptideHold.ts'
+
+const RHO = SEA_WATER_KG_PER_M3
+const boat: HangInput = {
+  sinkerMassKg: 0.34,
+  sinkerDensityKgperM3: 11340,
+  sinkerDragCoefficient: 0.5,
+  baitDragAreaM2: 0.001,
+  lineDiameterM: 0.0003,
+  lineDensityKgperM3: 970,
+  surfaceCurrentMperS: 0.7,
+  depthM: 28,
+  profileExponent: 1 / 7,
+}
+const hangArb: fc.Arbitrary<HangInput> = fc.record({
+  sinkerMassKg: fc.double({ min: 0.3, max: 3, noNaN: true }),
+  sinkerDensityKgperM3: fc.constantFrom(7850, 11340, 17500),
+  sinkerDragCoefficient: fc.constant(0.5),
+  baitDragAreaM2: fc.double({ min: 0, max: 0.002, noNaN: true }),
+  lineDiameterM: fc.double({ min: 0.0001, max: 0.0004, noNaN: true }),
+  lineDensityKgperM3: fc.constantFrom(970, 1140, 1780),
+  surfaceCurrentMperS: fc.double({ min: 0.05, max: 0.6, noNaN: true }),
+  depthM: fc.double({ min: 3, max: 60, noNaN: true }),
+  profileExponent: fc.constantFrom(0, 1 / 7),
+})
+
+describe('a hanging line', () => {
+  test('closed form: an even stream, a weightless line without drag along it, is a catenary', () => {
+    // T constant, a = T/q, S = a sinh(D/a), X = a (cosh(D/a) − 1).
+    const even = { ...boat, profileExponent: 0, lineDensityKgperM3: RHO, sinkerDragCoefficient: 0, baitDragAreaM2: 0 }
+    const hung = waterHang(even, { tangentialCoefficient: 0, tolerance: 1e-10 })
+    const tension = submergedWeightN(even.sinkerMassKg, even.sinkerDensityKgperM3, RHO)
+    const a = tension / (0.5 * RHO * NORMAL_COEFFICIENT * even.lineDiameterM * even.surfaceCurrentMperS ** 2)
+    expect(hung.topTensionN).toBeCloseTo(tension, 7)
+    expect(hung.lineOutM).toBeCloseTo(a * Math.sinh(even.depthM / a), 6)
+    expect(hung.setbackM).toBeCloseTo(a * (Math.cosh(even.depthM / a) - 1), 6)
+  })
+
+  test('in slack water it hangs straight down, and the pull at the top is all that hangs', () => {
+    const still = waterHang({ ...boat, surfaceCurrentMperS: 0 })
+    const lineN = (boat.lineDensityKgperM3 - RHO) * GRAVITY_M_PER_S2 * (Math.PI / 4) * boat.lineDiameterM ** 2 * boat.depthM
+    expect(still.lineOutM).toBeCloseTo(boat.depthM, 9)
+    expect(still.setbackM).toBeCloseTo(0, 12)
+    expect(still.topTensionN).toBeCloseTo(submergedWeightN(boat.sinkerMassKg, boat.sinkerDensityKgperM3, RHO) + lineN, 6)
+  })
+
+  test('balance of the whole line: the pull at the top is weight, drag of the ends, and drag of every length between', () => {
+    fc.assert(
+      fc.property(hangArb, (input) => {
+        const points: LinePoint[] = []
+        const top = waterHang(input, { tolerance: 1e-9, onPoint: (point) => points.push(point) })
+        const current = powerProfile(input.surfaceCurrentMperS, input.depthM, input.profileExponent)
+        const last = points.at(-1)!
+        expect(Math.hypot(last.tx, last.tz)).toBeCloseTo(top.topTensionN, 9)
+        // The fluid's force summed over the drawn curve by trapezes, as coarse as its points.
+        const force = ({ z, tx, tz }: LinePoint) => {
+          const pull = Math.hypot(tx, tz)
+          const [cx, cz] = [tx / pull, tz / pull]
+          const u = current(z)
+          const [n, t] = [0.5 * RHO * 1.2 * input.lineDiameterM, 0.5 * RHO * 0.03 * input.lineDiameterM]
+          return n * Math.abs(u * cz) * u * cz * cz + t * Math.abs(u * cx) * u * cx * cx
+        }
+        let along = 0
+        for (let i = 1; i < points.length; i += 1) {
+          const [p, q] = [points[i - 1]!, points[i]!]
+          along += ((force(p) + force(q)) / 2) * (q.s - p.s)
+        }
+        const area = 0.5 * sphereAreaM2(input.sinkerMassKg, input.sinkerDensityKgperM3) + input.baitDragAreaM2
+        const ends = 0.5 * RHO * area * current(0.2) ** 2
+        expect(-last.tx / (along + ends)).toBeCloseTo(1, 1)
+        // Energy of the line as a whole: heights add up to the depth.
+        expect(last.z).toBeCloseTo(input.depthM, 9)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('a tighter tolerance comes closer, by the order of the steps', () => {
+    const exact = waterHang(boat, { tolerance: 1e-13 }).lineOutM
+    const errors = [1e-4, 1e-6, 1e-8].map((tolerance) => Math.abs(waterHang(boat, { tolerance }).lineOutM - exact))
+    expect(errors[1]!).toBeLessThan(errors[0]! / 5)
+    expect(errors[2]!).toBeLessThan(errors[1]! / 5)
+    expect(errors[2]! / exact).toBeLessThan(1e-6)
+  })
+
+  test('scaled in mass, length and time, the answer scales by its own dimension', () => {
+    // Gravity is fixed, so length and time go together: T² = L.
+    fc.assert(
+      fc.property(
+        hangArb,
+        fc.double({ min: 0.5, max: 3, noNaN: true }),
+        fc.double({ min: 0.5, max: 3, noNaN: true }),
+        (input, M, L) => {
+          const flat = { ...input, profileExponent: 0 }
+          const T = Math.sqrt(L)
+          const scaled: HangInput = {
+            ...flat,
+            sinkerMassKg: flat.sinkerMassKg * M,
+            sinkerDensityKgperM3: (flat.sinkerDensityKgperM3 * M) / L ** 3,
+            baitDragAreaM2: flat.baitDragAreaM2 * L ** 2,
+            lineDiameterM: flat.lineDiameterM * L,
+            lineDensityKgperM3: (flat.lineDensityKgperM3 * M) / L ** 3,
+            surfaceCurrentMperS: (flat.surfaceCurrentMperS * L) / T,
+            depthM: flat.depthM * L,
+            waterDensityKgperM3: (RHO * M) / L ** 3,
+          }
+          const [plain, other] = [waterHang(flat), waterHang(scaled)]
+          expect(other.lineOutM / (plain.lineOutM * L)).toBeCloseTo(1, 5)
+          expect(other.topTensionN / (plain.topTensionN * ((M * L) / T ** 2))).toBeCloseTo(1, 5)
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+
+  test('a sinker too light is blown out; one that floats is out of range', () => {
+    expect(() => waterHang({ ...boat, sinkerMassKg: 0.02, surfaceCurrentMperS: 1.5 })).toThrow(
+      expect.objectContaining({ code: 'blown-out' }),
+    )
+    expect(() => waterHang({ ...boat, sinkerDensityKgperM3: 900 })).toThrow(expect.objectContaining({ code: 'out-of-range' }))
+  })
+})
+
+describe('the sinker for a scope', () => {
+  test('put back, it gives that scope', () => {
+    fc.assert(
+      fc.property(hangArb, fc.double({ min: 1.02, max: 1.6, noNaN: true }), ({ sinkerMassKg: _, ...input }, scope) => {
+        let sinkerMassKg: number
+        try {
+          sinkerMassKg = waterHangMass({ ...input, scope }).sinkerMassKg
+        } catch (error) {
+          expect(error).toMatchObject({ code: 'no-root' })
+          return
+        }
+        expect(waterHang({ ...input, sinkerMassKg }).lineOutM / input.depthM).toBeCloseTo(scope, 5)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  test('grows with current, depth and diameter, about with the square of the current; more scope, less lead', () => {
+    const { sinkerMassKg: _, ...rest } = { ...boat, baitDragAreaM2: 0 }
+    const at = (more: Partial<HangInput> & { scope?: number }) => waterHangMass({ ...rest, scope: 1.15, ...more }).sinkerMassKg
+    const base = at({})
+    expect(at({ surfaceCurrentMperS: 0.9 })).toBeGreaterThan(base)
+    expect(at({ depthM: 40 })).toBeGreaterThan(base)
+    expect(at({ lineDiameterM: 0.0004 })).toBeGreaterThan(base)
+    expect(at({ scope: 1.3 })).toBeLessThan(base)
+    expect(at({ surfaceCurrentMperS: 1.4 }) / base).toBeGreaterThan(3.5)
+    expect(at({ surfaceCurrentMperS: 1.4 }) / base).toBeLessThan(4.6)
+  })
+
+  test('no sinker that is thought of at all: which end it lies beyond', () => {
+    const { sinkerMassKg: _, ...rest } = boat
+    expect(() => waterHangMass({ ...rest, scope: 1.0001, surfaceCurrentMperS: 5, depthM: 300 })).toThrow(
+      expect.objectContaining({ code: 'no-root', details: expect.objectContaining({ end: 'most' }) }),
+    )
+    expect(() => waterHangMass({ ...rest, baitDragAreaM2: 0, scope: 5, surfaceCurrentMperS: 0.001 })).toThrow(
+      expect.objectContaining({ code: 'no-root', details: expect.objectContaining({ end: 'least' }) }),
+    )
+  })
+})
+
+describe('from the shore, and up-tide', () => {
+  const shore = {
+    lineDiameterM: 0.00035,
+    currentMperS: 0.3,
+    spanM: 90,
+    scope: 1.08,
+    grip: 2,
+    sinkerDensityKgperM3: 11340,
+    baitDragAreaM2: 0.001,
+  }
+
+  test('the bow is a catenary: its length over its span is the scope, and the pull grows with the square of the stream', () => {
+    const held = waterShoreHold(shore)
+    const a = held.lineTensionN / (0.5 * RHO * NORMAL_COEFFICIENT * shore.lineDiameterM * shore.currentMperS ** 2)
+    expect((2 * a * Math.sinh(shore.spanM / (2 * a))) / shore.spanM).toBeCloseTo(shore.scope, 10)
+    expect(waterShoreHold({ ...shore, currentMperS: 0.6 }).pullN / held.pullN).toBeCloseTo(4, 9)
+    expect(waterShoreHold({ ...shore, grip: 1 }).sinkerMassKg / held.sinkerMassKg).toBeCloseTo(2, 9)
+  })
+
+  test.each([
+    ['line-too-short', { scope: 1 }],
+    ['line-too-short', { scope: Number.NaN }],
+    ['out-of-range', { scope: 4 }],
+    ['out-of-range', { currentMperS: 0 }],
+  ])('%s', (code, more) => {
+    expect(() => waterShoreHold({ ...shore, ...more })).toThrow(expect.objectContaining({ code }))
+  })
+
+  const uptide = {
+    lineDiameterM: 0.0003,
+    lineDensityKgperM3: 970,
+    surfaceCurrentMperS: 0.9,
+    depthM: 18,
+    uptideDistanceM: 38,
+    lineOutM: 50,
+    grip: 2.5,
+    sinkerDensityKgperM3: 11340,
+    baitDragAreaM2: 0.001,
+    profileExponent: 1 / 7,
+  }
+
+  test('the line shot from the answer comes out at the boat', () => {
+    const { pullUptideN, liftN } = waterUptideHold(uptide)
+    const { point } = followLine(
+      { line: { diameterM: 0.0003, densityKgperM3: 970 }, current: powerProfile(0.9, 18, 1 / 7), waterDensityKgperM3: RHO },
+      { s: 0, x: -38, z: 0, tx: pullUptideN, tz: liftN },
+      { sM: 50, tolerance: 1e-11, lengthScaleM: 18, forceScaleN: 1, untilSlack: false },
+    )
+    expect(point.x).toBeCloseTo(0, 5)
+    expect(point.z).toBeCloseTo(18, 5)
+  })
+
+  test('more stream, more sinker; line at or under the chord is too short', () => {
+    expect(waterUptideHold({ ...uptide, surfaceCurrentMperS: 1.2 }).sinkerMassKg).toBeGreaterThan(
+      waterUptideHold(uptide).sinkerMassKg,
+    )
+    expect(() => waterUptideHold({ ...uptide, lineOutM: 42 })).toThrow(expect.objectContaining({ code: 'line-too-short' }))
+  })
+})
+
+describe('sinking', () => {
+  const lead = { massKg: 0.3, densityKgperM3: 11340, dragAreaM2: 0.001, lineDiameterM: 0.0003, depthM: 60 }
+  test('without line drag the time is depth over speed, and the two ways of reckoning meet', () => {
+    const bare = waterSink({ ...lead, lineDiameterM: 0 })
+    expect(bare.timeS).toBeCloseTo(lead.depthM / bare.freeSpeedMperS, 12)
+    // Either side of where the series takes over: Ct d D / CdA = 1e-6.
+    const edge = (1e-6 * lead.dragAreaM2) / (0.03 * lead.depthM)
+    const [under, over] = [0.999, 1.001].map((share) => waterSink({ ...lead, lineDiameterM: edge * share }).timeS)
+    expect(over! / under!).toBeCloseTo(1, 8)
+  })
+  test('what floats does not sink', () => {
+    expect(() => waterSink({ ...lead, densityKgperM3: 1000 })).toThrow(expect.objectContaining({ code: 'does-not-sink' }))
+  })
+})
+
+test('a root is found inside its bracket, past an endless stretch, and refused without a change of sign', () => {
+  expect(findRoot((x) => x ** 3 - 2, 0, 2, 1e-12)).toBeCloseTo(Math.cbrt(2), 9)
+  expect(findRoot((x) => (x < 1 ? Number.POSITIVE_INFINITY : 3 - x), 0, 10, 1e-12)).toBeCloseTo(3, 9)
+  expect(() => findRoot(() => 1, 0, 1, 1e-9)).toThrow(expect.objectContaining({ code: 'no-convergence' }))
+})
