@@ -1,9 +1,6 @@
 /** Below this height over the bed the current is taken as even, m: the boundary layer's own scale. */
 export const BED_LAYER_M = 0.2
 
-/** Exponent of the profile over a sea bed. Source: R. Soulsby, Dynamics of Marine Sands (1997). */
-export const SEA_BED_EXPONENT = 1 / 7
-
 /** Speed of the current by height over the bed, m/s. */
 export type CurrentProfile = (heightM: number) => number
 

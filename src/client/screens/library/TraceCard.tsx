@@ -45,6 +45,12 @@ export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick 
             </span>
           ))}
         </p>
+        {!bin && (
+          <label className="inline-flex min-h-8 items-center gap-1.5 text-sm text-quiet">
+            <input type="checkbox" className="size-5" checked={picked} onChange={onPick} aria-label={`Compare ${trace.name}`} />
+            compare
+          </label>
+        )}
         <div className="mt-1 max-w-xl">{outfit && <SmallReach trace={trace} outfit={outfit} />}</div>
       </div>
       <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
@@ -74,16 +80,6 @@ export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick 
             </Button>
           ) : (
             <>
-              <label className="mr-auto flex items-center gap-1.5 text-sm text-quiet">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={picked}
-                  onChange={onPick}
-                  aria-label={`Compare ${trace.name}`}
-                />
-                compare
-              </label>
               <Link
                 to={`/traces/${saved.id}/build`}
                 className={buttonClass('quiet')}
