@@ -3,6 +3,7 @@ import { define, nonNegative, positive, waterDensityKgperM3 } from '../calculati
 import { tideStream } from '../tide/stream.ts'
 import { waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
+import { waterLine } from './line.ts'
 import { waterShoreHold } from './shoreHold.ts'
 import { waterSink } from './sink.ts'
 import { waterUptideHold } from './uptideHold.ts'
@@ -36,6 +37,57 @@ export const WATER_CALCULATIONS = {
     input: z.strictObject({ sinkerMassKg: positive.max(1_000), ...hanging }),
     output: z.object({ lineOutM: positive, setbackM: z.number(), topTensionN: positive, topAngleFromVerticalDeg: z.number() }),
     run: (input) => waterHang(input),
+  }),
+  'water.line': define({
+    title: 'A layered line from a hanging sinker up to a boat, and whose the drag is',
+    formula: EQUILIBRIUM,
+    source: BERTEAUX,
+    valid: 'as water.hang; a drift takes its own speed off the stream at every height',
+    input: z
+      .strictObject({
+        sinkerMassKg: positive.max(1_000),
+        sinkerDensityKgperM3: hanging.sinkerDensityKgperM3,
+        sinkerDragCoefficient: hanging.sinkerDragCoefficient,
+        baitDragAreaM2: hanging.baitDragAreaM2,
+        layers: z
+          .array(
+            z.strictObject({
+              diameterM: line.lineDiameterM,
+              densityKgperM3: line.lineDensityKgperM3,
+              lengthM: positive.max(20_000).optional(),
+            }),
+          )
+          .min(1)
+          .max(20),
+        profile: z
+          .array(z.strictObject({ heightM: nonNegative, speedMperS: z.number().min(-20).max(20) }))
+          .min(1)
+          .max(200)
+          .optional(),
+        driftMperS: z.number().min(-20).max(20).optional(),
+        ...stream,
+        waterDensityKgperM3,
+      })
+      .superRefine(({ layers, profile }, context) => {
+        for (const [i, { lengthM }] of layers.entries())
+          if (lengthM === undefined && i < layers.length - 1)
+            context.addIssue({
+              code: 'custom',
+              path: ['layers', i, 'lengthM'],
+              message: 'Only the last layer may leave its length out',
+            })
+        for (const [i, row] of (profile ?? []).entries())
+          if (i > 0 && !(row.heightM > profile![i - 1]!.heightM))
+            context.addIssue({ code: 'custom', path: ['profile', i, 'heightM'], message: 'Heights must rise' })
+      }),
+    output: z.object({
+      lineOutM: positive,
+      setbackM: z.number(),
+      topTensionN: positive,
+      topAngleFromVerticalDeg: z.number(),
+      dragN: z.object({ sinker: z.number(), bait: z.number(), layers: z.array(z.number()) }),
+    }),
+    run: (input) => waterLine(input),
   }),
   'water.hangMass': define({
     title: 'Sinker that keeps line out to so many times the depth',

@@ -13,3 +13,13 @@ export function powerProfile(surfaceCurrentMperS: number, depthM: number, profil
   if (profileExponent === 0) return () => surfaceCurrentMperS
   return (heightM) => surfaceCurrentMperS * (Math.max(heightM, BED_LAYER_M) / depthM) ** profileExponent
 }
+
+/** Current by a table of heights and speeds, lowest first: straight between them, even below the first and above the last. */
+export function tableProfile(rows: readonly { heightM: number; speedMperS: number }[]): CurrentProfile {
+  return (heightM) => {
+    const at = rows.findIndex((row) => row.heightM >= heightM)
+    if (at <= 0) return (at === 0 ? rows[0] : rows.at(-1))!.speedMperS
+    const [low, high] = [rows[at - 1]!, rows[at]!]
+    return low.speedMperS + ((heightM - low.heightM) / (high.heightM - low.heightM)) * (high.speedMperS - low.speedMperS)
+  }
+}

@@ -5,6 +5,7 @@ import { findRoot } from '../math/findRoot.ts'
 import { powerProfile } from './current.ts'
 import { type HangInput, waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
+import { waterLine } from './line.ts'
 import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
 import { waterShoreHold } from './shoreHold.ts'
 import { waterSink } from './sink.ts'
@@ -129,6 +130,71 @@ describe('a hanging line', () => {
       expect.objectContaining({ code: 'blown-out' }),
     )
     expect(() => waterHang({ ...boat, sinkerDensityKgperM3: 900 })).toThrow(expect.objectContaining({ code: 'out-of-range' }))
+  })
+})
+
+describe('a layered line', () => {
+  const { lineDiameterM, lineDensityKgperM3, ...rest } = boat
+  const whole = { diameterM: lineDiameterM, densityKgperM3: lineDensityKgperM3 }
+
+  test('cut in lengths of the same line it is the one line; by a table of the same profile likewise', () => {
+    const one = waterHang(boat)
+    const cut = waterLine({
+      ...rest,
+      layers: [{ ...whole, lengthM: 0.1 }, { ...whole, lengthM: 7 }, { ...whole, lengthM: 3 }, whole],
+    })
+    expect(cut.lineOutM).toBeCloseTo(one.lineOutM, 6)
+    expect(cut.topTensionN).toBeCloseTo(one.topTensionN, 6)
+    const even = waterLine({
+      ...rest,
+      layers: [whole],
+      profile: [
+        { heightM: 0, speedMperS: 0.4 },
+        { heightM: 28, speedMperS: 0.4 },
+      ],
+    })
+    expect(even.lineOutM).toBeCloseTo(waterHang({ ...boat, profileExponent: 0, surfaceCurrentMperS: 0.4 }).lineOutM, 6)
+  })
+
+  test('closed form of two layers in an even stream, weightless, without drag along them', () => {
+    // The tension is constant and the cotangent of the slope grows by q/T a metre: z = (T/q) Δasinh(cot), s = (T/q) Δcot.
+    const still = { ...rest, profileExponent: 0, sinkerDragCoefficient: 0, baitDragAreaM2: 0 }
+    const layers = [
+      { diameterM: 0.0008, densityKgperM3: RHO, lengthM: 6 },
+      { diameterM: 0.0003, densityKgperM3: RHO },
+    ]
+    const tension = submergedWeightN(boat.sinkerMassKg, boat.sinkerDensityKgperM3, RHO)
+    const [q1, q2] = layers.map(({ diameterM }) => 0.5 * RHO * NORMAL_COEFFICIENT * diameterM * boat.surfaceCurrentMperS ** 2)
+    const c1 = (q1! * 6) / tension
+    const z1 = (tension / q1!) * Math.asinh(c1)
+    const c2 = Math.sinh(Math.asinh(c1) + ((boat.depthM - z1) * q2!) / tension)
+    const hung = waterLine({ ...still, layers }, { tangentialCoefficient: 0, tolerance: 1e-10 })
+    expect(hung.lineOutM).toBeCloseTo(6 + (tension / q2!) * (c2 - c1), 6)
+    expect(hung.topTensionN).toBeCloseTo(tension, 7)
+  })
+
+  test('whose the drag is adds up to the pull across at the top', () => {
+    fc.assert(
+      fc.property(hangArb, fc.double({ min: 0.2, max: 2, noNaN: true }), (input, lengthM) => {
+        const { lineDiameterM: diameterM, lineDensityKgperM3: densityKgperM3, ...more } = input
+        const layers = [
+          { diameterM: 2 * diameterM, densityKgperM3: 1140, lengthM },
+          { diameterM, densityKgperM3 },
+        ]
+        const { dragN, topTensionN, topAngleFromVerticalDeg } = waterLine({ ...more, layers })
+        const across = topTensionN * Math.sin((topAngleFromVerticalDeg * Math.PI) / 180)
+        expect(dragN.sinker + dragN.bait + dragN.layers.reduce((sum, n) => sum + n, 0)).toBeCloseTo(across, 9)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('drifting with the stream in an even current it hangs straight down; line that ends below the surface is blown out', () => {
+    const drift = waterLine({ ...rest, profileExponent: 0, layers: [whole], driftMperS: boat.surfaceCurrentMperS })
+    expect(drift.lineOutM).toBeCloseTo(boat.depthM, 9)
+    expect(() => waterLine({ ...rest, layers: [{ ...whole, lengthM: 20 }] })).toThrow(
+      expect.objectContaining({ code: 'blown-out' }),
+    )
   })
 })
 

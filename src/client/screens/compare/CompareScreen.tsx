@@ -15,7 +15,7 @@ const MOST = 3
 /** Two or three traces or revisions side by side: verdicts, figures, what differs, what if, and what moves the verdict most. */
 export default function CompareScreen() {
   const [search] = useSearchParams()
-  const wanted = (search.get('with') ?? '').split(',').filter(Boolean).slice(0, MOST)
+  const wanted = [...new Set((search.get('with') ?? '').split(',').filter(Boolean))].slice(0, MOST)
   const traces = useQueries({
     queries: wanted.map((each) => {
       const [id = '', revision] = each.split('@')
