@@ -8,8 +8,9 @@ import { buildClient, ROOT } from './lib/project.ts'
 
 const HOUND = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 const TOPE = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
+const CONGER = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 const PULLEY = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
-type View = { file: string; path: string; width: number; light: string; scroll?: number; press?: string }
+type View = { file: string; path: string; width: number; light: string; scroll?: number; press?: string; open?: string }
 const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
@@ -23,6 +24,7 @@ const VIEWS: readonly View[] = [
     width: 1280,
     light: 'day',
   },
+  { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle', scroll: 520 },
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
@@ -36,7 +38,7 @@ await runMain(async () => {
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light, scroll, press } of VIEWS) {
+  for (const { file, path, width, light, scroll, press, open } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -50,6 +52,7 @@ await runMain(async () => {
     // Remedies and bars come a moment after the page: the picture waits until the page rests.
     await page.waitForLoadState('networkidle')
     await page.evaluate(() => new Promise((done) => setTimeout(done, 400)))
+    if (open) await page.locator(`[data-moment=${open}] button`).click()
     if (press) await page.getByRole('button', { name: press }).click()
     if (scroll) await page.evaluate((y) => new Promise((done) => requestAnimationFrame(() => done(scrollTo(0, y)))), scroll)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })

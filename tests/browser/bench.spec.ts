@@ -385,3 +385,35 @@ test('every verdict opens its derivation, which can be copied', async ({ page, a
   await dialog.getByRole('button', { name: 'Copy as text' }).click()
   await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toContain('allowed fraction: 0.75, rule')
 })
+
+test('how it settles: a stream too strong blows the line out, the remedy takes the weight that holds, the side view redraws', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
+  const settle = page.locator('[data-moment=settle]')
+  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+  await page.getByLabel('cast', { exact: true }).selectOption('none')
+  await page.getByLabel('reckon how it settles').check()
+  await settle.getByRole('button').click()
+  await page.getByLabel('depth', { exact: true }).fill('20 m')
+  await page.getByLabel('stream', { exact: true }).fill('0.4 kn')
+  await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
+  await page.getByLabel('stream', { exact: true }).fill('5 kn')
+  await expect(settle).toHaveAttribute('data-verdict', 'fails')
+  await expect(page.getByText('the line is blown out')).toBeVisible()
+  await page.getByLabel('stream', { exact: true }).fill('1.8 kn')
+  await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
+  await page.locator('[data-finding=sinker-too-light]').getByRole('button', { name: 'Take the weight that holds' }).click()
+  await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  for (const method of ['uptide', 'drift', 'shore']) {
+    await page.getByLabel('fished', { exact: true }).selectOption(method)
+    await expect(settle).toHaveAttribute('data-verdict', /holds|watch|fails/)
+  }
+  expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
+  await page.getByLabel('depth', { exact: true }).fill('-5')
+  await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
+  await page.getByLabel('reckon how it settles').uncheck()
+  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+})

@@ -42,7 +42,8 @@ test('axe finds nothing serious in the dialogs and in the view of each moment', 
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
     expect(serious.map(({ id, nodes }) => `${what}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])
   }
-  for (const moment of ['cast', 'run', 'snag', 'hand']) {
+  await page.getByLabel('reckon how it settles').check()
+  for (const moment of ['cast', 'settle', 'run', 'snag', 'hand']) {
     await page.locator(`[data-moment=${moment}] button`).click()
     await check(moment)
   }

@@ -1,11 +1,9 @@
-import { useLayoutEffect, useRef, useState } from 'react'
+import { useCallback, useState } from 'react'
 
-/** The width of an element in px, kept current; 0 until it was measured. */
-export function useWidth<E extends HTMLElement>() {
-  const ref = useRef<E>(null)
+/** The width of an element as it is laid out, px; 0 until it is known. It may come and go. */
+export function useWidth<T extends HTMLElement>() {
   const [width, setWidth] = useState(0)
-  useLayoutEffect(() => {
-    const element = ref.current
+  const ref = useCallback((element: T | null) => {
     if (!element) return
     const measure = () => setWidth(Math.floor(element.clientWidth))
     measure()

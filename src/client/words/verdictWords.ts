@@ -5,11 +5,13 @@ import type { Fuse } from '../../core/moments/fuse.ts'
 import type { Hand } from '../../core/moments/hand.ts'
 import type { MomentName } from '../../core/moments/moment.ts'
 import type { Run } from '../../core/moments/run.ts'
+import type { Settle } from '../../core/moments/settle.ts'
 import type { Snag } from '../../core/moments/snag.ts'
+import { METHODS } from '../../core/trace/waterConditions.ts'
 import type { Show } from '../settings/preferences.tsx'
 
-export const MOMENT_NAMES: Record<MomentName, string> = { cast: 'Cast', run: 'Run', snag: 'Snag', hand: 'Hand' }
-export const MOMENT_ORDER: readonly MomentName[] = ['cast', 'run', 'snag', 'hand']
+export const MOMENT_NAMES: Record<MomentName, string> = { cast: 'Cast', settle: 'Settle', run: 'Run', snag: 'Snag', hand: 'Hand' }
+export const MOMENT_ORDER: readonly MomentName[] = ['cast', 'settle', 'run', 'snag', 'hand']
 
 export const percent = (share: number, decimals = 0) => `${(share * 100).toFixed(decimals)} %`
 
@@ -18,6 +20,7 @@ export function figureWords(evaluation: Evaluation, name: MomentName, show: Show
   const moment = evaluation[name]
   if (!moment) return ''
   if (name === 'cast') return castFigure(moment as Cast, show)
+  if (name === 'settle') return settleFigure(moment as Settle, show)
   if (name === 'run') return runFigure(moment as Run, show)
   return name === 'snag' ? snagFigure(moment as Snag) : handFigure(moment as Hand, show)
 }
@@ -36,6 +39,11 @@ function snagFigure(snag: Snag): string {
   return `${what}: ${percent(snag.figure.value)}`
 }
 
+function settleFigure({ sinkerKg, wantedKg }: Settle, show: Show): string {
+  const has = show.computed('mass', sinkerKg)
+  return wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', wantedKg)} wanted`
+}
+
 function handFigure(hand: Hand, show: Show): string {
   return `weakest ${hand.figure.value.toFixed(1)}× a ${show.computed('fish', hand.weightN / GRAVITY_M_PER_S2)} fish`
 }
@@ -44,6 +52,7 @@ function handFigure(hand: Hand, show: Show): string {
 export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (id: string) => string, show: Show): string {
   const moment = evaluation[name]
   if (!moment) return ''
+  if (name === 'settle') return settleWords(moment as Settle)
   if (name === 'hand') return reachWords(moment as Hand, show) ?? `decides: ${nameOf(moment.decides)}`
   const paths: readonly { end: string; goesFirst: Fuse }[] =
     name === 'run' ? (moment as Run).paths : name === 'snag' ? (moment as Snag).paths : []
@@ -52,6 +61,9 @@ export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (
   const chance = percent(fuse.probability)
   return `${fuse.byChance ? 'by chance' : 'fuse'}: ${nameOf(fuse.id)}, ${chance}`
 }
+
+/** How it is fished, and how long it sinks. */
+const settleWords = ({ water, sinkS }: Settle) => `${METHODS[water.method].name}; sinks in ${sinkS.toFixed(0)} s`
 
 /** What keeps a fish out of the hand, in a word; undefined where nothing does. */
 function reachWords({ deciding, longDrop }: Hand, show: Show): string | undefined {

@@ -8,6 +8,7 @@ import { conditionDifferences, differences } from '../../core/trace/differences.
 import { withJoint, withLength, withPiece } from '../../core/trace/edit.ts'
 import { joined } from '../../core/trace/hang.ts'
 import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
+import { usualWater } from '../../core/trace/waterConditions.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import type { Show } from '../settings/preferences.tsx'
 import { derivationText, stepWords } from './derivationWords.ts'
@@ -81,7 +82,11 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
     const evaluation = evaluate(fixture.trace, outfit, { ...usualConditions(), dragN: 40 })
     for (const { moment } of momentsOf(evaluation)) {
       const words = figureWords(evaluation, moment, show)
-      expect(words).toMatch({ snag: /\d+ %$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, run: /\d lb/ }[moment])
+      expect(words).toMatch(
+        { snag: /\d+ %$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, settle: /\d g wanted$/, run: /\d lb/ }[
+          moment
+        ],
+      )
       expect(words).not.toMatch(/NaN|undefined|Infinity/)
     }
   }
@@ -105,6 +110,15 @@ describe('of the whole trace, and of its conditions', () => {
       'drag 6.74 lb → 12 lb',
       'fish lifted 3 kg → 5 kg',
       'wet yes → no',
+    ])
+    const wet = { ...before, water: usualWater('anchor') }
+    expect(conditionDifferences(before, wet).map((difference) => differenceWords(difference, show))).toEqual([
+      'reckoned how it settles no → yes',
+    ])
+    const deeper = { ...wet, water: { ...wet.water, depthM: 40, weedFactor: 2 } }
+    expect(conditionDifferences(wet, deeper).map((difference) => differenceWords(difference, show))).toEqual([
+      'depth 25 m → 40 m',
+      'weed 1 → 2',
     ])
   })
 })

@@ -15,6 +15,7 @@ import { placesAt } from '../trace/redraw/places.ts'
 import { removePart } from '../trace/redraw/removePart.ts'
 import type { RuleSet } from '../trace/ruleSet.ts'
 import type { Piece, Trace } from '../trace/schema.ts'
+import { usualWater } from '../trace/waterConditions.ts'
 import { RULE_IDS } from './advice.ts'
 import { type Content, mendingsOf } from './mend.ts'
 import { phraseText } from './phrase.ts'
@@ -102,6 +103,10 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
       }),
   },
   'sinker-chafes-knot': { failing: () => without(base('runningLedger'), 'bead') },
+  'sinker-too-light': {
+    failing: () => fished(base('threeWay', lowered), { water: { ...usualWater('anchor'), streamMperS: 1 } }),
+    passing: () => fished(base('threeWay', lowered), { water: { ...usualWater('anchor'), streamMperS: 0.2 } }),
+  },
   'swivel-through-bore': {
     failing: () => of(base('barrelLead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
   },

@@ -35,6 +35,7 @@ import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
 import { sinkerChafesKnot } from './rules/sinkerChafesKnot.ts'
+import { sinkerTooLight } from './rules/sinkerTooLight.ts'
 import { snoodPastSinker } from './rules/snoodPastSinker.ts'
 import { snoodsMeet } from './rules/snoodsMeet.ts'
 import { spoolOverfull } from './rules/spoolOverfull.ts'
@@ -83,6 +84,7 @@ const RULES: readonly Rule[] = [
   doubledLoop,
   barredParts,
   sinkerChafesKnot,
+  sinkerTooLight,
   snoodPastSinker,
   snoodsMeet,
   spoolOverfull,

@@ -1,6 +1,7 @@
 import type { Cast } from '../moments/cast.ts'
 import type { Hand } from '../moments/hand.ts'
 import type { Run } from '../moments/run.ts'
+import type { Settle } from '../moments/settle.ts'
 import type { Snag } from '../moments/snag.ts'
 import type { Workings } from '../moments/workings.ts'
 import type { Conditions } from '../trace/conditions.ts'
@@ -36,6 +37,7 @@ export type Finding = {
 export type Judged = {
   workings: Workings
   cast: Cast | undefined
+  settle: Settle | undefined
   run: Run | undefined
   snag: Snag | undefined
   hand: Hand | undefined

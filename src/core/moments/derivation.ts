@@ -1,4 +1,5 @@
 import { CALCULATIONS, type CalculationName } from '../calculations.ts'
+import { CoreError } from '../errors.ts'
 import { lineDiameterM } from '../gear/materials.ts'
 import { chainElements } from '../strength/pathLinks.ts'
 import { castMoment } from './cast.ts'
@@ -6,6 +7,7 @@ import { handMoment } from './hand.ts'
 import type { Fished } from './levers.ts'
 import type { Input, MomentName } from './moment.ts'
 import { dragInput, runMoment, waterDragN } from './run.ts'
+import { lineInput, shoreInput, sinkerOf, sinkInput, uptideInput } from './settle.ts'
 import { snagMoment } from './snag.ts'
 import { asUncertain, prepare, type Workings } from './workings.ts'
 
@@ -28,6 +30,8 @@ export function derivationOf({ trace, outfit, conditions }: Fished, moment: Mome
       return ofRun(workings)
     case 'snag':
       return ofSnag(workings)
+    case 'settle':
+      return ofSettle(workings)
     case 'hand': {
       const hand = handMoment(workings)
       return hand ? [chain(workings, hand.end)] : []
@@ -95,6 +99,25 @@ function ofSnag(workings: Workings): Step[] {
     chain(workings, path.end),
     step('strength.failure', { links: asUncertain(path.links), loadN: 0 }, { links: 'nominal', loadN: 'rule' }),
   ]
+}
+
+function ofSettle(workings: Workings): Step[] {
+  const { water } = workings.conditions
+  const sinker = sinkerOf(workings.trace)
+  if (!water || !sinker) return []
+  const sink = step('water.sink', sinkInput(workings, sinker, water), { dragAreaM2: 'nominal', lineDiameterM: 'nominal' })
+  const nominal = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
+  try {
+    if (water.method === 'shore')
+      return [step('water.shoreHold', shoreInput(workings, sinker, water, water.streamMperS), nominal), sink]
+    if (water.method === 'uptide')
+      return [step('water.uptideHold', uptideInput(workings, sinker, water, water.streamMperS), nominal), sink]
+    return [step('water.line', lineInput(workings, sinker, water, water.streamMperS), { layers: 'nominal', ...nominal }), sink]
+  } catch (error) {
+    // Blown out, or no line to reckon with: the panel says so, and the sinking is all there is.
+    if (error instanceof CoreError) return [sink]
+    throw error
+  }
 }
 
 function spool({ outfit, conditions }: Workings): Step {

@@ -9,12 +9,14 @@ import type { Trace } from '../trace/schema.ts'
 import { type Cast, castMoment } from './cast.ts'
 import { type Hand, handMoment } from './hand.ts'
 import { type Run, runMoment } from './run.ts'
+import { type Settle, settleMoment } from './settle.ts'
 import { type Snag, snagMoment } from './snag.ts'
 import { prepare, type Workings } from './workings.ts'
 
 /** Everything the bench shows of one trace on one outfit under one set of conditions. */
 export type Evaluation = {
   cast: Cast | undefined
+  settle: Settle | undefined
   run: Run | undefined
   snag: Snag | undefined
   hand: Hand | undefined
@@ -32,6 +34,7 @@ export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions, r
   const workings: Workings = prepare(trace, outfit, conditions)
   const moments = {
     cast: castMoment(workings),
+    settle: settleMoment(workings),
     run: runMoment(workings),
     snag: snagMoment(workings),
     hand: handMoment(workings),
@@ -40,8 +43,8 @@ export function evaluate(trace: Trace, outfit: Outfit, conditions: Conditions, r
 }
 
 /** The moments that apply, in the order of a trip. */
-export function momentsOf({ cast, run, snag, hand }: Evaluation) {
-  return [cast, run, snag, hand].filter((moment) => moment !== undefined)
+export function momentsOf({ cast, settle, run, snag, hand }: Evaluation) {
+  return [cast, settle, run, snag, hand].filter((moment) => moment !== undefined)
 }
 
 /** Every link of every path once, with the chance that it goes first in the run or snag that decides it. */

@@ -35,7 +35,7 @@ const BOUND: Partial<Record<keyof Conditions, (value: number) => number>> = {
 
 /** Every input worth asking about, of the conditions, the outfit, the lines, the weights and the knots; values of nothing are left out. */
 export function leversOf(fished: Fished): Lever[] {
-  return [...ofConditions(fished), ...ofOutfit(fished), ...ofPieces(fished), ...ofJoints(fished)]
+  return [...ofConditions(fished), ...ofWater(fished), ...ofOutfit(fished), ...ofPieces(fished), ...ofJoints(fished)]
 }
 
 /** A lever by its id; `leader` and `sinker` stand for the first leader or sinker the trace has. */
@@ -55,6 +55,25 @@ function ofConditions(fished: Fished): Lever[] {
       const next = conditions[field] * factor
       return { ...fished, conditions: { ...conditions, [field]: BOUND[field]?.(next) ?? next } }
     },
+  }))
+}
+
+const WATER = [
+  ['depthM', 'depth', 'length'],
+  ['streamMperS', 'stream', 'speed'],
+  ['distanceM', 'distance', 'length'],
+  ['driftMperS', 'drift', 'speed'],
+] as const
+
+function ofWater(fished: Fished): Lever[] {
+  const { conditions } = fished
+  const { water } = conditions
+  if (!water) return []
+  return WATER.filter(([field]) => water[field] > 0).map(([field, label, quantity]) => ({
+    id: field,
+    label,
+    value: { quantity, si: water[field] },
+    scaled: (factor) => ({ ...fished, conditions: { ...conditions, water: { ...water, [field]: water[field] * factor } } }),
   }))
 }
 

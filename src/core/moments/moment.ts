@@ -1,5 +1,5 @@
 export type Verdict = 'holds' | 'watch' | 'fails'
-export type MomentName = 'cast' | 'run' | 'snag' | 'hand'
+export type MomentName = 'cast' | 'settle' | 'run' | 'snag' | 'hand'
 
 /** One input of a figure: its value in SI (or a word), its unit, and where it came from. */
 export type Input = {

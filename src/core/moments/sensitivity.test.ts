@@ -3,6 +3,7 @@ import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { usualConditions } from '../trace/conditions.ts'
 import { FAMILIES } from '../trace/families/families.ts'
+import { usualWater } from '../trace/waterConditions.ts'
 import { evaluate } from './evaluate.ts'
 import { leversOf } from './levers.ts'
 import { sensitivityOf } from './sensitivity.ts'
@@ -21,6 +22,14 @@ test('the fish’s weight moves the hand alone, and in the hand by its inverse',
   expect(sensitivityOf(fished, 'run')!.sways.some(({ id }) => id === 'fishMassKg')).toBe(false)
   const { margin, sways } = sensitivityOf(fished, 'hand')!
   expect(sways.find(({ id }) => id === 'fishMassKg')!.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
+})
+
+test('the stream moves how it settles most: about by its square', () => {
+  const water = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.6 }
+  const { margin, sways } = sensitivityOf({ ...fished, conditions: { ...fished.conditions, water } }, 'settle')!
+  expect(sways[0]!.id).toBe('streamMperS')
+  expect(sways[0]!.low.margin / margin).toBeGreaterThan(1.2)
+  expect(sways[0]!.low.margin / margin).toBeLessThan(1.3)
 })
 
 test('strongest first; a link that does not decide does not move it; a moment that does not apply gives nothing', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CAST_STYLES, type CastStyle } from '../cast/styles.ts'
+import { waterSchema } from './waterConditions.ts'
 
 const styles = ['none', ...(Object.keys(CAST_STYLES) as CastStyle[])] as ['none', ...CastStyle[]]
 
@@ -24,6 +25,8 @@ export const conditionsSchema = z.strictObject({
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),
   wet: z.boolean().default(true),
+  /** Depth, stream and method; absent: how it settles is not reckoned. */
+  water: waterSchema.optional(),
 })
 
 export type Conditions = z.infer<typeof conditionsSchema>

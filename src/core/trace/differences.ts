@@ -1,5 +1,6 @@
 import type { Conditions } from './conditions.ts'
 import type { Piece, Trace } from './schema.ts'
+import type { Water } from './waterConditions.ts'
 
 /** One thing that differs between two traces; values are as in the documents (SI, ids). */
 export type Difference =
@@ -26,8 +27,12 @@ export function differences(before: Trace, after: Trace): Difference[] {
 
 /** What differs from one set of conditions to another. */
 export function conditionDifferences(before: Conditions, after: Conditions): Difference[] {
-  const fields = Object.keys(after) as (keyof Conditions)[]
-  return fields.flatMap((field) => whole(field, before[field], after[field]))
+  const { water: was, ...plain } = before
+  const { water: is, ...now } = after
+  const fields = Object.keys(now) as (keyof typeof now)[]
+  const rest = fields.flatMap((field) => whole(field, plain[field], now[field]))
+  if (!was || !is) return [...rest, ...whole('water', was !== undefined, is !== undefined)]
+  return [...rest, ...(Object.keys(is) as (keyof Water)[]).flatMap((field) => whole(field, was[field], is[field]))]
 }
 
 function whole(field: string, before: unknown, after: unknown): Difference[] {

@@ -8,6 +8,7 @@ import { CAST_CHOICES, castName } from '../../words/castWords.ts'
 import { percent } from '../../words/verdictWords.ts'
 import { above, notBelow } from './limits.ts'
 import type { Bench } from './useBench.ts'
+import { WaterFields } from './WaterFields.tsx'
 
 /** How the trace is fished: drag and where it was measured, line out, cast, and how full the spool is. */
 export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluation: Evaluation | undefined }) {
@@ -89,6 +90,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           />
           line is wet
         </label>
+        <WaterFields water={conditions.water} onChange={(water, tag) => set({ water }, tag)} />
         {spool && (
           <p className="text-sm text-quiet">
             Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.

@@ -15,20 +15,23 @@ type Props = {
   onOpen?: (moment: MomentName) => void
 }
 
+const ABSENT: Partial<Record<MomentName, string>> = {
+  cast: 'Nothing is cast: the trace is lowered.',
+  settle: 'Say the depth and the stream below, for a trace with a sinker.',
+}
+
 /** One verdict for each moment that applies, with its figure and what decides it. */
 export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) {
   const show = useShow()
   return (
-    <ul className="grid grid-cols-2 gap-2 lg:grid-cols-4" aria-label="Moments">
+    <ul className="grid grid-cols-2 gap-2 md:grid-cols-3 lg:grid-cols-5" aria-label="Moments">
       {MOMENT_ORDER.map((name) => {
         const moment = evaluation[name]
         if (!moment)
           return (
             <li key={name} className="rounded-lg border border-dashed border-rule px-3 py-2 text-quiet">
               <p className="font-semibold">{MOMENT_NAMES[name]}</p>
-              <p className="text-sm">
-                {name === 'cast' ? 'Nothing is cast: the trace is lowered.' : 'Does not apply to this trace.'}
-              </p>
+              <p className="text-sm">{ABSENT[name] ?? 'Does not apply to this trace.'}</p>
             </li>
           )
         const inside = (

@@ -3,6 +3,7 @@ import type { Evaluation } from '../../../core/moments/evaluate.ts'
 import type { Hand } from '../../../core/moments/hand.ts'
 import type { Input, MomentName } from '../../../core/moments/moment.ts'
 import type { Run } from '../../../core/moments/run.ts'
+import type { Settle } from '../../../core/moments/settle.ts'
 import type { Snag } from '../../../core/moments/snag.ts'
 import type { Conditions } from '../../../core/trace/conditions.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
@@ -17,11 +18,14 @@ import { CastWhy } from './CastWhy.tsx'
 import { DerivationPanel } from './DerivationPanel.tsx'
 import { HandWhy } from './HandWhy.tsx'
 import { RunWhy } from './RunWhy.tsx'
+import { SettleWhy } from './SettleWhy.tsx'
 
 type Props = { moment: MomentName; evaluation: Evaluation; trace: Trace; outfit: Outfit; conditions: Conditions }
 
 const RULES: Record<MomentName, string> = {
   cast: 'Weakest link on the cast path over the peak pull: 3 or more holds, 2 or more is to be watched. A lead that breaks off can kill: clear the beach behind and ahead.',
+  settle:
+    'The sinker against the least that holds at the stream’s peak, times the method’s reserve. Down to what holds at two thirds of the peak it is to be watched: it holds part of the tide. Still water: swell and weed want more.',
   run: 'The drag set against the highest safe setting: within it holds, up to 1.15 times is to be watched. Under 98 % survival at the peak it is never better than watch.',
   snag: 'Weak link: it should go first in 98 of 100 pulls. Otherwise the main line should be kept in 9 of 10. Turn away from a pull for a break; never wrap line round a hand.',
   hand: 'The weakest from the hand to the hook over the dead weight of the fish: 3 or more holds, 2 or more is to be watched. Out of reach is never better than watch. A heavy fish is netted, not lifted.',
@@ -36,6 +40,7 @@ export function WhyPanel({ moment: name, evaluation, trace, outfit, conditions }
     <Sheet title={`Why: ${MOMENT_NAMES[name]}`} aside={<DerivationPanel fished={{ trace, outfit, conditions }} moment={name} />}>
       <p className="mb-2 text-sm text-quiet">{RULES[name]} All figures are estimates.</p>
       {name === 'cast' && <CastWhy cast={moment as Cast} />}
+      {name === 'settle' && <SettleWhy settle={moment as Settle} />}
       {name === 'run' && <RunWhy run={moment as Run} trace={trace} outfit={outfit} conditions={conditions} />}
       {name === 'snag' && <SnagPaths snag={moment as Snag} trace={trace} outfit={outfit} />}
       {name === 'hand' && <HandWhy hand={moment as Hand} trace={trace} outfit={outfit} />}
@@ -64,6 +69,8 @@ function inputWords({ name, value, unit }: Input, show: Show): string {
   if (unit === 'm/s') return show.computed('speed', value)
   // A spool's radius is a size of gear, not a length of line.
   if (unit === 'm') return name.startsWith('spool') ? `${(value * 1000).toFixed(1)} mm` : show.computed('length', value)
+  if (unit === 'mm') return show.computed('diameter', value)
+  if (unit === 's') return `${value.toFixed(0)} s`
   if (unit === 'rad') return `${((value * 180) / Math.PI).toFixed(0)}°`
   return name.startsWith('chance') ? percent(value, 1) : value.toFixed(2)
 }

@@ -3,11 +3,14 @@ import { draft } from '../../../core/trace/families/draft.ts'
 import { familyOf } from '../../../core/trace/families/families.ts'
 import { usualWishes, type Wishes } from '../../../core/trace/families/family.ts'
 import type { Piece, Trace } from '../../../core/trace/schema.ts'
+import { usualWater } from '../../../core/trace/waterConditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traces.ts'
 import { DEMO_OUTFITS, type DemoOutfit } from './outfits.ts'
 
 const LB = QUANTITIES.strength.units.lb
+/** Kettle Narrows at anchor: 28 m, its stream by halfway to springs. */
+const NARROWS = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.6, bed: 'shingle' as const }
 const AFLOAT: Partial<Conditions> = { castStyle: 'none', freeboardM: 1.2 }
 
 type Patch = Partial<Record<string, Record<string, unknown>>>
@@ -52,7 +55,11 @@ const RECIPES: readonly Recipe[] = [
     family: 'runningLedger',
     wishes: { name: 'Outer Bank drift ledger', amounts: { sinkerKg: 0.23 }, hookSize: '2/0', bait: 'sandeel' },
     notes: 'Drifting for turbot over sand and shell.',
-    conditions: { ...AFLOAT, lineOutM: 75 },
+    conditions: {
+      ...AFLOAT,
+      lineOutM: 75,
+      water: { ...usualWater('drift'), depthM: 55, streamMperS: 0.8, driftMperS: 0.6 },
+    },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204',
@@ -74,7 +81,7 @@ const RECIPES: readonly Recipe[] = [
     wishes: { name: 'Kettle Narrows conger rig', amounts: { sinkerKg: 0.45 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
     notes: 'Shingle and rough ground at anchor; the sinker line is meant to go.',
     tags: ['rough'],
-    conditions: { ...AFLOAT, lineOutM: 45 },
+    conditions: { ...AFLOAT, lineOutM: 45, water: NARROWS },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d206',

@@ -1,0 +1,41 @@
+import { withPiece } from '../../trace/edit.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** The sinker does not hold at the stream's peak. */
+export const sinkerTooLight: Rule = {
+  id: 'sinker-too-light',
+  check: ({ settle, workings: { trace, conditions } }) => {
+    if (!settle || settle.verdict === 'holds') return []
+    const { end, sinkerKg, wantedKg, trouble } = settle
+    const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100
+    return [
+      {
+        subject: end,
+        severity: settle.verdict === 'fails' ? 'fault' : 'caution',
+        why:
+          wantedKg === undefined
+            ? say`${called(trace, end)} does not hold, nor would another: ${trouble ?? 'the stream is too strong'}.`
+            : say`${called(trace, end)} of ${mass(sinkerKg)} does not hold at the stream’s peak: ${mass(wantedKg)} are wanted, the reserve included.`,
+        figure: wantedKg === undefined ? 1e6 : wantedKg / sinkerKg,
+        remedies: [
+          ...(roundKg !== undefined && roundKg <= 5
+            ? [
+                {
+                  label: 'take the weight that holds',
+                  make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, massKg: roundKg }) as typeof old) }),
+                },
+              ]
+            : []),
+          {
+            label: 'fish it towards slack water: half the stream',
+            make: () => ({
+              conditions: { ...conditions, water: { ...settle.water, streamMperS: settle.water.streamMperS / 2 } },
+            }),
+          },
+        ],
+      },
+    ]
+  },
+}

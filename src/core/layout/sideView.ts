@@ -1,0 +1,37 @@
+/** A line's shape in the water, drawn to one scale across and up. */
+export type SideViewLayout = {
+  path: string
+  surfaceY: number
+  bedY: number
+  boatX: number
+  sinkerX: number
+  /** Metres that one unit of the drawing stands for, both ways. */
+  metresPerUnit: number
+}
+
+/**
+ * The side view of a hanging line: the boat where the line comes out, the sinker down-current of it, one scale both ways.
+ * @param points from the sinker up, x down-current and z over the bed, m.
+ */
+export function layOutSideView(
+  points: readonly { x: number; z: number }[],
+  depthM: number,
+  room: { width: number; height: number; pad: number },
+): SideViewLayout {
+  const xs = points.map(({ x }) => x)
+  const [least, most] = [Math.min(...xs), Math.max(...xs)]
+  const spanM = Math.max(most - least, 0.05 * depthM)
+  const metresPerUnit = Math.max(spanM / (room.width - 2 * room.pad), depthM / (room.height - 2 * room.pad))
+  const across = (most + least) / 2
+  const xOf = (x: number) => room.width / 2 + (x - across) / metresPerUnit
+  const surfaceY = room.pad
+  const yOf = (z: number) => surfaceY + (depthM - z) / metresPerUnit
+  return {
+    path: points.map(({ x, z }, i) => `${i === 0 ? 'M' : 'L'}${xOf(x).toFixed(1)} ${yOf(z).toFixed(1)}`).join(''),
+    surfaceY,
+    bedY: yOf(0),
+    boatX: xOf(points.at(-1)!.x),
+    sinkerX: xOf(points[0]!.x),
+    metresPerUnit,
+  }
+}

@@ -1,0 +1,124 @@
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { lineDiameterM } from '../gear/materials.ts'
+import { type Conditions, usualConditions } from '../trace/conditions.ts'
+import { withPiece } from '../trace/edit.ts'
+import { FAMILIES } from '../trace/families/families.ts'
+import { METHODS, usualWater, type Water } from '../trace/waterConditions.ts'
+import { waterHangMass } from '../water/hangMass.ts'
+import { waterShoreHold } from '../water/shoreHold.ts'
+import { evaluate } from './evaluate.ts'
+
+const outfit = braidOutfit(50)
+const ledger = draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' })
+const settleIn = (water: Water | undefined, massKg = 0.34) => {
+  const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, massKg }) as typeof piece)
+  const conditions: Conditions = { ...ledger.conditions, ...(water ? { water } : {}) }
+  return evaluate(trace, outfit, conditions).settle
+}
+const anchor = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.7 }
+
+describe('settle', () => {
+  test('needs water to settle in, and a sinker', () => {
+    expect(settleIn(undefined)).toBeUndefined()
+    const free = draftOf('freeLine', outfit, usualConditions())
+    expect(evaluate(free.trace, outfit, { ...free.conditions, water: anchor }).settle).toBeUndefined()
+  })
+
+  test('at anchor on one line it wants what water.hangMass says, and its reserve', () => {
+    // The trace cut short: the braid alone, with the bait of the ledger (a sandeel, 8 cm² in the stream).
+    const main = outfit.wound.at(-1)!
+    const bare = {
+      ...ledger.trace,
+      pieces: ledger.trace.pieces.map((piece) =>
+        'lengthM' in piece ? { ...piece, lengthM: 1e-6, material: 'braid' as const, diameterM: lineDiameterM(main) } : piece,
+      ),
+    }
+    const joined = {
+      ...bare,
+      pieces: bare.pieces.map((piece) =>
+        piece.attach.how === 'sliding' ? { ...piece, attach: { ...piece.attach, atM: 0 } } : piece,
+      ),
+    }
+    const { neededKg, wantedKg } = evaluate(joined as typeof ledger.trace, outfit, { ...ledger.conditions, water: anchor })
+      .settle!
+    const { sinkerMassKg } = waterHangMass({
+      scope: anchor.scope,
+      sinkerDensityKgperM3: 11340,
+      sinkerDragCoefficient: 0.5,
+      baitDragAreaM2: 0.0008,
+      lineDiameterM: lineDiameterM(main),
+      lineDensityKgperM3: 970,
+      surfaceCurrentMperS: 0.7,
+      depthM: 28,
+      profileExponent: 1 / 7,
+    })
+    expect(neededKg! / sinkerMassKg).toBeCloseTo(1, 3)
+    expect(wantedKg! / neededKg!).toBeCloseTo(METHODS.anchor.reserve, 12)
+  })
+
+  test('holds with what is wanted, is to be watched down to what holds at two thirds of the stream, fails under it', () => {
+    const { wantedKg } = settleIn(anchor)!
+    const part = settleIn({ ...anchor, streamMperS: (anchor.streamMperS * 2) / 3 })!.wantedKg!
+    expect(part).toBeLessThan(wantedKg!)
+    const verdictAt = (kg: number) => settleIn(anchor, kg)!.verdict
+    expect([wantedKg! * 1.01, wantedKg! * 0.99, part * 1.01, part * 0.99].map(verdictAt)).toEqual([
+      'holds',
+      'watch',
+      'watch',
+      'fails',
+    ])
+  })
+
+  test('from the shore it is the bow of the line, by the grip of the sinker on the bed', () => {
+    const shore = { ...usualWater('shore'), distanceM: 90, streamMperS: 0.3 }
+    const { neededKg } = settleIn(shore, 0.15)!
+    // A pear or bomb on sand grips 0.5 of its weight in water.
+    const expected = waterShoreHold({
+      lineDiameterM: lineDiameterM(outfit.wound.at(-1)!),
+      currentMperS: 0.3,
+      spanM: 90,
+      scope: 1.05,
+      grip: 0.5,
+      sinkerDensityKgperM3: 11340,
+      baitDragAreaM2: 0.0008,
+    }).sinkerMassKg
+    expect(neededKg).toBeCloseTo(expected, 12)
+  })
+
+  test('thicker line or weed wants more; drifting with the stream wants less; slack water wants next to nothing', () => {
+    const { neededKg } = settleIn(anchor)!
+    expect(settleIn({ ...anchor, weedFactor: 2 })!.neededKg).toBeGreaterThan(neededKg!)
+    expect(settleIn({ ...anchor, method: 'drift', driftMperS: 0.4 })!.neededKg).toBeLessThan(neededKg!)
+    expect(settleIn({ ...anchor, streamMperS: 0 })).toMatchObject({ verdict: 'holds' })
+  })
+
+  test('the hanging line comes out at the surface, its shares add up, and its feel is between nothing and all', () => {
+    const { hung } = settleIn(anchor, 0.6)!
+    const last = hung!.points.at(-1)!
+    expect(last.z).toBeCloseTo(anchor.depthM, 6)
+    expect(-last.x).toBeCloseTo(hung!.setbackM, 9)
+    expect(hung!.shares.every(({ forceN }) => forceN >= 0)).toBe(true)
+    expect(hung!.feel).toBeGreaterThan(0.3)
+    expect(hung!.feel).toBeLessThanOrEqual(1)
+  })
+
+  test('a stream that nothing holds in says so, and no figure is NaN', () => {
+    const wild = settleIn({ ...anchor, depthM: 1500, streamMperS: 4, scope: 1.05 })!
+    expect(wild).toMatchObject({ verdict: 'fails', margin: 0 })
+    expect(wild.trouble).toMatch(/needed/)
+  })
+
+  test('every family with a sinker settles by every method without error', () => {
+    for (const { id } of FAMILIES) {
+      const draft = draftOf(id, outfit, { ...usualConditions(), dragN: 10 * LB })
+      for (const method of ['anchor', 'uptide', 'drift', 'shore'] as const) {
+        const { settle } = evaluate(draft.trace, outfit, { ...draft.conditions, water: usualWater(method) })
+        if (!settle) continue
+        expect(Number.isFinite(settle.margin), `${id} ${method}`).toBe(true)
+        expect(settle.sinkS).toBeGreaterThan(0)
+      }
+    }
+  })
+})
