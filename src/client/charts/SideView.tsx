@@ -1,9 +1,10 @@
 import { layOutSideView } from '../../core/layout/sideView.ts'
+import type { LinePoint } from '../../core/water/lineInWater.ts'
 
 const HEIGHT = 220
 const PAD = 20
 
-type Props = { points: readonly { x: number; z: number }[]; depthM: number; width: number; summary: string }
+type Props = { points: readonly LinePoint[]; depthM: number; width: number; summary: string }
 
 /** The line from the boat down to the sinker, true to scale both ways, the stream from left to right. */
 export function SideView({ points, depthM, width, summary }: Props) {

@@ -59,7 +59,7 @@ export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (
   const fuse = paths.find(({ end }) => end === moment.end)?.goesFirst
   if (!fuse) return `decides: ${nameOf(moment.decides)}`
   const chance = percent(fuse.probability)
-  return `${fuse.byChance ? 'by chance' : 'fuse'}: ${nameOf(fuse.id)}, ${chance}`
+  return `${fuse.byChance ? 'by chance' : 'fuse'}, ${chance}: ${nameOf(fuse.id)}`
 }
 
 /** How it is fished, and how long it sinks. */

@@ -4,8 +4,10 @@ import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { evaluate } from '../moments/evaluate.ts'
 import { usualConditions } from '../trace/conditions.ts'
 import { isLine } from '../trace/schema.ts'
+import { layOutPeakChart } from './peakChart.ts'
 import { layOutProfile } from './profile.ts'
 import { layOutReach, type ReachLayout, type ReachOptions } from './reach.ts'
+import { layOutSideView } from './sideView.ts'
 
 const outfit = braidOutfit(50)
 const options: ReachOptions = { width: 1230, trunkY: 58, laneHeight: 70, labelWidth: (id) => 6 * Math.min(12, id.length) }
@@ -85,4 +87,27 @@ test('at true scale the trace’s lines are in proportion', () => {
   const lengthOf = (id: string) => trace.pieces.filter(isLine).find((piece) => piece.id === id)!.lengthM
   expect(widthOf('leader') / widthOf('body')).toBeCloseTo(lengthOf('leader') / lengthOf('body'), 6)
   expect(widthOf('leader') * layout.metresPerUnit!).toBeCloseTo(lengthOf('leader'), 6)
+})
+
+test('the side view is to one scale both ways, from the boat on the surface to the sinker on the bed', () => {
+  const at = (s: number, x: number, z: number) => ({ s, x, z, tx: -1, tz: 2 })
+  const room = { width: 400, height: 220, pad: 20 }
+  const deep = layOutSideView([at(0, 0, 0), at(22, -10, 20)], 20, room)
+  expect(deep.bedY - deep.surfaceY).toBeCloseTo(20 / deep.metresPerUnit, 9)
+  expect(deep.sinkerX - deep.boatX).toBeCloseTo(10 / deep.metresPerUnit, 9)
+  expect(deep.bedY).toBeLessThanOrEqual(room.height - room.pad + 1e-9)
+  // A long setback, not the depth, decides the scale.
+  const long = layOutSideView([at(0, 0, 0), at(210, -200, 20)], 20, room)
+  expect(long.sinkerX - long.boatX).toBeCloseTo(room.width - 2 * room.pad, 9)
+  expect(long.path).toMatch(/^M[\d.]+ [\d.]+C/)
+})
+
+test('the peak chart rises to the right under one scale, its ticks round in the units shown', () => {
+  const points = Array.from({ length: 11 }, (_, i) => ({ lineOutM: i * 30, peakN: 60 + 5 * i, allowedN: i < 8 ? 90 : 50 }))
+  const room = { width: 400, height: 168, padLeft: 34, padRight: 12, padTop: 16, padBottom: 30 }
+  const chart = layOutPeakChart(points, room, LB, 1)
+  expect(chart.yOf(60)).toBeGreaterThan(chart.yOf(110))
+  expect(chart.xOf(300)).toBeCloseTo(388, 9)
+  for (const tick of chart.ticksN) expect(tick / LB).toBeCloseTo(Math.round(tick / LB), 9)
+  expect(chart.allowed.match(/V/g)).toHaveLength(10)
 })

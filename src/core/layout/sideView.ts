@@ -1,3 +1,5 @@
+import type { LinePoint } from '../water/lineInWater.ts'
+
 /** A line's shape in the water, drawn to one scale across and up. */
 export type SideViewLayout = {
   path: string
@@ -11,10 +13,11 @@ export type SideViewLayout = {
 
 /**
  * The side view of a hanging line: the boat where the line comes out, the sinker down-current of it, one scale both ways.
+ * Between the solver's own points the line follows its slope at both (cubic Hermite pieces).
  * @param points from the sinker up, x down-current and z over the bed, m.
  */
 export function layOutSideView(
-  points: readonly { x: number; z: number }[],
+  points: readonly LinePoint[],
   depthM: number,
   room: { width: number; height: number; pad: number },
 ): SideViewLayout {
@@ -26,8 +29,21 @@ export function layOutSideView(
   const xOf = (x: number) => room.width / 2 + (x - across) / metresPerUnit
   const surfaceY = room.pad
   const yOf = (z: number) => surfaceY + (depthM - z) / metresPerUnit
+  const at = (x: number, z: number) => `${xOf(x).toFixed(1)} ${yOf(z).toFixed(1)}`
+  /** A third of the way along the slope at `from`, towards `to` (+1) or back from it (−1). */
+  const handle = (from: LinePoint, to: LinePoint, sign: 1 | -1) => {
+    const third = (sign * Math.abs(to.s - from.s)) / (3 * Math.hypot(from.tx, from.tz))
+    return at(from.x + third * from.tx, from.z + third * from.tz)
+  }
   return {
-    path: points.map(({ x, z }, i) => `${i === 0 ? 'M' : 'L'}${xOf(x).toFixed(1)} ${yOf(z).toFixed(1)}`).join(''),
+    path: points
+      .map((point, i) => {
+        const before = points[i - 1]
+        return before
+          ? `C${handle(before, point, 1)} ${handle(point, before, -1)} ${at(point.x, point.z)}`
+          : `M${at(point.x, point.z)}`
+      })
+      .join(''),
     surfaceY,
     bedY: yOf(0),
     boatX: xOf(points.at(-1)!.x),

@@ -9,6 +9,7 @@ import { METHODS, type Water } from '../trace/waterConditions.ts'
 import type { Layer } from '../water/hangLayers.ts'
 import { massForScopeKg } from '../water/hangMass.ts'
 import { type WaterLineInput, waterLine } from '../water/line.ts'
+import type { LinePoint } from '../water/lineInWater.ts'
 import { type ShoreHoldInput, waterShoreHold } from '../water/shoreHold.ts'
 import { type SinkInput, waterSink } from '../water/sink.ts'
 import { sphereAreaM2, submergedWeightN } from '../water/sphere.ts'
@@ -40,7 +41,7 @@ export type Settle = Moment & {
   trouble?: string
   /** A line hanging from the boat with the sinker as it is: its shape from the sinker up, and what is read off it. */
   hung?: {
-    points: { x: number; z: number }[]
+    points: LinePoint[]
     lineOutM: number
     setbackM: number
     angleDeg: number
@@ -197,10 +198,10 @@ function layerOf(line: Parameters<typeof lineDiameterM>[0], { weedFactor }: Wate
 
 function hungOf(workings: Workings, sinker: Sinker, water: Water): Pick<Settle, 'hung'> {
   if (water.method === 'shore' || water.method === 'uptide') return {}
-  const points: { x: number; z: number }[] = [{ x: 0, z: 0 }]
+  const points: LinePoint[] = []
   const input = lineInput(workings, sinker, water, water.streamMperS)
   try {
-    const hung = waterLine(input, { tolerance: TOLERANCE, onPoint: ({ x, z }) => points.push({ x, z }) })
+    const hung = waterLine(input, { tolerance: TOLERANCE, onPoint: (point) => points.push(point) })
     const ownLines = workings.tracePath(sinker.id).filter((element) => element.kind === 'line').length
     const sum = (forces: readonly number[]) => forces.reduce((total, force) => total + force, 0)
     return {

@@ -55,6 +55,7 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
   }
   // The profile has a kink where the bed's layer ends: the steps stop there, so that none is taken across it.
   const heights = [Math.min(BED_LAYER_M, depthM), depthM]
+  options.onPoint?.(start)
   const layersN: number[] = []
   let point = start
   for (const layer of hanging.layers) {

@@ -34,6 +34,7 @@ export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) 
               <p className="text-sm">{ABSENT[name] ?? 'Does not apply to this trace.'}</p>
             </li>
           )
+        const decides = decidesWords(evaluation, name, (id) => linkName(trace, outfit, id), show)
         const inside = (
           <>
             <span className="flex items-center justify-between gap-2">
@@ -41,8 +42,8 @@ export function MomentsBand({ evaluation, trace, outfit, open, onOpen }: Props) 
               <VerdictMark verdict={moment.verdict} />
             </span>
             <span className="block sm:truncate">{figureWords(evaluation, name, show)}</span>
-            <span className="block text-sm text-quiet sm:truncate">
-              {decidesWords(evaluation, name, (id) => linkName(trace, outfit, id), show)}
+            <span className="block text-sm text-quiet sm:truncate" title={decides}>
+              {decides}
             </span>
           </>
         )
