@@ -55,8 +55,8 @@ export function RunWhy({ run, trace, outfit, conditions }: Props) {
         )}
       </div>
       <p>
-        <span className="font-semibold text-watch">peak</span> under{' '}
-        <span className="font-semibold text-fails">what is allowed</span>, the upright line where you fish. {crossing}
+        <span className="font-semibold text-watch">The peak</span>, solid, under{' '}
+        <span className="font-semibold text-fails">what is allowed</span>, dashed; the upright line is where you fish. {crossing}
       </p>
       <table className="w-full">
         <caption className="text-left text-quiet">What people set</caption>
