@@ -417,3 +417,16 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   await page.getByLabel('reckon how it settles').uncheck()
   await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
 })
+
+test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {
+  const id = await copyOf(page, app.url, TOPE, 'crimped')
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('option', { name: 'snell at the hook', exact: true }).click()
+  await page.getByLabel('tied with').selectOption('crimpLoop')
+  await page.getByLabel('sleeve’s bore').fill('2 mm')
+  await page.getByRole('button', { name: /^All \d/ }).click()
+  const bore = page.locator('[data-finding=crimp-bore]')
+  await expect(bore).toContainText('it does not grip')
+  await bore.getByRole('button', { name: 'Take the sleeve that fits' }).click()
+  await expect(bore).toHaveCount(0)
+})

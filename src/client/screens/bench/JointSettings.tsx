@@ -7,6 +7,8 @@ import { isLine, type Joint, OUTFIT, type Piece, parentId, type Trace } from '..
 import { likeConnections, materialsBeside } from '../../../core/trace/suits.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; trace: Trace; outfit: Outfit }
@@ -44,6 +46,18 @@ export function JointSettings({ bench, piece, joint, trace, outfit }: Props) {
           most={60}
           placeholder={`${turnsIn({ connection: joint.connection }, line)}, as usual`}
           onChange={(turns) => set({ turns }, `${piece.id} turns`)}
+        />
+      )}
+      {joint.connection === 'crimpLoop' && (
+        <QuantityField
+          label="sleeve’s bore"
+          quantity="diameter"
+          valueSi={joint.boreM}
+          placeholder="fits, as far as is known"
+          check={above(0, 0.02)}
+          onChange={(boreM) => set({ boreM }, `${piece.id} bore`)}
+          onClear={() => set({ boreM: undefined })}
+          hint="each barrel of the two"
         />
       )}
       <NumberField
