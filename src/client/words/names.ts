@@ -4,6 +4,7 @@ import { hardwareOf } from '../../core/gear/hardware.ts'
 import { HOOK_PATTERNS } from '../../core/gear/hooks.ts'
 import { MATERIALS } from '../../core/gear/materials.ts'
 import { SINKER_SHAPES } from '../../core/gear/sinkers.ts'
+import { pieceName, withArticle } from '../../core/trace/names.ts'
 import type { Outfit, WoundLine } from '../../core/trace/outfit.ts'
 import { isLine, type Joint, jointOf, type LinePiece, type Piece, pieceOfLink, type Trace } from '../../core/trace/schema.ts'
 import type { Show } from '../settings/preferences.tsx'
@@ -11,11 +12,6 @@ import type { Show } from '../settings/preferences.tsx'
 const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
 
 export const woundName = (line: WoundLine) => WOUND_NAMES[line.role]
-
-/** What a piece is called on screen: its label, else its id as words. */
-export function pieceName(piece: Piece): string {
-  return piece.label ?? piece.id.replaceAll('-', ' ')
-}
 
 /** The lines of a role, when all of them are meant. */
 export const ROLE_PLURALS: Record<LinePiece['role'], string> = {
@@ -66,11 +62,6 @@ export function linkName(trace: Trace, outfit: Outfit, linkId: string): string {
   if (linkId === id) return name
   const joint = findJoint(trace, outfit, linkId)
   return joint ? `${connectionName(joint)} at ${withArticle(name)}` : name
-}
-
-/** A part with its article: “the leader”, but “boom a”, “hook 2”. */
-export function withArticle(name: string): string {
-  return / ([a-z]|\d+)$/.test(name) ? name : `the ${name}`
 }
 
 export type ReachLabel = { above: string[]; below?: string }

@@ -1,6 +1,6 @@
+import { pieceName, withArticle } from '../../core/trace/names.ts'
 import type { Place } from '../../core/trace/redraw/places.ts'
 import { isLine, OUTFIT, type Trace } from '../../core/trace/schema.ts'
-import { pieceName, withArticle } from './names.ts'
 
 /** Where a part would go, as a person would say it: “between the leader and the swivel”. */
 export function placeWords(place: Place, trace: Trace): string {

@@ -1,6 +1,8 @@
 import { type ConnectionId, connectionOf } from '../gear/connections.ts'
 import type { Material } from '../gear/materials.ts'
 import { withJoint, withPiece } from '../trace/edit.ts'
+import { pieceName, withArticle } from '../trace/names.ts'
+import { freeLine } from '../trace/outfit.ts'
 import type { Redrawn } from '../trace/redraw/redrawn.ts'
 import { jointOf, type LinePiece, OUTFIT, type Piece, parentId, type Trace } from '../trace/schema.ts'
 import { materialsBeside } from '../trace/suits.ts'
@@ -8,8 +10,7 @@ import type { Judged, Remedy } from './finding.ts'
 
 /** What a part is called in a sentence. */
 export function called(trace: Trace, id: string): string {
-  const name = trace.pieces.find((piece) => piece.id === id)?.label ?? id.replaceAll('-', ' ')
-  return / ([a-z]|\d+)$/.test(name) ? name : `the ${name}`
+  return withArticle(pieceName(trace.pieces.find((piece) => piece.id === id) ?? { id }))
 }
 
 export const pieceOf = ({ workings }: Judged, id: string): Piece | undefined =>
@@ -71,7 +72,7 @@ export function stouterKnot({ workings: { trace, outfit } }: Judged, id: string)
 /** The material above a joint: of the line its piece hangs from. */
 export function lineAbove({ workings: { trace, outfit } }: Judged, piece: Piece) {
   const parent = parentId(piece.attach)
-  if (parent === OUTFIT) return outfit.wound.at(-1)
+  if (parent === OUTFIT) return freeLine(outfit)
   const above = trace.pieces.find(({ id }) => id === parent)
   return above && 'material' in above ? above : undefined
 }

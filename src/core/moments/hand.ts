@@ -15,7 +15,7 @@ const HAND_ABOVE_FEET_M = 0.3
 /** Height of the rod's butt above the feet as the rod is held up, m. Nominal. */
 const BUTT_ABOVE_FEET_M = 1
 /** A sinker on a longer drop does not come in with one lift, m. */
-const LONGEST_DROP_M = 1.5
+export const LONGEST_DROP_M = 1.5
 
 type HandPath = {
   end: string
@@ -50,8 +50,8 @@ export type Hand = Moment & {
 /**
  * Hand: the fish at the side. The hand, bent down to the edge, gets hold of the path at freeboard + 0.3 m up from the hook; from
  * there on the weakest link over the fish's dead weight decides. Out of reach is never better than `watch`: where the trace is
- * shorter than that and braid is left to hold, where more hangs beyond the tip ring than the rod held up can bring (freeboard + 1 m + the rod), or where
- * a sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
+ * shorter than that and braid is left to hold, where more hangs beyond the tip ring than the rod held up can bring
+ * (freeboard + 1 m + the rod), or where a sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
  */
 export function handMoment(workings: Workings): Hand | undefined {
   const { trace, conditions } = workings

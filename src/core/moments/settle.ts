@@ -4,6 +4,7 @@ import { gripOf } from '../gear/grip.ts'
 import { lineDiameterM, MATERIALS } from '../gear/materials.ts'
 import { SINKER_SHAPES } from '../gear/sinkers.ts'
 import { DENSITY_KG_PER_M3, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
+import { freeLine } from '../trace/outfit.ts'
 import type { Piece, Trace } from '../trace/schema.ts'
 import { METHODS, type Water } from '../trace/waterConditions.ts'
 import type { Layer } from '../water/hangLayers.ts'
@@ -24,6 +25,8 @@ const SINKER_COEFFICIENT = 0.5
 const BED_EXPONENT = 1 / 7
 /** Share of the peak stream that at least holds for part of a session: from about four hours in six. Ours. */
 const PART_OF_THE_TIDE = 2 / 3
+/** What is wanted where any sinker holds, kg. */
+const LEAST_KG = 0.001
 /** A solve for a verdict needs no more than this. */
 const TOLERANCE = 1e-6
 
@@ -91,10 +94,10 @@ export function sinkerOf(trace: Trace): Sinker | undefined {
 
 type Least = { kg: number } | { trouble: string }
 
-function verdictOf(margin: number, partly: () => Least, boreKg: number): Verdict {
+function verdictOf(margin: number, partly: () => Least, bearsKg: number): Verdict {
   if (margin >= 1) return 'holds'
   const part = partly()
-  return 'kg' in part && part.kg <= boreKg ? 'watch' : 'fails'
+  return 'kg' in part && part.kg <= bearsKg ? 'watch' : 'fails'
 }
 
 /** The least sinker of this shape that holds at a share of the peak stream. */
@@ -104,9 +107,8 @@ function leastKg(workings: Workings, sinker: Sinker, water: Water, share: number
     return { kg: byMethod(workings, sinker, water, streamMperS) }
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    if (error.code === 'no-root' && error.details.end === 'least') return { kg: 0.001 }
     // Without a stream nothing is needed to hold.
-    if (streamMperS === 0) return { kg: 0.001 }
+    if (streamMperS === 0 || (error.code === 'no-root' && error.details.end === 'least')) return { kg: LEAST_KG }
     return { trouble: error.message }
   }
 }
@@ -134,7 +136,7 @@ export function shoreInput(workings: Workings, sinker: Sinker, water: Water, str
 export function uptideInput(workings: Workings, sinker: Sinker, water: Water, streamMperS: number): UptideHoldInput {
   return {
     ...castInput(workings, sinker, water),
-    lineDensityKgperM3: MATERIALS[workings.outfit.wound.at(-1)!.material].densityKgperM3,
+    lineDensityKgperM3: MATERIALS[freeLine(workings.outfit).material].densityKgperM3,
     surfaceCurrentMperS: streamMperS,
     depthM: water.depthM,
     uptideDistanceM: water.distanceM,
@@ -145,7 +147,7 @@ export function uptideInput(workings: Workings, sinker: Sinker, water: Water, st
 
 function castInput(workings: Workings, sinker: Sinker, water: Water) {
   return {
-    lineDiameterM: lineDiameterM(workings.outfit.wound.at(-1)!) * water.weedFactor,
+    lineDiameterM: lineDiameterM(freeLine(workings.outfit)) * water.weedFactor,
     baitDragAreaM2: baitAreaM2(workings),
     grip: gripOf(sinker.shape, water.bed),
     sinkerDensityKgperM3: DENSITY_KG_PER_M3.lead,
@@ -172,7 +174,7 @@ export function lineInput(
     sinkerDensityKgperM3: DENSITY_KG_PER_M3.lead,
     sinkerDragCoefficient: SINKER_COEFFICIENT,
     baitDragAreaM2: baitAreaM2({ trace }),
-    layers: [...own, ...below, layerOf(wound.at(-1)!, water)],
+    layers: [...own, ...below, layerOf(freeLine(outfit), water)],
     surfaceCurrentMperS: streamMperS,
     depthM: water.depthM,
     profileExponent: BED_EXPONENT,
@@ -186,7 +188,7 @@ export function sinkInput(workings: Workings, sinker: Sinker, water: Water): Sin
     massKg: sinker.massKg,
     densityKgperM3: DENSITY_KG_PER_M3.lead,
     dragAreaM2: sinkerAreaM2(sinker) + baitAreaM2(workings),
-    lineDiameterM: lineDiameterM(workings.outfit.wound.at(-1)!),
+    lineDiameterM: lineDiameterM(freeLine(workings.outfit)),
     depthM: water.depthM,
   }
 }
@@ -233,7 +235,7 @@ function baitAreaM2({ trace }: Pick<Workings, 'trace'>): number {
 }
 
 function inputsOf(workings: Workings, sinker: Sinker, water: Water, peak: Least, reserve: number, sinkS: number): Input[] {
-  const line = workings.outfit.wound.at(-1)!
+  const line = freeLine(workings.outfit)
   const cast = water.method === 'shore' || water.method === 'uptide'
   return [
     { name: 'method', value: METHODS[water.method].name, unit: '', from: 'document' },

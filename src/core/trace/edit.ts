@@ -1,4 +1,4 @@
-import { isLine, type Joint, OUTFIT, type Piece, parentId, type ReleaseClip, type Trace } from './schema.ts'
+import { type Attach, isLine, type Joint, OUTFIT, type Piece, parentId, type ReleaseClip, type Trace } from './schema.ts'
 
 /** Strength of a release clip where none is given, N. Nominal. */
 const CLIP_N = 250
@@ -6,6 +6,11 @@ const CLIP_N = 250
 /** The trace with one piece changed. */
 export function withPiece(trace: Trace, id: string, change: (piece: Piece) => Piece): Trace {
   return { ...trace, pieces: trace.pieces.map((piece) => (piece.id === id ? change(piece) : piece)) }
+}
+
+/** The trace with one piece hung elsewhere or otherwise. */
+export function reattached(trace: Trace, id: string, attach: Attach): Trace {
+  return withPiece(trace, id, (piece) => ({ ...piece, attach }))
 }
 
 /** The trace with the joint of one piece changed; a piece that hangs by no joint stays as it is. */

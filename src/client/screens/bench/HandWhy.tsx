@@ -1,8 +1,9 @@
 import type { Hand } from '../../../core/moments/hand.ts'
+import { withArticle } from '../../../core/trace/names.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { linkName, withArticle } from '../../words/names.ts'
+import { linkName } from '../../words/names.ts'
 
 /** What the hand gets hold of, what hangs beyond the tip ring, and what cuts. */
 export function HandWhy({ hand, trace, outfit }: { hand: Hand; trace: Trace; outfit: Outfit }) {

@@ -1,9 +1,10 @@
 import type { Link } from '../../../core/strength/pathLinks.ts'
+import { pieceName } from '../../../core/trace/names.ts'
 import type { Outfit } from '../../../core/trace/outfit.ts'
 import { isLine, jointId, type Trace } from '../../../core/trace/schema.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
-import { lineSpec, pieceName, pieceSpec, woundName } from '../../words/names.ts'
+import { lineSpec, pieceSpec, woundName } from '../../words/names.ts'
 
 /** The parts in order, with the strength of those on the deciding path: the bench on a phone. */
 export function PartList({ trace, outfit, links }: { trace: Trace; outfit: Outfit; links: readonly Link[] }) {

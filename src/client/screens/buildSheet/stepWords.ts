@@ -1,8 +1,8 @@
 import type { Step } from '../../../core/build/steps.ts'
 import { connectionOf } from '../../../core/gear/connections.ts'
+import { pieceName } from '../../../core/trace/names.ts'
 import { type Joint, OUTFIT, type Trace } from '../../../core/trace/schema.ts'
 import type { Show } from '../../settings/preferences.tsx'
-import { pieceName } from '../../words/names.ts'
 
 /** One step of the build in a sentence, and why it comes there where that is not plain. */
 export function stepWords(step: Step, trace: Trace, show: Show): { text: string; why?: string } {

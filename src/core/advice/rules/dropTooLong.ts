@@ -1,3 +1,4 @@
+import { LONGEST_DROP_M } from '../../moments/hand.ts'
 import { withLength } from '../../trace/edit.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
@@ -13,9 +14,11 @@ export const dropTooLong: Rule = {
       {
         subject: drop.id,
         severity: 'caution',
-        why: say`${called(trace, drop.id)} is ${length(drop.lengthM)}: over 1.5 m the sinker does not come in with one lift.`,
-        figure: drop.lengthM / 1.5,
-        remedies: [{ label: 'shorten it to 1.5 m', make: () => ({ trace: withLength(trace, drop.id, 1.5) }) }],
+        why: say`${called(trace, drop.id)} is ${length(drop.lengthM)}: over ${LONGEST_DROP_M.toString()} m the sinker does not come in with one lift.`,
+        figure: drop.lengthM / LONGEST_DROP_M,
+        remedies: [
+          { label: `shorten it to ${LONGEST_DROP_M} m`, make: () => ({ trace: withLength(trace, drop.id, LONGEST_DROP_M) }) },
+        ],
       },
     ]
   },

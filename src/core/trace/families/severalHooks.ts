@@ -18,7 +18,7 @@ import {
 
 const GROUP = 'several hooks'
 /** A trapped swivel turns between its beads in this much of the body, m. */
-const TRAP_M = 0.012
+export const TRAP_M = 0.012
 
 /** Crimp, bead, swivel, bead, crimp along the body, and the snood with its hook on the swivel. */
 const TRAPPED_SNOOD: readonly Row[] = [

@@ -1,16 +1,17 @@
+import { reattached } from '../edit.ts'
+import { TRAP_M } from '../families/severalHooks.ts'
 import { fixedOn, joined, sliding, usualConnection } from '../hang.ts'
+import { pieceName, withArticle } from '../names.ts'
 import type { Outfit } from '../outfit.ts'
 import { carriesEnd } from '../parseTrace.ts'
 import { type Attach, isLine, OUTFIT, type Piece, type Trace } from '../schema.ts'
 import { atOf, onLine } from './along.ts'
-import { NO_KNOT, sideById, tieTo } from './joining.ts'
+import { NO_KNOT, sideById, sideOf, tieTo } from './joining.ts'
 import { NEW_PARTS, type NewPart, SINGLE_PARTS, type SinglePart } from './newParts.ts'
 import { pieceOf } from './pieceOf.ts'
 import type { Place } from './places.ts'
 import { checked, type Redrawn, refused } from './redrawn.ts'
 
-/** Half of the body that a trapped boom turns in, m. */
-const TRAP_M = 0.012
 /** Share of a pulley's line that lies on the sinker's side to begin with. */
 const PULLEY_NEAR_SHARE = 0.25
 
@@ -53,9 +54,9 @@ function atEnd(trace: Trace, outfit: Outfit, place: Extract<Place, { at: 'end' }
   if (parent && ['bait', 'sinker', 'lure', 'float', 'light'].includes(parent.role))
     return no(`nothing hangs from a ${parent.role}`)
   if (parent?.role === 'hook' && (part.kind === 'line' || part.kind === 'float')) return no('tie it above the hook')
-  if (part.kind === 'hardware' && IN_LINE_NEVER.includes(part.type)) return no('it goes along a line, not at an end')
+  if (part.kind === 'hardware' && NEVER_AT_END.includes(part.type)) return no('it goes along a line, not at an end')
   if (taken && (!carries || (part.kind === 'hook' && taken.role !== 'hook' && taken.role !== 'bait')))
-    return no(`${named(taken)} is tied there already: put a loop or a three-way swivel between first`)
+    return no(`${withArticle(pieceName(taken))} is tied there already: put a loop or a three-way swivel between first`)
   const piece = pieceOf(part, trace, outfit, joined(place.of, 'fitted'))
   const attach = tieNew(trace, outfit, place, piece)
   if (!attach) return no(NO_KNOT)
@@ -66,8 +67,9 @@ function atEnd(trace: Trace, outfit: Outfit, place: Extract<Place, { at: 'end' }
   return { ok: true, trace: reattached(withNew, taken.id, below), id: piece.id }
 }
 
-/** Types that only ever sit part-way along a line. */
-const IN_LINE_NEVER: readonly string[] = ['bead', 'crimp', 'stopKnot', 'baitClip', 'breakBand']
+/** Types that are fast on a line wherever they sit; and with the bead, those that never hang from an end. */
+const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'baitClip', 'breakBand']
+const NEVER_AT_END: readonly string[] = ['bead', ...FAST_ON_LINE]
 
 function tieNew(
   trace: Trace,
@@ -75,14 +77,9 @@ function tieNew(
   { of, end }: { of: string; end?: 'near' | 'far' },
   piece: Piece,
 ): Attach | undefined {
-  const below = isLine(piece)
-    ? { material: piece.material, role: piece.role }
-    : piece.role === 'hook'
-      ? ('hook' as const)
-      : ('part' as const)
-  if (piece.role === 'hardware' && piece.type === 'loop' && typeof sideById(trace, outfit, of) === 'object')
-    return joined(of, 'surgeonsLoop', end)
-  const connection = usualConnection(sideById(trace, outfit, of), below)
+  const above = sideById(trace, outfit, of)
+  if (piece.role === 'hardware' && piece.type === 'loop' && typeof above === 'object') return joined(of, 'surgeonsLoop', end)
+  const connection = usualConnection(above, sideOf(piece))
   return connection && joined(of, connection, end)
 }
 
@@ -101,7 +98,7 @@ export function seatFor(trace: Trace, { line, downM }: { line: string; downM: nu
   if (piece.role === 'hardware') {
     if (piece.type === 'loop')
       return line === OUTFIT ? 'the outfit’s line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
-    if (['crimp', 'stopKnot', 'baitClip', 'breakBand'].includes(piece.type)) return fixedOn(line, atM)
+    if (FAST_ON_LINE.includes(piece.type)) return fixedOn(line, atM)
     if (piece.type === 'threeWay' || piece.type === 'snap') return 'it is tied in: split the line there'
   } else if (piece.role === 'float') {
     const stop = onLine(trace, line).findLast((other) => other.downM <= downM)
@@ -174,14 +171,8 @@ function pulleyLine(trace: Trace, outfit: Outfit, place: Place): Step {
   return { ok: true, trace: reattached({ ...withNear, pieces: [...withNear.pieces, far] }, line.id, through), id: line.id }
 }
 
-const named = (piece: Piece) => `the ${piece.label ?? piece.id.replaceAll('-', ' ')}`
-
 function insertAfter(trace: Trace, id: string, piece: Piece): Piece[] {
   const at = trace.pieces.findIndex((each) => each.id === id)
-  // After the last of what already hangs there, so that the list reads from the reel down.
+  // Right after what it hangs from, so that the list reads from the reel down.
   return at < 0 ? [piece, ...trace.pieces] : [...trace.pieces.slice(0, at + 1), piece, ...trace.pieces.slice(at + 1)]
-}
-
-export function reattached(trace: Trace, id: string, attach: Attach): Trace {
-  return { ...trace, pieces: trace.pieces.map((piece) => (piece.id === id ? { ...piece, attach } : piece)) }
 }

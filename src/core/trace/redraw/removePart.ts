@@ -1,3 +1,4 @@
+import { reattached } from '../edit.ts'
 import type { Outfit } from '../outfit.ts'
 import { isLine, OUTFIT, type Piece, parentId, type Trace } from '../schema.ts'
 import { NO_KNOT, tieTo } from './joining.ts'
@@ -26,7 +27,7 @@ export function removePart(trace: Trace, outfit: Outfit, id: string, { below }: 
   for (const orphan of orphans) {
     const attach = tieTo(left, outfit, parent, orphan, piece.attach.how === 'joined' ? piece.attach.end : undefined)
     if (!attach) return refused(NO_KNOT)
-    mended = { ...mended, pieces: mended.pieces.map((each): Piece => (each.id === orphan.id ? { ...each, attach } : each)) }
+    mended = reattached(mended, orphan.id, attach)
   }
   return checked(mended, outfit, chosen)
 }

@@ -1,6 +1,6 @@
+import { reattached } from '../edit.ts'
 import type { Outfit } from '../outfit.ts'
 import { isLine, type Piece, parentId, type Trace } from '../schema.ts'
-import { reattached } from './addPart.ts'
 import { onLine, putAt, ridesOn } from './along.ts'
 import { NO_KNOT, tieTo } from './joining.ts'
 import { checked, type Redrawn, refused } from './redrawn.ts'

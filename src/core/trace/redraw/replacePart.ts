@@ -1,6 +1,7 @@
+import { reattached } from '../edit.ts'
 import type { Outfit } from '../outfit.ts'
 import { isLine, type Piece, parentId, type Trace } from '../schema.ts'
-import { reattached, seatFor } from './addPart.ts'
+import { seatFor } from './addPart.ts'
 import { onLine, ridesOn } from './along.ts'
 import { NO_KNOT, tieTo } from './joining.ts'
 import { SINGLE_PARTS } from './newParts.ts'

@@ -1,3 +1,4 @@
+import { reattached } from '../edit.ts'
 import type { Outfit } from '../outfit.ts'
 import { isLine, OUTFIT, type Piece, type Trace } from '../schema.ts'
 import { type OnLine, onLine, putAt, ridesOn } from './along.ts'
@@ -37,14 +38,7 @@ export function slidePart(trace: Trace, outfit: Outfit, id: string, downM: numbe
   if (!range || !piece) return refused('it does not ride on a line')
   const toM = Math.min(range.highM, Math.max(range.lowM, downM))
   const pulley = throughOf(piece, trace)
-  if (pulley) {
-    const attach = { ...pulley.attach, atM: toM }
-    return checked(
-      { ...trace, pieces: trace.pieces.map((each): Piece => (each.id === pulley.id ? { ...pulley, attach } : each)) },
-      outfit,
-      id,
-    )
-  }
+  if (pulley) return checked(reattached(trace, pulley.id, { ...pulley.attach, atM: toM }), outfit, id)
   const lineId = ridesOn(piece)!
   const moved = groupOf(onLine(trace, lineId), piece).reduce(
     (next, other) => putAt(next, other.piece.id, other.downM + toM - range.downM),
