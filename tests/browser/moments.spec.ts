@@ -1,0 +1,111 @@
+import { copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
+
+test('the moments: a longer hook length is too long for the rod; more line out brings the peak past what is allowed', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moments')}`)
+  await page.locator('[data-moment=hand] button').click()
+  await page.getByRole('option', { name: 'hook length', exact: true }).click()
+  await page.getByLabel('finished length').fill('9 m')
+  await expect(page.locator('[data-moment=hand]')).toContainText('too long for the rod: 9.00 m')
+  await expect(page.getByText('The rest is hand over hand')).toBeVisible()
+  await page.locator('[data-moment=run] button').click()
+  await expect(page.getByRole('img', { name: /Peak load against line out/ })).toBeVisible()
+  await page.getByLabel('drag set', { exact: true }).fill('0.5 lb')
+  await expect(page.getByText(/stays under what the chain is allowed/)).toBeVisible()
+})
+
+for (const [id, name] of [
+  [TOPE, 'tope, a leader lighter than its knots allow'],
+  [STOUT, 'a weak link stronger than its trace'],
+] as const)
+  test(`mended to hold in every moment by remedies alone: ${name}`, async ({ page, app }) => {
+    await page.goto(`${app.url}/traces/${await copyOf(page, app.url, id, name)}`)
+    const moments = page.locator('[data-moment][data-verdict]')
+    const below = page.locator('[data-moment]:not([data-verdict=holds])[data-verdict]')
+    await expect(moments.first()).toBeVisible()
+    expect(await below.count()).toBeGreaterThan(0)
+    for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
+      const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Set aside' }).first()
+      const label = (await remedy.textContent()) ?? ''
+      await remedy.click()
+      await expect(page.getByRole('button', { name: label, exact: true })).toHaveCount(0)
+    }
+    await expect(below).toHaveCount(0)
+    await page.getByRole('button', { name: 'Save' }).click()
+    await expect(page.getByText('revision 2, saved')).toBeVisible()
+    await page.getByRole('button', { name: 'Undo' }).click()
+    expect(await below.count()).toBeGreaterThan(0)
+  })
+
+test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
+  const blood = page.locator('[data-finding=blood-unlike]')
+  await blood.getByRole('button', { name: 'Set aside' }).click()
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Set aside' })).toBeDisabled()
+  await page.getByRole('textbox', { name: 'reason' }).fill('tied at the mark, it has held')
+  await page.keyboard.press('Enter')
+  await expect(blood).toHaveCount(0)
+  await page.getByRole('button', { name: /and 1 set aside/ }).click()
+  await expect(page.getByText('Set aside: tied at the mark, it has held')).toBeVisible()
+  await page.getByRole('button', { name: 'Take up again' }).click()
+  await expect(blood).toHaveCount(1)
+})
+
+test('every verdict opens its derivation, which can be copied', async ({ page, app, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  await page.getByRole('button', { name: 'How it is reckoned' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('Peak load in a run, and the highest safe drag')
+  await expect(dialog).toContainText('albright at the leader')
+  await expect(dialog).toContainText('Capstan equation')
+  await dialog.getByRole('button', { name: 'Copy as text' }).click()
+  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toContain('allowed fraction: 0.75, rule')
+})
+
+test('how it settles: a stream too strong blows the line out, the remedy takes the weight that holds, the side view redraws', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
+  const settle = page.locator('[data-moment=settle]')
+  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+  await page.getByLabel('cast', { exact: true }).selectOption('none')
+  await page.getByLabel('reckon how it settles').check()
+  await settle.getByRole('button').click()
+  await page.getByLabel('depth', { exact: true }).fill('20 m')
+  await page.getByLabel('stream', { exact: true }).fill('0.4 kn')
+  await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
+  await page.getByLabel('stream', { exact: true }).fill('5 kn')
+  await expect(settle).toHaveAttribute('data-verdict', 'fails')
+  await expect(page.getByText('the line is blown out')).toBeVisible()
+  await page.getByLabel('stream', { exact: true }).fill('1.8 kn')
+  await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
+  await page.locator('[data-finding=sinker-too-light]').getByRole('button', { name: 'Take the weight that holds' }).click()
+  await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  for (const method of ['uptide', 'drift', 'shore']) {
+    await page.getByLabel('fished', { exact: true }).selectOption(method)
+    await expect(settle).toHaveAttribute('data-verdict', /holds|watch|fails/)
+  }
+  expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
+  await page.getByLabel('depth', { exact: true }).fill('-5')
+  await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
+  await page.getByLabel('reckon how it settles').uncheck()
+  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+})
+
+test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {
+  const id = await copyOf(page, app.url, TOPE, 'crimped')
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('option', { name: 'snell at the hook', exact: true }).click()
+  await page.getByLabel('tied with').selectOption('crimpLoop')
+  await page.getByLabel('sleeve’s bore').fill('2 mm')
+  await page.getByRole('button', { name: /^All \d/ }).click()
+  const bore = page.locator('[data-finding=crimp-bore]')
+  await expect(bore).toContainText('it does not grip')
+  await bore.getByRole('button', { name: 'Take the sleeve that fits' }).click()
+  await expect(bore).toHaveCount(0)
+})
