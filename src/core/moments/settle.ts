@@ -253,7 +253,7 @@ function inputsOf(workings: Workings, sinker: Sinker, water: Water, peak: Least,
     {
       name: 'line’s thickness',
       value: lineDiameterM(line),
-      unit: 'mm',
+      unit: 'm',
       from: line.diameterM === undefined ? 'nominal' : 'document',
     },
     { name: 'weed on the line', value: water.weedFactor, unit: '', from: 'document' },

@@ -67,9 +67,9 @@ function inputWords({ name, value, unit }: Input, show: Show): string {
   if (unit === 'N') return show.computed('strength', value)
   if (unit === 'kg') return show.computed(name === 'fish' ? 'fish' : 'mass', value)
   if (unit === 'm/s') return show.computed('speed', value)
+  if (name === 'line’s thickness') return show.computed('diameter', value)
   // A spool's radius is a size of gear, not a length of line.
   if (unit === 'm') return name.startsWith('spool') ? `${(value * 1000).toFixed(1)} mm` : show.computed('length', value)
-  if (unit === 'mm') return show.computed('diameter', value)
   if (unit === 's') return `${value.toFixed(0)} s`
   if (unit === 'rad') return `${((value * 180) / Math.PI).toFixed(0)}°`
   return name.startsWith('chance') ? percent(value, 1) : value.toFixed(2)
