@@ -39,8 +39,8 @@ function snagFigure(snag: Snag): string {
   return `${what}: ${percent(snag.figure.value)}`
 }
 
-function settleFigure({ sinkerKg, wantedKg }: Settle, show: Show): string {
-  const has = show.computed('mass', sinkerKg)
+function settleFigure({ settling: { weight }, wantedKg }: Settle, show: Show): string {
+  const has = show.computed('mass', weight.massKg)
   return wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', wantedKg)} wanted`
 }
 
@@ -63,7 +63,8 @@ export function decidesWords(evaluation: Evaluation, name: MomentName, nameOf: (
 }
 
 /** How it is fished, and how long it sinks. */
-const settleWords = ({ water, sinkS }: Settle) => `${METHODS[water.method].name}; sinks in ${sinkS.toFixed(0)} s`
+const settleWords = ({ settling: { water }, sinkS }: Settle) =>
+  `${METHODS[water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`
 
 /** What keeps a fish out of the hand, in a word; undefined where nothing does. */
 function reachWords({ deciding, longDrop }: Hand, show: Show): string | undefined {

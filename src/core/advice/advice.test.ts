@@ -107,6 +107,13 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => fished(base('threeWay', lowered), { water: { ...usualWater('anchor'), streamMperS: 1 } }),
     passing: () => fished(base('threeWay', lowered), { water: { ...usualWater('anchor'), streamMperS: 0.2 } }),
   },
+  'lower-weight-slower': {
+    failing: () =>
+      of(base('deepDrop', lowered), (trace) =>
+        set('release-weight', { massKg: 0.4, shape: 'bar' })(set('hold-down-sinker', { shape: 'pear' })(trace)),
+      ),
+    passing: () => base('deepDrop', lowered),
+  },
   'swivel-through-bore': {
     failing: () => of(base('barrelLead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
   },

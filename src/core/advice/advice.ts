@@ -28,6 +28,7 @@ import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
 import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
 import { lowerStopSlips } from './rules/lowerStopSlips.ts'
+import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
 import { mixedUnits } from './rules/mixedUnits.ts'
 import { noBeadAtTip } from './rules/noBeadAtTip.ts'
 import { noShockLeader } from './rules/noShockLeader.ts'
@@ -71,6 +72,7 @@ const RULES: readonly Rule[] = [
   lightNearBait,
   loopBreaksOnCast,
   lowerStopSlips,
+  lowerWeightSlower,
   mixedUnits,
   noBeadAtTip,
   noShockLeader,

@@ -8,6 +8,7 @@ export type Phrase = readonly (string | Figure)[]
 export const strength = (si: number): Figure => ({ quantity: 'strength', si })
 export const length = (si: number): Figure => ({ quantity: 'length', si })
 export const mass = (si: number): Figure => ({ quantity: 'mass', si })
+export const speed = (si: number): Figure => ({ quantity: 'speed', si })
 export const diameter = (si: number): Figure => ({ quantity: 'diameter', si })
 
 /** Builds a phrase: numbers without a unit are written as they are. */

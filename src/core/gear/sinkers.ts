@@ -16,13 +16,16 @@ export const SINKER_SHAPES = {
 
 export type SinkerShape = keyof typeof SINKER_SHAPES
 
+/** Drag coefficient of a sinker as a sphere of its mass. Nominal. */
+export const SINKER_DRAG_COEFFICIENT = 0.5
+
 /**
- * Drag coefficient times area of a sinker in flight: 0.5 × frontal area of a lead sphere of its mass × its shape's share.
+ * Drag coefficient times area of a sinker in flight, or falling: 0.5 × frontal area of a lead sphere of its mass × its shape's share.
  * @returns drag area, m². Nominal.
  */
 export function sinkerDragAreaM2(shape: SinkerShape, massKg: number): number {
   const radiusM = Math.cbrt((3 * massKg) / (4 * Math.PI * DENSITY_KG_PER_M3.lead))
-  return 0.5 * Math.PI * radiusM ** 2 * SINKER_SHAPES[shape].flight
+  return SINKER_DRAG_COEFFICIENT * Math.PI * radiusM ** 2 * SINKER_SHAPES[shape].flight
 }
 
 /** Units for a kilogram of cast lead, and the least a sinker costs. Ours, for the scenario. */

@@ -2,12 +2,13 @@ import { describe, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { evaluate } from '../moments/evaluate.ts'
+import type { LineShape } from '../settling/lineShape.ts'
 import { usualConditions } from '../trace/conditions.ts'
 import { isLine } from '../trace/schema.ts'
+import { layOutLineView } from './lineView.ts'
 import { layOutPeakChart } from './peakChart.ts'
 import { layOutProfile } from './profile.ts'
 import { layOutReach, type ReachLayout, type ReachOptions } from './reach.ts'
-import { layOutSideView } from './sideView.ts'
 
 const outfit = braidOutfit(50)
 const options: ReachOptions = { width: 1230, trunkY: 58, laneHeight: 70, labelWidth: (id) => 6 * Math.min(12, id.length) }
@@ -89,17 +90,55 @@ test('at true scale the trace’s lines are in proportion', () => {
   expect(widthOf('leader') * layout.metresPerUnit!).toBeCloseTo(lengthOf('leader'), 6)
 })
 
-test('the side view is to one scale both ways, from the boat on the surface to the sinker on the bed', () => {
+const shapeOf = (view: LineShape['view'], points: LineShape['points']): LineShape => ({
+  view,
+  points,
+  lineOutM: 1,
+  scope: 1,
+  setbackM: 1,
+  angleDeg: 1,
+  shares: [],
+})
+
+test('the side view is to one scale both ways, two lines from one boat on the surface to their sinkers on the bed', () => {
   const at = (s: number, x: number, z: number) => ({ s, x, z, tx: -1, tz: 2 })
   const room = { width: 400, height: 220, pad: 20 }
-  const deep = layOutSideView([at(0, 0, 0), at(22, -10, 20)], 20, room)
+  const near = shapeOf('side', [at(0, 0, 0), at(22, -10, 20)])
+  const deep = layOutLineView([near], 20, room)
   expect(deep.bedY - deep.surfaceY).toBeCloseTo(20 / deep.metresPerUnit, 9)
-  expect(deep.sinkerX - deep.boatX).toBeCloseTo(10 / deep.metresPerUnit, 9)
+  expect(deep.sinkers[0]!.x - deep.rod.x).toBeCloseTo(10 / deep.metresPerUnit, 9)
+  expect(deep.sinkers[0]!.y).toBeCloseTo(deep.bedY, 9)
   expect(deep.bedY).toBeLessThanOrEqual(room.height - room.pad + 1e-9)
-  // A long setback, not the depth, decides the scale.
-  const long = layOutSideView([at(0, 0, 0), at(210, -200, 20)], 20, room)
-  expect(long.sinkerX - long.boatX).toBeCloseTo(room.width - 2 * room.pad, 9)
-  expect(long.path).toMatch(/^M[\d.]+ [\d.]+C/)
+  // A long setback, not the depth, decides the scale, for both.
+  const two = layOutLineView([near, shapeOf('side', [at(0, 0, 0), at(210, -200, 20)])], 20, room)
+  expect(two.sinkers[1]!.x - two.rod.x).toBeCloseTo(room.width - 2 * room.pad, 9)
+  expect(two.sinkers[0]!.x - two.rod.x).toBeCloseTo(10 / two.metresPerUnit, 9)
+  expect(two.paths[1]).toMatch(/^M[\d.]+ [\d.]+C/)
+})
+
+test('cast up-tide the sinker lies to the left; from above it lies across, the bow under the straight way; the bar is round', () => {
+  const room = { width: 400, height: 220, pad: 20 }
+  const uptide = layOutLineView(
+    [
+      shapeOf('side', [
+        { s: 0, x: -40, z: 0, tx: 1, tz: 1 },
+        { s: 50, x: 0, z: 20, tx: 1, tz: 1 },
+      ]),
+    ],
+    20,
+    room,
+  )
+  expect(uptide.sinkers[0]!.x).toBeLessThan(uptide.rod.x)
+  const bow = [
+    { s: 0, x: 0, z: 0, tx: 1, tz: 1 },
+    { s: 52, x: 50, z: 12, tx: 1, tz: 0 },
+    { s: 104, x: 100, z: 0, tx: 1, tz: -1 },
+  ]
+  const above = layOutLineView([shapeOf('above', bow)], 5, room)
+  expect(above.sinkers[0]!.x - above.rod.x).toBeCloseTo(100 / above.metresPerUnit, 9)
+  expect(above.sinkers[0]!.y).toBeCloseTo(above.rod.y, 9)
+  expect(above.bedY - above.rod.y).toBeCloseTo(12 / above.metresPerUnit, 9)
+  expect(above.barM).toBe(20)
 })
 
 test('the peak chart rises to the right under one scale, its ticks round in the units shown', () => {

@@ -1,13 +1,14 @@
 import { CALCULATIONS, type CalculationName } from '../calculations.ts'
 import { CoreError } from '../errors.ts'
 import { lineDiameterM } from '../gear/materials.ts'
+import { lineInput, shoreInput, sinkInput, uptideInput } from '../settling/asked.ts'
+import { nominalGrip, settlingOf } from '../settling/settling.ts'
 import { chainElements } from '../strength/pathLinks.ts'
 import { castMoment } from './cast.ts'
 import { handMoment } from './hand.ts'
 import type { Fished } from './levers.ts'
 import type { Input, MomentName } from './moment.ts'
 import { dragInput, runMoment, waterDragN } from './run.ts'
-import { lineInput, shoreInput, sinkerOf, sinkInput, uptideInput } from './settle.ts'
 import { snagMoment } from './snag.ts'
 import { asUncertain, prepare, type Workings } from './workings.ts'
 
@@ -103,19 +104,25 @@ function ofSnag(workings: Workings): Step[] {
 
 function ofSettle(workings: Workings): Step[] {
   const { water } = workings.conditions
-  const sinker = sinkerOf(workings.trace)
-  if (!water || !sinker) return []
-  const sink = step('water.sink', sinkInput(workings, sinker, water), { dragAreaM2: 'nominal', lineDiameterM: 'nominal' })
+  const settling = water && settlingOf(workings, water)
+  if (!settling) return []
   const nominal = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
+  const held = () => {
+    const grip = nominalGrip(settling)
+    if (settling.water.method === 'shore') return step('water.shoreHold', shoreInput(settling, grip), nominal)
+    if (settling.water.method === 'uptide') return step('water.uptideHold', uptideInput(settling, grip), nominal)
+    return step('water.line', lineInput(settling), { layers: 'nominal', ...nominal })
+  }
+  const sunk = () => step('water.sink', sinkInput(settling), { dragAreaM2: 'nominal', lineDiameterM: 'nominal' })
+  return [...ifInRange(held), ...ifInRange(sunk)]
+}
+
+/** A step, or none where it is blown out, floats, or leaves no line to reckon with: the panel says so. */
+function ifInRange(make: () => Step): Step[] {
   try {
-    if (water.method === 'shore')
-      return [step('water.shoreHold', shoreInput(workings, sinker, water, water.streamMperS), nominal), sink]
-    if (water.method === 'uptide')
-      return [step('water.uptideHold', uptideInput(workings, sinker, water, water.streamMperS), nominal), sink]
-    return [step('water.line', lineInput(workings, sinker, water, water.streamMperS), { layers: 'nominal', ...nominal }), sink]
+    return [make()]
   } catch (error) {
-    // Blown out, or no line to reckon with: the panel says so, and the sinking is all there is.
-    if (error instanceof CoreError) return [sink]
+    if (error instanceof CoreError) return []
     throw error
   }
 }

@@ -20,10 +20,11 @@ const settleIn = (water: Water | undefined, massKg = 0.34) => {
 const anchor = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.7 }
 
 describe('settle', () => {
-  test('needs water to settle in, and a sinker', () => {
+  test('needs water to settle in, and something that takes it down', () => {
     expect(settleIn(undefined)).toBeUndefined()
     const free = draftOf('freeLine', outfit, usualConditions())
-    expect(evaluate(free.trace, outfit, { ...free.conditions, water: anchor }).settle).toBeUndefined()
+    const bare = { ...free.trace, pieces: free.trace.pieces.filter(({ role }) => role !== 'bait') }
+    expect(evaluate(bare, outfit, { ...free.conditions, water: anchor }).settle).toBeUndefined()
   })
 
   test('at anchor on one line it wants what water.hangMass says, and its reserve', () => {
@@ -94,14 +95,36 @@ describe('settle', () => {
     expect(settleIn({ ...anchor, streamMperS: 0 })).toMatchObject({ verdict: 'holds' })
   })
 
-  test('the hanging line comes out at the surface, its shares add up, and its feel is between nothing and all', () => {
-    const { hung } = settleIn(anchor, 0.6)!
-    const last = hung!.points.at(-1)!
-    expect(last.z).toBeCloseTo(anchor.depthM, 6)
-    expect(-last.x).toBeCloseTo(hung!.setbackM, 9)
-    expect(hung!.shares.every(({ forceN }) => forceN >= 0)).toBe(true)
-    expect(hung!.feel).toBeGreaterThan(0.3)
-    expect(hung!.feel).toBeLessThanOrEqual(1)
+  test('the stream it holds to is the one at which it is just wanted', () => {
+    for (const water of [
+      anchor,
+      { ...usualWater('shore'), distanceM: 90, streamMperS: 0.3 },
+      { ...usualWater('drift'), driftMperS: 0.2 },
+    ]) {
+      const { holdsToMperS, settling } = settleIn(water, 0.4)!
+      const share = holdsToMperS! / water.streamMperS
+      const then = settleIn({ ...water, streamMperS: holdsToMperS!, driftMperS: water.driftMperS * share }, 0.4)!
+      expect(then.wantedKg! / settling.weight.massKg, water.method).toBeCloseTo(1, 2)
+    }
+  })
+
+  test('a free line: its bait is the weight, stays in a slow stream and streams away in a fast one', () => {
+    const free = draftOf('freeLine', outfit, usualConditions())
+    const inStream = (streamMperS: number) =>
+      evaluate(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS } }).settle!
+    expect(inStream(0.01)).toMatchObject({ verdict: 'holds' })
+    expect(inStream(0.8)).toMatchObject({ verdict: 'fails' })
+    expect(inStream(0.1).holdsToMperS).toBeGreaterThan(0.01)
+    expect(inStream(0.1).settling.weight.densityKgperM3).toBeLessThan(1400)
+    expect(inStream(0.1).sinkS).toBeGreaterThan(settleIn({ ...anchor, depthM: 6 })!.sinkS!)
+  })
+
+  test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {
+    const deep = draftOf('deepDrop', outfit, { ...usualConditions(), castStyle: 'none' })
+    const { settling, falling } = evaluate(deep.trace, outfit, { ...deep.conditions, water: anchor }).settle!
+    expect(settling.weight.id).toBe('hold-down-sinker')
+    expect(falling).toMatchObject({ lower: { sinker: { id: 'release-weight' } }, upper: { sinker: { id: 'hold-down-sinker' } } })
+    expect(falling!.lower.speedMperS).toBeGreaterThan(falling!.upper.speedMperS)
   })
 
   test('a stream that nothing holds in says so, and no figure is NaN', () => {

@@ -20,8 +20,9 @@ export const waterSchema = z.strictObject({
   scope: z.number().min(1.01).max(3),
   /** From rod or boat to the sinker, where it is cast. */
   distanceM: z.number().positive('must be above 0').max(1_000).default(60),
-  /** The boat's own way over the ground, with the stream. */
-  driftMperS: z.number().nonnegative('must not be negative').max(6).default(0),
+  /** The boat's own way over the ground, with the stream and across it. */
+  driftMperS: z.number().min(-6).max(6).default(0),
+  driftAcrossMperS: z.number().min(-6).max(6).default(0),
   /** Times the line's thickness that weed on it makes. */
   weedFactor: z.number().min(1).max(3).default(1),
 })

@@ -42,7 +42,8 @@ export const WATER_CALCULATIONS = {
     title: 'A layered line from a hanging sinker up to a boat, and whose the drag is',
     formula: EQUILIBRIUM,
     source: BERTEAUX,
-    valid: 'as water.hang; a drift takes its own speed off the stream at every height',
+    valid:
+      'as water.hang; a drift takes its own speed off the stream at every height; drifting across, one upright plane is taken',
     input: z
       .strictObject({
         sinkerMassKg: positive.max(1_000),
@@ -65,6 +66,7 @@ export const WATER_CALCULATIONS = {
           .max(200)
           .optional(),
         driftMperS: z.number().min(-20).max(20).optional(),
+        driftAcrossMperS: z.number().min(-20).max(20).optional(),
         ...stream,
         waterDensityKgperM3,
       })

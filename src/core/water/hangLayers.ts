@@ -1,6 +1,7 @@
 import { CoreError } from '../errors.ts'
 import { BED_LAYER_M, type CurrentProfile } from './current.ts'
 import { followLine, type LineForces, type LinePoint, type WaterLine } from './lineInWater.ts'
+import { pushN } from './push.ts'
 import { sphereAreaM2, submergedWeightN } from './sphere.ts'
 
 /** A length of one line, from the sinker up; the last one goes on for as long as it takes. */
@@ -41,10 +42,9 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
   const weightN = submergedWeightN(sinkerMassKg, sinkerDensityKgperM3, rho)
   if (!(weightN > 0))
     throw new CoreError('out-of-range', 'The sinker is not denser than the water', { value: sinkerDensityKgperM3 })
-  const atBed = current(BED_LAYER_M)
-  const push = 0.5 * rho * Math.abs(atBed) * atBed
-  const sinkerN = push * hanging.sinkerDragCoefficient * sphereAreaM2(sinkerMassKg, sinkerDensityKgperM3)
-  const baitN = push * hanging.baitDragAreaM2
+  const push = (dragAreaM2: number) => pushN(dragAreaM2, current(BED_LAYER_M), rho)
+  const sinkerN = push(hanging.sinkerDragCoefficient * sphereAreaM2(sinkerMassKg, sinkerDensityKgperM3))
+  const baitN = push(hanging.baitDragAreaM2)
   const start: LinePoint = { s: 0, x: 0, z: 0, tx: -(sinkerN + baitN), tz: weightN }
   const stop = {
     tolerance: options.tolerance ?? USUAL_TOLERANCE,

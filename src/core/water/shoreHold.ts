@@ -1,6 +1,7 @@
 import { CoreError } from '../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
 import { NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { pushN } from './push.ts'
 import { massOfSubmergedKg } from './sphere.ts'
 
 export type ShoreHoldInput = {
@@ -39,7 +40,7 @@ export function waterShoreHold(input: ShoreHoldInput): ShoreHold {
   const q = 0.5 * rho * NORMAL_COEFFICIENT * input.lineDiameterM * currentMperS ** 2
   const lineTensionN = q * a
   const endAngle = Math.atan(Math.sinh(x))
-  const baitN = 0.5 * rho * input.baitDragAreaM2 * currentMperS ** 2
+  const baitN = pushN(input.baitDragAreaM2, currentMperS, rho)
   const pullN = Math.hypot(lineTensionN * Math.sin(endAngle) + baitN, lineTensionN * Math.cos(endAngle))
   return {
     lineTensionN,

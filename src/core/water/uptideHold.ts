@@ -1,7 +1,9 @@
 import { CoreError } from '../errors.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
 import { BED_LAYER_M, type CurrentProfile, powerProfile } from './current.ts'
+import type { HangOptions } from './hangLayers.ts'
 import { followLine, type LinePoint, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInWater.ts'
+import { pushN } from './push.ts'
 import { sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'
 
@@ -21,8 +23,10 @@ export type UptideHoldInput = {
 /** What the line does to the sinker: along x, towards the boat, and up; and the sinker that holds against it. */
 export type UptideHold = { pullUptideN: number; liftN: number; sinkerMassKg: number }
 
-const TOLERANCE = 1e-9
+const USUAL_TOLERANCE = 1e-9
 const MOST_STEPS = 80
+/** Step of the Jacobian's differences: large enough that the steps' own error does not show in them. */
+const DIFFERENCE = 1e-5
 /** How close the line's end must come to the boat, over the depth. */
 const CLOSE = 1e-8
 
@@ -34,7 +38,10 @@ const CLOSE = 1e-8
  * 'no-convergence' where no pull is found.
  * Source: H. O. Berteaux, Buoy Engineering (1976). Valid: the sinker's own drag left out.
  */
-export function waterUptideHold(input: UptideHoldInput, onPoint?: (point: LinePoint) => void): UptideHold {
+export function waterUptideHold(
+  input: UptideHoldInput,
+  { tolerance = USUAL_TOLERANCE, onPoint }: Pick<HangOptions, 'tolerance' | 'onPoint'> = {},
+): UptideHold {
   const { depthM, uptideDistanceM, lineOutM, surfaceCurrentMperS } = input
   const chordM = Math.hypot(uptideDistanceM, depthM)
   if (!(lineOutM > chordM * (1 + 1e-9)))
@@ -52,25 +59,25 @@ export function waterUptideHold(input: UptideHoldInput, onPoint?: (point: LinePo
     const pull = Math.exp(logPull)
     const start = { s: 0, x: -uptideDistanceM, z: 0, tx: pull * Math.cos(angle), tz: pull * Math.sin(angle) }
     watch?.(start)
-    const stop = { sM: lineOutM, tolerance: TOLERANCE, lengthScaleM: depthM, forceScaleN: pull, untilSlack: false }
+    const stop = { sM: lineOutM, tolerance, lengthScaleM: depthM, forceScaleN: pull, untilSlack: false }
     const { point } = followLine(forces, start, watch ? { ...stop, onPoint: watch } : stop)
     return [point.x / depthM, (point.z - depthM) / depthM] as const
   }
-  const [logPull, angle] = solve(shoot, evenLoadLogPull(input, current, rho), Math.atan2(depthM, uptideDistanceM))
+  const [logPull, angle] = solve(shoot, evenLoadPull(input, current, rho), Math.atan2(depthM, uptideDistanceM))
   if (onPoint) shoot(logPull, angle, onPoint)
   const [pullUptideN, liftN] = [Math.exp(logPull) * Math.cos(angle), Math.exp(logPull) * Math.sin(angle)]
   if (liftN < 0)
     throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', { value: liftN })
-  const baitN = 0.5 * rho * input.baitDragAreaM2 * current(BED_LAYER_M) ** 2
+  const baitN = pushN(input.baitDragAreaM2, current(BED_LAYER_M), rho)
   const neededN = liftN + (pullUptideN + baitN) / input.grip
   return { pullUptideN, liftN, sinkerMassKg: massOfSubmergedKg(neededN, input.sinkerDensityKgperM3, rho) }
 }
 
 /**
- * Log of the pull if the load on the line were even, that of the stream at mid-depth on a line along the chord: a catenary hung
- * across the direction of that load, in closed form.
+ * Log and angle of the pull if the load on the line were even, that of the stream at mid-depth on a line along the chord: a
+ * catenary hung across the direction of that load, in closed form.
  */
-function evenLoadLogPull(input: UptideHoldInput, current: CurrentProfile, rho: number): number {
+function evenLoadPull(input: UptideHoldInput, current: CurrentProfile, rho: number): Miss {
   const { lineDiameterM: d, lineDensityKgperM3, depthM, uptideDistanceM, lineOutM } = input
   const chordM = Math.hypot(uptideDistanceM, depthM)
   const [cx, cz] = [uptideDistanceM / chordM, depthM / chordM]
@@ -89,7 +96,8 @@ function evenLoadLogPull(input: UptideHoldInput, current: CurrentProfile, rho: n
   const xi = sinhOverRoot(Math.sqrt(Math.max(lineOutM ** 2 - rise ** 2, span ** 2 * (1 + 1e-9))) / span)
   const a = span / (2 * xi)
   const begin = Math.atanh(Math.max(-0.999999, Math.min(0.999999, rise / lineOutM))) - xi
-  return Math.log(size * a * Math.cosh(begin))
+  const pull = (axis: 0 | 1) => over[axis] + up[axis] * Math.sinh(begin)
+  return [Math.log(size * a * Math.cosh(begin)), Math.atan2(pull(1), pull(0))]
 }
 
 type Miss = readonly [number, number]
@@ -102,9 +110,11 @@ const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6]
 const STARTS_ANGLE = [0.6, 0.2, 1, -0.2, 1.5]
 const MOST_STARTS = 8
 
-/** Tries the likeliest starts, the closest shot first, until one comes out at the boat. */
-function solve(shoot: Shot, aroundLog: number, chordAngle: number): Miss {
-  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Miss => [aroundLog + log, share * chordAngle]))
+/** The even load's pull finds nearly every case; where it gets stuck, the closest of a fan of starts about it. */
+function solve(shoot: Shot, even: Miss, chordAngle: number): Miss {
+  const first = newton(shoot, even)
+  if (first) return first
+  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Miss => [even[0] + log, share * chordAngle]))
   const byMiss = starts.map((start) => ({ start, size: sizeOf(shoot(...start)) })).toSorted((a, b) => a.size - b.size)
   for (const { start } of byMiss.slice(0, MOST_STARTS)) {
     const found = newton(shoot, start)
@@ -118,7 +128,7 @@ function newton(shoot: Shot, [startLog, startAngle]: Miss): Miss | undefined {
   let [p, q] = [startLog, startAngle]
   let miss = shoot(p, q)
   for (let i = 0; i < MOST_STEPS && sizeOf(miss) > CLOSE; i += 1) {
-    const d = 1e-6
+    const d = DIFFERENCE
     const [byP, byQ] = [shoot(p + d, q), shoot(p, q + d)]
     const [a, b, c, e] = [(byP[0] - miss[0]) / d, (byQ[0] - miss[0]) / d, (byP[1] - miss[1]) / d, (byQ[1] - miss[1]) / d]
     const det = a * e - b * c

@@ -1,65 +1,42 @@
-import { GRAVITY_M_PER_S2 } from '../../../core/math/constants.ts'
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import type { Settle } from '../../../core/moments/settle.ts'
-import { SideView } from '../../charts/SideView.tsx'
-import { useShow } from '../../settings/preferences.tsx'
-import { useWidth } from '../../ui/useWidth.ts'
-import { percent } from '../../words/verdictWords.ts'
+import { gearQuery } from '../../api/documents.ts'
+import { LineStory } from '../../judge/LineStory.tsx'
+import { type Show, useShow } from '../../settings/preferences.tsx'
 
-const SHARE_NAMES: Record<string, string> = { sinker: 'sinker', bait: 'bait', trace: 'trace', line: 'line above the trace' }
+const VIEW_HEIGHT = 220
 
-/** The line's true shape with the sinker as it is, what is felt of it, and whose the drag is. */
-export function SettleWhy({ settle: { hung, water, neededKg, wantedKg, reserve, trouble } }: { settle: Settle }) {
+/** What is wanted, the next weight owned, the stream it holds to, the line's true shape, and whose the drag is. */
+export function SettleWhy({ settle }: { settle: Settle }) {
   const show = useShow()
-  const { ref, width } = useWidth<HTMLDivElement>()
-  const shown = hung && {
-    lineOut: show.computed('length', hung.lineOutM),
-    setback: show.computed('length', hung.setbackM),
-    angle: `${hung.angleDeg.toFixed(0)}°`,
-    scope: (hung.lineOutM / water.depthM).toFixed(2),
-  }
-  const total = hung?.shares.reduce((sum, { forceN }) => sum + forceN, 0) ?? 0
+  const owned = useQuery(gearQuery).data ?? []
+  const { settling, holdsToMperS, falling } = settle
+  const next = owned
+    .flatMap(({ content }) => (content.kind === 'sinker' && content.shape === settling.weight.shape ? [content.massKg] : []))
+    .filter((massKg) => settle.wantedKg !== undefined && massKg >= settle.wantedKg)
+  const lines = useMemo(() => [{ name: 'this line', settling }], [settling])
   return (
     <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
       <p>
-        {neededKg === undefined || wantedKg === undefined
-          ? `No sinker was found that holds: ${trouble}.`
-          : `At the stream’s peak ${show.computed('mass', neededKg)} hold in still water; with a reserve of ${reserve} for swell and swing, ${show.computed('mass', wantedKg)} are wanted.`}
+        {wantedWords(settle, show)}
+        {next.length > 0 && ` The next of this shape that you own: ${show.entered('mass', Math.min(...next))}.`}
+        {holdsToMperS !== undefined && ` As it is, it holds up to ${show.computed('speed', holdsToMperS)}.`}
       </p>
-      {shown && (
-        <>
-          <div ref={ref}>
-            {width > 0 && (
-              <SideView
-                points={hung.points}
-                depthM={water.depthM}
-                width={width}
-                summary={`Side view to scale: ${shown.lineOut} of line out, the sinker ${shown.setback} down-current, the line ${shown.angle} from upright.`}
-              />
-            )}
-          </div>
-          <p>
-            {shown.lineOut} of line out, {shown.scope} times the depth; the sinker lies {shown.setback} down-current, and the line
-            leaves the rod {shown.angle} from upright. Of what you feel, {percent(hung.feel)} is lead.
-          </p>
-          <table className="w-full">
-            <caption className="text-left text-quiet">Why so much: whose the drag is, as a weight</caption>
-            <tbody>
-              {hung.shares.map(({ id, forceN }) => (
-                <tr key={id} className="border-t border-rule">
-                  <th scope="row" className="py-0.5 text-left font-normal">
-                    {SHARE_NAMES[id]}
-                  </th>
-                  <td className="text-right">{show.computed('mass', forceN / GRAVITY_M_PER_S2)}</td>
-                  <td className="w-16 text-right text-quiet">{total > 0 ? percent(forceN / total) : '–'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </>
+      {falling && (
+        <p>
+          Let go together, the lower weight sinks at {show.computed('speed', falling.lower.speedMperS)}, the upper at{' '}
+          {show.computed('speed', falling.upper.speedMperS)}:{' '}
+          {falling.lower.speedMperS > falling.upper.speedMperS ? 'they stay apart.' : 'they foul.'}
+        </p>
       )}
-      {!shown && (water.method === 'anchor' || water.method === 'drift') && (
-        <p className="text-watch">With this sinker the line is blown out: it streams away without holding the bottom.</p>
-      )}
+      <LineStory lines={lines} height={VIEW_HEIGHT} />
     </div>
   )
+}
+
+function wantedWords({ neededKg, wantedKg, reserve, trouble }: Settle, show: Show): string {
+  return neededKg === undefined || wantedKg === undefined
+    ? `No weight was found that holds: ${trouble}.`
+    : `At the stream’s peak ${show.computed('mass', neededKg)} hold in still water; with a reserve of ${reserve} for swell and swing, ${show.computed('mass', wantedKg)} are wanted.`
 }

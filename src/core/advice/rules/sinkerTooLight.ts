@@ -8,7 +8,9 @@ export const sinkerTooLight: Rule = {
   id: 'sinker-too-light',
   check: ({ settle, workings: { trace, conditions } }) => {
     if (!settle || settle.verdict === 'holds') return []
-    const { end, sinkerKg, wantedKg, trouble } = settle
+    const { end, settling, wantedKg, trouble } = settle
+    const { weight, water } = settling
+    const freeLine = trace.pieces.find(({ id }) => id === end)?.role !== 'sinker'
     const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100
     return [
       {
@@ -17,10 +19,12 @@ export const sinkerTooLight: Rule = {
         why:
           wantedKg === undefined
             ? say`${called(trace, end)} does not hold, nor would another: ${trouble ?? 'the stream is too strong'}.`
-            : say`${called(trace, end)} of ${mass(sinkerKg)} does not hold at the stream’s peak: ${mass(wantedKg)} are wanted, the reserve included.`,
-        figure: wantedKg === undefined ? 1e6 : wantedKg / sinkerKg,
+            : freeLine
+              ? say`Free-lined, the bait of ${mass(weight.massKg)} does not stay on the bottom at the stream’s peak: it streams up and away.`
+              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold at the stream’s peak: ${mass(wantedKg)} are wanted, the reserve included.`,
+        figure: wantedKg === undefined ? 1e6 : wantedKg / weight.massKg,
         remedies: [
-          ...(roundKg !== undefined && roundKg <= 5
+          ...(roundKg !== undefined && roundKg <= 5 && !freeLine
             ? [
                 {
                   label: 'take the weight that holds',
@@ -31,7 +35,7 @@ export const sinkerTooLight: Rule = {
           {
             label: 'fish it towards slack water: half the stream',
             make: () => ({
-              conditions: { ...conditions, water: { ...settle.water, streamMperS: settle.water.streamMperS / 2 } },
+              conditions: { ...conditions, water: { ...water, streamMperS: water.streamMperS / 2 } },
             }),
           },
         ],

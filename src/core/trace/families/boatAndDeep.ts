@@ -38,8 +38,8 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     leaderOverMain: 1.5,
     fishKg: 20,
     parameters: [
-      mass('sinkerKg', 'hold-down sinker', 1.36, 0.2, 5),
-      mass('releaseKg', 'release weight', 0.9, 0.1, 3),
+      mass('sinkerKg', 'hold-down sinker', 0.9, 0.2, 5),
+      mass('releaseKg', 'release weight', 1.36, 0.1, 3),
       length('windOnM', 'wind-on', 25, 15, 60),
       length('dropM', 'hold-down drop', 1.5, 0.5, 2),
       length('baitLeaderM', 'bait leader', 2, 1, 4),
@@ -51,7 +51,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
       line('wind-on', 'leader', 'mono', 1, 'windOnM', tied(OUTFIT)),
       part('high-loop', 'loop', onLine('wind-on', { of: 'windOnM', times: 0.2 }, 'dropperLoop')),
       line('hold-down', 'sinkerLink', 'mono', 'weakLink', 'dropM', tied('high-loop', 'girthHitch')),
-      lead('pear', tied('hold-down', 'surgeonsLoop'), 'sinkerKg', 'hold-down-sinker'),
+      lead('ball', tied('hold-down', 'surgeonsLoop'), 'sinkerKg', 'hold-down-sinker'),
       {
         each: 'lights',
         firstM: { of: 'windOnM', plus: -12 },
@@ -64,7 +64,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
       part('swivel', 'ballBearingSwivel', tied('wind-on', 'crimpLoop')),
       line('bait-leader', 'snood', 'mono', 1, 'baitLeaderM', tied('swivel', 'crimpLoop')),
       baited('hook', tied('bait-leader', 'crimpLoop')),
-      lead('bar', tied('hook'), 'releaseKg', 'release-weight'),
+      lead('bomb', tied('hook'), 'releaseKg', 'release-weight'),
     ],
     weakLink: 'hold-down',
   },

@@ -1,0 +1,70 @@
+import { SINKER_SHAPES } from '../../gear/sinkers.ts'
+import { type Sinker, weightOfSinker } from '../../settling/settling.ts'
+import { type Falling, fallSpeedMperS, sinkOrder } from '../../settling/sinkOrder.ts'
+import { withPiece } from '../../trace/edit.ts'
+import type { Rule } from '../finding.ts'
+import { say, speed } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Weights are stepped by so much, up to so much, kg. */
+const STEP_KG = 0.01
+const MOST_KG = 5
+
+/** Two weights on one rig: the lower sinks no faster than the upper, as a release weight slower than the hold-down, and they foul. */
+export const lowerWeightSlower: Rule = {
+  id: 'lower-weight-slower',
+  check: ({ workings: { trace, tracePath, conditions } }) => {
+    if (conditions.castStyle !== 'none') return []
+    const falling = sinkOrder(trace, tracePath)
+    if (!falling || falling.lower.speedMperS > falling.upper.speedMperS) return []
+    const { lower, upper } = falling
+    const replaced = (id: string, change: Partial<Sinker>) => () => ({
+      trace: withPiece(trace, id, (old) => ({ ...old, ...change }) as typeof old),
+    })
+    const heavierKg = outrunning(lower, upper.speedMperS)
+    return [
+      {
+        subject: lower.sinker.id,
+        severity: 'fault',
+        why: say`${called(trace, lower.sinker.id)} sinks at ${speed(lower.speedMperS)}, slower than ${called(trace, upper.sinker.id)} above it at ${speed(upper.speedMperS)}: the upper overtakes it and they foul.`,
+        figure: upper.speedMperS / lower.speedMperS,
+        remedies: [
+          ...(lower.sinker.shape === 'bomb'
+            ? []
+            : [
+                {
+                  label: 'make the lower weight a bomb, which slips down faster',
+                  make: replaced(lower.sinker.id, { shape: 'bomb' }),
+                },
+              ]),
+          ...(SINKER_SHAPES[upper.sinker.shape].flight >= SINKER_SHAPES.flat.flight
+            ? []
+            : [
+                {
+                  label: 'make the upper weight a flat one, which falls slower',
+                  make: replaced(upper.sinker.id, { shape: 'flat' }),
+                },
+              ]),
+          ...(heavierKg === undefined
+            ? []
+            : [
+                {
+                  label: 'take a lower weight heavy enough to stay ahead',
+                  make: replaced(lower.sinker.id, { massKg: heavierKg }),
+                },
+              ]),
+        ],
+      },
+    ]
+  },
+}
+
+/** The lightest lower weight of its shape that outruns a speed; undefined where none within reason does. */
+function outrunning({ sinker, areaM2 }: Falling, speedMperS: number): number | undefined {
+  const drawnM2 = areaM2 - weightOfSinker(sinker).fallAreaM2
+  for (let massKg = Math.ceil(sinker.massKg / STEP_KG) * STEP_KG; massKg <= MOST_KG; massKg += STEP_KG) {
+    const heavier = { ...sinker, massKg: Math.round(massKg / STEP_KG) * STEP_KG }
+    if (fallSpeedMperS(heavier, weightOfSinker(heavier).fallAreaM2 + drawnM2) > speedMperS) return heavier.massKg
+  }
+  return undefined
+}

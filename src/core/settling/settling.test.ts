@@ -1,0 +1,152 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { lineDiameterM } from '../gear/materials.ts'
+import { prepare } from '../moments/workings.ts'
+import { usualConditions } from '../trace/conditions.ts'
+import type { Outfit } from '../trace/outfit.ts'
+import { type Method, usualWater, type Water } from '../trace/waterConditions.ts'
+import { waterLine } from '../water/line.ts'
+import { waterShoreHold } from '../water/shoreHold.ts'
+import { waterUptideHold } from '../water/uptideHold.ts'
+import { lineInput, shoreInput, uptideInput } from './asked.ts'
+import { leastToHold } from './least.ts'
+import { type LineShape, lineShapeOf } from './lineShape.ts'
+import { nominalGrip, type Settling, settlingOf } from './settling.ts'
+import { sinkOrder } from './sinkOrder.ts'
+
+const braid = braidOutfit(50)
+/** The braid with 12 m of mono wound over it. */
+const topShot: Outfit = {
+  ...braid,
+  wound: [...braid.wound, { role: 'topShot', material: 'mono', strengthN: 60 * LB, lengthM: 12, joint: { connection: 'fg' } }],
+}
+const ledger = draftOf('runningLedger', braid, { ...usualConditions(), castStyle: 'none' })
+const inWater = (method: Method, more: Partial<Water> = {}, outfit = braid): Settling => {
+  const water = { ...usualWater(method), ...more }
+  return settlingOf(prepare(ledger.trace, outfit, { ...ledger.conditions, water }), water)!
+}
+const drawn = (settling: Settling): LineShape => {
+  const shape = lineShapeOf(settling)
+  if ('trouble' in shape) throw new Error(shape.trouble)
+  return shape
+}
+const leastKg = (settling: Settling) => {
+  const least = leastToHold(settling)
+  return 'kgFor' in least ? least.kgFor(nominalGrip(settling)) : undefined
+}
+
+describe('what is asked', () => {
+  test('past a top shot the line goes on as the line under it, not as more of the top shot', () => {
+    const { layers } = lineInput(inWater('anchor', {}, topShot))
+    const wound = topShot.wound.toReversed()
+    expect(layers.slice(-wound.length).map(({ diameterM }) => diameterM)).toEqual(wound.map((line) => lineDiameterM(line)))
+    expect(layers.at(-wound.length)!.lengthM).toBeCloseTo(12, 9)
+    expect(layers.at(-1)!.lengthM).toBeUndefined()
+  })
+
+  test('a boat drifting across the stream at the stream’s own speed past it: only what passes in the plane counts', () => {
+    const { layers, ...still } = lineInput(inWater('anchor', { streamMperS: 0 }))
+    // No stream, drifting any way: the same line as at anchor in an even stream of that speed.
+    const even = waterLine({ ...still, layers, surfaceCurrentMperS: 0.4, profileExponent: 0 })
+    for (const [driftMperS, driftAcrossMperS] of [
+      [0.4, 0],
+      [0, 0.4],
+      [0.24, 0.32],
+    ] as const)
+      expect(Math.abs(waterLine({ ...still, layers, driftMperS, driftAcrossMperS }).setbackM)).toBeCloseTo(
+        Math.abs(even.setbackM),
+        6,
+      )
+  })
+})
+
+describe('the least that holds', () => {
+  test('is that of the registered calculation, at any grip', () => {
+    const shore = inWater('shore', { distanceM: 80, streamMperS: 0.35 })
+    const uptide = inWater('uptide', { distanceM: 40, streamMperS: 0.8 })
+    for (const grip of [0.5, 1.3, 3]) {
+      const of = (settling: Settling) => (leastToHold(settling) as { kgFor: (grip: number) => number }).kgFor(grip)
+      expect(of(shore) / waterShoreHold(shoreInput(shore, grip)).sinkerMassKg).toBeCloseTo(1, 12)
+      expect(of(uptide) / waterUptideHold(uptideInput(uptide, grip)).sinkerMassKg).toBeCloseTo(1, 4)
+    }
+  })
+
+  test('grows with the stream, the depth and the line’s thickness; about with the square of the stream; more scope wants less', () => {
+    const arb = fc.record({
+      stream: fc.double({ min: 0.35, max: 0.8, noNaN: true }),
+      depthM: fc.double({ min: 12, max: 50, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(arb, ({ stream, depthM }) => {
+        const water = { streamMperS: stream, depthM }
+        const kg = leastKg(inWater('anchor', water))!
+        expect(leastKg(inWater('anchor', { ...water, depthM: depthM * 1.2 }))).toBeGreaterThan(kg)
+        expect(leastKg(inWater('anchor', { ...water, weedFactor: 1.3 }))).toBeGreaterThan(kg)
+        expect(leastKg(inWater('anchor', { ...water, scope: 1.3 }))).toBeLessThan(kg)
+        const faster = leastKg(inWater('anchor', { ...water, streamMperS: stream * 1.5 }))! / kg
+        expect(Math.log(faster) / Math.log(1.5)).toBeGreaterThan(1.7)
+        expect(Math.log(faster) / Math.log(1.5)).toBeLessThan(2.9)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  test('slack water wants next to nothing by any method; what has no answer says why', () => {
+    for (const method of ['anchor', 'uptide', 'shore', 'drift'] as const)
+      expect(leastKg(inWater(method, { streamMperS: 0 })), method).toBe(0.001)
+    expect(leastToHold(inWater('anchor', { depthM: 1500, streamMperS: 4, scope: 1.05 }))).toMatchObject({ code: 'no-root' })
+    expect(leastToHold(inWater('shore', { scope: 1.001 }))).toMatchObject({ code: 'line-too-short' })
+  })
+})
+
+describe('the line’s shape', () => {
+  test('hanging: it comes out at the surface, its shares add up to the pull across, its feel is between nothing and all', () => {
+    const settling = inWater('anchor', { depthM: 28, streamMperS: 0.4 })
+    const shape = drawn(settling)
+    const top = shape.points.at(-1)!
+    expect(top.z).toBeCloseTo(28, 6)
+    expect(-top.x).toBeCloseTo(shape.setbackM, 9)
+    expect(shape.shares.reduce((sum, { forceN }) => sum + forceN, 0)).toBeCloseTo(-top.tx, 6)
+    expect(shape.feel).toBeGreaterThan(0.3)
+    expect(shape.feel).toBeLessThanOrEqual(1)
+    expect(shape.scope).toBeCloseTo(shape.lineOutM / 28, 12)
+  })
+
+  test('up-tide: from the sinker on the bed up-current to the boat', () => {
+    const shape = drawn(inWater('uptide', { distanceM: 40, depthM: 20, streamMperS: 0.8 }))
+    expect(shape.points[0]).toMatchObject({ x: -40, z: 0 })
+    expect(shape.points.at(-1)!.x).toBeCloseTo(0, 4)
+    expect(shape.points.at(-1)!.z).toBeCloseTo(20, 4)
+    expect(shape.setbackM).toBe(-40)
+  })
+
+  test('from the shore: a bow from the rod to the sinker, as long as the line, as deep as the calculation says', () => {
+    const settling = inWater('shore', { distanceM: 90, scope: 1.1, streamMperS: 0.3 })
+    const { points, lineOutM, setbackM } = drawn(settling)
+    expect(points[0]).toMatchObject({ s: 0, x: 0 })
+    expect(points.at(-1)!.x).toBeCloseTo(90, 9)
+    expect(points.at(-1)!.s).toBeCloseTo(lineOutM, 9)
+    expect(Math.max(...points.map(({ z }) => z))).toBeCloseTo(setbackM, 9)
+    expect(setbackM).toBeCloseTo(waterShoreHold(shoreInput(settling, 1)).bowM, 12)
+  })
+
+  test('blown out, or too little line, is a sentence', () => {
+    expect(lineShapeOf(inWater('anchor', { streamMperS: 4 }))).toHaveProperty('trouble')
+    expect(lineShapeOf(inWater('shore', { scope: 1.001 }))).toHaveProperty('trouble')
+  })
+})
+
+describe('two weights', () => {
+  const order = (family: string) => {
+    const { trace, conditions } = draftOf(family, braid, { ...usualConditions(), castStyle: 'none' })
+    return sinkOrder(trace, prepare(trace, braid, conditions).tracePath)
+  }
+
+  test('only weights on lines of their own are set against each other', () => {
+    expect(order('runningLedger')).toBeUndefined()
+    expect(order('splitShot')).toBeUndefined()
+    expect(order('deepDrop')).toMatchObject({ lower: { sinker: { id: 'release-weight' } } })
+  })
+})

@@ -1,0 +1,77 @@
+import { BAITS, END_ON_SHARE } from '../gear/baits.ts'
+import { gripOf } from '../gear/grip.ts'
+import { SINKER_DRAG_COEFFICIENT, type SinkerShape, sinkerDragAreaM2 } from '../gear/sinkers.ts'
+import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../math/constants.ts'
+import type { Workings } from '../moments/workings.ts'
+import { massOfKg } from '../trace/mass.ts'
+import { type Piece, parentId, type Trace } from '../trace/schema.ts'
+import type { Water } from '../trace/waterConditions.ts'
+
+export type Sinker = Extract<Piece, { role: 'sinker' }>
+
+/** What takes a line down: its sinker, or on a free line the baited hook. */
+export type Weight = {
+  /** The piece: the sinker, or the hook. */
+  id: string
+  massKg: number
+  densityKgperM3: number
+  /** Of a sphere of its mass, in the stream; a bait's own drag is the bait's. */
+  dragCoefficient: number
+  /** Drag coefficient times area as it falls, the bait left out, m². */
+  fallAreaM2: number
+  /** How it holds on the bed; a bait holds like plain lead. */
+  shape: SinkerShape
+}
+
+/** A trace on its outfit with a weight, in some water: all that is asked when it settles. */
+export type Settling = Pick<Workings, 'trace' | 'outfit' | 'spool' | 'tracePath'> & { weight: Weight; water: Water }
+
+/** What settles of a trace in some water; undefined where nothing takes it down. */
+export function settlingOf(workings: Workings, water: Water): Settling | undefined {
+  const weight = weightOf(workings.trace)
+  return weight && { ...workings, weight, water }
+}
+
+/** The weight that holds: the heaviest sinker that stays on at the bottom, or without one the baited hook. */
+export function weightOf(trace: Trace): Weight | undefined {
+  const sinkers = trace.pieces.filter((piece): piece is Sinker => piece.role === 'sinker')
+  const kept = sinkers.filter((sinker) => !fallsOff(trace, sinker))
+  const heaviest = (kept.length > 0 ? kept : sinkers).toSorted((a, b) => b.massKg - a.massKg)[0]
+  return heaviest ? weightOfSinker(heaviest) : baitedHook(trace)
+}
+
+export const weightOfSinker = ({ id, massKg, shape }: Sinker): Weight => ({
+  id,
+  massKg,
+  densityKgperM3: DENSITY_KG_PER_M3.lead,
+  dragCoefficient: SINKER_DRAG_COEFFICIENT,
+  fallAreaM2: sinkerDragAreaM2(shape, massKg),
+  shape,
+})
+
+/** Whether a sinker hangs on a hook: a release weight, meant to drop off at the bottom. */
+export const fallsOff = (trace: Trace, { attach }: Sinker) =>
+  trace.pieces.find(({ id }) => id === parentId(attach))?.role === 'hook'
+
+function baitedHook(trace: Trace): Weight | undefined {
+  const hook = trace.pieces.find(
+    (piece) => piece.role === 'hook' && trace.pieces.some((bait) => bait.role === 'bait' && parentId(bait.attach) === piece.id),
+  )
+  if (!hook) return undefined
+  const hookKg = massOfKg(hook)
+  const baitKg = trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? massOfKg(piece) : 0), 0)
+  const volumeM3 = hookKg / DENSITY_KG_PER_M3.steel + baitKg / BAIT_DENSITY_KG_PER_M3
+  const massKg = hookKg + baitKg
+  return { id: hook.id, massKg, densityKgperM3: massKg / volumeM3, dragCoefficient: 0, fallAreaM2: 0, shape: 'ball' }
+}
+
+/** Drag coefficient times area of all baits, broadside to the stream, m². Nominal. */
+export function baitAreaM2({ trace }: Pick<Settling, 'trace'>): number {
+  return trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? BAITS[piece.bait].streamM2 : 0), 0)
+}
+
+/** The same as they are drawn down, end on, m². Nominal. */
+export const baitFallAreaM2 = (of: Pick<Settling, 'trace'>) => END_ON_SHARE * baitAreaM2(of)
+
+/** Hold of a weight on the bed over its weight in water. Nominal. */
+export const nominalGrip = ({ weight, water }: Settling) => gripOf(weight.shape, water.bed)
