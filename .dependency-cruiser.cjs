@@ -16,7 +16,10 @@ module.exports = {
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
-    only('core-is-pure', '^src/core/', ['^src/core', ...npm('zod', 'd3-scale', '@types/d3-scale')]),
+    only('core-is-pure', '^src/core/', [
+      '^src/core',
+      ...npm('zod', 'd3-scale', '@types/d3-scale', '@neaps/tide-predictor', 'suncalc', '@date-fns/tz'),
+    ]),
     only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)', ...npm('zod')]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),

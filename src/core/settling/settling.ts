@@ -40,7 +40,7 @@ export function weightOf(trace: Trace): Weight | undefined {
   return heaviest ? weightOfSinker(heaviest) : baitedHook(trace)
 }
 
-export const weightOfSinker = ({ id, massKg, shape }: Sinker): Weight => ({
+export const weightOfSinker = ({ id, massKg, shape }: Pick<Sinker, 'id' | 'massKg' | 'shape'>): Weight => ({
   id,
   massKg,
   densityKgperM3: DENSITY_KG_PER_M3.lead,

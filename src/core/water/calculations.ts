@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { define, nonNegative, positive, waterDensityKgperM3 } from '../calculation.ts'
+import { isConstituent, tideHeightM } from '../tide/height.ts'
 import { tideStream } from '../tide/stream.ts'
 import { waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
@@ -27,7 +28,7 @@ const BERTEAUX =
 const EQUILIBRIUM =
   'd(T t)/ds + f − w ẑ = 0, dr/ds = t, f = ½ρCn d |Un| Un + ½ρCt d |Ut| Ut;  u(z) = u_surface (max(z, 0.2 m)/depth)^n'
 
-/** Line, sinkers and streams in the water. */
+/** Line, sinkers and streams in the water; the tide. */
 export const WATER_CALCULATIONS = {
   'water.hang': define({
     title: 'Line from a hanging sinker up to a boat at anchor',
@@ -158,6 +159,28 @@ export const WATER_CALCULATIONS = {
     }),
     output: z.object({ timeS: positive, freeSpeedMperS: positive, bottomSpeedMperS: positive }),
     run: waterSink,
+  }),
+  'tide.height': define({
+    title: 'Height of the tide at an instant',
+    formula: 'heightM = meanLevelM + Σ f amplitudeM cos(V0 + u − phaseDeg)',
+    source: 'IHO list of tidal constituents, nodal corrections f and u of its annex',
+    valid: 'the astronomical tide from 1950 to 2100; no surge; phases are lags behind Greenwich, time is universal',
+    input: z.strictObject({
+      meanLevelM: z.number().min(-50).max(50),
+      constituents: z
+        .array(
+          z.strictObject({
+            name: z.string().refine(isConstituent, 'is not a known constituent, such as M2'),
+            amplitudeM: nonNegative.max(20),
+            phaseDeg: z.number().min(-360).max(360),
+          }),
+        )
+        .min(1)
+        .max(200),
+      time: z.iso.datetime({ offset: true }),
+    }),
+    output: z.object({ heightM: z.number() }),
+    run: ({ time, ...harmonics }) => ({ heightM: tideHeightM(harmonics, Date.parse(time)) }),
   }),
   'tide.stream': define({
     title: 'Rate and set of the stream at an hour from high water',

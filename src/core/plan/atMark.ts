@@ -1,0 +1,90 @@
+import type { Mark } from '../mark/mark.ts'
+import { type Stream, tideStream } from '../tide/stream.ts'
+import { heightAtM, type TideSpan, tideHourAt } from '../tide/tideSpan.ts'
+import type { Water } from '../trace/waterConditions.ts'
+
+/** Wind at an hour: its speed, and where it comes from, clockwise from north. */
+export type Wind = { timeMs: number; speedMperS: number; fromDeg: number }
+/** A mark at an instant. */
+export type AtMark = {
+  timeMs: number
+  heightM: number
+  depthM: number
+  stream: Stream
+  wind: Wind | undefined
+  /** The wind blows against the stream and steepens the sea. */
+  windOverTide: boolean
+  water: Water
+}
+
+/** Way that a drifting boat makes over the wind's. Nominal, ours: 2 to 5 hundredths by its windage. */
+const LEEWAY = 0.03
+/** Wind against stream counts within so many degrees of dead against, from such speeds on, m/s. */
+const AGAINST_DEG = 60
+const LEAST_WIND_MPERS = 5
+const LEAST_STREAM_MPERS = 0.3
+const LEAST_DEPTH_M = 1
+const MINUTE_MS = 60_000
+const RAD = Math.PI / 180
+
+/**
+ * Depth, stream, wind and the water to settle in at a mark at an instant. A boat adrift goes with the stream at the surface and with
+ * a share of the wind.
+ * @throws CoreError 'out-of-range' outside what is known of the tide.
+ */
+export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeMs: number): AtMark {
+  const heightM = heightAtM(tide, timeMs)
+  const stream = streamAt(mark, tide, timeMs)
+  const wind = windAt(winds, timeMs)
+  const depthM = Math.max(LEAST_DEPTH_M, mark.depthM + heightM)
+  const { rateMperS } = stream
+  return {
+    timeMs,
+    heightM,
+    depthM,
+    stream,
+    wind,
+    windOverTide: wind !== undefined && isOverTide(wind, stream),
+    water: {
+      method: mark.method,
+      depthM,
+      streamMperS: rateMperS,
+      bed: mark.bed,
+      scope: mark.scope,
+      distanceM: mark.distanceM,
+      weedFactor: mark.weedFactor,
+      ...(mark.method === 'drift' ? driftOf(stream, wind) : { driftMperS: 0, driftAcrossMperS: 0 }),
+    },
+  }
+}
+
+/** Rate and set of the stream at a mark, its high water so much after the port's. */
+export function streamAt(mark: Pick<Mark, 'stream' | 'highWaterAfterMin'>, tide: TideSpan, timeMs: number): Stream {
+  const { hour, rangeM } = tideHourAt(tide, timeMs - mark.highWaterAfterMin * MINUTE_MS)
+  const { neapRangeM, springRangeM } = tide
+  return tideStream({ hourFromHighWater: hour, tidalRangeM: rangeM, neapRangeM, springRangeM, table: mark.stream })
+}
+
+/** The wind of the hour, or between two hours. */
+function windAt(winds: readonly Wind[], timeMs: number): Wind | undefined {
+  const after = winds.findIndex((wind) => wind.timeMs >= timeMs)
+  const [high, low] = [winds[after], winds[Math.max(0, after - 1)]]
+  if (!high || !low) return undefined
+  const share = high.timeMs === low.timeMs ? 0 : (timeMs - low.timeMs) / (high.timeMs - low.timeMs)
+  const mixed = (part: (angle: number) => number) =>
+    (1 - share) * low.speedMperS * part(low.fromDeg * RAD) + share * high.speedMperS * part(high.fromDeg * RAD)
+  const [north, east] = [mixed(Math.cos), mixed(Math.sin)]
+  return { timeMs, speedMperS: Math.hypot(north, east), fromDeg: (Math.atan2(east, north) / RAD + 360) % 360 }
+}
+
+function isOverTide({ speedMperS, fromDeg }: Wind, { rateMperS, directionDeg }: Stream): boolean {
+  if (directionDeg === null || speedMperS < LEAST_WIND_MPERS || rateMperS < LEAST_STREAM_MPERS) return false
+  return Math.cos((fromDeg - directionDeg) * RAD) >= Math.cos(AGAINST_DEG * RAD)
+}
+
+/** A drift with the stream, and with and across it by the wind. */
+function driftOf({ rateMperS, directionDeg }: Stream, wind: Wind | undefined) {
+  const leewayMperS = LEEWAY * (wind?.speedMperS ?? 0)
+  const off = directionDeg === null ? 0 : ((wind?.fromDeg ?? 0) + 180 - directionDeg) * RAD
+  return { driftMperS: rateMperS + leewayMperS * Math.cos(off), driftAcrossMperS: leewayMperS * Math.sin(off) }
+}

@@ -1,0 +1,168 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
+import { prepare } from '../moments/workings.ts'
+import { leastToHold } from '../settling/least.ts'
+import { settlingOf } from '../settling/settling.ts'
+import { usualConditions } from '../trace/conditions.ts'
+import { atMark, type Wind } from './atMark.ts'
+import { type Owned, type Plan, type PlanInput, planDay } from './planDay.ts'
+import { slacksOf, streamThrough } from './streamThrough.ts'
+
+const outfit = braidOutfit(50)
+const ledger = { ...draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' }), outfit }
+const tide = tideOfDay('2026-11-24')
+const BOX: Owned[] = [0.115, 0.17, 0.23, 0.34, 0.45, 0.68, 0.9, 1.36].map((massKg) => ({ shape: 'pear', massKg }))
+const day: PlanInput = { fished: ledger, mark: MARK, tide, winds: [], fromMs: tide.startMs, toMs: tide.endMs, owned: BOX }
+const blow = (speedMperS: number, fromDeg: number): Wind[] =>
+  [tide.startMs, tide.endMs + HOUR_MS].map((timeMs) => ({ timeMs, speedMperS, fromDeg }))
+
+describe('a mark at an instant', () => {
+  test('the tide stands on the depth at datum, and high water comes later by the mark’s own delay', () => {
+    const now = atMark(MARK, tide, [], tide.startMs + 5 * HOUR_MS)
+    expect(now.depthM).toBeCloseTo(MARK.depthM + now.heightM, 9)
+    const late = atMark({ ...MARK, highWaterAfterMin: 90 }, tide, [], tide.startMs + 6.5 * HOUR_MS)
+    expect(late.stream.rateMperS).toBeCloseTo(now.stream.rateMperS, 9)
+  })
+
+  test('wind against the stream is noted, wind with it or across it is not, nor a breath', () => {
+    const timeMs = streamThrough(MARK, tide, tide.startMs, tide.endMs, 600).toSorted((a, b) => b.rateMperS - a.rateMperS)[0]!
+      .timeMs
+    const { directionDeg } = atMark(MARK, tide, [], timeMs).stream
+    const over = (speed: number, off: number) => atMark(MARK, tide, blow(speed, directionDeg! + off), timeMs).windOverTide
+    expect([over(9, 0), over(9, 50), over(9, 90), over(9, 180), over(2, 0)]).toEqual([true, true, false, false, false])
+  })
+
+  test('wind between hours is turned the short way', () => {
+    const winds = [
+      { timeMs: tide.startMs, speedMperS: 6, fromDeg: 350 },
+      { timeMs: tide.endMs, speedMperS: 6, fromDeg: 10 },
+    ]
+    const { wind } = atMark(MARK, tide, winds, (tide.startMs + tide.endMs) / 2)
+    expect(Math.min(wind!.fromDeg, 360 - wind!.fromDeg)).toBeLessThan(1e-6)
+  })
+
+  test('adrift in a calm the boat goes with the surface; the wind adds three hundredths of its speed', () => {
+    const drift = { ...MARK, method: 'drift' as const }
+    const timeMs = tide.startMs + 4 * HOUR_MS
+    const calm = atMark(drift, tide, [], timeMs)
+    expect(calm.water).toMatchObject({ driftMperS: calm.stream.rateMperS, driftAcrossMperS: 0 })
+    const { directionDeg, rateMperS } = calm.stream
+    const across = atMark(drift, tide, blow(10, directionDeg! + 90), timeMs).water
+    expect(across.driftMperS).toBeCloseTo(rateMperS, 9)
+    expect(Math.abs(across.driftAcrossMperS)).toBeCloseTo(0.3, 9)
+    expect(atMark(drift, tide, blow(10, directionDeg!), timeMs).water.driftMperS).toBeCloseTo(rateMperS - 0.3, 9)
+  })
+
+  test('slack comes four times a day here, weak between stronger runs', () => {
+    const points = streamThrough(MARK, tide, tide.startMs, tide.endMs, 300)
+    const slacks = slacksOf(points)
+    expect(slacks.length).toBeGreaterThanOrEqual(3)
+    expect(slacks.length).toBeLessThanOrEqual(5)
+    const peak = Math.max(...points.map(({ rateMperS }) => rateMperS))
+    for (const { rateMperS } of slacks) expect(rateMperS).toBeLessThan(0.4 * peak)
+  })
+})
+
+describe('the plan of a day', () => {
+  let plan: Plan
+  const shares: number[] = []
+  beforeAll(() => {
+    plan = planDay(day, (share) => shares.push(share))
+  })
+
+  test('has a row for each half hour, and tells how far it is', () => {
+    expect(plan.rows).toHaveLength(48)
+    expect(shares).toHaveLength(48)
+    expect(shares.at(-1)).toBe(1)
+    expect(plan.rows.map(({ timeMs }) => (timeMs - tide.startMs) / HOUR_MS).slice(0, 3)).toEqual([0, 0.5, 1])
+  })
+
+  test('what is taken holds with the reserve; it is the lightest that does, or was on already', () => {
+    for (const [i, { take, wanted, timeMs }] of plan.rows.entries()) {
+      const { wantedKg } = wanted as { wantedKg: number }
+      const lightest = BOX.find(({ massKg }) => massKg >= wantedKg)
+      if (!lightest) expect(take).toBeUndefined()
+      else if (take!.massKg > lightest.massKg) expect(plan.rows[i - 1]!.take, new Date(timeMs).toISOString()).toEqual(take)
+      else expect(take).toEqual(lightest)
+    }
+    expect(new Set(plan.rows.map(({ take }) => take?.massKg)).size).toBeGreaterThan(3)
+  })
+
+  test('follows the stream: the weights wanted run in the order of the rates, near enough', () => {
+    const wantedKg = ({ wanted }: Plan['rows'][number]) => (wanted as { wantedKg: number }).wantedKg
+    const inOrder = plan.rows.toSorted((a, b) => a.stream.rateMperS - b.stream.rateMperS)
+    const quarter = (from: number) => inOrder.slice(from, from + 12).reduce((sum, row) => sum + wantedKg(row), 0)
+    expect(quarter(0)).toBeLessThan(quarter(12))
+    expect(quarter(12)).toBeLessThan(quarter(24))
+    expect(quarter(24)).toBeLessThan(quarter(36))
+  })
+
+  test('a change to a heavier sinker comes while the old one holds still, to the five minutes', () => {
+    const workings = prepare(ledger.trace, outfit, ledger.conditions)
+    const wantedAt = (timeMs: number) => {
+      const least = leastToHold(settlingOf(workings, atMark(MARK, tide, [], timeMs).water)!)
+      return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * plan.reserve
+    }
+    const heavier = plan.changes.filter(({ from, to }) => from && to && to.massKg > from.massKg)
+    expect(heavier.length).toBeGreaterThan(2)
+    for (const { timeMs, from } of heavier) {
+      expect(timeMs % 300_000).toBe(0)
+      expect(wantedAt(timeMs)).toBeLessThanOrEqual(from!.massKg)
+      expect(wantedAt(timeMs + 300_000)).toBeGreaterThan(from!.massKg)
+    }
+    expect(plan.changes[0]).toEqual({ timeMs: tide.startMs, from: undefined, to: plan.rows[0]!.take })
+  })
+
+  test('a box with nothing heavy enough says so and still says what is wanted', () => {
+    const small = planDay({ ...day, owned: BOX.slice(0, 2) })
+    const without = small.rows.filter(({ take }) => !take)
+    expect(without.length).toBeGreaterThan(4)
+    for (const { wanted } of without) expect(wanted).toHaveProperty('wantedKg')
+    expect(small.changes.some(({ to }) => to === undefined)).toBe(true)
+    expect(planDay({ ...day, owned: [] }).rows.every(({ take }) => !take)).toBe(true)
+  })
+
+  test('days with a clock change have 46 and 50 half hours', () => {
+    for (const [date, count] of [
+      ['2026-03-29', 46],
+      ['2026-10-25', 50],
+    ] as const) {
+      const changed = tideOfDay(date, 'Europe/London')
+      expect(planDay({ ...day, tide: changed, fromMs: changed.startMs, toMs: changed.endMs }).rows).toHaveLength(count)
+    }
+  })
+
+  test('from the shore a wired grip serves with less than a bomb; what was learned at the mark counts', () => {
+    const shore = { ...MARK, method: 'shore' as const, scope: 1.05, distanceM: 70 }
+    const mixed: Owned[] = [
+      { shape: 'bomb', massKg: 0.15 },
+      { shape: 'gripWire', massKg: 0.151 },
+    ]
+    const { rows } = planDay({ ...day, mark: shore, owned: mixed })
+    expect(rows.some(({ take }) => take?.shape === 'gripWire')).toBe(true)
+    const dragged = { at: '2026-11-01T10:00:00.000Z', method: 'shore' as const, shape: 'gripWire' as const, massKg: 0.15 }
+    const poor = planDay({
+      ...day,
+      mark: { ...shore, holds: Array(5).fill({ ...dragged, demand: 0.5, held: false }) },
+      owned: mixed,
+    })
+    const held = (plan: Plan) => plan.rows.filter(({ take }) => take).length
+    expect(held(poor)).toBeLessThan(rows.filter(({ take }) => take).length)
+  })
+
+  test('by every method each row is a figure or a sentence, never NaN; a trace that nothing takes down says so', () => {
+    for (const method of ['anchor', 'uptide', 'drift', 'shore'] as const) {
+      const { rows } = planDay({ ...day, mark: { ...MARK, method, scope: 1.15, distanceM: 45 }, winds: blow(8, 200) })
+      for (const { wanted } of rows)
+        if ('wantedKg' in wanted) expect(Number.isFinite(wanted.wantedKg), method).toBe(true)
+        else expect(wanted.trouble.length).toBeGreaterThan(10)
+    }
+    const bare = {
+      ...ledger,
+      trace: { ...ledger.trace, pieces: ledger.trace.pieces.filter(({ role }) => role !== 'sinker' && role !== 'bait') },
+    }
+    expect(planDay({ ...day, fished: bare }).rows[0]).toMatchObject({ take: undefined, wanted: { trouble: expect.any(String) } })
+  })
+})

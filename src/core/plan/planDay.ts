@@ -1,0 +1,141 @@
+import type { SinkerShape } from '../gear/sinkers.ts'
+import { heldBy, type Mark } from '../mark/mark.ts'
+import { DENSITY_KG_PER_M3 } from '../math/constants.ts'
+import type { Fished } from '../moments/levers.ts'
+import { prepare } from '../moments/workings.ts'
+import { type Least, leastToHold } from '../settling/least.ts'
+import { type Settling, settlingOf, weightOfSinker } from '../settling/settling.ts'
+import type { TideSpan } from '../tide/tideSpan.ts'
+import { type AtMark, atMark, type Wind } from './atMark.ts'
+
+/** A sinker in the box. */
+export type Owned = { shape: SinkerShape; massKg: number }
+
+export type PlanInput = {
+  fished: Fished
+  mark: Mark
+  tide: TideSpan
+  winds: readonly Wind[]
+  fromMs: number
+  toMs: number
+  owned: readonly Owned[]
+}
+
+/** What a sinker of the shape that is taken must weigh; or why none holds. */
+export type Wanted = { neededKg: number; wantedKg: number } | { trouble: string }
+
+export type PlanRow = AtMark & {
+  /** For the sinker taken, or where none of the box holds for the kind that comes closest. */
+  wanted: Wanted
+  take: Owned | undefined
+  /** Whether the trace's own weight holds, with the reserve. */
+  ownHolds: boolean
+}
+/** A change to another sinker, to the five minutes; `to` is undefined where none of the box holds any more. */
+export type Change = { timeMs: number; from: Owned | undefined; to: Owned | undefined }
+export type Plan = { rows: PlanRow[]; changes: Change[]; reserve: number }
+
+const STEP_MS = 30 * 60_000
+const CHANGE_MS = 5 * 60_000
+
+/**
+ * The sinker for each half hour of a day at a mark, from those owned, and when to change. A heavier one is taken when it must be, a
+ * lighter one only when it serves for an hour.
+ * @param onRow told after each half hour, with the share that is done.
+ * @throws CoreError where the outfit's spool does not hold, or the tide is not known.
+ */
+export function planDay(input: PlanInput, onRow: (share: number) => void = () => {}): Plan {
+  const judge = judgeOf(input)
+  const times: number[] = []
+  for (let timeMs = input.fromMs; timeMs < input.toMs; timeMs += STEP_MS) times.push(timeMs)
+  const judged = times.map((timeMs, i) => {
+    const one = judge(timeMs)
+    onRow((i + 1) / times.length)
+    return one
+  })
+  const rows: PlanRow[] = []
+  for (const [i, { now, wantedOf, ownHolds }] of judged.entries()) {
+    const take = nextTake(rows.at(-1)?.take, judged[i]!, judged[i + 1])
+    rows.push({ ...now, take, wanted: wantedOf(take), ownHolds })
+  }
+  return { rows, changes: changesOf(rows, judge), reserve: heldBy(input.mark).reserve }
+}
+
+/** What is on stays while it holds, unless a lighter one serves for this half hour and the next. */
+function nextTake(before: Owned | undefined, now: Judged, next: Judged | undefined): Owned | undefined {
+  const { lightest, holds } = now
+  if (!before || !lightest || !holds(before)) return lightest
+  return lightest.massKg < before.massKg && (!next || next.holds(lightest)) ? lightest : before
+}
+
+type Judged = {
+  now: AtMark
+  holds: (sinker: Owned) => boolean
+  lightest: Owned | undefined
+  wantedOf: (sinker: Owned | undefined) => Wanted
+  ownHolds: boolean
+}
+
+/** What holds at an instant. */
+function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
+  const workings = prepare(fished.trace, fished.outfit, fished.conditions)
+  const { gripOf, reserve } = heldBy(mark)
+  const box = owned.toSorted((a, b) => a.massKg - b.massKg)
+  return (timeMs) => {
+    const now = atMark(mark, tide, winds, timeMs)
+    const settling = settlingOf(workings, now.water)
+    if (!settling) return { now, ...nothing('Nothing takes this trace down: it has neither a sinker nor a bait') }
+    const least = leastToHold(asLead(settling))
+    if ('trouble' in least) return { now, ...nothing(least.trouble) }
+    const wantedKg = (shape: SinkerShape) => least.kgFor(gripOf(shape)) * reserve
+    const holds = ({ shape, massKg }: Owned) => massKg >= wantedKg(shape)
+    const lightest = box.find(holds)
+    const best = box.toSorted((a, b) => wantedKg(a.shape) - wantedKg(b.shape))[0]
+    return {
+      now,
+      holds,
+      lightest,
+      ownHolds: settling.weight.massKg >= ownLeastKg(settling, least, gripOf) * reserve,
+      wantedOf: (sinker) => {
+        const shape = (sinker ?? best ?? settling.weight).shape
+        return { neededKg: least.kgFor(gripOf(shape)), wantedKg: wantedKg(shape) }
+      },
+    }
+  }
+}
+
+function nothing(trouble: string): Omit<Judged, 'now'> {
+  return { holds: () => false, lightest: undefined, wantedOf: () => ({ trouble }), ownHolds: false }
+}
+
+const isLead = ({ weight }: Settling) => weight.densityKgperM3 === DENSITY_KG_PER_M3.lead
+
+/** A free line asked what lead would hold it; a sinker stays as it is. */
+const asLead = (settling: Settling): Settling =>
+  isLead(settling) ? settling : { ...settling, weight: weightOfSinker(settling.weight) }
+
+/** The least of the trace's own weight, endless where none of its kind holds. */
+function ownLeastKg(settling: Settling, ofLead: Least, gripOf: (shape: SinkerShape) => number): number {
+  const least = isLead(settling) ? ofLead : leastToHold(settling)
+  return 'kgFor' in least ? least.kgFor(gripOf(settling.weight.shape)) : Number.POSITIVE_INFINITY
+}
+
+const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.massKg && a?.shape === b?.shape
+
+/** The changes, the first sinker of the day among them: the last five minutes that the old one holds, or the first of a lighter one. */
+function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => Judged): Change[] {
+  return rows.flatMap((row, i): Change[] => {
+    const before = rows[i - 1]
+    if (i === 0) return [{ timeMs: row.timeMs, from: undefined, to: row.take }]
+    if (!before || isSame(before.take, row.take)) return []
+    const heavier = !row.take || (before.take !== undefined && row.take.massKg > before.take.massKg)
+    let [early, late] = [before.timeMs, row.timeMs]
+    while (late - early > CHANGE_MS) {
+      const middle = early + Math.floor((late - early) / 2 / CHANGE_MS) * CHANGE_MS
+      const stays = heavier ? before.take && judge(middle).holds(before.take) : !judge(middle).holds(row.take!)
+      if (stays) early = middle
+      else late = middle
+    }
+    return [{ timeMs: heavier ? early : late, from: before.take, to: row.take }]
+  })
+}
