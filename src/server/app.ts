@@ -7,6 +7,7 @@ import helmet from 'koa-helmet'
 import serve from 'koa-static'
 import type { Logger } from 'pino'
 import { gearContent } from '../shared/gear.ts'
+import { markContent } from '../shared/marks.ts'
 import { outfitContent } from '../shared/outfits.ts'
 import { ruleSetContent } from '../shared/ruleSets.ts'
 import { traceContent } from '../shared/traces.ts'
@@ -16,18 +17,33 @@ import { healthRoutes } from './health/routes.ts'
 import { identifyCrew } from './http/crew.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
+import { tideRoutes } from './tides/routes.ts'
+import { standInTides } from './tides/standInTides.ts'
+import type { TideService } from './tides/tideService.ts'
 import { DocumentRepository } from './versioned/repository.ts'
 import { versionedRoutes } from './versioned/routes.ts'
+import { weatherRoutes } from './weather/routes.ts'
+import { standInWeather } from './weather/standInWeather.ts'
+import type { WeatherSource } from './weather/weatherSource.ts'
 
-export type AppOptions = { db: Database; log: Logger; clientFolder?: string }
+export type AppOptions = {
+  db: Database
+  log: Logger
+  clientFolder?: string
+  /** Services outside; left out, the stand-ins that ship. */
+  tides?: TideService
+  weather?: WeatherSource
+}
 
 /** The whole server, wired: every resource is composed here. */
-export function createApp({ db, log, clientFolder }: AppOptions): Koa {
+export function createApp({ db, log, clientFolder, tides = standInTides, weather = standInWeather }: AppOptions): Koa {
   const app = new Koa()
   const outfits = new DocumentRepository<typeof outfitContent._output>(db, 'outfits')
   const routers = [
     healthRoutes(db),
     calculationRoutes(),
+    tideRoutes(tides),
+    weatherRoutes(weather),
     versionedRoutes({ path: 'outfits', one: 'outfit', content: outfitContent, repository: outfits }),
     versionedRoutes({
       path: 'traces',
@@ -46,6 +62,18 @@ export function createApp({ db, log, clientFolder }: AppOptions): Koa {
       one: 'piece of gear',
       content: gearContent,
       repository: new DocumentRepository<typeof gearContent._output>(db, 'gear'),
+    }),
+    versionedRoutes({
+      path: 'marks',
+      one: 'mark',
+      content: markContent,
+      repository: new DocumentRepository<typeof markContent._output>(db, 'marks'),
+      check: async (_crewId, { portId }) => {
+        if (!(await tides.ports()).some(({ id }) => id === portId))
+          throw new HttpError(400, 'unknown-port', 'The mark names a port that is not there.', {
+            issues: [{ path: ['content', 'portId'], message: 'names no port' }],
+          })
+      },
     }),
     versionedRoutes({
       path: 'rule-sets',

@@ -24,12 +24,12 @@ const AGAINST_DEG = 60
 const LEAST_WIND_MPERS = 5
 const LEAST_STREAM_MPERS = 0.3
 const LEAST_DEPTH_M = 1
-const MINUTE_MS = 60_000
 const RAD = Math.PI / 180
 
 /**
  * Depth, stream, wind and the water to settle in at a mark at an instant. A boat adrift goes with the stream at the surface and with
  * a share of the wind.
+ * @param tide of the mark itself, see `tideHere`.
  * @throws CoreError 'out-of-range' outside what is known of the tide.
  */
 export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeMs: number): AtMark {
@@ -58,9 +58,9 @@ export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeM
   }
 }
 
-/** Rate and set of the stream at a mark, its high water so much after the port's. */
-export function streamAt(mark: Pick<Mark, 'stream' | 'highWaterAfterMin'>, tide: TideSpan, timeMs: number): Stream {
-  const { hour, rangeM } = tideHourAt(tide, timeMs - mark.highWaterAfterMin * MINUTE_MS)
+/** Rate and set of the stream at a mark. */
+export function streamAt(mark: Pick<Mark, 'stream'>, tide: TideSpan, timeMs: number): Stream {
+  const { hour, rangeM } = tideHourAt(tide, timeMs)
   const { neapRangeM, springRangeM } = tide
   return tideStream({ hourFromHighWater: hour, tidalRangeM: rangeM, neapRangeM, springRangeM, table: mark.stream })
 }

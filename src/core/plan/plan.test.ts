@@ -5,10 +5,12 @@ import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
 import { prepare } from '../moments/workings.ts'
 import { leastToHold } from '../settling/least.ts'
 import { settlingOf } from '../settling/settling.ts'
+import { heightAtM } from '../tide/tideSpan.ts'
 import { usualConditions } from '../trace/conditions.ts'
 import { atMark, type Wind } from './atMark.ts'
 import { type Owned, type Plan, type PlanInput, planDay } from './planDay.ts'
 import { slacksOf, streamThrough } from './streamThrough.ts'
+import { tideHere } from './tideHere.ts'
 
 const outfit = braidOutfit(50)
 const ledger = { ...draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' }), outfit }
@@ -22,8 +24,22 @@ describe('a mark at an instant', () => {
   test('the tide stands on the depth at datum, and high water comes later by the mark’s own delay', () => {
     const now = atMark(MARK, tide, [], tide.startMs + 5 * HOUR_MS)
     expect(now.depthM).toBeCloseTo(MARK.depthM + now.heightM, 9)
-    const late = atMark({ ...MARK, highWaterAfterMin: 90 }, tide, [], tide.startMs + 6.5 * HOUR_MS)
+    const later = tideHere({ ...MARK, highWaterAfterMin: 90 }, tide)
+    const late = atMark(MARK, later, [], tide.startMs + 6.5 * HOUR_MS)
     expect(late.stream.rateMperS).toBeCloseTo(now.stream.rateMperS, 9)
+    expect(late.heightM).toBeCloseTo(now.heightM, 9)
+  })
+
+  test('a printed table counts where it reaches, the port’s prediction before and after it', () => {
+    const port = tide.turns.filter(({ timeMs }) => timeMs >= tide.startMs && timeMs <= tide.endMs)
+    const rows = port.map(({ timeMs, heightM }) => ({ at: new Date(timeMs + 600_000).toISOString(), heightM: heightM + 0.3 }))
+    const here = tideHere({ ...MARK, heights: rows }, tide)
+    const kinds = here.turns.map(({ kind }) => kind)
+    for (const [i, kind] of kinds.entries()) if (i > 0) expect(kind).not.toBe(kinds[i - 1])
+    expect(here.turns).toHaveLength(tide.turns.length)
+    const middle = (Date.parse(rows[0]!.at) + Date.parse(rows[1]!.at)) / 2
+    expect(heightAtM(here, middle)).toBeCloseTo((rows[0]!.heightM + rows[1]!.heightM) / 2, 2)
+    expect(heightAtM(here, port[0]!.timeMs - HOUR_MS)).toBeCloseTo(heightAtM(tide, port[0]!.timeMs - HOUR_MS), 9)
   })
 
   test('wind against the stream is noted, wind with it or across it is not, nor a breath', () => {

@@ -27,7 +27,6 @@ export function tideHeightM(harmonics: Harmonics, timeMs: number): number {
 
 /** Heights every so many seconds, on even steps of the clock; both ends lie in them. */
 export function heightsThrough(harmonics: Harmonics, fromMs: number, toMs: number, stepS: number): HeightPoint[] {
-  assertSpan(fromMs, toMs)
   return predictorOf(harmonics)
     .getTimelinePrediction({ start: new Date(fromMs), end: new Date(toMs), timeFidelity: stepS })
     .map(({ time, level }) => ({ timeMs: time.getTime(), heightM: level }))
@@ -35,7 +34,6 @@ export function heightsThrough(harmonics: Harmonics, fromMs: number, toMs: numbe
 
 /** High and low waters between two instants, in order. */
 export function turnsThrough(harmonics: Harmonics, fromMs: number, toMs: number): Turn[] {
-  assertSpan(fromMs, toMs)
   return predictorOf(harmonics)
     .getExtremesPrediction({ start: new Date(fromMs), end: new Date(toMs) })
     .map(({ time, level, high }) => ({ timeMs: time.getTime(), heightM: level, kind: high ? 'high' : 'low' }))
@@ -45,11 +43,6 @@ export function turnsThrough(harmonics: Harmonics, fromMs: number, toMs: number)
 export function meanRangesM({ constituents }: Harmonics): { springRangeM: number; neapRangeM: number } {
   const of = (wanted: string) => constituents.find(({ name }) => name === wanted)?.amplitudeM ?? 0
   return { springRangeM: 2 * (of('M2') + of('S2')), neapRangeM: 2 * Math.abs(of('M2') - of('S2')) }
-}
-
-function assertSpan(fromMs: number, toMs: number): void {
-  assertInYears(fromMs)
-  assertInYears(toMs)
 }
 
 function predictorOf({ meanLevelM, constituents }: Harmonics) {

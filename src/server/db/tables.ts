@@ -27,4 +27,6 @@ export type Tables = {
   gearRevisions: RevisionTable
   ruleSets: HeadTable
   ruleSetRevisions: RevisionTable
+  marks: HeadTable
+  markRevisions: RevisionTable
 }

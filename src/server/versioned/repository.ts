@@ -9,6 +9,7 @@ const TABLES = {
   outfits: ['outfits', 'outfitRevisions'],
   gear: ['gear', 'gearRevisions'],
   ruleSets: ['ruleSets', 'ruleSetRevisions'],
+  marks: ['marks', 'markRevisions'],
 } as const
 
 export type Kind = keyof typeof TABLES

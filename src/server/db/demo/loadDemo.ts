@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { gearContent } from '../../../shared/gear.ts'
+import { markContent } from '../../../shared/marks.ts'
 import { outfitContent } from '../../../shared/outfits.ts'
 import { ruleSetContent } from '../../../shared/ruleSets.ts'
 import { traceContent } from '../../../shared/traces.ts'
@@ -7,6 +8,7 @@ import { DEMO_CREW } from '../../http/crew.ts'
 import { DocumentRepository } from '../../versioned/repository.ts'
 import type { Database } from '../database.ts'
 import { DEMO_GEAR } from './gear.ts'
+import { DEMO_MARKS } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
 import { demoTraces } from './traces.ts'
@@ -30,6 +32,8 @@ export async function loadDemo(db: Database): Promise<void> {
   for (const { id, content } of demoTraces()) await traces.create(DEMO_CREW.id, id, traceContent.parse(content))
   const gear = new DocumentRepository(db, 'gear')
   for (const content of DEMO_GEAR) await gear.create(DEMO_CREW.id, uuidOf(content.name), gearContent.parse(content))
+  const marks = new DocumentRepository(db, 'marks')
+  for (const content of DEMO_MARKS) await marks.create(DEMO_CREW.id, uuidOf(content.name), markContent.parse(content))
   const ruleSets = new DocumentRepository(db, 'ruleSets')
   for (const content of DEMO_RULE_SETS) await ruleSets.create(DEMO_CREW.id, uuidOf(content.name), ruleSetContent.parse(content))
   await db.updateTable('crews').set({ demoLoadedAt: new Date() }).where('id', '=', DEMO_CREW.id).execute()
