@@ -18,9 +18,22 @@ module.exports = {
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
     only('core-is-pure', '^src/core/', [
       '^src/core',
-      ...npm('zod', 'd3-scale', '@types/d3-scale', '@neaps/tide-predictor', 'suncalc', '@date-fns/tz'),
+      ...npm(
+        'zod',
+        'd3-scale',
+        '@types/d3-scale',
+        'd3-shape',
+        '@types/d3-shape',
+        '@neaps/tide-predictor',
+        'suncalc',
+        '@date-fns/tz',
+      ),
     ]),
     only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)', ...npm('zod')]),
+    only('files-read-and-write', '^src/files/', [
+      '^src/(core|shared|files)/',
+      ...npm('papaparse', '@types/papaparse', 'fast-xml-parser', 'ical-generator', '@date-fns/tz', 'zod'),
+    ]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),
     { name: 'server-knows-no-client', severity: 'error', from: { path: '^src/server' }, to: { path: '^src/client' } },

@@ -8,6 +8,7 @@ const BenchScreen = lazy(() => import('./screens/bench/BenchScreen.tsx'))
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
 const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
+const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -21,6 +22,7 @@ export const router = createBrowserRouter([
       { path: '/traces/:id', element: <BenchScreen /> },
       { path: '/traces/:id/build', element: <BuildSheetScreen /> },
       { path: '/compare', element: <CompareScreen /> },
+      { path: '/water', element: <WaterScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

@@ -39,6 +39,14 @@ export const outfitsQuery = queryOptions({
   select: (outfits) => outfits.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
 })
 
+/** The sinkers among the gear. */
+export const sinkersQuery = queryOptions({
+  queryKey: ['gear'],
+  queryFn: () => request(z.array(savedOf(gearContent)), '/gear'),
+  select: (gear) =>
+    gear.flatMap(({ content }) => (content.kind === 'sinker' ? [{ shape: content.shape, massKg: content.massKg }] : [])),
+})
+
 export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
 
 export type SavedRuleSet = Saved<RuleSetContent>

@@ -8,6 +8,7 @@ import { Loading } from '../ui/states.tsx'
 
 const PLACES = [
   { to: '/traces', name: 'Traces' },
+  { to: '/water', name: 'Water' },
   { to: '/settings', name: 'Settings' },
 ]
 

@@ -4,7 +4,7 @@ import { SINKER_SHAPES, type SinkerShape } from '../gear/sinkers.ts'
 import { type Belief, type Evidence, type Learned, learn } from '../settling/learn.ts'
 import { isTimeZone } from '../time/localDay.ts'
 import { FORMAT_VERSION, massKg } from '../trace/schema.ts'
-import { METHODS, type Method } from '../trace/waterConditions.ts'
+import { isCastMethod, METHODS, type Method } from '../trace/waterConditions.ts'
 
 export const MOST_TABLE_ROWS = 3_000
 
@@ -67,15 +67,12 @@ export const markSchema = z
 export type Mark = z.infer<typeof markSchema>
 export type Hold = z.infer<typeof holdSchema>
 
-/** Whether a method casts to a bed that the sinker grips; else it hangs, and what is learned is the reserve. */
-export const isCast = (method: Method) => method === 'shore' || method === 'uptide'
-
 /** What is learned at a mark of one thing: before, what was seen, and after. */
 export type Lesson = { prior: Belief; evidence: Hold[]; posterior: Learned }
 
 /** Grip of a kind of sinker on the mark's bed, after what was held and dragged there. */
 export function gripLesson(mark: Pick<Mark, 'bed' | 'holds'>, kind: HoldKind): Lesson {
-  const evidence = (mark.holds ?? []).filter(({ method, shape }) => isCast(method) && holdKindOf(shape) === kind)
+  const evidence = (mark.holds ?? []).filter(({ method, shape }) => isCastMethod(method) && holdKindOf(shape) === kind)
   return lesson(gripPrior(kind, mark.bed), evidence)
 }
 
@@ -103,6 +100,6 @@ export function heldBy(mark: Mark): { gripOf: (shape: SinkerShape) => number; re
       if (!grips.has(kind)) grips.set(kind, gripLesson(mark, kind).posterior.median)
       return grips.get(kind)!
     },
-    reserve: isCast(mark.method) ? METHODS[mark.method].reserve : 1 / countsLesson(mark, mark.method).posterior.median,
+    reserve: isCastMethod(mark.method) ? METHODS[mark.method].reserve : 1 / countsLesson(mark, mark.method).posterior.median,
   }
 }

@@ -6,7 +6,7 @@ import { holdsToMperS, leastToHold } from '../settling/least.ts'
 import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../settling/settling.ts'
 import { type Falling, sinkOrder } from '../settling/sinkOrder.ts'
 import { freeLine } from '../trace/outfit.ts'
-import { METHODS } from '../trace/waterConditions.ts'
+import { isCastMethod, METHODS } from '../trace/waterConditions.ts'
 import { waterSink } from '../water/sink.ts'
 import type { Input, Moment, Verdict } from './moment.ts'
 import type { Workings } from './workings.ts'
@@ -85,7 +85,7 @@ type Computed = { neededKg: number | undefined; holdsTo: number | undefined; sin
 function inputsOf(settling: Settling, reserve: number, { neededKg, holdsTo, sinkS }: Computed): Input[] {
   const { water, weight, outfit } = settling
   const line = freeLine(outfit)
-  const cast = water.method === 'shore' || water.method === 'uptide'
+  const cast = isCastMethod(water.method)
   const computed = (name: string, value: number | undefined, unit: string): Input[] =>
     value === undefined ? [] : [{ name, value, unit, from: 'computed' }]
   return [

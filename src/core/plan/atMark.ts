@@ -1,6 +1,6 @@
 import type { Mark } from '../mark/mark.ts'
 import { type Stream, tideStream } from '../tide/stream.ts'
-import { heightAtM, type TideSpan, tideHourAt } from '../tide/tideSpan.ts'
+import { heightAtM, TIDE_HOURS, type TideSpan, tideHourAt } from '../tide/tideSpan.ts'
 import type { Water } from '../trace/waterConditions.ts'
 
 /** Wind at an hour: its speed, and where it comes from, clockwise from north. */
@@ -24,6 +24,8 @@ const AGAINST_DEG = 60
 const LEAST_WIND_MPERS = 5
 const LEAST_STREAM_MPERS = 0.3
 const LEAST_DEPTH_M = 1
+/** The hour that stream tables end with, before and after high water. */
+const LAST_HOUR = 6
 const RAD = Math.PI / 180
 
 /**
@@ -58,11 +60,31 @@ export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeM
   }
 }
 
-/** Rate and set of the stream at a mark. */
+/**
+ * Rate and set of the stream at a mark. Past the ends of its table, between six hours after one high water and six before the next,
+ * the stream passes evenly from the one row to the other.
+ */
 export function streamAt(mark: Pick<Mark, 'stream'>, tide: TideSpan, timeMs: number): Stream {
   const { hour, rangeM } = tideHourAt(tide, timeMs)
   const { neapRangeM, springRangeM } = tide
-  return tideStream({ hourFromHighWater: hour, tidalRangeM: rangeM, neapRangeM, springRangeM, table: mark.stream })
+  const at = (hourFromHighWater: number) =>
+    tideStream({ hourFromHighWater, tidalRangeM: rangeM, neapRangeM, springRangeM, table: mark.stream })
+  if (Math.abs(hour) <= LAST_HOUR) return at(hour)
+  const gapHours = TIDE_HOURS - 2 * LAST_HOUR
+  const past = hour > 0 ? hour - LAST_HOUR : hour + TIDE_HOURS - LAST_HOUR
+  return between(at(LAST_HOUR), at(-LAST_HOUR), past / gapHours)
+}
+
+/** One stream turning into another: the velocity as a vector. */
+function between(from: Stream, to: Stream, share: number): Stream {
+  const mixed = (part: (angle: number) => number) =>
+    (1 - share) * from.rateMperS * part((from.directionDeg ?? 0) * RAD) +
+    share * to.rateMperS * part((to.directionDeg ?? 0) * RAD)
+  const [north, east] = [mixed(Math.cos), mixed(Math.sin)]
+  const rateMperS = Math.hypot(north, east)
+  return rateMperS > 0
+    ? { rateMperS, directionDeg: (Math.atan2(east, north) / RAD + 360) % 360 }
+    : { rateMperS: 0, directionDeg: null }
 }
 
 /** The wind of the hour, or between two hours. */
@@ -71,10 +93,9 @@ function windAt(winds: readonly Wind[], timeMs: number): Wind | undefined {
   const [high, low] = [winds[after], winds[Math.max(0, after - 1)]]
   if (!high || !low) return undefined
   const share = high.timeMs === low.timeMs ? 0 : (timeMs - low.timeMs) / (high.timeMs - low.timeMs)
-  const mixed = (part: (angle: number) => number) =>
-    (1 - share) * low.speedMperS * part(low.fromDeg * RAD) + share * high.speedMperS * part(high.fromDeg * RAD)
-  const [north, east] = [mixed(Math.cos), mixed(Math.sin)]
-  return { timeMs, speedMperS: Math.hypot(north, east), fromDeg: (Math.atan2(east, north) / RAD + 360) % 360 }
+  const asStream = ({ speedMperS, fromDeg }: Wind): Stream => ({ rateMperS: speedMperS, directionDeg: fromDeg })
+  const { rateMperS, directionDeg } = between(asStream(low), asStream(high), share)
+  return { timeMs, speedMperS: rateMperS, fromDeg: directionDeg ?? low.fromDeg }
 }
 
 function isOverTide({ speedMperS, fromDeg }: Wind, { rateMperS, directionDeg }: Stream): boolean {

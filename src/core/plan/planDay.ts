@@ -78,7 +78,8 @@ type Judged = {
 
 /** What holds at an instant. */
 function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
-  const workings = prepare(fished.trace, fished.outfit, fished.conditions)
+  // How much line is out does not matter here: the line that is needed comes out.
+  const workings = prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 })
   const { gripOf, reserve } = heldBy(mark)
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
   return (timeMs) => {

@@ -17,12 +17,18 @@ export function streamThrough(mark: Mark, tide: TideSpan, fromMs: number, toMs: 
 /** What the stream falls to at slack, over the stronger of the peaks beside it. */
 const SLACK_SHARE = 0.5
 
+/** Weakest waters this close together are one slack, ms. */
+const ONE_SLACK_MS = 2 * 3_600_000
+
 /** Slack waters: where the stream is at its weakest, under half of what it runs at before and after. */
 export function slacksOf(points: readonly StreamPoint[]): StreamPoint[] {
-  const turns = points.filter((point, i) => {
+  const weak = points.filter((point, i) => {
     const [before, after] = [points[i - 1], points[i + 1]]
     return before && after && point.rateMperS < before.rateMperS && point.rateMperS <= after.rateMperS
   })
+  const turns = weak.filter((turn) =>
+    weak.every((other) => other.rateMperS >= turn.rateMperS || Math.abs(other.timeMs - turn.timeMs) > ONE_SLACK_MS),
+  )
   return turns.filter((turn, i) => {
     const [from, to] = [turns[i - 1]?.timeMs ?? -Infinity, turns[i + 1]?.timeMs ?? Infinity]
     const peak = (within: (timeMs: number) => boolean) =>

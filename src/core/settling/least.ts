@@ -1,6 +1,7 @@
 import { CoreError, type CoreErrorCode } from '../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
 import { findRoot } from '../math/findRoot.ts'
+import { isCastMethod } from '../trace/waterConditions.ts'
 import { massForScopeKg } from '../water/hangMass.ts'
 import { waterLine } from '../water/line.ts'
 import { waterShoreHold } from '../water/shoreHold.ts'
@@ -70,7 +71,7 @@ function solve(settling: Settling): (grip: number) => number {
 export function holdsToMperS(settling: Settling, least: Least, grip: number, reserve: number): number | undefined {
   const { water, weight } = settling
   if (isSlack(settling)) return undefined
-  if (water.method === 'shore' || water.method === 'uptide')
+  if (isCastMethod(water.method))
     return 'kgFor' in least ? water.streamMperS * Math.sqrt(weight.massKg / (reserve * least.kgFor(grip))) : undefined
   const over = (share: number) => {
     const input = { ...lineInput(atShare(settling, share)), sinkerMassKg: weight.massKg / reserve }

@@ -11,6 +11,7 @@ import { waterLine } from '../water/line.ts'
 import { waterShoreHold } from '../water/shoreHold.ts'
 import { waterUptideHold } from '../water/uptideHold.ts'
 import { lineInput, shoreInput, uptideInput } from './asked.ts'
+import { demandOn } from './demand.ts'
 import { leastToHold } from './least.ts'
 import { type LineShape, lineShapeOf } from './lineShape.ts'
 import { nominalGrip, type Settling, settlingOf } from './settling.ts'
@@ -98,6 +99,22 @@ describe('the least that holds', () => {
       expect(leastKg(inWater(method, { streamMperS: 0 })), method).toBe(0.001)
     expect(leastToHold(inWater('anchor', { depthM: 1500, streamMperS: 4, scope: 1.05 }))).toMatchObject({ code: 'no-root' })
     expect(leastToHold(inWater('shore', { scope: 1.001 }))).toMatchObject({ code: 'line-too-short' })
+  })
+})
+
+describe('what is asked of a weight', () => {
+  test('at a grip of just so much, the least is its own mass', () => {
+    for (const settling of [inWater('shore', { distanceM: 80, streamMperS: 0.3 }), inWater('uptide', { streamMperS: 0.7 })]) {
+      const least = leastToHold(settling) as { kgFor: (grip: number) => number }
+      expect(least.kgFor(demandOn(settling, least)!)).toBeCloseTo(settling.weight.massKg, 9)
+    }
+  })
+
+  test('hanging it is the least over its mass; nothing where that is not known', () => {
+    const settling = inWater('anchor')
+    expect(demandOn(settling, leastToHold(settling))).toBeCloseTo(leastKg(settling)! / settling.weight.massKg, 9)
+    expect(demandOn(settling, { trouble: 'none', code: 'no-root' })).toBeUndefined()
+    expect(demandOn(inWater('uptide'), { kgFor: () => 10 })).toBeUndefined()
   })
 })
 

@@ -10,6 +10,9 @@ export const METHODS = {
 } as const
 export type Method = keyof typeof METHODS
 
+/** Whether a method casts to a bed that the sinker grips; else the sinker hangs. */
+export const isCastMethod = (method: Method) => method === 'shore' || method === 'uptide'
+
 /** The water that a trace settles in, at the stream's peak. */
 export const waterSchema = z.strictObject({
   method: z.enum(Object.keys(METHODS) as [Method, ...Method[]]),

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import type { Settle } from '../../../core/moments/settle.ts'
-import { gearQuery } from '../../api/documents.ts'
+import { sinkersQuery } from '../../api/documents.ts'
 import { LineStory } from '../../judge/LineStory.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 
@@ -10,10 +10,11 @@ const VIEW_HEIGHT = 220
 /** What is wanted, the next weight owned, the stream it holds to, the line's true shape, and whose the drag is. */
 export function SettleWhy({ settle }: { settle: Settle }) {
   const show = useShow()
-  const owned = useQuery(gearQuery).data ?? []
+  const owned = useQuery(sinkersQuery).data ?? []
   const { settling, holdsToMperS, falling } = settle
   const next = owned
-    .flatMap(({ content }) => (content.kind === 'sinker' && content.shape === settling.weight.shape ? [content.massKg] : []))
+    .filter(({ shape }) => shape === settling.weight.shape)
+    .map(({ massKg }) => massKg)
     .filter((massKg) => settle.wantedKg !== undefined && massKg >= settle.wantedKg)
   const lines = useMemo(() => [{ name: 'this line', settling }], [settling])
   return (

@@ -1,5 +1,5 @@
 import { BEDS, type Bed } from '../../../core/gear/grip.ts'
-import { METHODS, type Method, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
+import { isCastMethod, METHODS, type Method, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -10,7 +10,7 @@ type Props = { water: Water | undefined; onChange: (water: Water | undefined, ta
 /** Depth, stream and method, for how it settles; left out, that moment is not reckoned. */
 export function WaterFields({ water, onChange }: Props) {
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
-  const cast = water?.method === 'shore' || water?.method === 'uptide'
+  const cast = water !== undefined && isCastMethod(water.method)
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">The water</legend>

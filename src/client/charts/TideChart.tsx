@@ -1,0 +1,182 @@
+import { layOutTideChart } from '../../core/layout/tideChart.ts'
+import type { Wind } from '../../core/plan/atMark.ts'
+import type { StreamPoint } from '../../core/plan/streamThrough.ts'
+import type { Span } from '../../core/sky/sky.ts'
+import type { HeightPoint, Turn } from '../../core/tide/height.ts'
+
+const HEIGHT = 250
+/** Room around the plot; under it, the hours and two strips of arrows. */
+export const TIDE_PAD = { left: 42, right: 46, top: 22, bottom: 66 }
+
+type Unit = { factor: number; unit: string }
+type Props = {
+  fromMs: number
+  toMs: number
+  heights: readonly HeightPoint[]
+  turns: readonly Turn[]
+  stream: readonly StreamPoint[]
+  slacks: readonly StreamPoint[]
+  winds: readonly (Wind & { overTide: boolean })[]
+  night: readonly Span[]
+  dark: readonly Span[]
+  /** Times at which the sinker changes. */
+  changes: readonly number[]
+  atMs: number
+  width: number
+  length: Unit
+  speed: Unit
+  clock: (timeMs: number) => string
+  onScrub: (timeMs: number) => void
+  summary: string
+}
+
+/** Height of the tide and rate of the stream through a day, night and dark hours shaded, slack marked, wind and set as arrows. */
+export function TideChart(props: Props) {
+  const { fromMs, toMs, heights, turns, stream, slacks, winds, night, dark, changes, atMs, width, length, speed, clock } = props
+  const options = { width, height: HEIGHT, pad: TIDE_PAD, fromMs, toMs }
+  const {
+    tide,
+    stream: line,
+    xOf,
+    timeAt,
+    heightY,
+    rateY,
+    heightTicksM,
+    rateTicksMperS,
+  } = layOutTideChart(
+    heights.filter(({ timeMs }) => timeMs >= fromMs && timeMs <= toMs),
+    stream,
+    options,
+    length.factor,
+    speed.factor,
+  )
+  const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
+  const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
+  const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clock(timeMs), everyHours))
+  const shade = (spans: readonly Span[], opacity: number) =>
+    spans.map(({ fromMs: from, toMs: to }) => (
+      <rect
+        key={from}
+        x={xOf(from)}
+        y={top}
+        width={xOf(to) - xOf(from)}
+        height={bottom - top}
+        fill="var(--ink)"
+        opacity={opacity}
+      />
+    ))
+  const scrubTo = (event: React.PointerEvent<SVGSVGElement>) =>
+    props.onScrub(timeAt(event.clientX - event.currentTarget.getBoundingClientRect().left))
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      className="block touch-pan-y text-ink select-none"
+      role="img"
+      aria-label={props.summary}
+      fontSize={12}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        scrubTo(event)
+      }}
+      onPointerMove={(event) => event.buttons > 0 && scrubTo(event)}
+    >
+      <rect x={TIDE_PAD.left} y={top} width={right - TIDE_PAD.left} height={bottom - top} fill="var(--well)" />
+      {shade(night, 0.08)}
+      {shade(dark, 0.14)}
+      <path d={tide} fill="var(--spread)" opacity={0.75} />
+      <g style={{ fill: 'var(--quiet)' }}>
+        {heightTicksM.map((m) => (
+          <g key={m}>
+            <line x1={TIDE_PAD.left} x2={right} y1={heightY(m)} y2={heightY(m)} stroke="var(--rule)" strokeWidth={0.6} />
+            <text x={TIDE_PAD.left - 5} y={heightY(m) + 4} textAnchor="end">
+              {Number((m / length.factor).toFixed(1))}
+            </text>
+          </g>
+        ))}
+        {rateTicksMperS.map((rate) => (
+          <text key={rate} x={right + 5} y={rateY(rate) + 4}>
+            {Number((rate / speed.factor).toFixed(1))}
+          </text>
+        ))}
+        <text x={2} y={12}>{`tide, ${length.unit}`}</text>
+        <text x={width - 2} y={12} textAnchor="end">{`stream, ${speed.unit}`}</text>
+        {hours.map(({ timeMs }) => (
+          <g key={timeMs}>
+            <line x1={xOf(timeMs)} x2={xOf(timeMs)} y1={bottom} y2={bottom + 4} stroke="var(--quiet)" />
+            <text x={xOf(timeMs)} y={bottom + 16} textAnchor="middle">
+              {clock(timeMs).slice(0, 2)}
+            </text>
+          </g>
+        ))}
+        <text x={2} y={bottom + 36}>
+          sets
+        </text>
+        <text x={2} y={bottom + 56}>
+          wind
+        </text>
+      </g>
+      {hours.map(({ timeMs, directionDeg, rateMperS }) => (
+        <Arrow key={timeMs} x={xOf(timeMs)} y={bottom + 32} towardsDeg={directionDeg} strong={rateMperS > 0.25} />
+      ))}
+      {winds
+        .filter(({ timeMs }) => hours.some((hour) => hour.timeMs === timeMs))
+        .map(({ timeMs, fromDeg, speedMperS, overTide }) => (
+          <g key={timeMs}>
+            <Arrow x={xOf(timeMs)} y={bottom + 52} towardsDeg={fromDeg + 180} strong={overTide} />
+            <text x={xOf(timeMs) + 9} y={bottom + 56} fontWeight={overTide ? 700 : 400}>
+              {Math.round(speedMperS / speed.factor)}
+            </text>
+          </g>
+        ))}
+      <path d={line} fill="none" stroke="var(--tide)" strokeWidth={2.4} />
+      {slacks.map(({ timeMs, rateMperS }) => (
+        <circle
+          key={timeMs}
+          cx={xOf(timeMs)}
+          cy={rateY(rateMperS)}
+          r={4.5}
+          fill="var(--sheet)"
+          stroke="var(--tide)"
+          strokeWidth={2}
+        />
+      ))}
+      {turns
+        .filter(({ timeMs }) => timeMs >= fromMs && timeMs <= toMs)
+        .map(({ timeMs, heightM, kind }) => (
+          <text
+            key={timeMs}
+            x={Math.min(right - 34, Math.max(TIDE_PAD.left + 34, xOf(timeMs)))}
+            y={kind === 'high' ? Math.max(top + 11, heightY(heightM) - 5) : bottom - 5}
+            textAnchor="middle"
+            fontWeight={600}
+            stroke="var(--sheet)"
+            strokeWidth={4}
+            paintOrder="stroke"
+          >
+            {clock(timeMs)} {(heightM / length.factor).toFixed(1)}
+          </text>
+        ))}
+      {changes.map((timeMs) => (
+        <path key={timeMs} d={`M${xOf(timeMs) - 5} ${top - 9}h10l-5 8z`} fill="currentColor" />
+      ))}
+      <line x1={xOf(atMs)} x2={xOf(atMs)} y1={top - 6} y2={bottom + 4} stroke="currentColor" strokeWidth={1.8} />
+    </svg>
+  )
+}
+
+const onTheHour = (clock: string, every: number) => clock.endsWith(':00') && Number(clock.slice(0, 2)) % every === 0
+
+/** Where something goes to, north up; a dot where it goes nowhere. */
+function Arrow({ x, y, towardsDeg, strong }: { x: number; y: number; towardsDeg: number | null; strong: boolean }) {
+  if (towardsDeg === null) return <circle cx={x} cy={y} r={1.5} fill="var(--quiet)" />
+  return (
+    <path
+      d="M0 6V-5M-3.5 -1.5L0 -5.5 3.5 -1.5"
+      transform={`translate(${x.toFixed(1)} ${y}) rotate(${towardsDeg.toFixed(0)})`}
+      fill="none"
+      stroke={strong ? 'currentColor' : 'var(--quiet)'}
+      strokeWidth={strong ? 1.8 : 1.2}
+    />
+  )
+}

@@ -1,0 +1,155 @@
+import { useMemo, useState } from 'react'
+import { lineDiameterM, MATERIALS, type Material } from '../../../core/gear/materials.ts'
+import type { SinkerShape } from '../../../core/gear/sinkers.ts'
+import { heldBy } from '../../../core/mark/mark.ts'
+import type { Fished } from '../../../core/moments/levers.ts'
+import { prepare } from '../../../core/moments/workings.ts'
+import { atMark } from '../../../core/plan/atMark.ts'
+import type { Owned, Plan } from '../../../core/plan/planDay.ts'
+import { leastToHold } from '../../../core/settling/least.ts'
+import { type Settling, settlingOf, weightOfSinker } from '../../../core/settling/settling.ts'
+import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
+import type { SavedMark } from '../../api/water.ts'
+import { LineStory, type Told } from '../../judge/LineStory.tsx'
+import { type Show, useShow } from '../../settings/preferences.tsx'
+import { Select, Sheet } from '../../ui/controls.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
+import { HeldOrDragged } from './HeldOrDragged.tsx'
+import type { Day } from './useDay.ts'
+
+const VIEW_HEIGHT = 230
+
+type Props = {
+  mark: SavedMark
+  day: Day
+  fished: Fished
+  plan: Plan | undefined
+  owned: readonly Owned[]
+  atMs: number
+  clock: (timeMs: number) => string
+}
+/** A line to compare with: undefined while none is. */
+type Beside = { material: Material; diameterM: number }
+
+/** The mark at one time: what holds there, the line's true shape, another line beside it, and what held or dragged. */
+export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
+  const show = useShow()
+  const [chosen, setChosen] = useState('plan')
+  const [beside, setBeside] = useState<Beside>()
+  const now = useMemo(() => atMark(mark.content, day.tide, day.winds, atMs), [mark, day, atMs])
+  const workings = useMemo(() => prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 }), [fished])
+  const planned = plan?.changes.findLast(({ timeMs }) => timeMs <= atMs)?.to
+  const sinker = chosen === 'plan' ? planned : owned.find((each) => nameOf(each) === chosen)
+  const own = useMemo(() => settlingOf(workings, now.water), [workings, now])
+  const settling = useMemo(() => own && (sinker ? withSinker(own, sinker) : own), [own, sinker])
+  const lines = useMemo((): Told[] => {
+    if (!settling) return []
+    const first = { name: lineName(fished.outfit), settling }
+    if (!beside) return [first]
+    const outfit = withLine(fished.outfit, beside)
+    const other = settlingOf(prepare(fished.trace, outfit, { ...fished.conditions, lineOutM: 0 }), now.water)!
+    return [first, { name: `beside it, ${lineName(outfit)}`, settling: { ...other, weight: settling.weight } }]
+  }, [settling, beside, fished, now])
+  if (!settling)
+    return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
+  const { gripOf, reserve } = heldBy(mark.content)
+  return (
+    <Sheet
+      title={`At ${clock(atMs)}`}
+      aside={
+        <span className="text-sm text-quiet">
+          {show.computed('speed', now.stream.rateMperS)}
+          {now.stream.directionDeg !== null && ` to the ${compassPoint(now.stream.directionDeg)}`},{' '}
+          {show.computed('length', now.depthM)} deep
+          {now.wind && `, wind ${show.computed('speed', now.wind.speedMperS)} from ${compassPoint(now.wind.fromDeg)}`}
+        </span>
+      }
+    >
+      {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind over tide: a steep sea, and the boat swings.</p>}
+      <ul className="mb-2 text-sm" aria-label="What holds">
+        {lines.map((told) => (
+          <li key={told.name}>{holdWords(told, gripOf, reserve, show)}</li>
+        ))}
+      </ul>
+      <div className="no-print mb-2 grid items-end gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
+        <div className="grid gap-0.5">
+          <label htmlFor="at-sinker" className="text-quiet">
+            sinker on
+          </label>
+          <Select
+            id="at-sinker"
+            value={chosen}
+            onChange={(event) => setChosen(event.target.value)}
+            choices={[
+              { value: 'plan', text: planned ? `the timetable’s, ${sinkerWords(planned, show)}` : 'the trace’s own' },
+              ...owned.map((each) => ({ value: nameOf(each), text: sinkerWords(each, show) })),
+            ]}
+          />
+        </div>
+        <div className="grid gap-0.5">
+          <label htmlFor="at-beside" className="text-quiet">
+            beside it
+          </label>
+          <Select
+            id="at-beside"
+            value={beside?.material ?? ''}
+            onChange={(event) => setBeside(besideOf(event.target.value as Material | ''))}
+            choices={[
+              { value: '', text: 'no other line' },
+              ...LINES.map((each) => ({ value: each, text: `${MATERIALS[each].name} main line` })),
+            ]}
+          />
+        </div>
+        {beside && (
+          <div className="sm:col-start-2">
+            <QuantityField
+              label="thickness"
+              quantity="diameter"
+              valueSi={beside.diameterM}
+              check={(m) => (m >= 0.00005 && m <= 0.003 ? undefined : 'From 0.05 to 3 mm.')}
+              onChange={(diameterM) => setBeside({ ...beside, diameterM })}
+            />
+          </div>
+        )}
+      </div>
+      <LineStory lines={lines} height={VIEW_HEIGHT} />
+      <HeldOrDragged mark={mark} settling={settling} at={atMs} clock={clock} />
+    </Sheet>
+  )
+}
+
+/** What holds a line now, and whether what is on it does. */
+function holdWords({ settling, name }: Told, gripOf: (shape: SinkerShape) => number, reserve: number, show: Show): string {
+  const least = leastToHold(settling)
+  if ('trouble' in least) return `${name}: no sinker was found that holds: ${least.trouble}.`
+  const { massKg, shape } = settling.weight
+  const neededKg = least.kgFor(gripOf(shape))
+  const wantedKg = neededKg * reserve
+  const enough = massKg >= wantedKg ? 'holds' : massKg >= neededKg ? 'holds only in still water' : 'does not hold'
+  return `${name}: ${show.computed('mass', massKg)} ${enough}. ${show.computed('mass', neededKg)} is the least, ${show.computed('mass', wantedKg)} is wanted with the reserve of ${reserve.toFixed(2)}.`
+}
+
+const LINES: readonly Material[] = ['mono', 'braid', 'fluoro']
+/** The thickness that a compared line begins with. */
+const BEGINS_M: Partial<Record<Material, number>> = { mono: 0.0005, braid: 0.00028, fluoro: 0.0005 }
+const besideOf = (material: Material | ''): Beside | undefined =>
+  material === '' ? undefined : { material, diameterM: BEGINS_M[material]! }
+
+const nameOf = ({ shape, massKg }: Owned) => `${shape} ${massKg}`
+
+const withSinker = (settling: Settling, { shape, massKg }: Owned): Settling => ({
+  ...settling,
+  weight: weightOfSinker({ id: settling.weight.id, shape, massKg }),
+})
+
+/** The outfit with nothing wound on it but the other line. */
+function withLine(outfit: Outfit, { material, diameterM }: Beside): Outfit {
+  const { strengthN } = freeLine(outfit)
+  return { ...outfit, wound: [{ role: 'main', material, strengthN, diameterM }] }
+}
+
+const lineName = (outfit: Outfit) => {
+  const line = outfit.wound.findLast(({ role }) => role === 'main')!
+  return `${(lineDiameterM(line) * 1000).toFixed(2)} mm ${MATERIALS[line.material].name}`
+}

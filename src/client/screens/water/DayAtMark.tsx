@@ -1,0 +1,216 @@
+import { useCallback, useState } from 'react'
+import { BEDS } from '../../../core/gear/grip.ts'
+import { SINKER_SHAPES } from '../../../core/gear/sinkers.ts'
+import type { Fished } from '../../../core/moments/levers.ts'
+import type { Owned } from '../../../core/plan/planDay.ts'
+import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
+import { METHODS } from '../../../core/trace/waterConditions.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import type { SavedTrace } from '../../api/documents.ts'
+import type { SavedMark } from '../../api/water.ts'
+import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { Button, Sheet } from '../../ui/controls.tsx'
+import { Failed, Loading } from '../../ui/states.tsx'
+import { useWidth } from '../../ui/useWidth.ts'
+import { AtTime } from './AtTime.tsx'
+import { DayFacts } from './DayFacts.tsx'
+import { ExportPlan } from './ExportPlan.tsx'
+import { Timetable } from './Timetable.tsx'
+import { type Day, useDay } from './useDay.ts'
+import { usePlan } from './usePlan.ts'
+
+const SCRUB_MS = 5 * 60_000
+
+type Props = {
+  mark: SavedMark
+  localDay: LocalDay
+  trace: SavedTrace
+  fished: Fished
+  owned: readonly Owned[]
+  box: Owned[]
+  onBox: (shapes: string[]) => void
+}
+
+/** One day at one mark. */
+export function DayAtMark(props: Props) {
+  const { mark, localDay } = props
+  const { day, error, retry, windError } = useDay(mark.content, localDay)
+  if (error && !day) return <Failed what="The tide" error={error} onRetry={() => retry()} />
+  if (!day) return <Loading what="the tide" />
+  return <KnownDay {...props} day={day} windFailed={windError !== null} />
+}
+
+function KnownDay({
+  mark,
+  localDay,
+  trace,
+  fished,
+  owned,
+  box,
+  onBox,
+  day,
+  windFailed,
+}: Props & { day: Day; windFailed: boolean }) {
+  const { startMs, endMs, timeZone } = localDay
+  const [atMs, setAtMs] = useState(() => firstTime(localDay))
+  const clock = useCallback((timeMs: number) => clockIn(timeZone, timeMs), [timeZone])
+  const scrubTo = useCallback(
+    (timeMs: number) => setAtMs(Math.min(endMs - SCRUB_MS, startMs + Math.round((timeMs - startMs) / SCRUB_MS) * SCRUB_MS)),
+    [startMs, endMs],
+  )
+  const fishedKey = `${trace.id} ${trace.revision}`
+  const { plan, error, share, stopped, stop, again } = usePlan({ mark, localDay, day, fished, fishedKey, owned: box })
+  const { content } = mark
+  return (
+    <>
+      <Sheet>
+        <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-6">
+          <DayFacts day={day} localDay={localDay} clock={clock} />
+          {windFailed && <p className="text-sm text-watch">The wind is not to be had just now; all else is.</p>}
+        </div>
+        <DayChart
+          day={day}
+          localDay={localDay}
+          changes={plan?.changes.map(({ timeMs }) => timeMs) ?? []}
+          atMs={atMs}
+          clock={clock}
+          onScrub={scrubTo}
+        />
+      </Sheet>
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <Sheet
+          title="Sinkers"
+          aside={<ExportPlan mark={content} trace={fished.trace} localDay={localDay} day={day} plan={plan} />}
+        >
+          <p className="mb-2 text-sm text-quiet">
+            {content.name}, {METHODS[content.method].name}, {BEDS[content.bed].name}; times in {timeZone}. Estimates: your own
+            holds and the local tide table come first.
+          </p>
+          <BoxChoice owned={owned} box={box} onBox={onBox} />
+          {error ? (
+            <Failed what="The timetable" error={error} onRetry={again} />
+          ) : stopped ? (
+            <p className="flex items-center gap-3 py-3">
+              Stopped. <Button onClick={again}>Work it out</Button>
+            </p>
+          ) : !plan ? (
+            <p role="status" className="flex items-center gap-3 py-3 text-quiet">
+              Working out the sinkers <progress value={share} aria-label="share of the day" />
+              <Button onClick={stop}>Stop</Button>
+            </p>
+          ) : (
+            <Timetable plan={plan} timeZone={timeZone} withShape={shapesOf(box).length > 1} atMs={atMs} onScrub={scrubTo} />
+          )}
+        </Sheet>
+        <AtTime mark={mark} day={day} fished={fished} plan={plan} owned={box} atMs={atMs} clock={clock} />
+      </div>
+    </>
+  )
+}
+
+/** Now, on the day itself; else the day’s middle. */
+function firstTime({ startMs, endMs }: LocalDay): number {
+  const now = Date.now()
+  const first = now >= startMs && now < endMs ? now : (startMs + endMs) / 2
+  return startMs + Math.floor((first - startMs) / SCRUB_MS) * SCRUB_MS
+}
+
+const shapesOf = (sinkers: readonly Owned[]) => [...new Set(sinkers.map(({ shape }) => shape))]
+
+/** Which shapes of what is owned are in the box. */
+function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readonly Owned[]; onBox: (shapes: string[]) => void }) {
+  const show = useShow()
+  const chosen: string[] = shapesOf(box)
+  if (owned.length === 0) return <p className="mb-2 text-watch">No sinkers are owned, so none can be named.</p>
+  return (
+    <fieldset className="no-print mb-2 flex flex-wrap gap-x-4 text-sm">
+      <legend className="sr-only">In the box</legend>
+      {shapesOf(owned).map((shape) => {
+        const sizes = owned.filter((each) => each.shape === shape).map(({ massKg }) => massKg)
+        return (
+          <label key={shape} className="flex min-h-8 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-4.5"
+              checked={chosen.includes(shape)}
+              onChange={(event) => onBox(event.target.checked ? [...chosen, shape] : chosen.filter((each) => each !== shape))}
+            />
+            {SINKER_SHAPES[shape].name}
+            <span className="text-quiet">
+              {show.entered('mass', Math.min(...sizes))} to {show.entered('mass', Math.max(...sizes))}
+            </span>
+          </label>
+        )
+      })}
+    </fieldset>
+  )
+}
+
+type DayChartProps = {
+  day: Day
+  localDay: LocalDay
+  changes: number[]
+  atMs: number
+  clock: (timeMs: number) => string
+  onScrub: (timeMs: number) => void
+}
+
+/** The chart with the slider under it, both on one axis. */
+function DayChart({ day, localDay: { startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
+  const show = useShow()
+  const { units } = usePreferences()
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const lengthUnit = units.length === 'ft' || units.length === 'in' ? 'ft' : 'm'
+  const speedUnit = units.speed as keyof typeof QUANTITIES.speed.units
+  const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
+  const highs = day.tide.turns.filter(({ timeMs, kind }) => kind === 'high' && timeMs >= startMs && timeMs < endMs)
+  return (
+    <div ref={ref} style={{ minHeight: 280 }}>
+      {width > 0 && (
+        <>
+          <TideChart
+            fromMs={startMs}
+            toMs={endMs}
+            heights={day.tide.heights}
+            turns={day.tide.turns}
+            stream={day.stream}
+            slacks={day.slacks}
+            winds={day.winds}
+            night={day.sky.night}
+            dark={day.sky.dark}
+            changes={changes}
+            atMs={atMs}
+            width={width}
+            length={{ factor: QUANTITIES.length.units[lengthUnit], unit: lengthUnit }}
+            speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
+            clock={clock}
+            onScrub={onScrub}
+            summary={`Tide and stream through the day. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; the stream is strongest at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
+          />
+          <div
+            className="no-print flex items-center"
+            style={{ paddingLeft: TIDE_PAD.left - 8, paddingRight: TIDE_PAD.right - 8 }}
+          >
+            <input
+              type="range"
+              className="h-9 w-full"
+              aria-label="time of day"
+              aria-valuetext={clock(atMs)}
+              min={startMs}
+              max={endMs - SCRUB_MS}
+              step={SCRUB_MS}
+              value={atMs}
+              onChange={(event) => onScrub(Number(event.target.value))}
+            />
+          </div>
+          <p className="no-print flex flex-wrap gap-x-4 text-sm text-quiet" style={{ paddingLeft: TIDE_PAD.left }}>
+            <span>▼ change of sinker</span>
+            <span>○ slack</span>
+            <span>shaded: night, deeper where no moon is up</span>
+          </p>
+        </>
+      )}
+    </div>
+  )
+}

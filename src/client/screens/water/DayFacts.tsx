@@ -1,0 +1,48 @@
+import { phaseName, type Span } from '../../../core/sky/sky.ts'
+import { springsAndNeaps, tideHourAt } from '../../../core/tide/tideSpan.ts'
+import type { LocalDay } from '../../../core/time/localDay.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { percent } from '../../words/verdictWords.ts'
+import { daysFrom } from '../../words/waterWords.ts'
+import type { Day } from './useDay.ts'
+
+/** Range, springs and neaps, sun and moon of a day, and its dark hours, in a few short lines. */
+export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDay; clock: (timeMs: number) => string }) {
+  const show = useShow()
+  const { tide, sky, slacks } = day
+  const noonMs = (localDay.startMs + localDay.endMs) / 2
+  const { rangeM } = tideHourAt(tide, noonMs)
+  const next = springsAndNeaps(tide.turns).find(({ timeMs }) => timeMs > noonMs - 43_200_000)
+  const at = (kind: string) => sky.events.filter((event) => event.kind === kind).map(({ timeMs }) => clock(timeMs))
+  const spans = (all: readonly Span[]) =>
+    all.length === 0
+      ? 'none'
+      : all.map(({ fromMs, toMs }) => `${clock(fromMs)}–${toMs === localDay.endMs ? '24:00' : clock(toMs)}`).join(', ')
+  const facts: [string, string][] = [
+    ['range', `${show.computed('length', rangeM)}${next ? `; ${next.kind} ${daysFrom(noonMs, next.timeMs)}` : ''}`],
+    ['slack', slacks.length > 0 ? slacks.map(({ timeMs }) => clock(timeMs)).join(', ') : 'none'],
+    [
+      'sun',
+      sky.events.some(({ kind }) => kind === 'sunrise' || kind === 'sunset')
+        ? `${at('sunrise').join(', ')}–${at('sunset').join(', ')}`
+        : sky.night.length > 0
+          ? 'does not rise'
+          : 'does not set',
+    ],
+    [
+      'moon',
+      `${phaseName(sky.moon.phase)}, ${percent(sky.moon.litShare)} lit${['moonrise', 'moonset'].flatMap((kind) => at(kind).map((time) => `; ${kind === 'moonrise' ? 'up' : 'down'} ${time}`)).join('')}`,
+    ],
+    ['dark, no moon', spans(sky.dark)],
+  ]
+  return (
+    <dl className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
+      {facts.map(([name, value]) => (
+        <div key={name} className="flex gap-1.5">
+          <dt className="text-quiet">{name}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}

@@ -1,0 +1,56 @@
+import { Printer } from 'lucide-react'
+import { toast } from 'sonner'
+import type { Mark } from '../../../core/mark/mark.ts'
+import { dayEvents } from '../../../core/plan/dayEvents.ts'
+import type { Plan } from '../../../core/plan/planDay.ts'
+import type { LocalDay } from '../../../core/time/localDay.ts'
+import type { Trace } from '../../../core/trace/schema.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button } from '../../ui/controls.tsx'
+import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
+import { download, fileName } from '../../ui/download.ts'
+import { eventWords } from '../../words/waterWords.ts'
+import type { Day } from './useDay.ts'
+
+type Props = { mark: Mark; trace: Trace; localDay: LocalDay; day: Day; plan: Plan | undefined }
+
+/** The plan of the day to take along: as a calendar, as a table, on paper. */
+export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
+  const show = useShow()
+  const title = `${mark.name} ${localDay.date}`
+  // What writes the files is fetched when it is wanted.
+  const orSay = (save: () => Promise<void>) => () =>
+    save().catch(() => toast.error('The file could not be made; reload the page.'))
+  const saveCalendar = orSay(async () => {
+    const { writeCalendar } = await import('../../../files/planCalendar.ts')
+    const events = dayEvents({ ...day, plan: plan! }, localDay.startMs, localDay.endMs)
+    const about = {
+      title,
+      place: `${mark.name} (${mark.latitudeDeg.toFixed(3)}, ${mark.longitudeDeg.toFixed(3)})`,
+      notes: `With ${trace.name}. Estimates: your own holds and the local tide table come first.`,
+    }
+    download(
+      fileName(title, 'ics'),
+      'text/calendar',
+      writeCalendar(about, events, (event) => eventWords(event, show), Date.now()),
+    )
+  })
+  const saveTable = orSay(async () => {
+    const { writePlanCsv } = await import('../../../files/planCsv.ts')
+    download(fileName(title, 'csv'), 'text/csv', writePlanCsv(plan!.rows, localDay.timeZone))
+  })
+  return (
+    <span className="no-print flex gap-2">
+      <Button onClick={() => print()} disabled={!plan}>
+        <Printer className="size-4" aria-hidden="true" /> Print
+      </Button>
+      <DownloadMenu
+        disabled={!plan}
+        items={[
+          { label: 'Calendar of the day (iCalendar)', onSelect: saveCalendar },
+          { label: 'Timetable (CSV)', onSelect: saveTable },
+        ]}
+      />
+    </span>
+  )
+}

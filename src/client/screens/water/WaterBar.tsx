@@ -1,0 +1,80 @@
+import { ChevronLeft, ChevronRight } from 'lucide-react'
+import { Link } from 'react-router'
+import { dateIn, dayAfter } from '../../../core/time/localDay.ts'
+import { FIRST_YEAR, LAST_YEAR } from '../../../core/time/years.ts'
+import type { SavedTrace } from '../../api/documents.ts'
+import type { SavedMark } from '../../api/water.ts'
+import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
+import type { useWaterChoice } from './useWaterChoice.ts'
+
+type Props = {
+  marks: readonly SavedMark[]
+  mark: SavedMark
+  traces: readonly SavedTrace[]
+  trace: SavedTrace | undefined
+  date: string
+  choice: ReturnType<typeof useWaterChoice>
+}
+
+/** Which mark, which day, which trace. */
+export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
+  const isDay = /^\d{4}-\d{2}-\d{2}$/.test(date)
+  const today = dateIn(mark.content.timeZone, Date.now())
+  const step = (days: number) => choice.set('day', dayAfter(isDay ? date : today, days))
+  return (
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <h1 className="mr-1 text-xl font-bold max-sm:w-full">
+        Water
+        <span className="hidden print:inline">
+          : {mark.content.name}, {date}, {trace?.content.trace.name}
+        </span>
+      </h1>
+      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:grow">
+        <label htmlFor="water-mark">mark</label>
+        <Select
+          id="water-mark"
+          value={mark.id}
+          onChange={(event) => choice.set('mark', event.target.value)}
+          choices={marks.map(({ id, content }) => ({ value: id, text: content.name }))}
+        />
+      </div>
+      <div className="no-print grid gap-0.5 text-sm text-quiet">
+        <label htmlFor="water-day">day</label>
+        <div className="flex gap-1 text-base text-ink">
+          <Button aria-label="the day before" title="the day before" onClick={() => step(-1)}>
+            <ChevronLeft className="size-4" aria-hidden="true" />
+          </Button>
+          <input
+            id="water-day"
+            type="date"
+            className={`${fieldClass} w-38`}
+            value={isDay ? date : ''}
+            min={`${FIRST_YEAR}-01-01`}
+            max={`${LAST_YEAR}-12-31`}
+            onChange={(event) => event.target.value && choice.set('day', event.target.value)}
+          />
+          <Button aria-label="the day after" title="the day after" onClick={() => step(1)}>
+            <ChevronRight className="size-4" aria-hidden="true" />
+          </Button>
+          {date !== today && (
+            <Button tone="quiet" onClick={() => choice.set('day', today)}>
+              Today
+            </Button>
+          )}
+        </div>
+      </div>
+      <div className="no-print grid grow gap-0.5 text-sm text-quiet sm:max-w-80">
+        <label htmlFor="water-trace">trace</label>
+        <Select
+          id="water-trace"
+          value={trace?.id ?? ''}
+          onChange={(event) => choice.set('trace', event.target.value)}
+          choices={traces.map(({ id, content }) => ({ value: id, text: content.trace.name }))}
+        />
+      </div>
+      <Link to="/water/marks" className={`no-print ml-auto ${buttonClass('quiet')}`}>
+        Marks
+      </Link>
+    </div>
+  )
+}

@@ -1,0 +1,138 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import type { Fished } from '../../../core/moments/levers.ts'
+import type { Owned } from '../../../core/plan/planDay.ts'
+import { weightOf } from '../../../core/settling/settling.ts'
+import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
+import { isCastMethod, type Method } from '../../../core/trace/waterConditions.ts'
+import { outfitsQuery, type SavedOutfit, type SavedTrace, sinkersQuery, tracesQuery } from '../../api/documents.ts'
+import { marksQuery, type SavedMark } from '../../api/water.ts'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { DayAtMark } from './DayAtMark.tsx'
+import { useWaterChoice } from './useWaterChoice.ts'
+import { WaterBar } from './WaterBar.tsx'
+
+/** A mark and a day: the tide and the stream, the sinker for each half hour, and the line's true shape at any time of it. */
+export default function WaterScreen() {
+  const queries = [useQuery(marksQuery), useQuery(tracesQuery(false)), useQuery(outfitsQuery), useQuery(sinkersQuery)] as const
+  const [marks, traces, outfits, owned] = queries
+  const failed = queries.find(({ error, data }) => error && !data)
+  if (failed)
+    return (
+      <Failed
+        what="The water"
+        error={failed.error!}
+        onRetry={() => {
+          for (const query of queries) if (query.error) query.refetch()
+        }}
+      />
+    )
+  if (!marks.data || !traces.data || !outfits.data || !owned.data) return <Loading what="marks and traces" />
+  if (marks.data.length === 0)
+    return (
+      <Frame>
+        <Empty title="No marks yet">
+          A mark is a place you fish: where, how deep, on what bed, and how the stream runs there.{' '}
+          <Link to="/water/marks/new" className="underline">
+            Make the first
+          </Link>{' '}
+          or{' '}
+          <Link to="/water/marks" className="underline">
+            take them in from a GPX file
+          </Link>
+          .
+        </Empty>
+      </Frame>
+    )
+  if (traces.data.length === 0)
+    return (
+      <Frame>
+        <Empty title="No trace to fish">
+          The sinker depends on the line and the bait.{' '}
+          <Link to="/traces/new" className="underline">
+            Draw a trace
+          </Link>{' '}
+          first.
+        </Empty>
+      </Frame>
+    )
+  return <Chosen marks={marks.data} traces={traces.data} outfits={outfits.data} owned={owned.data} />
+}
+
+function Frame({ children }: { children: React.ReactNode }) {
+  return (
+    <div className="p-3 sm:px-6">
+      <h1 className="mb-3 text-xl font-bold">Water</h1>
+      {children}
+    </div>
+  )
+}
+
+type ChosenProps = { marks: SavedMark[]; traces: SavedTrace[]; outfits: SavedOutfit[]; owned: Owned[] }
+
+function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
+  const choice = useWaterChoice()
+  const mark = marks.find(({ id }) => id === choice.mark) ?? marks[0]!
+  const fishable = traces.filter(({ content }) => outfits.some(({ id }) => id === content.outfitId))
+  const trace = fishable.find(({ id }) => id === choice.trace) ?? usualTrace(fishable, mark)
+  const outfit = outfits.find(({ id }) => id === trace?.content.outfitId)?.content
+  const fished = useMemo(
+    (): Fished | undefined => trace && outfit && { trace: trace.content.trace, outfit, conditions: trace.content.conditions },
+    [trace, outfit],
+  )
+  const date = choice.day ?? dateIn(mark.content.timeZone, Date.now())
+  const day = useMemo(() => dayOrFault(date, mark.content.timeZone), [date, mark.content.timeZone])
+  const shapes = (choice.box ?? usualShapes(owned, fished, mark.content.method)).join()
+  const box = useMemo(() => owned.filter(({ shape }) => shapes.split(',').includes(shape)), [owned, shapes])
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
+      <WaterBar marks={marks} mark={mark} traces={fishable} trace={trace} date={date} choice={choice} />
+      {!fished || !trace ? (
+        <Empty title="No trace to fish">The outfits of all traces are in the bin.</Empty>
+      ) : 'fault' in day ? (
+        <p role="alert" className="rounded-lg border border-fails bg-sheet p-4">
+          {day.fault}
+        </p>
+      ) : (
+        <DayAtMark
+          key={`${mark.id} ${day.startMs}`}
+          mark={mark}
+          localDay={day}
+          trace={trace}
+          fished={fished}
+          owned={owned}
+          box={box}
+          onBox={(next) => choice.set('box', next.join())}
+        />
+      )}
+    </div>
+  )
+}
+
+function dayOrFault(date: string, timeZone: string): LocalDay | { fault: string } {
+  try {
+    return localDay(date, timeZone)
+  } catch (error) {
+    return { fault: `${(error as Error).message}.` }
+  }
+}
+
+/** The trace that is fished as the mark is: by its method, else one that is dropped or cast as there. */
+function usualTrace(traces: readonly SavedTrace[], { content: mark }: SavedMark): SavedTrace | undefined {
+  const dropped = !isCastMethod(mark.method) || mark.method === 'uptide'
+  return (
+    traces.find(({ content }) => content.trace.name.startsWith(mark.name)) ??
+    traces.find(({ content }) => content.conditions.water?.method === mark.method) ??
+    traces.find(({ content }) => (content.conditions.castStyle === 'none') === dropped) ??
+    traces[0]
+  )
+}
+
+/** Dropped from a boat, every shape but wires; cast, the shape on the trace and wires. */
+function usualShapes(owned: readonly Owned[], fished: Fished | undefined, method: Method): string[] {
+  const all = [...new Set(owned.map(({ shape }) => shape))]
+  const own = fished && weightOf(fished.trace)?.shape
+  if (!isCastMethod(method)) return all.filter((shape) => shape !== 'gripWire')
+  return all.filter((shape) => shape === own || shape === 'gripWire')
+}

@@ -1,0 +1,44 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import type { Mark } from '../../../core/mark/mark.ts'
+import { atMark, type Wind } from '../../../core/plan/atMark.ts'
+import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
+import { tideHere } from '../../../core/plan/tideHere.ts'
+import { type Sky, skyThrough } from '../../../core/sky/sky.ts'
+import type { TideSpan } from '../../../core/tide/tideSpan.ts'
+import type { LocalDay } from '../../../core/time/localDay.ts'
+import { tideQuery, windQuery } from '../../api/water.ts'
+
+const HOUR_MS = 3_600_000
+/** A mark's own delay may reach so far into the days beside. */
+const BESIDE_MS = 7 * HOUR_MS
+const STREAM_STEP_S = 300
+
+/** A day at a mark, all but the sinkers. */
+export type Day = {
+  tide: TideSpan
+  stream: StreamPoint[]
+  slacks: StreamPoint[]
+  winds: (Wind & { overTide: boolean })[]
+  sky: Sky
+}
+
+/** A day's tide, stream, wind and sky at a mark; without its wind where only that is not to be had. */
+export function useDay(mark: Mark, { startMs, endMs }: LocalDay) {
+  const port = useQuery(tideQuery(mark.portId, startMs - BESIDE_MS, endMs + BESIDE_MS))
+  const wind = useQuery(windQuery(mark.latitudeDeg, mark.longitudeDeg, startMs, endMs))
+  const day = useMemo((): Day | undefined => {
+    if (!port.data) return undefined
+    const tide = tideHere(mark, port.data)
+    const stream = streamThrough(mark, tide, startMs, endMs, STREAM_STEP_S)
+    const inDay = (wind.data ?? []).filter(({ timeMs }) => timeMs >= startMs && timeMs <= endMs)
+    return {
+      tide,
+      stream,
+      slacks: slacksOf(stream),
+      winds: inDay.map((each) => ({ ...each, overTide: atMark(mark, tide, inDay, each.timeMs).windOverTide })),
+      sky: skyThrough(mark, { fromMs: startMs, toMs: endMs }),
+    }
+  }, [mark, port.data, wind.data, startMs, endMs])
+  return { day, error: port.error, retry: port.refetch, windError: wind.error }
+}

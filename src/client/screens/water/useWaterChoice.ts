@@ -1,0 +1,22 @@
+import { useSearchParams } from 'react-router'
+
+/** What is looked at, kept in the address: the mark, the day, the trace, and the shapes of sinker in the box. */
+export function useWaterChoice() {
+  const [search, setSearch] = useSearchParams()
+  const set = (name: 'mark' | 'day' | 'trace' | 'box', value: string) =>
+    setSearch(
+      (old) => {
+        const next = new URLSearchParams(old)
+        next.set(name, value)
+        return next
+      },
+      { replace: true },
+    )
+  return {
+    mark: search.get('mark') ?? undefined,
+    day: search.get('day') ?? undefined,
+    trace: search.get('trace') ?? undefined,
+    box: search.get('box')?.split(',').filter(Boolean),
+    set,
+  }
+}

@@ -1,0 +1,46 @@
+import { SINKER_SHAPES } from '../../core/gear/sinkers.ts'
+import type { DayEvent } from '../../core/plan/dayEvents.ts'
+import type { Owned } from '../../core/plan/planDay.ts'
+import type { SkyEvent } from '../../core/sky/sky.ts'
+import type { Show } from '../settings/preferences.tsx'
+
+const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW']
+
+/** A direction as one of sixteen points. */
+export const compassPoint = (deg: number) => POINTS[Math.round(deg / 22.5) % 16]!
+
+/** A sinker of the box; its shape is told where several are in it. */
+export const sinkerWords = ({ massKg, shape }: Owned, show: Show, withShape = true) =>
+  `${show.entered('mass', massKg)}${withShape ? ` ${SINKER_SHAPES[shape].name}` : ''}`
+
+const SKY_WORDS: Record<SkyEvent, string> = {
+  dawn: 'First light',
+  sunrise: 'Sunrise',
+  sunset: 'Sunset',
+  dusk: 'Dark',
+  moonrise: 'Moonrise',
+  moonset: 'Moonset',
+}
+
+/** One event of a day, in a line. */
+export function eventWords(event: DayEvent, show: Show): string {
+  switch (event.kind) {
+    case 'high':
+    case 'low':
+      return `${event.kind === 'high' ? 'High' : 'Low'} water ${show.computed('length', event.heightM)}`
+    case 'slack':
+      return `Slack, ${show.computed('speed', event.rateMperS)}`
+    case 'change':
+      return event.to ? `To ${sinkerWords(event.to, show)}` : 'No sinker of the box holds'
+    default:
+      return SKY_WORDS[event.kind]
+  }
+}
+
+/** Days and hours between two instants, in words: `in 3 days`, `2 days ago`, `today`. */
+export function daysFrom(fromMs: number, timeMs: number): string {
+  const days = Math.round((timeMs - fromMs) / 86_400_000)
+  if (days === 0) return 'today'
+  const count = `${Math.abs(days)} day${Math.abs(days) === 1 ? '' : 's'}`
+  return days > 0 ? `in ${count}` : `${count} ago`
+}

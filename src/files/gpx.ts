@@ -1,0 +1,84 @@
+import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
+import { type Mark, markSchema } from '../core/mark/mark.ts'
+import { MOST_BYTES, type ReadFile, refused } from './readCsv.ts'
+
+/** A place of a file: by its own fields alone, or a whole mark that was written here. */
+export type Waypoint = { name: string; latitudeDeg: number; longitudeDeg: number; notes?: string; mark?: Mark }
+
+const MOST_MARKS = 200
+const NAMESPACE = 'urn:wide-reach:mark:1'
+
+type RawPoint = { '@lat'?: string; '@lon'?: string; name?: unknown; desc?: unknown; extensions?: { 'wr:mark'?: unknown } }
+
+/** Reads the places of a GPX file; a mark that was exported from here comes back whole. */
+export function readGpx(text: string): ReadFile<Waypoint[]> {
+  if (text.length > MOST_BYTES) return refused('The file is over 5 MB: no list of marks is')
+  const valid = XMLValidator.validate(text)
+  if (valid !== true) return refused(`It is not XML: ${valid.err.msg}`, valid.err.line)
+  const parser = new XMLParser({
+    ignoreAttributes: false,
+    attributeNamePrefix: '@',
+    parseTagValue: false,
+    // Entities of the file's own are not expanded: a short file must stay short.
+    processEntities: false,
+    isArray: (name) => name === 'wpt',
+  })
+  const gpx = (parser.parse(text) as { gpx?: { wpt?: RawPoint[]; trk?: unknown; rte?: unknown } }).gpx
+  if (gpx === undefined) return refused('It is XML, but not GPX')
+  const points = gpx.wpt ?? []
+  if (points.length > MOST_MARKS) return refused(`It has ${points.length} places; at most ${MOST_MARKS} are taken at once`)
+  if (points.length === 0)
+    return refused(gpx.trk || gpx.rte ? 'It holds a track or a route, but no places' : 'It holds no places')
+  const read = points.map(waypointOf)
+  const faults = read.flatMap((point, i) => (typeof point === 'string' ? [{ message: `Place ${i + 1}: ${point}` }] : []))
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: read as Waypoint[] }
+}
+
+function waypointOf(raw: RawPoint, i: number): Waypoint | string {
+  const [latitudeDeg, longitudeDeg] = [raw['@lat'], raw['@lon']].map((each) => (each?.trim() ? Number(each) : Number.NaN))
+  if (!(Math.abs(latitudeDeg!) <= 90 && Math.abs(longitudeDeg!) <= 180)) return 'its position is not one on the globe'
+  const name = textOf(raw.name).slice(0, 80) || `place ${i + 1}`
+  const notes = textOf(raw.desc).slice(0, 4_000)
+  const point = { name, latitudeDeg: latitudeDeg!, longitudeDeg: longitudeDeg!, ...(notes ? { notes } : {}) }
+  const own = textOf(raw.extensions?.['wr:mark'])
+  if (!own) return point
+  const mark = ownMark(own)
+  return mark ? { ...point, mark } : 'its mark, written by this application, does not read'
+}
+
+function ownMark(text: string): Mark | undefined {
+  try {
+    const parsed = markSchema.safeParse(JSON.parse(text))
+    return parsed.success ? parsed.data : undefined
+  } catch {
+    return undefined
+  }
+}
+
+const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" }
+
+/** The text of an element with the five entities of XML, and no others, read. */
+function textOf(value: unknown): string {
+  return typeof value === 'string' ? value.replace(/&(amp|lt|gt|quot|apos);/g, (_, name: string) => ENTITIES[name]!).trim() : ''
+}
+
+/** Marks as GPX: any reader has their names, places and notes, and this application the whole of them. */
+export function writeGpx(marks: readonly Mark[]): string {
+  const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true })
+  return builder.build({
+    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
+    gpx: {
+      '@version': '1.1',
+      '@creator': 'Wide Reach',
+      '@xmlns': 'http://www.topografix.com/GPX/1/1',
+      '@xmlns:wr': NAMESPACE,
+      wpt: marks.map((mark) => ({
+        '@lat': mark.latitudeDeg,
+        '@lon': mark.longitudeDeg,
+        name: mark.name,
+        ...(mark.notes ? { desc: mark.notes } : {}),
+        extensions: { 'wr:mark': JSON.stringify(mark) },
+      })),
+    },
+  }) as string
+}

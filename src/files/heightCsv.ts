@@ -1,0 +1,50 @@
+import { TZDateMini } from '@date-fns/tz'
+import { type Mark, MOST_TABLE_ROWS } from '../core/mark/mark.ts'
+import { turnsOfTable } from '../core/tide/heightTable.ts'
+import { localDay } from '../core/time/localDay.ts'
+import { cellNumber, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
+
+type Row = NonNullable<Mark['heights']>[number]
+
+const COLUMNS = [['date'], ['time'], ['height_m']] as const
+const MOST_HEIGHT_M = 20
+
+/**
+ * Reads a printed table of high and low waters, `date,time,height_m`, its times on the clock of a zone. Every line that does not
+ * read, goes back in time, or is neither high nor low between its neighbours is named by its number.
+ */
+export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
+  const read = readCsv(text, COLUMNS)
+  if (!read.ok) return read
+  if (read.value.length > MOST_TABLE_ROWS)
+    return refused(`The table has ${read.value.length} rows; at most ${MOST_TABLE_ROWS} are taken`)
+  const rows = read.value.map(({ line, cells }) => ({
+    line,
+    ...instantOf(cells.date!, cells.time!, timeZone),
+    heightM: cellNumber(cells.height_m),
+  }))
+  const faults = rows.flatMap(({ line, timeMs, fault, heightM }, i): LineFault[] => {
+    if (fault) return [{ line, message: fault }]
+    if (!(Math.abs(heightM) <= MOST_HEIGHT_M))
+      return [{ line, message: `height_m is not a height from −${MOST_HEIGHT_M} to ${MOST_HEIGHT_M} m` }]
+    return i > 0 && timeMs <= rows[i - 1]!.timeMs ? [{ line, message: 'is not later than the line before it' }] : []
+  })
+  if (faults.length > 0) return { ok: false, faults }
+  const turns = turnsOfTable(rows)
+  if ('notTurning' in turns)
+    return refused('is neither a high nor a low water between the lines beside it', rows[turns.notTurning]!.line)
+  return { ok: true, value: rows.map(({ timeMs, heightM }) => ({ at: new Date(timeMs).toISOString(), heightM })) }
+}
+
+function instantOf(date: string, time: string, timeZone: string): { timeMs: number; fault?: string } {
+  const [, hour, minute] = /^(\d{1,2}):(\d{2})$/.exec(time)?.map(Number) ?? []
+  if (hour === undefined || minute === undefined || hour > 23 || minute > 59)
+    return { timeMs: Number.NaN, fault: `“${time}” is not a time, such as 06:40` }
+  try {
+    localDay(date, timeZone)
+  } catch (error) {
+    return { timeMs: Number.NaN, fault: (error as Error).message }
+  }
+  const [year = 0, month = 1, day = 1] = date.split('-').map(Number)
+  return { timeMs: new TZDateMini(year, month - 1, day, hour, minute, timeZone).getTime() }
+}
