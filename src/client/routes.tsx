@@ -8,6 +8,8 @@ const BenchScreen = lazy(() => import('./screens/bench/BenchScreen.tsx'))
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
 const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
+const MarksScreen = lazy(() => import('./screens/marks/MarksScreen.tsx'))
+const MarkScreen = lazy(() => import('./screens/marks/MarkScreen.tsx'))
 const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
@@ -23,6 +25,8 @@ export const router = createBrowserRouter([
       { path: '/traces/:id/build', element: <BuildSheetScreen /> },
       { path: '/compare', element: <CompareScreen /> },
       { path: '/water', element: <WaterScreen /> },
+      { path: '/water/marks', element: <MarksScreen /> },
+      { path: '/water/marks/:id', element: <MarkScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

@@ -4,14 +4,14 @@ import { gearContent } from '../../shared/gear.ts'
 import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
 import { type RuleSetContent, ruleSetContent } from '../../shared/ruleSets.ts'
 import { type TraceContent, traceContent } from '../../shared/traces.ts'
-import { revisionList, type Saved, savedOf, staleBodyOf } from '../../shared/versioned.ts'
-import { ApiError, request } from './http.ts'
+import { revisionList, type Saved, savedOf } from '../../shared/versioned.ts'
+import { request } from './http.ts'
+import { saveOnto } from './saveOnto.ts'
 
 export type SavedTrace = Saved<TraceContent>
 export type SavedOutfit = Saved<OutfitContent>
 
 const savedTrace = savedOf(traceContent)
-const staleTrace = staleBodyOf(traceContent)
 
 export const tracesQuery = (bin: boolean) =>
   queryOptions({ queryKey: ['traces', { bin }], queryFn: () => request(z.array(savedTrace), `/traces${bin ? '?bin=true' : ''}`) })
@@ -73,15 +73,6 @@ export const binTrace = (id: string) => request(savedTrace, `/traces/${id}`, { m
 
 export const restoreTrace = (id: string) => request(savedTrace, `/traces/${id}/restore`, { method: 'POST' })
 
-export type SaveResult = { saved: SavedTrace } | { stale: SavedTrace }
-
 /** Saves onto a revision; a stale save is a result with what is current, not an error. */
-export async function saveTrace(id: string, baseRevision: number, content: TraceContent): Promise<SaveResult> {
-  try {
-    return { saved: await request(savedTrace, `/traces/${id}`, { method: 'PUT', body: { baseRevision, content } }) }
-  } catch (error) {
-    const stale = error instanceof ApiError && error.code === 'stale' ? staleTrace.safeParse(error.body) : undefined
-    if (stale?.success) return { stale: stale.data.current }
-    throw error
-  }
-}
+export const saveTrace = (id: string, baseRevision: number, content: TraceContent) =>
+  saveOnto(traceContent, `/traces/${id}`, baseRevision, content)

@@ -4,6 +4,7 @@ import { type MarkContent, markContent } from '../../shared/marks.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
 import { type Saved, savedOf } from '../../shared/versioned.ts'
 import { request } from './http.ts'
+import { saveOnto } from './saveOnto.ts'
 
 export type SavedMark = Saved<MarkContent>
 const savedMark = savedOf(markContent)
@@ -19,8 +20,8 @@ export const marksQuery = queryOptions({
 export const createMark = (id: string, content: MarkContent) =>
   request(savedMark, '/marks', { method: 'POST', body: { id, content } })
 
-export const saveMark = ({ id, revision }: Pick<SavedMark, 'id' | 'revision'>, content: MarkContent) =>
-  request(savedMark, `/marks/${id}`, { method: 'PUT', body: { baseRevision: revision, content } })
+export const saveMark = (id: string, baseRevision: number, content: MarkContent) =>
+  saveOnto(markContent, `/marks/${id}`, baseRevision, content)
 
 export const binMark = (id: string) => request(savedMark, `/marks/${id}`, { method: 'DELETE' })
 

@@ -11,10 +11,13 @@ export function parsePosition(kind: 'latitude' | 'longitude', text: string): Par
   const most = kind === 'latitude' ? 90 : 180
   const letters = kind === 'latitude' ? 'NS' : 'EW'
   const typed = text.trim().toUpperCase().replaceAll('−', '-').replaceAll(',', '.')
-  const match = /^([+-]?)(\d+(?:\.\d+)?)\s*°?(?:\s*(\d+(?:\.\d+)?)\s*['′]?)?(?:\s*(\d+(?:\.\d+)?)\s*["″]?)?\s*([NSEW]?)$/.exec(typed)
+  const match = /^([+-]?)(\d+(?:\.\d+)?)\s*°?(?:\s*(\d+(?:\.\d+)?)\s*['′]?)?(?:\s*(\d+(?:\.\d+)?)\s*["″]?)?\s*([NSEW]?)$/.exec(
+    typed,
+  )
   if (!match) return { ok: false, message: `“${text.trim()}” is not a ${kind}: write ${EXAMPLES[kind]}.` }
   const [, sign, degrees, minutes = '0', seconds = '0', letter = ''] = match
-  if (letter && !letters.includes(letter)) return { ok: false, message: `${letter} is not of a ${kind}: write ${EXAMPLES[kind]}.` }
+  if (letter && !letters.includes(letter))
+    return { ok: false, message: `${letter} is not of a ${kind}: write ${EXAMPLES[kind]}.` }
   if (sign && letter) return { ok: false, message: 'Write a sign or a letter, not both.' }
   if (Number(minutes) >= 60 || Number(seconds) >= 60) return { ok: false, message: 'Minutes and seconds stay under 60.' }
   const deg = Number(degrees) + Number(minutes) / 60 + Number(seconds) / 3600

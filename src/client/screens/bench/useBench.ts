@@ -2,9 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import type { Conditions } from '../../../core/trace/conditions.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
-import type { TraceContent } from '../../../shared/traces.ts'
+import { type TraceContent, traceContent } from '../../../shared/traces.ts'
 import { type SavedTrace, saveTrace, traceQuery } from '../../api/documents.ts'
-import { dropDraft, keepDraft, readDraft } from './drafts.ts'
+import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
 import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
 
 export type Bench = {
@@ -43,7 +43,7 @@ export type Bench = {
 type Start = { history: History<TraceContent>; baseRevision: number; resumed: boolean }
 
 function begin(saved: SavedTrace): Start {
-  const draft = readDraft(saved.id)
+  const draft = readDraft(traceContent, saved.id)
   if (!draft || sameContent(draft.content, saved.content))
     return { history: startHistory(saved.content), baseRevision: saved.revision, resumed: false }
   return { history: startHistory(draft.content, [saved.content]), baseRevision: draft.baseRevision, resumed: true }

@@ -4,18 +4,18 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { usualConditions } from '../../../core/trace/conditions.ts'
 import { fitIssues } from '../../../core/trace/fitsOutfit.ts'
-import type { Issue, ParsedTrace } from '../../../core/trace/parseTrace.ts'
+import type { ParsedTrace } from '../../../core/trace/parseTrace.ts'
 import type { Trace } from '../../../core/trace/schema.ts'
 import { readTraceFile } from '../../../core/trace/traceFile.ts'
 import { createTrace, type SavedOutfit } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
 import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { FileFaults } from '../../ui/FileFaults.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 
 /** Larger than any trace of 200 parts can be; a wrong file is refused before it is read. */
 const MOST_BYTES = 1_000_000
-const MOST_ISSUES = 20
 
 /** Takes in a trace file: every fault is shown with its path, and nothing changes until it is confirmed. */
 export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
@@ -51,28 +51,12 @@ export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
             onChange={(event) => choose(event.target.files?.[0])}
           />
         </Field>
-        {read && !read.ok && <Faults issues={read.issues} />}
+        {read && !read.ok && (
+          <FileFaults faults={read.issues.map(({ path, message }) => ({ place: path.join('.') || 'the file', message }))} />
+        )}
         {read?.ok && outfits.length > 0 && <Confirm trace={read.trace} outfits={outfits} />}
       </div>
     </Panel>
-  )
-}
-
-function Faults({ issues }: { issues: readonly Issue[] }) {
-  return (
-    <div role="alert">
-      <p className="font-semibold text-fails">
-        This file cannot be taken in: {issues.length === 1 ? 'one fault' : `${issues.length} faults`}.
-      </p>
-      <ul className="mt-1 list-disc pl-5">
-        {issues.slice(0, MOST_ISSUES).map(({ path, message }) => (
-          <li key={`${path.join('.')} ${message}`}>
-            <code>{path.join('.') || 'the file'}</code> {message}
-          </li>
-        ))}
-        {issues.length > MOST_ISSUES && <li>and {issues.length - MOST_ISSUES} more</li>}
-      </ul>
-    </div>
   )
 }
 

@@ -23,13 +23,13 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
   const { method } = settling.water
   const demand = demandOn(settling, leastToHold(settling))
   const save = useMutation({
-    mutationFn: (holds: Hold[]) => saveMark(mark, { ...content, holds }),
-    onSuccess: (saved) =>
-      client.setQueryData(marksQuery.queryKey, (old) => old?.map((each) => (each.id === saved.id ? saved : each))),
-    onError: (error) => {
-      toast.error(error.message)
-      client.invalidateQueries({ queryKey: marksQuery.queryKey })
+    mutationFn: (holds: Hold[]) => saveMark(mark.id, mark.revision, { ...content, holds }),
+    onSuccess: (result) => {
+      const now = 'saved' in result ? result.saved : result.stale
+      if ('stale' in result) toast.error('The mark was changed elsewhere since: it is read anew, say it again.')
+      client.setQueryData(marksQuery.queryKey, (old) => old?.map((each) => (each.id === now.id ? now : each)))
     },
+    onError: (error) => toast.error(error.message),
   })
   const holds = content.holds ?? []
   const saw = (held: boolean) =>

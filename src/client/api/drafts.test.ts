@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import { FAMILY_FIXTURES } from '../../../../tests/fixtures/families.ts'
-import { usualConditions } from '../../../core/trace/conditions.ts'
-import type { TraceContent } from '../../../shared/traces.ts'
+import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
+import { usualConditions } from '../../core/trace/conditions.ts'
+import { type TraceContent, traceContent } from '../../shared/traces.ts'
 import { dropDraft, keepDraft, readDraft } from './drafts.ts'
 
 const content: TraceContent = {
@@ -23,17 +23,17 @@ afterEach(() => vi.unstubAllGlobals())
 
 test('a draft comes back with the revision it was made from, and goes when it is dropped', () => {
   const text = keepDraft('one', 3, content)!
-  expect(readDraft('one')).toEqual({ baseRevision: 3, content })
-  expect(readDraft('another')).toBeUndefined()
+  expect(readDraft(traceContent, 'one')).toEqual({ baseRevision: 3, content })
+  expect(readDraft(traceContent, 'another')).toBeUndefined()
   dropDraft('one', text)
-  expect(readDraft('one')).toBeUndefined()
+  expect(readDraft(traceContent, 'one')).toBeUndefined()
 })
 
 test('what another tab kept since is left alone', () => {
   const mine = keepDraft('one', 3, content)!
   keepDraft('one', 4, content)
   dropDraft('one', mine)
-  expect(readDraft('one')?.baseRevision).toBe(4)
+  expect(readDraft(traceContent, 'one')?.baseRevision).toBe(4)
 })
 
 test('a draft that does not read, or no longer holds together, counts as none', () => {
@@ -44,7 +44,7 @@ test('a draft that does not read, or no longer holds together, counts as none', 
     JSON.stringify({ baseRevision: 1, content: { ...content, trace: { ...content.trace, weakLink: 'ghost' } } }),
   ]) {
     kept.set('wide-reach.draft.one', text)
-    expect(readDraft('one')).toBeUndefined()
+    expect(readDraft(traceContent, 'one')).toBeUndefined()
   }
 })
 
@@ -61,6 +61,6 @@ test('a browser that keeps nothing is no error', () => {
     },
   })
   expect(keepDraft('one', 1, content)).toBeUndefined()
-  expect(readDraft('one')).toBeUndefined()
+  expect(readDraft(traceContent, 'one')).toBeUndefined()
   expect(() => dropDraft('one', '')).not.toThrow()
 })

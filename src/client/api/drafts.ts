@@ -1,24 +1,24 @@
 import { z } from 'zod'
-import { type TraceContent, traceContent } from '../../../shared/traces.ts'
 
 /** Unsaved work kept in the browser, with the revision it was made from. */
-const draftShape = z.object({ baseRevision: z.int().positive(), content: traceContent })
-export type Draft = z.infer<typeof draftShape>
+export type Draft<T> = { baseRevision: number; content: T }
 
 const keyOf = (id: string) => `wide-reach.draft.${id}`
 
-/** What was left unsaved for a trace; anything unreadable counts as nothing. */
-export function readDraft(id: string): Draft | undefined {
+/** What was left unsaved of a document; anything that does not read by its contract counts as nothing. */
+export function readDraft<T>(contract: z.ZodType<T>, id: string): Draft<T> | undefined {
   try {
     const kept = localStorage.getItem(keyOf(id))
-    return kept === null ? undefined : draftShape.safeParse(JSON.parse(kept)).data
+    const read =
+      kept === null ? undefined : z.object({ baseRevision: z.int().positive(), content: contract }).safeParse(JSON.parse(kept))
+    return read?.data as Draft<T> | undefined
   } catch {
     return undefined
   }
 }
 
 /** @returns the text the browser kept, to drop it by; undefined where it keeps nothing. */
-export function keepDraft(id: string, baseRevision: number, content: TraceContent): string | undefined {
+export function keepDraft(id: string, baseRevision: number, content: object): string | undefined {
   const text = JSON.stringify({ baseRevision, content })
   try {
     localStorage.setItem(keyOf(id), text)

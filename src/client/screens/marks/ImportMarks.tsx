@@ -1,0 +1,98 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Upload } from 'lucide-react'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import type { Waypoint } from '../../../files/gpx.ts'
+import type { ReadFile } from '../../../files/readCsv.ts'
+import { createMark, marksQuery, portsQuery } from '../../api/water.ts'
+import { Button, Field, fieldClass } from '../../ui/controls.tsx'
+import { FileFaults } from '../../ui/FileFaults.tsx'
+import { Panel } from '../../ui/Panel.tsx'
+import { newMark } from './newMark.ts'
+import { placesOf, readChosen } from './readChosen.ts'
+
+/** Takes in the places of a GPX file: shown first, and stored only when it is said so. */
+export function ImportMarks() {
+  const client = useQueryClient()
+  const ports = useQuery(portsQuery)
+  const [open, setOpen] = useState(false)
+  const [read, setRead] = useState<ReadFile<Waypoint[]>>()
+  const choose = async (file: File | undefined) => {
+    if (!file) return setRead(undefined)
+    setRead(await readChosen(file, async (text) => (await import('../../../files/gpx.ts')).readGpx(text)))
+  }
+  const take = useMutation({
+    mutationFn: async (points: readonly Waypoint[]) => {
+      const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
+      for (const { mark, ...place } of points)
+        await createMark(crypto.randomUUID(), mark ?? newMark(ports.data![0]!.id, timeZone, place))
+    },
+    onSuccess: (_, points) => {
+      setOpen(false)
+      setRead(undefined)
+      toast(`${points.length === 1 ? 'One mark' : `${points.length} marks`} taken in.`)
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: marksQuery.queryKey }),
+  })
+  return (
+    <Panel
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        setRead(undefined)
+        take.reset()
+      }}
+      title="Take in marks"
+      about="A GPX file with places, from a plotter or from here. Nothing changes until you say so."
+      trigger={
+        <Button tone="quiet">
+          <Upload className="size-4" aria-hidden="true" /> Import
+        </Button>
+      }
+    >
+      <div className="mt-3 grid gap-3">
+        <Field label="GPX file" htmlFor="marks-file">
+          <input
+            id="marks-file"
+            type="file"
+            accept=".gpx,application/gpx+xml,.xml"
+            className={fieldClass}
+            onChange={(event) => choose(event.target.files?.[0])}
+          />
+        </Field>
+        {read && !read.ok && <FileFaults faults={placesOf(read)} />}
+        {read?.ok && (
+          <>
+            <p>
+              {read.value.length === 1 ? 'One place' : `${read.value.length} places`}:{' '}
+              {read.value
+                .slice(0, 6)
+                .map(({ name }) => name)
+                .join(', ')}
+              {read.value.length > 6 && ' …'}
+            </p>
+            {read.value.some(({ mark }) => !mark) && (
+              <p className="text-sm text-quiet">
+                What the file does not say begins as 10 m deep on sand, at anchor, on the tide of {ports.data?.[0]?.name}: look at
+                each.
+              </p>
+            )}
+            {take.error && (
+              <p role="alert" className="text-fails">
+                {take.error.message}
+              </p>
+            )}
+            <Button
+              tone="strong"
+              className="justify-self-end"
+              disabled={take.isPending || !ports.data?.length}
+              onClick={() => take.mutate(read.value)}
+            >
+              Take {read.value.length === 1 ? 'it' : 'them'} in
+            </Button>
+          </>
+        )}
+      </div>
+    </Panel>
+  )
+}

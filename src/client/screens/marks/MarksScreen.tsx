@@ -1,0 +1,93 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Download, Plus, Trash2 } from 'lucide-react'
+import { Link } from 'react-router'
+import { toast } from 'sonner'
+import { BEDS } from '../../../core/gear/grip.ts'
+import { METHODS } from '../../../core/trace/waterConditions.ts'
+import { formatPosition } from '../../../core/units/parsePosition.ts'
+import { binMark, marksQuery, portsQuery, restoreMark, type SavedMark } from '../../api/water.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
+import { download } from '../../ui/download.ts'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { ImportMarks } from './ImportMarks.tsx'
+
+/** Every mark; new ones by hand or from a file, all of them out again. */
+export default function MarksScreen() {
+  const marks = useQuery(marksQuery)
+  const saveAll = async () => {
+    const { writeGpx } = await import('../../../files/gpx.ts')
+    download('marks.gpx', 'application/gpx+xml', writeGpx(marks.data!.map(({ content }) => content)))
+  }
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="mr-auto text-xl font-bold">Marks</h1>
+        <ImportMarks />
+        <Button tone="quiet" disabled={!marks.data?.length} onClick={saveAll}>
+          <Download className="size-4" aria-hidden="true" /> Export as GPX
+        </Button>
+        <Link to="/water/marks/new" className={buttonClass('strong')}>
+          <Plus className="size-4" aria-hidden="true" /> New mark
+        </Link>
+      </div>
+      {marks.error && !marks.data ? (
+        <Failed what="The marks" error={marks.error} onRetry={() => marks.refetch()} />
+      ) : !marks.data ? (
+        <Loading what="the marks" />
+      ) : marks.data.length === 0 ? (
+        <Empty title="No marks yet">A mark is a place you fish. Make one, or take them in from a GPX file.</Empty>
+      ) : (
+        <MarkList marks={marks.data} />
+      )}
+    </div>
+  )
+}
+
+function MarkList({ marks }: { marks: readonly SavedMark[] }) {
+  const show = useShow()
+  const client = useQueryClient()
+  const ports = useQuery(portsQuery)
+  const refresh = () => client.invalidateQueries({ queryKey: marksQuery.queryKey })
+  const onError = (error: Error) => toast.error(error.message)
+  const restore = useMutation({ mutationFn: restoreMark, onSuccess: refresh, onError })
+  const bin = useMutation({
+    mutationFn: binMark,
+    onSuccess: (saved) => {
+      refresh()
+      toast(`“${saved.content.name}” is in the bin.`, { action: { label: 'Take back', onClick: () => restore.mutate(saved.id) } })
+    },
+    onError,
+  })
+  return (
+    <Sheet>
+      <ul className="grid">
+        {marks.map(({ id, content }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">
+            <div className="min-w-0 grow basis-60">
+              <Link to={`/water/marks/${id}`} className="font-semibold underline decoration-dotted underline-offset-2">
+                {content.name}
+              </Link>
+              <p className="text-sm text-quiet">
+                {formatPosition('latitude', content.latitudeDeg)}, {formatPosition('longitude', content.longitudeDeg)}
+              </p>
+            </div>
+            <p className="grow basis-60 text-sm">
+              {show.entered('length', content.depthM)} at low springs, {BEDS[content.bed].name}, {METHODS[content.method].name}
+              <span className="block text-quiet">
+                {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs run up to{' '}
+                {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}
+              </span>
+            </p>
+            <Link to={`/water?mark=${id}`} className={buttonClass()}>
+              Its water
+            </Link>
+            <Button tone="quiet" aria-label={`Bin ${content.name}`} title={`Bin ${content.name}`} onClick={() => bin.mutate(id)}>
+              <Trash2 className="size-4" aria-hidden="true" />
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  )
+}

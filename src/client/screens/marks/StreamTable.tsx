@@ -1,0 +1,116 @@
+import { Download } from 'lucide-react'
+import { useState } from 'react'
+import type { Mark } from '../../../core/mark/mark.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { usePreferences } from '../../settings/preferences.tsx'
+import { Button, Sheet } from '../../ui/controls.tsx'
+import { download, fileName } from '../../ui/download.ts'
+import { ChooseTable } from './ChooseTable.tsx'
+
+type Row = Mark['stream'][number]
+type Column = {
+  field: 'springMperS' | 'neapMperS' | 'directionDeg'
+  title: string
+  most: number
+  factor: number
+  decimals: number
+}
+
+/** The stream by hour from high water: rates at springs and neaps, and where it sets. */
+export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: string; onChange: (stream: Row[]) => void }) {
+  const { units } = usePreferences()
+  const unit = units.speed as keyof typeof QUANTITIES.speed.units
+  const factor = QUANTITIES.speed.units[unit]
+  const columns: Column[] = [
+    { field: 'springMperS', title: `springs, ${unit}`, most: 10, factor, decimals: 2 },
+    { field: 'neapMperS', title: `neaps, ${unit}`, most: 10, factor, decimals: 2 },
+    { field: 'directionDeg', title: 'sets to, °', most: 360, factor: 1, decimals: 0 },
+  ]
+  const saveTable = async () => {
+    const { writeStreamCsv } = await import('../../../files/streamCsv.ts')
+    download(fileName(`${name} stream`, 'csv'), 'text/csv', writeStreamCsv(stream))
+  }
+  return (
+    <Sheet title="The stream">
+      <table className="w-full text-sm">
+        <thead className="text-quiet">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              hour
+            </th>
+            {columns.map(({ field, title }) => (
+              <th key={field} scope="col" className="pl-2 text-left font-normal">
+                {title}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {stream.map((row) => (
+            <tr key={row.hour}>
+              <th scope="row" className="pr-2 text-left font-normal whitespace-nowrap">
+                {hourWords(row.hour)}
+              </th>
+              {columns.map((column) => (
+                <td key={column.field} className="py-0.5 pl-2">
+                  <Cell
+                    name={`${column.title} ${hourWords(row.hour)}`}
+                    value={row[column.field]}
+                    column={column}
+                    onChange={(value) =>
+                      onChange(stream.map((each) => (each === row ? { ...row, [column.field]: value } : each)))
+                    }
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-3 grid gap-2">
+        <ChooseTable
+          label="from a file"
+          hint="CSV with the columns hour, spring_kn, neap_kn, direction_deg"
+          read={async (text) => (await import('../../../files/streamCsv.ts')).readStreamCsv(text)}
+          onRead={onChange}
+        />
+        <Button className="justify-self-end" onClick={saveTable}>
+          <Download className="size-4" aria-hidden="true" /> Stream table as CSV
+        </Button>
+      </div>
+    </Sheet>
+  )
+}
+
+function hourWords(hour: number): string {
+  if (hour === 0) return 'high water'
+  return `${Math.abs(hour)} h ${hour < 0 ? 'before' : 'after'}`
+}
+
+type CellProps = { name: string; value: number; column: Column; onChange: (value: number) => void }
+
+/** A number of the table; one that does not read stays to be mended and does not count. */
+function Cell({ name, value, column: { most, factor, decimals }, onChange }: CellProps) {
+  const [draft, setDraft] = useState<string>()
+  const read = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * factor)
+  const isGood = (number: number) => number >= 0 && number <= most
+  const faulty = draft !== undefined && !isGood(read(draft))
+  const words = `From 0 to ${Math.floor(most / factor)}.`
+  return (
+    <input
+      aria-label={name}
+      className="w-full min-w-0 rounded-md border border-rule bg-well px-2 py-1 aria-invalid:border-fails aria-invalid:border-2"
+      inputMode="decimal"
+      autoComplete="off"
+      value={draft ?? String(Number((value / factor).toFixed(decimals)))}
+      aria-invalid={faulty ? true : undefined}
+      title={faulty ? words : undefined}
+      onChange={(event) => {
+        setDraft(event.target.value)
+        const number = read(event.target.value)
+        if (isGood(number)) onChange(number)
+      }}
+      onBlur={() => faulty || setDraft(undefined)}
+    />
+  )
+}
