@@ -21,7 +21,7 @@ export function LineView({ shapes, depthM, width, height, summary, lengthText }:
   const { paths, rod, sinkers, surfaceY, bedY, metresPerUnit, barM } = layout
   const above = shapes[0]?.view === 'above'
   const barX = width - 8 - barM / metresPerUnit
-  const barY = (above ? height : bedY) - 12
+  const barY = above ? height - 8 : bedY + 14
   return (
     <svg width={width} height={height} className="block text-ink" role="img" aria-label={summary} fontSize={12}>
       {above ? (
@@ -68,7 +68,7 @@ export function LineView({ shapes, depthM, width, height, summary, lengthText }:
           stream{above ? ', seen from above' : ''}
         </text>
         <path d={`M${barX} ${barY - 5}v5H${width - 8}v-5`} fill="none" stroke="var(--quiet)" strokeWidth={1.2} />
-        <text x={width - 8} y={barY - 8} textAnchor="end">
+        <text x={barX - 6} y={barY} textAnchor="end">
           {lengthText(barM)}
         </text>
       </g>

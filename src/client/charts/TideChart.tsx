@@ -53,17 +53,9 @@ export function TideChart(props: Props) {
   const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
   const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
   const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clock(timeMs), everyHours))
-  const shade = (spans: readonly Span[], opacity: number) =>
+  const shade = (spans: readonly Span[]) =>
     spans.map(({ fromMs: from, toMs: to }) => (
-      <rect
-        key={from}
-        x={xOf(from)}
-        y={top}
-        width={xOf(to) - xOf(from)}
-        height={bottom - top}
-        fill="var(--ink)"
-        opacity={opacity}
-      />
+      <rect key={from} x={xOf(from)} y={top} width={xOf(to) - xOf(from)} height={bottom - top} fill="var(--night)" />
     ))
   const scrubTo = (event: React.PointerEvent<SVGSVGElement>) =>
     props.onScrub(timeAt(event.clientX - event.currentTarget.getBoundingClientRect().left))
@@ -82,8 +74,8 @@ export function TideChart(props: Props) {
       onPointerMove={(event) => event.buttons > 0 && scrubTo(event)}
     >
       <rect x={TIDE_PAD.left} y={top} width={right - TIDE_PAD.left} height={bottom - top} fill="var(--well)" />
-      {shade(night, 0.08)}
-      {shade(dark, 0.14)}
+      {shade(night)}
+      {shade(dark)}
       <path d={tide} fill="var(--spread)" opacity={0.75} />
       <g style={{ fill: 'var(--quiet)' }}>
         {heightTicksM.map((m) => (

@@ -3,6 +3,7 @@ import { MARK } from '../../../tests/fixtures/tides.ts'
 import { gripOf } from '../gear/grip.ts'
 import { METHODS } from '../trace/waterConditions.ts'
 import { countsLesson, gripLesson, type Hold, heldBy, markSchema } from './mark.ts'
+import { springWater } from './springWater.ts'
 
 const hold = (more: Partial<Hold>): Hold => ({
   at: '2026-11-01T10:00:00.000Z',
@@ -28,6 +29,13 @@ describe('a mark', () => {
     const parsed = markSchema.safeParse({ ...MARK, ...change })
     expect(parsed.success).toBe(false)
     expect(parsed.error?.issues[0]?.message).toContain(message)
+  })
+
+  test('its water at springs is that of its strongest hour; a boat adrift goes with it', () => {
+    expect(springWater(MARK)).toMatchObject({ method: 'anchor', depthM: 26, driftMperS: 0, scope: 1.2 })
+    const { streamMperS, driftMperS } = springWater({ ...MARK, method: 'drift', depthM: 0.4 })
+    expect(streamMperS).toBe(Math.max(...MARK.stream.map(({ springMperS }) => springMperS)))
+    expect(driftMperS).toBe(streamMperS)
   })
 
   test('is reckoned with the nominal grip and reserve until something held or dragged', () => {

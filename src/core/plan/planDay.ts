@@ -39,8 +39,8 @@ const STEP_MS = 30 * 60_000
 const CHANGE_MS = 5 * 60_000
 
 /**
- * The sinker for each half hour of a day at a mark, from those owned, and when to change. A heavier one is taken when it must be, a
- * lighter one only when it serves for an hour.
+ * The sinker for each half hour of a day at a mark, from those owned, and when to change. A sinker stays on while it holds; another
+ * is taken when it must be, or when a lighter one serves for an hour.
  * @param onRow told after each half hour, with the share that is done.
  * @throws CoreError where the outfit's spool does not hold, or the tide is not known.
  */
@@ -61,17 +61,18 @@ export function planDay(input: PlanInput, onRow: (share: number) => void = () =>
   return { rows, changes: changesOf(rows, judge), reserve: heldBy(input.mark).reserve }
 }
 
-/** What is on stays while it holds, unless a lighter one serves for this half hour and the next. */
+/** What is on stays while it holds, unless a lighter one serves an hour; what is changed to serves an hour, where one does. */
 function nextTake(before: Owned | undefined, now: Judged, next: Judged | undefined): Owned | undefined {
-  const { lightest, holds } = now
-  if (!before || !lightest || !holds(before)) return lightest
-  return lightest.massKg < before.massKg && (!next || next.holds(lightest)) ? lightest : before
+  const serving = now.holding.find((sinker) => !next || next.holds(sinker))
+  if (!before || !now.holds(before)) return serving ?? now.holding[0]
+  return serving && serving.massKg < before.massKg ? serving : before
 }
 
 type Judged = {
   now: AtMark
   holds: (sinker: Owned) => boolean
-  lightest: Owned | undefined
+  /** Those of the box that hold, the lightest first. */
+  holding: readonly Owned[]
   wantedOf: (sinker: Owned | undefined) => Wanted
   ownHolds: boolean
 }
@@ -90,12 +91,11 @@ function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: numb
     if ('trouble' in least) return { now, ...nothing(least.trouble) }
     const wantedKg = (shape: SinkerShape) => least.kgFor(gripOf(shape)) * reserve
     const holds = ({ shape, massKg }: Owned) => massKg >= wantedKg(shape)
-    const lightest = box.find(holds)
     const best = box.toSorted((a, b) => wantedKg(a.shape) - wantedKg(b.shape))[0]
     return {
       now,
       holds,
-      lightest,
+      holding: box.filter(holds),
       ownHolds: settling.weight.massKg >= ownLeastKg(settling, least, gripOf) * reserve,
       wantedOf: (sinker) => {
         const shape = (sinker ?? best ?? settling.weight).shape
@@ -106,7 +106,7 @@ function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: numb
 }
 
 function nothing(trouble: string): Omit<Judged, 'now'> {
-  return { holds: () => false, lightest: undefined, wantedOf: () => ({ trouble }), ownHolds: false }
+  return { holds: () => false, holding: [], wantedOf: () => ({ trouble }), ownHolds: false }
 }
 
 const isLead = ({ weight }: Settling) => weight.densityKgperM3 === DENSITY_KG_PER_M3.lead

@@ -1,5 +1,8 @@
+import { useQuery } from '@tanstack/react-query'
 import { BEDS, type Bed } from '../../../core/gear/grip.ts'
+import { springWater } from '../../../core/mark/springWater.ts'
 import { isCastMethod, METHODS, type Method, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
+import { marksQuery } from '../../api/water.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -9,6 +12,7 @@ type Props = { water: Water | undefined; onChange: (water: Water | undefined, ta
 
 /** Depth, stream and method, for how it settles; left out, that moment is not reckoned. */
 export function WaterFields({ water, onChange }: Props) {
+  const marks = useQuery(marksQuery).data ?? []
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
   const cast = water !== undefined && isCastMethod(water.method)
   return (
@@ -25,6 +29,22 @@ export function WaterFields({ water, onChange }: Props) {
       </label>
       {water && (
         <>
+          {marks.length > 0 && (
+            <Field label="as at" htmlFor="water-mark">
+              <Select
+                id="water-mark"
+                value=""
+                onChange={(event) => {
+                  const mark = marks.find(({ id }) => id === event.target.value)
+                  if (mark) onChange(springWater(mark.content))
+                }}
+                choices={[
+                  { value: '', text: 'a mark at springs …' },
+                  ...marks.map(({ id, content }) => ({ value: id, text: content.name })),
+                ]}
+              />
+            </Field>
+          )}
           <Field label="fished" htmlFor="water-method">
             <Select
               id="water-method"

@@ -8,7 +8,7 @@ import { atMark } from '../../../core/plan/atMark.ts'
 import type { Owned, Plan } from '../../../core/plan/planDay.ts'
 import { leastToHold } from '../../../core/settling/least.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../../../core/settling/settling.ts'
-import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
+import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
 import type { SavedMark } from '../../api/water.ts'
 import { LineStory, type Told } from '../../judge/LineStory.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
@@ -49,14 +49,14 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
     if (!beside) return [first]
     const outfit = withLine(fished.outfit, beside)
     const other = settlingOf(prepare(fished.trace, outfit, { ...fished.conditions, lineOutM: 0 }), now.water)!
-    return [first, { name: `beside it, ${lineName(outfit)}`, settling: { ...other, weight: settling.weight } }]
+    return [first, { name: `Beside it, ${lineName(outfit)}`, settling: { ...other, weight: settling.weight } }]
   }, [settling, beside, fished, now])
   if (!settling)
     return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
   const { gripOf, reserve } = heldBy(mark.content)
   return (
     <Sheet
-      title={`At ${clock(atMs)}`}
+      title={`At ${clock(atMs)}: ${planned ? sinkerWords(planned, show) : plan ? 'none of the box holds' : '…'}`}
       aside={
         <span className="text-sm text-quiet">
           {show.computed('speed', now.stream.rateMperS)}
@@ -143,13 +143,13 @@ const withSinker = (settling: Settling, { shape, massKg }: Owned): Settling => (
   weight: weightOfSinker({ id: settling.weight.id, shape, massKg }),
 })
 
-/** The outfit with nothing wound on it but the other line. */
-function withLine(outfit: Outfit, { material, diameterM }: Beside): Outfit {
-  const { strengthN } = freeLine(outfit)
-  return { ...outfit, wound: [{ role: 'main', material, strengthN, diameterM }] }
+/** The outfit with another main line; what is wound over it stays. */
+function withLine(outfit: Outfit, beside: Beside): Outfit {
+  const main = mainLine(outfit)
+  return { ...outfit, wound: outfit.wound.map((line) => (line === main ? { ...line, ...beside } : line)) }
 }
 
 const lineName = (outfit: Outfit) => {
-  const line = outfit.wound.findLast(({ role }) => role === 'main')!
+  const line = mainLine(outfit)
   return `${(lineDiameterM(line) * 1000).toFixed(2)} mm ${MATERIALS[line.material].name}`
 }

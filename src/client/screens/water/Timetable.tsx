@@ -20,7 +20,7 @@ export function Timetable({ plan, timeZone, withShape, atMs, onScrub }: Props) {
             <button
               type="button"
               onClick={() => onScrub(timeMs)}
-              className={`min-h-9 rounded-md border px-2 py-0.5 ${to ? 'border-rule' : 'border-fails text-fails'}`}
+              className={`min-h-8 rounded-md border px-2 text-sm ${to ? 'border-rule' : 'border-fails text-fails'}`}
             >
               <span className="text-quiet">{clockIn(timeZone, timeMs)}</span>{' '}
               <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(to, show, withShape)}` : 'none holds'}</strong>

@@ -23,13 +23,13 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
   const step = (days: number) => choice.set('day', dayAfter(isDay ? date : today, days))
   return (
     <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-      <h1 className="mr-1 text-xl font-bold max-sm:w-full">
+      <h1 className="mr-1 text-xl font-bold">
         Water
         <span className="hidden print:inline">
           : {mark.content.name}, {date}, {trace?.content.trace.name}
         </span>
       </h1>
-      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:grow">
+      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-2 max-sm:w-full">
         <label htmlFor="water-mark">mark</label>
         <Select
           id="water-mark"
@@ -38,7 +38,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           choices={marks.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>
-      <div className="no-print grid gap-0.5 text-sm text-quiet">
+      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-3">
         <label htmlFor="water-day">day</label>
         <div className="flex gap-1 text-base text-ink">
           <Button aria-label="the day before" title="the day before" onClick={() => step(-1)}>
@@ -63,7 +63,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           )}
         </div>
       </div>
-      <div className="no-print grid grow gap-0.5 text-sm text-quiet sm:max-w-80">
+      <div className="no-print grid grow gap-0.5 text-sm text-quiet max-sm:order-4 max-sm:w-full sm:max-w-80">
         <label htmlFor="water-trace">trace</label>
         <Select
           id="water-trace"
@@ -72,7 +72,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           choices={traces.map(({ id, content }) => ({ value: id, text: content.trace.name }))}
         />
       </div>
-      <Link to="/water/marks" className={`no-print ml-auto ${buttonClass('quiet')}`}>
+      <Link to="/water/marks" className={`no-print ml-auto max-sm:order-1 ${buttonClass('quiet')}`}>
         Marks
       </Link>
     </div>
