@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { CALCULATIONS, type CalculationName, calculate } from './calculations.ts'
 import cases from './reference/cases.json'
 
-/** A calculation of our own fields, without an independent case: it is held against its closed forms where it lives. */
+/** Calculations of our own fields, without an independent case: they are held against closed forms where they live. */
 const OWN_INPUT: Partial<Record<CalculationName, object>> = {
   'water.line': {
     ...cases.find(({ calculation }) => calculation === 'water.hang')!.input,
@@ -12,6 +12,11 @@ const OWN_INPUT: Partial<Record<CalculationName, object>> = {
       { diameterM: 0.0006, densityKgperM3: 1140, lengthM: 2 },
       { diameterM: 0.0003, densityKgperM3: 970 },
     ],
+  },
+  'tide.height': {
+    meanLevelM: 3,
+    constituents: [{ name: 'M2', amplitudeM: 1.5, phaseDeg: 190 }],
+    time: '2026-11-23T12:00:00Z',
   },
 }
 const inputOf = (name: CalculationName) =>
@@ -52,6 +57,8 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['water.shoreHold', (i) => { i.grip = 0 }, ['grip']],
   ['water.uptideHold', (i) => { i.lineOutM = '50 m' }, ['lineOutM']],
   ['water.sink', (i) => { i.dragAreaM2 = 0 }, ['dragAreaM2']],
+  ['tide.height', (i) => { i.constituents[0].name = 'MOON' }, ['constituents', 0, 'name']],
+  ['tide.height', (i) => { i.time = '2026-02-30T00:00:00Z' }, ['time']],
   ['tide.stream', (i) => { i.table = [] }, ['table']],
   ['tide.stream', (i) => { i.table[0].hour = 9 }, ['table', 0, 'hour']],
 ]
