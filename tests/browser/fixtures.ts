@@ -3,6 +3,7 @@ import { test as base, type Page } from '@playwright/test'
 export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 export const TOPE = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
 export const STOUT = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d206'
+export const CONGER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 export const KELP = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207'
 
 /** Pages of the built application; every test fails on an error in the page or a request that leaves this machine. */

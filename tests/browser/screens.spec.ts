@@ -10,6 +10,10 @@ const SCREENS = [
   '/settings',
   `/compare?with=${HOUND},${TOPE}`,
   '/compare',
+  '/water?day=2026-11-24',
+  '/water?day=1949-01-01',
+  '/water/marks',
+  '/water/marks/new',
   '/nowhere',
 ]
 
@@ -28,6 +32,7 @@ for (const [light, width] of [
     for (const screen of SCREENS) {
       await page.goto(app.url + screen)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await page.waitForLoadState('networkidle')
       const { violations } = await new AxeBuilder({ page }).analyze()
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
       expect(serious.map(({ id, nodes }) => `${screen}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])

@@ -73,7 +73,7 @@ function MarkList({ marks }: { marks: readonly SavedMark[] }) {
               </p>
             </div>
             <p className="grow basis-60 text-sm">
-              {show.entered('length', content.depthM)} at low springs, {BEDS[content.bed].name}, {METHODS[content.method].name}
+              {show.entered('length', content.depthM)} at datum, {BEDS[content.bed].name}, {METHODS[content.method].name}
               <span className="block text-quiet">
                 {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs run up to{' '}
                 {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}

@@ -56,6 +56,7 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
   const { gripOf, reserve } = heldBy(mark.content)
   return (
     <Sheet
+      className="max-lg:order-first"
       title={`At ${clock(atMs)}: ${planned ? sinkerWords(planned, show) : plan ? 'none of the box holds' : '…'}`}
       aside={
         <span className="text-sm text-quiet">

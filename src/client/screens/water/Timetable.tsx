@@ -14,7 +14,10 @@ export function Timetable({ plan, timeZone, withShape, atMs, onScrub }: Props) {
   const { rows, changes } = plan
   return (
     <>
-      <ol aria-label="Changes of sinker" className="mb-2 flex flex-wrap gap-1.5">
+      <ol
+        aria-label="Changes of sinker"
+        className="mb-2 flex flex-wrap gap-1.5 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:pb-1 max-sm:whitespace-nowrap"
+      >
         {changes.map(({ timeMs, to }, i) => (
           <li key={timeMs}>
             <button
