@@ -57,6 +57,37 @@ async function slide(page: Page, steps: number): Promise<number[]> {
   })
 }
 
+/** Moves the time of day on by steps: each redraws the chart, the line's shape and what holds. */
+function scrub(page: Page, steps: number): Promise<number[]> {
+  return page.getByRole('slider', { name: 'time of day' }).evaluate(async (input: HTMLInputElement, count) => {
+    const times: number[] = []
+    const write = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!
+    for (let i = 0; i < count; i += 1) {
+      await new Promise((done) => requestAnimationFrame(done))
+      const start = performance.now()
+      write.call(input, String(Number(input.min) + (i % 250) * Number(input.step)))
+      input.dispatchEvent(new Event('input', { bubbles: true }))
+      await Promise.resolve()
+      document.body.getBoundingClientRect()
+      times.push(performance.now() - start)
+    }
+    return times
+  }, steps)
+}
+
+/** Goes on by a day, and waits for its sinkers. */
+async function askPlans(page: Page, days: number): Promise<number[]> {
+  const times: number[] = []
+  for (let i = 0; i < days; i += 1) {
+    const start = performance.now()
+    await page.getByRole('button', { name: 'the day after' }).click()
+    await page.getByText('Working out the sinkers').or(page.getByText('Loading the tide')).first().waitFor({ state: 'hidden' })
+    await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
+    times.push(performance.now() - start)
+  }
+  return times
+}
+
 await runMain(async () => {
   ensureChromium()
   buildClient()
@@ -77,6 +108,12 @@ await runMain(async () => {
     summary('line out, one step: script and layout', await holdKey(page, 'line out', STEPS)),
     bySlide,
   ]
+  await page.goto(`${app.url}/water?day=2026-11-24`)
+  await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
+  rows.push(
+    summary('time of day, one step: script and layout', await scrub(page, STEPS)),
+    summary('a day’s timetable: asked, in the worker, shown', await askPlans(page, 12)),
+  )
   console.table(rows)
   console.log(JSON.stringify({ screen: rows }))
   await browser.close()

@@ -1,8 +1,8 @@
 import { CoreError } from '../errors.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
-import { BED_LAYER_M, type CurrentProfile, powerProfile } from './current.ts'
+import { BED_LAYER_M, powerProfile } from './current.ts'
 import type { HangOptions } from './hangLayers.ts'
-import { followLine, type LinePoint, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInWater.ts'
+import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
 import { pushN } from './push.ts'
 import { sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'
@@ -33,7 +33,7 @@ const CLOSE = 1e-8
 /**
  * A sinker cast up-current from an anchored boat: on the bed at x = −uptideDistance, the line bowing to the surface at x = 0. Two
  * unknowns, the pull on the sinker and its angle, two conditions, the line's end: shot and solved by damped Newton in log pull
- * and angle, from starts about the catenary that an even load would make.
+ * and angle, from the catenary that an even load would make.
  * @throws CoreError 'line-too-short' for line at or under the chord, 'line-on-bed' where the line would lie along the bed,
  * 'no-convergence' where no pull is found.
  * Source: H. O. Berteaux, Buoy Engineering (1976). Valid: the sinker's own drag left out.
@@ -55,15 +55,16 @@ export function waterUptideHold(
     current,
     waterDensityKgperM3: rho,
   }
-  const shoot = (logPull: number, angle: number, watch?: (point: LinePoint) => void) => {
+  const shoot: Shot = (logPull, angle, watch) => {
     const pull = Math.exp(logPull)
     const start = { s: 0, x: -uptideDistanceM, z: 0, tx: pull * Math.cos(angle), tz: pull * Math.sin(angle) }
     watch?.(start)
     const stop = { sM: lineOutM, tolerance, lengthScaleM: depthM, forceScaleN: pull, untilSlack: false }
     const { point } = followLine(forces, start, watch ? { ...stop, onPoint: watch } : stop)
-    return [point.x / depthM, (point.z - depthM) / depthM] as const
+    return [point.x / depthM, (point.z - depthM) / depthM]
   }
-  const [logPull, angle] = solve(shoot, evenLoadPull(input, current, rho), Math.atan2(depthM, uptideDistanceM))
+  const even = evenPull(input, rho)
+  const [logPull, angle] = newton(shoot, even) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM))
   if (onPoint) shoot(logPull, angle, onPoint)
   const [pullUptideN, liftN] = [Math.exp(logPull) * Math.cos(angle), Math.exp(logPull) * Math.sin(angle)]
   if (liftN < 0)
@@ -74,53 +75,50 @@ export function waterUptideHold(
 }
 
 /**
- * Log and angle of the pull if the load on the line were even, that of the stream at mid-depth on a line along the chord: a
- * catenary hung across the direction of that load, in closed form.
+ * Log and angle of the pull if the line's load were even: the stream's, as strong as its profile's mean square, and the line's weight.
+ * The line is then a catenary that hangs the way the load points. Exact in a stream alone, where the tension is constant, and for
+ * weight alone, where it grows with the slope.
  */
-function evenLoadPull(input: UptideHoldInput, current: CurrentProfile, rho: number): Miss {
-  const { lineDiameterM: d, lineDensityKgperM3, depthM, uptideDistanceM, lineOutM } = input
-  const chordM = Math.hypot(uptideDistanceM, depthM)
-  const [cx, cz] = [uptideDistanceM / chordM, depthM / chordM]
-  const u = current(depthM / 2)
-  const across = 0.5 * rho * NORMAL_COEFFICIENT * d * Math.abs(u * cz) * u * cz
-  const along = 0.5 * rho * TANGENTIAL_COEFFICIENT * d * Math.abs(u * cx) * u * cx
-  const weight = (lineDensityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
-  const load = [across * cz + along * cx, -across * cx + along * cz - weight] as const
-  const size = Math.max(Math.hypot(...load), 1e-12)
+function evenPull(input: UptideHoldInput, rho: number): Miss {
+  const { lineDiameterM: d, depthM, uptideDistanceM, lineOutM } = input
+  const meanSquare = input.surfaceCurrentMperS ** 2 / (1 + 2 * input.profileExponent)
+  const q = 0.5 * rho * NORMAL_COEFFICIENT * d * meanSquare
+  const w = (input.lineDensityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
+  const size = Math.max(Math.hypot(q, w), 1e-12)
   // Axes of the hanging chain: `up` against the load, `over` across it, towards the far end.
-  const up = [-load[0] / size, -load[1] / size] as const
+  const up = [-q / size, w / size] as const
   const side = Math.sign(up[1] * uptideDistanceM - up[0] * depthM) || 1
   const over = [side * up[1], -side * up[0]] as const
   const rise = up[0] * uptideDistanceM + up[1] * depthM
-  const span = Math.max(over[0] * uptideDistanceM + over[1] * depthM, 1e-3 * chordM)
+  const span = Math.max(over[0] * uptideDistanceM + over[1] * depthM, 1e-3 * lineOutM)
   const xi = sinhOverRoot(Math.sqrt(Math.max(lineOutM ** 2 - rise ** 2, span ** 2 * (1 + 1e-9))) / span)
-  const a = span / (2 * xi)
-  const begin = Math.atanh(Math.max(-0.999999, Math.min(0.999999, rise / lineOutM))) - xi
-  const pull = (axis: 0 | 1) => over[axis] + up[axis] * Math.sinh(begin)
-  return [Math.log(size * a * Math.cosh(begin)), Math.atan2(pull(1), pull(0))]
+  const begin = Math.atanh(rise / lineOutM) - xi
+  const pullN = (size * span * Math.cosh(begin) ** ((w / size) ** 2)) / (2 * xi)
+  const towards = (axis: 0 | 1) => over[axis] + up[axis] * Math.sinh(begin)
+  return [Math.log(pullN), Math.atan2(towards(1), towards(0))]
 }
 
 type Miss = readonly [number, number]
-type Shot = (logPull: number, angle: number) => Miss
+type Shot = (logPull: number, angle: number, watch?: (point: LinePoint) => void) => Miss
 
 const sizeOf = ([a, b]: Miss) => Math.hypot(a, b)
 
-/** Pulls, over that of an even load, and angles, over the chord's, that the search begins from. */
-const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6]
-const STARTS_ANGLE = [0.6, 0.2, 1, -0.2, 1.5]
+/** Pulls, over that of an even load, and angles, over the chord's, about the first start. */
+const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6, 2.5]
+const STARTS_ANGLE = [0.6, 0.2, 0.05, 1, -0.2, 1.5]
 const MOST_STARTS = 8
 
-/** The even load's pull finds nearly every case; where it gets stuck, the closest of a fan of starts about it. */
-function solve(shoot: Shot, even: Miss, chordAngle: number): Miss {
-  const first = newton(shoot, even)
-  if (first) return first
+/** From the closest of a fan of starts. @throws CoreError 'no-convergence' */
+function fromAround(shoot: Shot, even: Miss, chordAngle: number): Miss {
   const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Miss => [even[0] + log, share * chordAngle]))
   const byMiss = starts.map((start) => ({ start, size: sizeOf(shoot(...start)) })).toSorted((a, b) => a.size - b.size)
   for (const { start } of byMiss.slice(0, MOST_STARTS)) {
     const found = newton(shoot, start)
     if (found) return found
   }
-  throw new CoreError('no-convergence', 'No pull was found that brings the line to the boat', { value: byMiss[0]!.size })
+  throw new CoreError('no-convergence', 'No pull brings the line to the boat: in so weak a stream it floats or lies slack', {
+    value: byMiss[0]!.size,
+  })
 }
 
 /** Newton with a Jacobian by differences, each step shortened until it comes closer; undefined where it gets stuck. */
