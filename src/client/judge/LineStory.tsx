@@ -60,11 +60,11 @@ function LineSample({ second }: { second: boolean }) {
 
 function shapeWords({ lineOutM, scope, setbackM, angleDeg, feel, view }: LineShape, { water }: Settling, show: Show): string {
   const out = show.computed('length', lineOutM)
-  const angle = `${angleDeg.toFixed(0)}°`
+  const angle = `${Math.abs(angleDeg).toFixed(0)}°`
   if (view === 'above')
     return `${out} of line out over ${show.computed('length', water.distanceM)}; it bows ${show.computed('length', setbackM)} down-current and leaves the rod ${angle} off the straight way.`
   if (setbackM < 0)
-    return `${out} of line out, ${scope.toFixed(2)} times the straight way; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up ${angle} from upright.`
+    return `${out} of line out, ${scope.toFixed(2)} times the straight way; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
   const lead = feel === undefined ? '' : ` Of what you feel, ${percent(feel)} is weight.`
   return `${out} of line out, ${scope.toFixed(2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.${lead}`
 }
@@ -78,7 +78,7 @@ function troubleWords({ water }: Settling, trouble: string): string {
 /** Whose the drag is, as a weight, the lines in columns. */
 function Shares({ told }: { told: readonly { name: string; shape: LineShape }[] }) {
   const show = useShow()
-  const ids = told[0]!.shape.shares.map(({ id }) => id)
+  const ids = told[0]!.shape.shares.filter(({ forceN }) => forceN > 0).map(({ id }) => id)
   return (
     <table className="w-full">
       <caption className="text-left text-quiet">Why so much: whose the drag is, as a weight</caption>

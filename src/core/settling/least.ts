@@ -15,8 +15,8 @@ export const LINE_TOLERANCE = 1e-6
 export const UPTIDE_TOLERANCE = 1e-7
 /** What is wanted where any weight holds, kg. */
 export const LEAST_KG = 0.001
-/** Streams this weak are slack: nothing is needed to hold, m/s. */
-const SLACK_MPERS = 1e-3
+/** Streams this weak are slack: nothing is needed to hold, m/s; a cast line lies loose in a little more. */
+const SLACK_MPERS = { hanging: 1e-3, cast: 0.05 }
 /** How far past the stream in question it is asked what a weight holds, and how closely. */
 const MOST_SHARE = 4
 const SHARE_TOLERANCE = 1e-4
@@ -32,12 +32,20 @@ export function leastToHold(settling: Settling): Least {
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     if (error.code === 'no-root' && error.details.end === 'least') return { kgFor: () => LEAST_KG }
+    // A line that sags to the bed lies on it: what it pulls along is the most that the sinker feels, and nothing lifts it.
+    if (error.code === 'line-on-bed') return { kgFor: (grip) => weighingKg(settling, Number(error.details.pullN) / grip) }
     return { trouble: error.message, code: error.code }
   }
 }
 
-const isSlack = ({ water }: Settling) =>
-  Math.hypot(water.streamMperS, ...(water.method === 'drift' ? [water.driftMperS, water.driftAcrossMperS] : [])) < SLACK_MPERS
+function isSlack({ water }: Settling): boolean {
+  if (isCastMethod(water.method)) return water.streamMperS < SLACK_MPERS.cast
+  const drift = water.method === 'drift' ? [water.driftMperS, water.driftAcrossMperS] : []
+  return Math.hypot(water.streamMperS, ...drift) < SLACK_MPERS.hanging
+}
+
+const weighingKg = ({ weight }: Settling, submergedN: number) =>
+  massOfSubmergedKg(submergedN, weight.densityKgperM3, SEA_WATER_KG_PER_M3)
 
 function solve(settling: Settling): (grip: number) => number {
   const { water } = settling
@@ -50,7 +58,7 @@ function solve(settling: Settling): (grip: number) => number {
     case 'uptide': {
       // Nor do the pull and the lift, and only the pull is held by grip.
       const { sinkerMassKg, liftN } = waterUptideHold(uptideInput(settling, 1), { tolerance: UPTIDE_TOLERANCE })
-      const liftKg = massOfSubmergedKg(liftN, settling.weight.densityKgperM3, SEA_WATER_KG_PER_M3)
+      const liftKg = weighingKg(settling, liftN)
       return (grip) => liftKg + (sinkerMassKg - liftKg) / grip
     }
     default: {

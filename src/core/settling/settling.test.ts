@@ -23,6 +23,8 @@ const topShot: Outfit = {
   ...braid,
   wound: [...braid.wound, { role: 'topShot', material: 'mono', strengthN: 60 * LB, lengthM: 12, joint: { connection: 'fg' } }],
 }
+/** All mono, which sinks. */
+const monoOutfit: Outfit = { ...braid, wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] }
 const ledger = draftOf('runningLedger', braid, { ...usualConditions(), castStyle: 'none' })
 const inWater = (method: Method, more: Partial<Water> = {}, outfit = braid): Settling => {
   const water = { ...usualWater(method), ...more }
@@ -92,6 +94,14 @@ describe('the least that holds', () => {
       }),
       { numRuns: 25 },
     )
+  })
+
+  test('a line that sags to the bed still has its least: that of its pull along the bed, nothing lifting', () => {
+    const sagging = inWater('uptide', { distanceM: 40, depthM: 6, streamMperS: 0.2, scope: 1.3 }, monoOutfit)
+    expect(lineShapeOf(sagging)).toHaveProperty('trouble')
+    const least = leastToHold(sagging) as { kgFor: (grip: number) => number }
+    expect(least.kgFor(1)).toBeGreaterThan(0.001)
+    expect(least.kgFor(2)).toBeCloseTo(least.kgFor(1) / 2, 12)
   })
 
   test('slack water wants next to nothing by any method; what has no answer says why', () => {

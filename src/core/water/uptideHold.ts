@@ -34,8 +34,8 @@ const CLOSE = 1e-8
  * A sinker cast up-current from an anchored boat: on the bed at x = −uptideDistance, the line bowing to the surface at x = 0. Two
  * unknowns, the pull on the sinker and its angle, two conditions, the line's end: shot and solved by damped Newton in log pull
  * and angle, from the catenary that an even load would make.
- * @throws CoreError 'line-too-short' for line at or under the chord, 'line-on-bed' where the line would lie along the bed,
- * 'no-convergence' where no pull is found.
+ * @throws CoreError 'line-too-short' for line at or under the chord, 'line-on-bed' where the line would lie along the bed, with the
+ * pull along it as `pullN`; 'no-convergence' where no pull is found.
  * Source: H. O. Berteaux, Buoy Engineering (1976). Valid: the sinker's own drag left out.
  */
 export function waterUptideHold(
@@ -67,9 +67,12 @@ export function waterUptideHold(
   const [logPull, angle] = newton(shoot, even) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM))
   if (onPoint) shoot(logPull, angle, onPoint)
   const [pullUptideN, liftN] = [Math.exp(logPull) * Math.cos(angle), Math.exp(logPull) * Math.sin(angle)]
-  if (liftN < 0)
-    throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', { value: liftN })
   const baitN = pushN(input.baitDragAreaM2, current(BED_LAYER_M), rho)
+  if (liftN < 0)
+    throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', {
+      value: liftN,
+      pullN: pullUptideN + baitN,
+    })
   const neededN = liftN + (pullUptideN + baitN) / input.grip
   return { pullUptideN, liftN, sinkerMassKg: massOfSubmergedKg(neededN, input.sinkerDensityKgperM3, rho) }
 }

@@ -1,77 +1,25 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { Link } from 'react-router'
 import { BEDS, type Bed } from '../../../core/gear/grip.ts'
-import { type Mark, markSchema } from '../../../core/mark/mark.ts'
+import type { Mark } from '../../../core/mark/mark.ts'
 import { isCastMethod, METHODS, type Method } from '../../../core/trace/waterConditions.ts'
 import type { Port } from '../../../shared/tides.ts'
-import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
-import { createMark, marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/water.ts'
 import { Button, buttonClass, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { PositionField } from '../../ui/PositionField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { HeightTable } from './HeightTable.tsx'
 import { StreamTable } from './StreamTable.tsx'
+import { useMarkForm } from './useMarkForm.ts'
 
 type Props = { saved: SavedMark | undefined; first: Mark; ports: readonly Port[] }
 
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
 export function MarkForm({ saved, first, ports }: Props) {
-  const navigate = useNavigate()
-  const client = useQueryClient()
-  const form = useRef<HTMLFormElement>(null)
-  const draftId = saved?.id ?? 'new-mark'
-  const [kept] = useState(() => readDraft(markSchema, draftId))
-  const [base, setBase] = useState(kept?.baseRevision ?? saved?.revision ?? 1)
-  const [mark, setMark] = useState<Mark>(kept?.content ?? first)
-  const [touched, setTouched] = useState(kept !== undefined)
-  const [complaint, setComplaint] = useState<string>()
-  const keptText = useRef<string>(undefined)
-  useEffect(() => {
-    if (touched) keptText.current = keepDraft(draftId, base, mark)
-  }, [touched, draftId, base, mark])
-  const change = (next: Partial<Mark>) => {
-    setTouched(true)
-    setComplaint(undefined)
-    setMark((old) => ({ ...old, ...next }))
-  }
-  const forget = () => {
-    if (keptText.current) dropDraft(draftId, keptText.current)
-    client.invalidateQueries({ queryKey: marksQuery.queryKey })
-  }
-  const save = useMutation({
-    mutationFn: async ({ content, onto }: { content: Mark; onto: number }) =>
-      saved ? saveMark(saved.id, onto, content) : { saved: await createMark(crypto.randomUUID(), content) },
-    onSuccess: (result) => {
-      if ('stale' in result) return
-      forget()
-      toast('The mark is saved.')
-      navigate('/water/marks')
-    },
-  })
-  const theirs = save.data && 'stale' in save.data ? save.data.stale : undefined
-  const submit = (onto: number) => {
-    const faulty = form.current?.querySelector<HTMLElement>('[aria-invalid=true]')
-    if (faulty) {
-      faulty.focus()
-      return setComplaint('Something marked does not read: mend it first. Nothing was saved.')
-    }
-    const parsed = markSchema.safeParse(mark)
-    if (!parsed.success) {
-      const issue = parsed.error.issues[0]!
-      return setComplaint(`${FIELD_WORDS[String(issue.path[0])] ?? 'The mark'} ${issue.message}. Nothing was saved.`)
-    }
-    save.mutate({ content: parsed.data, onto })
-  }
-  const takeTheirs = ({ content, revision }: SavedMark) => {
-    forget()
-    setTouched(false)
-    setMark(content)
-    setBase(revision)
-    save.reset()
-  }
+  const { form, mark, change, submit, complaint, resumed, saving, error, theirs, takeTheirs, saveOver } = useMarkForm(
+    saved,
+    first,
+  )
   const cast = isCastMethod(mark.method)
   return (
     <form
@@ -80,16 +28,16 @@ export function MarkForm({ saved, first, ports }: Props) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        submit(base)
+        submit()
       }}
     >
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-xl font-bold">{saved ? saved.content.name : 'New mark'}</h1>
-        {kept && touched && <span className="text-sm text-watch">with what you left unsaved</span>}
+        {resumed && <span className="text-sm text-watch">with what you left unsaved</span>}
         <Link to="/water/marks" className={buttonClass('quiet')}>
           All marks
         </Link>
-        <Button type="submit" tone="strong" disabled={save.isPending}>
+        <Button type="submit" tone="strong" disabled={saving}>
           Save
         </Button>
       </div>
@@ -98,16 +46,16 @@ export function MarkForm({ saved, first, ports }: Props) {
           {complaint}
         </p>
       )}
-      {save.error && (
+      {error && (
         <p role="alert" className="rounded-lg border border-fails bg-sheet p-3">
-          {save.error.message}
+          {error.message}
         </p>
       )}
       {theirs && (
         <div role="alert" className="flex flex-wrap items-center gap-3 rounded-lg border border-watch bg-sheet p-3">
           <span className="mr-auto">This mark was saved elsewhere since. Nothing is lost: yours is here, theirs is kept.</span>
-          <Button onClick={() => takeTheirs(theirs)}>Take theirs</Button>
-          <Button tone="strong" onClick={() => submit(theirs.revision)}>
+          <Button onClick={takeTheirs}>Take theirs</Button>
+          <Button tone="strong" onClick={saveOver}>
             Save mine over it
           </Button>
         </div>
@@ -231,15 +179,6 @@ export function MarkForm({ saved, first, ports }: Props) {
       </div>
     </form>
   )
-}
-
-const FIELD_WORDS: Record<string, string> = {
-  name: 'The name',
-  latitudeDeg: 'The latitude',
-  longitudeDeg: 'The longitude',
-  depthM: 'The depth',
-  stream: 'The stream table',
-  heights: 'The table of heights',
 }
 
 /** Every zone this browser knows, and the mark’s own. */
