@@ -1,6 +1,6 @@
 // npm run screenshots: one current picture of each main view, from the demonstration data, into docs/screenshots.
 import { join } from 'node:path'
-import { chromium } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './lib/browser.ts'
 import { startBuiltApp } from './lib/builtApp.ts'
 import { runMain } from './lib/problem.ts'
@@ -10,7 +10,16 @@ const HOUND = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 const TOPE = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
 const CONGER = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 const PULLEY = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
-type View = { file: string; path: string; width: number; light: string; scroll?: number; press?: string; open?: string }
+type View = {
+  file: string
+  path: string
+  width: number
+  light: string
+  scroll?: number
+  press?: string
+  open?: string
+  mark?: string
+}
 const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
@@ -28,17 +37,27 @@ const VIEWS: readonly View[] = [
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
+  { file: 'water', path: '/water?day=2026-11-24', width: 1280, light: 'day', mark: 'Kettle Narrows' },
+  { file: 'phone-water-lamp', path: '/water?day=2026-11-24', width: 390, light: 'lamp', mark: 'Kettle Narrows' },
+  { file: 'mark', path: '/water/marks/', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'settings', path: '/settings', width: 1280, light: 'day' },
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
   { file: 'phone-build', path: `${HOUND}/build`, width: 390, light: 'day' },
 ]
+
+/** The address of a view of a mark, found by its name. */
+async function ofMark(page: Page, url: string, path: string, name: string): Promise<string> {
+  const marks: { id: string; content: { name: string } }[] = await (await page.request.get(`${url}/api/marks`)).json()
+  const { id } = marks.find(({ content }) => content.name === name)!
+  return path.endsWith('/') ? path + id : `${path}&mark=${id}`
+}
 
 await runMain(async () => {
   ensureChromium()
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light, scroll, press, open } of VIEWS) {
+  for (const { file, path, width, light, scroll, press, open, mark } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -46,7 +65,7 @@ await runMain(async () => {
     })
     const page = await context.newPage()
     await page.addInitScript((chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })), light)
-    await page.goto(app.url + path)
+    await page.goto(app.url + (mark ? await ofMark(page, app.url, path, mark) : path))
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
     // Remedies and bars come a moment after the page: the picture waits until the page rests.
