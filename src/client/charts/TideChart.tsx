@@ -43,13 +43,7 @@ export function TideChart(props: Props) {
     rateY,
     heightTicksM,
     rateTicksMperS,
-  } = layOutTideChart(
-    heights.filter(({ timeMs }) => timeMs >= fromMs && timeMs <= toMs),
-    stream,
-    options,
-    length.factor,
-    speed.factor,
-  )
+  } = layOutTideChart(heights, stream, options, length.factor, speed.factor)
   const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
   const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
   const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clock(timeMs), everyHours))

@@ -7,7 +7,7 @@ import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
 import { createMark, marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
 
 const FIELD_WORDS: Record<string, string> = {
-  name: 'The name',
+  name: 'The mark',
   latitudeDeg: 'The latitude',
   longitudeDeg: 'The longitude',
   depthM: 'The depth',

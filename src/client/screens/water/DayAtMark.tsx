@@ -172,7 +172,7 @@ function DayChart({ day, localDay: { startMs, endMs }, changes, atMs, clock, onS
           <TideChart
             fromMs={startMs}
             toMs={endMs}
-            heights={day.tide.heights}
+            heights={day.heights}
             turns={day.tide.turns}
             stream={day.stream}
             slacks={day.slacks}
@@ -190,7 +190,7 @@ function DayChart({ day, localDay: { startMs, endMs }, changes, atMs, clock, onS
           />
           <div
             className="no-print flex items-center"
-            style={{ paddingLeft: TIDE_PAD.left - 8, paddingRight: TIDE_PAD.right - 8 }}
+            style={{ paddingLeft: TIDE_PAD.left - 12, paddingRight: TIDE_PAD.right - 12 }}
           >
             <input
               type="range"

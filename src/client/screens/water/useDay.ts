@@ -5,7 +5,8 @@ import { atMark, type Wind } from '../../../core/plan/atMark.ts'
 import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
 import { tideHere } from '../../../core/plan/tideHere.ts'
 import { type Sky, skyThrough } from '../../../core/sky/sky.ts'
-import type { TideSpan } from '../../../core/tide/tideSpan.ts'
+import type { HeightPoint } from '../../../core/tide/height.ts'
+import { heightAtM, type TideSpan } from '../../../core/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { tideQuery, windQuery } from '../../api/water.ts'
 
@@ -17,6 +18,7 @@ const STREAM_STEP_S = 300
 /** A day at a mark, all but the sinkers. */
 export type Day = {
   tide: TideSpan
+  heights: HeightPoint[]
   stream: StreamPoint[]
   slacks: StreamPoint[]
   winds: (Wind & { overTide: boolean })[]
@@ -34,6 +36,7 @@ export function useDay(mark: Mark, { startMs, endMs }: LocalDay) {
     const inDay = (wind.data ?? []).filter(({ timeMs }) => timeMs >= startMs && timeMs <= endMs)
     return {
       tide,
+      heights: stream.map(({ timeMs }) => ({ timeMs, heightM: heightAtM(tide, timeMs) })),
       stream,
       slacks: slacksOf(stream),
       winds: inDay.map((each) => ({ ...each, overTide: atMark(mark, tide, inDay, each.timeMs).windOverTide })),
