@@ -119,6 +119,14 @@ describe('settle', () => {
     expect(inStream(0.1).sinkS).toBeGreaterThan(settleIn({ ...anchor, depthM: 6 })!.sinkS!)
   })
 
+  test('a free line that streams away is told so, and is not offered a heavier bait', () => {
+    const free = draftOf('freeLine', outfit, usualConditions())
+    const { findings } = evaluate(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS: 0.8 } })
+    const finding = findings.find(({ rule }) => rule === 'sinker-too-light')!
+    expect(JSON.stringify(finding.why)).toContain('Free-lined')
+    expect(finding.remedies.map(({ label }) => label)).toEqual(['fish it towards slack water: half the stream'])
+  })
+
   test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {
     const deep = draftOf('deepDrop', outfit, { ...usualConditions(), castStyle: 'none' })
     const { settling, falling } = evaluate(deep.trace, outfit, { ...deep.conditions, water: anchor }).settle!

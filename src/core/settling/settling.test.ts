@@ -5,6 +5,7 @@ import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { lineDiameterM } from '../gear/materials.ts'
 import { prepare } from '../moments/workings.ts'
 import { usualConditions } from '../trace/conditions.ts'
+import { withPiece } from '../trace/edit.ts'
 import type { Outfit } from '../trace/outfit.ts'
 import { type Method, usualWater, type Water } from '../trace/waterConditions.ts'
 import { waterLine } from '../water/line.ts'
@@ -170,6 +171,22 @@ describe('two weights', () => {
     const { trace, conditions } = draftOf(family, braid, { ...usualConditions(), castStyle: 'none' })
     return sinkOrder(trace, prepare(trace, braid, conditions).tracePath)
   }
+
+  test('fall at the speed at which weight and drag balance; heavier, slimmer or with less bait they fall faster', () => {
+    const { lower } = order('deepDrop')!
+    const dragN = 0.5 * 1025 * lower.areaM2 * lower.speedMperS ** 2
+    expect(dragN).toBeCloseTo(lower.sinker.massKg * 9.80665 * (1 - 1025 / 11340), 9)
+    const fallOf = (change: object, family = 'deepDrop') => {
+      const { trace, conditions } = draftOf(family, braid, { ...usualConditions(), castStyle: 'none' })
+      const changed = withPiece(trace, 'release-weight', (piece) => ({ ...piece, ...change }) as typeof piece)
+      const bare = { ...changed, pieces: changed.pieces.filter(({ role }) => role !== 'bait') }
+      const speed = (of: typeof trace) => sinkOrder(of, prepare(of, braid, conditions).tracePath)!.lower.speedMperS
+      return { speed: speed(changed), bare: speed(bare) }
+    }
+    expect(fallOf({ massKg: lower.sinker.massKg * 1.5 }).speed).toBeGreaterThan(lower.speedMperS)
+    expect(fallOf({ shape: 'bar' }).speed).toBeLessThan(lower.speedMperS)
+    expect(fallOf({}).bare).toBeGreaterThan(lower.speedMperS)
+  })
 
   test('only weights on lines of their own are set against each other', () => {
     expect(order('runningLedger')).toBeUndefined()
