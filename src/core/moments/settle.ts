@@ -5,6 +5,7 @@ import { sinkInput } from '../settling/asked.ts'
 import { holdsToMperS, leastToHold } from '../settling/least.ts'
 import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../settling/settling.ts'
 import { type Falling, sinkOrder } from '../settling/sinkOrder.ts'
+import { type Twist, twistsOf } from '../settling/twist.ts'
 import { freeLine } from '../trace/outfit.ts'
 import { isCastMethod, METHODS } from '../trace/waterConditions.ts'
 import { waterSink } from '../water/sink.ts'
@@ -29,6 +30,8 @@ export type Settle = Moment & {
   trouble?: string
   /** Two weights on lines of their own, as they fall. */
   falling?: { lower: Falling; upper: Falling }
+  /** Baits that spin in the stream, and what takes their twist. */
+  twists: Twist[]
 }
 
 /**
@@ -63,6 +66,7 @@ export function settleMoment(workings: Workings): Settle | undefined {
     ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
     ...(sinkS === undefined ? {} : { sinkS }),
     ...(falling ? { falling } : {}),
+    twists: twistsOf(workings.trace, workings.tracePath),
   }
 }
 

@@ -7,6 +7,7 @@ import { prepare } from '../moments/workings.ts'
 import { usualConditions } from '../trace/conditions.ts'
 import { withPiece } from '../trace/edit.ts'
 import type { Outfit } from '../trace/outfit.ts'
+import type { Trace } from '../trace/schema.ts'
 import { type Method, usualWater, type Water } from '../trace/waterConditions.ts'
 import { waterLine } from '../water/line.ts'
 import { waterShoreHold } from '../water/shoreHold.ts'
@@ -17,6 +18,7 @@ import { leastToHold } from './least.ts'
 import { type LineShape, lineShapeOf } from './lineShape.ts'
 import { nominalGrip, type Settling, settlingOf } from './settling.ts'
 import { sinkOrder } from './sinkOrder.ts'
+import { twistsOf } from './twist.ts'
 
 const braid = braidOutfit(50)
 /** The braid with 12 m of mono wound over it. */
@@ -163,6 +165,29 @@ describe('the line’s shape', () => {
   test('blown out, or too little line, is a sentence', () => {
     expect(lineShapeOf(inWater('anchor', { streamMperS: 4 }))).toHaveProperty('trouble')
     expect(lineShapeOf(inWater('shore', { scope: 1.001 }))).toHaveProperty('trouble')
+  })
+})
+
+describe('twist', () => {
+  const twists = (bait: string, pieces: (piece: Trace['pieces'][number]) => boolean = () => true) => {
+    const changed = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait }) as typeof piece)
+    const trace = { ...changed, pieces: changed.pieces.filter(pieces) }
+    return twistsOf(trace, prepare(trace, braid, ledger.conditions).tracePath)
+  }
+
+  test('a strip spins, and the swivel above takes it with the hook length between; a sandeel does not spin', () => {
+    const hookLength = ledger.trace.pieces.find(({ id }) => id === 'hook-length') as { lengthM: number }
+    expect(twists('cuttlefishStrip')).toEqual([
+      { hookId: 'hook', bait: 'cuttlefishStrip', swivel: { id: 'swivel', awayM: hookLength.lengthM, ballBearing: false } },
+    ])
+    expect(twists('sandeel')).toEqual([])
+  })
+
+  test('without a swivel nothing takes it', () => {
+    const free = draftOf('freeLine', braid, usualConditions())
+    const bait = free.trace.pieces.find(({ role }) => role === 'bait')!
+    const trace = withPiece(free.trace, bait.id, (piece) => ({ ...piece, bait: 'halfFish' }) as typeof piece)
+    expect(twistsOf(trace, prepare(trace, braid, free.conditions).tracePath)).toEqual([{ hookId: 'hook', bait: 'halfFish' }])
   })
 })
 

@@ -1,6 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
+import { BAITS } from '../../../core/gear/baits.ts'
 import type { Settle } from '../../../core/moments/settle.ts'
+import type { Twist } from '../../../core/settling/twist.ts'
+import { pieceName } from '../../../core/trace/names.ts'
 import { sinkersQuery } from '../../api/documents.ts'
 import { LineStory } from '../../judge/LineStory.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
@@ -11,7 +14,7 @@ const VIEW_HEIGHT = 220
 export function SettleWhy({ settle }: { settle: Settle }) {
   const show = useShow()
   const owned = useQuery(sinkersQuery).data ?? []
-  const { settling, holdsToMperS, falling } = settle
+  const { settling, holdsToMperS, falling, twists } = settle
   const next = owned
     .filter(({ shape }) => shape === settling.weight.shape)
     .map(({ massKg }) => massKg)
@@ -31,9 +34,22 @@ export function SettleWhy({ settle }: { settle: Settle }) {
           {falling.lower.speedMperS > falling.upper.speedMperS ? 'they stay apart.' : 'they foul.'}
         </p>
       )}
+      {twists.map((twist) => (
+        <p key={twist.hookId}>{twistWords(twist, show)}</p>
+      ))}
       <LineStory lines={lines} height={VIEW_HEIGHT} />
     </div>
   )
+}
+
+/** What takes the twist of a bait that spins. */
+function twistWords({ bait, swivel }: Twist, show: Show): string {
+  const spins = `The ${BAITS[bait].name} spins in the stream`
+  if (!swivel) return `${spins}, and no swivel takes the twist: it goes into the leader.`
+  const away = `${show.computed('length', swivel.awayM)} above it`
+  return swivel.ballBearing
+    ? `${spins}; a ball-bearing swivel ${away} takes the twist.`
+    : `${spins}; the ${pieceName(swivel)} ${away} takes the twist, a ball-bearing one would turn under load.`
 }
 
 function wantedWords({ neededKg, wantedKg, reserve, trouble }: Settle, show: Show): string {
