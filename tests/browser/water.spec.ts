@@ -43,7 +43,7 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await expect(slider(page)).toHaveAttribute('aria-valuetext', slack)
   await expect(taken(page)).toContainText(`At ${slack}: `)
   const atSlack = await taken(page).textContent()
-  const shape = page.getByRole('img', { name: /^Side view, to scale/ })
+  const shape = page.getByRole('img', { name: /^Side view to scale/ })
   const upright = await shape.getAttribute('aria-label')
   await page.getByRole('button', { name: '08:00', exact: true }).click()
   await expect(taken(page)).toContainText('At 08:00: ')

@@ -33,7 +33,7 @@ export function LineStory({ lines, height }: { lines: readonly Told[]; height: n
             depthM={depthM}
             width={width}
             height={height}
-            summary={`${drawn[0]?.shape.view === 'above' ? 'Seen from above' : 'Side view'}, to scale. ${told.map(sentence).join(' ')}`}
+            summary={`${drawn[0]?.shape.view === 'above' ? 'Seen from above, to scale' : 'Side view to scale'}. ${told.map(sentence).join(' ')}`}
             lengthText={(metres) => show.entered('length', metres)}
           />
         )}
