@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
+import { heldBy } from '../mark/mark.ts'
 import { prepare } from '../moments/workings.ts'
 import { leastToHold } from '../settling/least.ts'
 import { settlingOf } from '../settling/settling.ts'
@@ -121,7 +122,7 @@ describe('the plan of a day', () => {
     const workings = prepare(ledger.trace, outfit, ledger.conditions)
     const wantedAt = (timeMs: number) => {
       const least = leastToHold(settlingOf(workings, atMark(MARK, tide, [], timeMs).water)!)
-      return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * plan.reserve
+      return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * heldBy(MARK).reserve
     }
     const heavier = plan.changes.filter(({ from, to }) => from && to && to.massKg > from.massKg)
     expect(heavier.length).toBeGreaterThan(2)

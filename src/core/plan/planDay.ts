@@ -1,9 +1,8 @@
 import type { SinkerShape } from '../gear/sinkers.ts'
 import { heldBy, type Mark } from '../mark/mark.ts'
-import { DENSITY_KG_PER_M3 } from '../math/constants.ts'
 import type { Fished } from '../moments/levers.ts'
 import { prepare } from '../moments/workings.ts'
-import { type Least, leastToHold } from '../settling/least.ts'
+import { leastToHold } from '../settling/least.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../settling/settling.ts'
 import type { TideSpan } from '../tide/tideSpan.ts'
 import { type AtMark, atMark, type Wind } from './atMark.ts'
@@ -28,12 +27,10 @@ export type PlanRow = AtMark & {
   /** For the sinker taken, or where none of the box holds for the kind that comes closest. */
   wanted: Wanted
   take: Owned | undefined
-  /** Whether the trace's own weight holds, with the reserve. */
-  ownHolds: boolean
 }
 /** A change to another sinker, to the five minutes; `to` is undefined where none of the box holds any more. */
 export type Change = { timeMs: number; from: Owned | undefined; to: Owned | undefined }
-export type Plan = { rows: PlanRow[]; changes: Change[]; reserve: number }
+export type Plan = { rows: PlanRow[]; changes: Change[] }
 
 const STEP_MS = 30 * 60_000
 const CHANGE_MS = 5 * 60_000
@@ -54,11 +51,11 @@ export function planDay(input: PlanInput, onRow: (share: number) => void = () =>
     return one
   })
   const rows: PlanRow[] = []
-  for (const [i, { now, wantedOf, ownHolds }] of judged.entries()) {
-    const take = nextTake(rows.at(-1)?.take, judged[i]!, judged[i + 1])
-    rows.push({ ...now, take, wanted: wantedOf(take), ownHolds })
+  for (const [i, each] of judged.entries()) {
+    const take = nextTake(rows.at(-1)?.take, each, judged[i + 1])
+    rows.push({ ...each.now, take, wanted: each.wantedOf(take) })
   }
-  return { rows, changes: changesOf(rows, judge), reserve: heldBy(input.mark).reserve }
+  return { rows, changes: changesOf(rows, judge) }
 }
 
 /** What is on stays while it holds, unless a lighter one serves an hour; what is changed to serves an hour, where one does. */
@@ -74,7 +71,6 @@ type Judged = {
   /** Those of the box that hold, the lightest first. */
   holding: readonly Owned[]
   wantedOf: (sinker: Owned | undefined) => Wanted
-  ownHolds: boolean
 }
 
 /** What holds at an instant. */
@@ -96,7 +92,6 @@ function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: numb
       now,
       holds,
       holding: box.filter(holds),
-      ownHolds: settling.weight.massKg >= ownLeastKg(settling, least, gripOf) * reserve,
       wantedOf: (sinker) => {
         const shape = (sinker ?? best ?? settling.weight).shape
         return { neededKg: least.kgFor(gripOf(shape)), wantedKg: wantedKg(shape) }
@@ -106,20 +101,11 @@ function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: numb
 }
 
 function nothing(trouble: string): Omit<Judged, 'now'> {
-  return { holds: () => false, holding: [], wantedOf: () => ({ trouble }), ownHolds: false }
+  return { holds: () => false, holding: [], wantedOf: () => ({ trouble }) }
 }
 
-const isLead = ({ weight }: Settling) => weight.densityKgperM3 === DENSITY_KG_PER_M3.lead
-
-/** A free line asked what lead would hold it; a sinker stays as it is. */
-const asLead = (settling: Settling): Settling =>
-  isLead(settling) ? settling : { ...settling, weight: weightOfSinker(settling.weight) }
-
-/** The least of the trace's own weight, endless where none of its kind holds. */
-function ownLeastKg(settling: Settling, ofLead: Least, gripOf: (shape: SinkerShape) => number): number {
-  const least = isLead(settling) ? ofLead : leastToHold(settling)
-  return 'kgFor' in least ? least.kgFor(gripOf(settling.weight.shape)) : Number.POSITIVE_INFINITY
-}
+/** A free line asked what lead would hold it. */
+const asLead = (settling: Settling): Settling => ({ ...settling, weight: weightOfSinker(settling.weight) })
 
 const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.massKg && a?.shape === b?.shape
 

@@ -12,6 +12,9 @@ import { marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 
+/** Near slack anything holds, and nothing is learned from it. */
+const LEAST_DEMAND = 0.01
+
 type Props = { mark: SavedMark; settling: Settling; at: number; clock: (timeMs: number) => string }
 
 /** Writes down that the sinker held or dragged here, and shows what the mark has taught: before, what was seen, and after. */
@@ -37,6 +40,7 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
       ...holds,
       { at: new Date(at).toISOString(), method, shape: weight.shape, massKg: weight.massKg, demand: demand!, held },
     ])
+  const worthSaying = demand !== undefined && demand > LEAST_DEMAND
   const cast = isCastMethod(method)
   const kind = holdKindOf(weight.shape)
   const lesson = cast ? gripLesson(content, kind) : countsLesson(content, method)
@@ -46,10 +50,10 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
         <span className="mr-auto">
           {show.computed('mass', weight.massKg)} at {clock(at)}:
         </span>
-        <Button disabled={demand === undefined || !(demand > 0.01) || save.isPending} onClick={() => saw(true)}>
+        <Button disabled={!worthSaying || save.isPending} onClick={() => saw(true)}>
           It held
         </Button>
-        <Button disabled={demand === undefined || !(demand > 0.01) || save.isPending} onClick={() => saw(false)}>
+        <Button disabled={!worthSaying || save.isPending} onClick={() => saw(false)}>
           It dragged
         </Button>
       </div>

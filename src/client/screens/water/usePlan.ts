@@ -9,6 +9,9 @@ import type { Day } from './useDay.ts'
 
 type Asked = { mark: SavedMark; localDay: LocalDay; day: Day | undefined; fished: Fished; fishedKey: string; owned: Owned[] }
 
+/** So many steps of the way are shown: the page is drawn anew for each. */
+const SHARES = 8
+
 /** The day's sinkers, worked out in a worker, with how far it is and a way to stop it. */
 export function usePlan({ mark, localDay, day, fished, fishedKey, owned }: Asked) {
   const client = useQueryClient()
@@ -31,7 +34,7 @@ export function usePlan({ mark, localDay, day, fished, fishedKey, owned }: Asked
         toMs: localDay.endMs,
         owned,
       }
-      return runPlanDay(input, signal, setShare)
+      return runPlanDay(input, signal, (done) => setShare(Math.floor(done * SHARES) / SHARES))
     },
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
