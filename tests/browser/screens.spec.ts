@@ -32,7 +32,7 @@ for (const [light, width] of [
     for (const screen of SCREENS) {
       await page.goto(app.url + screen)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await page.waitForLoadState('networkidle')
+      await expect(page.getByText(/^(Loading|Working out)/)).toHaveCount(0)
       const { violations } = await new AxeBuilder({ page }).analyze()
       const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
       expect(serious.map(({ id, nodes }) => `${screen}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])
