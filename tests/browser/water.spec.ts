@@ -114,7 +114,7 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
   await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
   await page.getByRole('button', { name: '13:30', exact: true }).click()
   const lesson = page.getByRole('region', { name: 'What held and dragged here' })
-  await expect(lesson).toContainText('1.20 by the book, nothing seen here yet')
+  await expect(lesson).toContainText('1.20 (0.93 to 1.55) by the book; nothing seen here yet')
   await lesson.getByRole('button', { name: 'It dragged' }).click()
   await expect(lesson).toContainText('after 0 held and 1 dragged here')
   const learned = Number(/dragged here, ([\d.]+)/.exec((await lesson.textContent())!)![1])

@@ -68,7 +68,7 @@ export type Mark = z.infer<typeof markSchema>
 export type Hold = z.infer<typeof holdSchema>
 
 /** What is learned at a mark of one thing: before, what was seen, and after. */
-export type Lesson = { prior: Belief; evidence: Hold[]; posterior: Learned }
+export type Lesson = { prior: Learned; evidence: Hold[]; posterior: Learned }
 
 /** Grip of a kind of sinker on the mark's bed, after what was held and dragged there. */
 export function gripLesson(mark: Pick<Mark, 'bed' | 'holds'>, kind: HoldKind): Lesson {
@@ -88,7 +88,7 @@ export function countsLesson(mark: Pick<Mark, 'holds'>, method: Method): Lesson 
 }
 
 function lesson(prior: Belief, evidence: Hold[]): Lesson {
-  return { prior, evidence, posterior: learn(prior, evidence satisfies Evidence[]) }
+  return { prior: learn(prior, []), evidence, posterior: learn(prior, evidence satisfies Evidence[]) }
 }
 
 /** Grip to reckon with for a sinker at a mark, and the reserve its method wants there. */

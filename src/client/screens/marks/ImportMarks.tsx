@@ -11,21 +11,28 @@ import { Panel } from '../../ui/Panel.tsx'
 import { newMark } from './newMark.ts'
 import { placesOf, readChosen } from './readChosen.ts'
 
+/** A place with the id it is stored under: taken in again after a failure, what is stored already is not stored twice. */
+type Named = Waypoint & { id: string }
+
+async function readPlaces(text: string): Promise<ReadFile<Named[]>> {
+  const read = (await import('../../../files/gpx.ts')).readGpx(text)
+  return read.ok ? { ok: true, value: read.value.map((place) => ({ ...place, id: crypto.randomUUID() })) } : read
+}
+
 /** Takes in the places of a GPX file: shown first, and stored only when it is said so. */
 export function ImportMarks() {
   const client = useQueryClient()
   const ports = useQuery(portsQuery)
   const [open, setOpen] = useState(false)
-  const [read, setRead] = useState<ReadFile<Waypoint[]>>()
+  const [read, setRead] = useState<ReadFile<Named[]>>()
   const choose = async (file: File | undefined) => {
     if (!file) return setRead(undefined)
-    setRead(await readChosen(file, async (text) => (await import('../../../files/gpx.ts')).readGpx(text)))
+    setRead(await readChosen(file, readPlaces))
   }
   const take = useMutation({
-    mutationFn: async (points: readonly Waypoint[]) => {
+    mutationFn: async (points: readonly Named[]) => {
       const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
-      for (const { mark, ...place } of points)
-        await createMark(crypto.randomUUID(), mark ?? newMark(ports.data![0]!.id, timeZone, place))
+      for (const { id, mark, ...place } of points) await createMark(id, mark ?? newMark(ports.data![0]!.id, timeZone, place))
     },
     onSuccess: (_, points) => {
       setOpen(false)

@@ -21,6 +21,8 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   const client = useQueryClient()
   const form = useRef<HTMLFormElement>(null)
   const draftId = saved?.id ?? 'new-mark'
+  // Sent twice, a new mark is stored once.
+  const [newId] = useState(() => crypto.randomUUID())
   const [kept] = useState(() => readDraft(markSchema, draftId))
   const [base, setBase] = useState(kept?.baseRevision ?? saved?.revision ?? 1)
   const [mark, setMark] = useState<Mark>(kept?.content ?? first)
@@ -41,7 +43,7 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   }
   const save = useMutation({
     mutationFn: async ({ content, onto }: { content: Mark; onto: number }) =>
-      saved ? saveMark(saved.id, onto, content) : { saved: await createMark(crypto.randomUUID(), content) },
+      saved ? saveMark(saved.id, onto, content) : { saved: await createMark(newId, content) },
     onSuccess: (result) => {
       if ('stale' in result) return
       forget()

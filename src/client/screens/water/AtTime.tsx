@@ -9,6 +9,7 @@ import type { Owned, Plan } from '../../../core/plan/planDay.ts'
 import { leastToHold } from '../../../core/settling/least.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../../../core/settling/settling.ts'
 import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
+import type { Water } from '../../../core/trace/waterConditions.ts'
 import type { SavedMark } from '../../api/water.ts'
 import { LineStory, type Told } from '../../judge/LineStory.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
@@ -38,19 +39,17 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
   const [chosen, setChosen] = useState('plan')
   const [beside, setBeside] = useState<Beside>()
   const now = useMemo(() => atMark(mark.content, day.tide, day.winds, atMs), [mark, day, atMs])
-  const workings = useMemo(() => prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 }), [fished])
   const planned = plan?.changes.findLast(({ timeMs }) => timeMs <= atMs)?.to
   const sinker = chosen === 'plan' ? planned : owned.find((each) => nameOf(each) === chosen)
-  const own = useMemo(() => settlingOf(workings, now.water), [workings, now])
-  const settling = useMemo(() => own && (sinker ? withSinker(own, sinker) : own), [own, sinker])
+  const settling = useMemo(() => settledOn(fished, now.water, sinker), [fished, now, sinker])
   const lines = useMemo((): Told[] => {
     if (!settling) return []
     const first = { name: lineName(fished.outfit), settling }
     if (!beside) return [first]
     const outfit = withLine(fished.outfit, beside)
-    const other = settlingOf(prepare(fished.trace, outfit, { ...fished.conditions, lineOutM: 0 }), now.water)!
-    return [first, { name: `Beside it, ${lineName(outfit)}`, settling: { ...other, weight: settling.weight } }]
-  }, [settling, beside, fished, now])
+    const other = settledOn({ ...fished, outfit }, now.water, sinker)
+    return other ? [first, { name: `Beside it, ${lineName(outfit)}`, settling: other }] : [first]
+  }, [settling, beside, fished, now, sinker])
   if (!settling)
     return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
   const { gripOf, reserve } = heldBy(mark.content)
@@ -139,10 +138,11 @@ const besideOf = (material: Material | ''): Beside | undefined =>
 
 const nameOf = ({ shape, massKg }: Owned) => `${shape} ${massKg}`
 
-const withSinker = (settling: Settling, { shape, massKg }: Owned): Settling => ({
-  ...settling,
-  weight: weightOfSinker({ id: settling.weight.id, shape, massKg }),
-})
+/** The trace in some water, with a sinker of the box in place of its own where one is on. */
+function settledOn(fished: Fished, water: Water, sinker: Owned | undefined): Settling | undefined {
+  const settling = settlingOf(prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 }), water)
+  return settling && sinker ? { ...settling, weight: weightOfSinker({ id: settling.weight.id, ...sinker }) } : settling
+}
 
 /** The outfit with another main line; what is wound over it stays. */
 function withLine(outfit: Outfit, beside: Beside): Outfit {

@@ -4,6 +4,7 @@ import { toast } from 'sonner'
 import { HOLD_KINDS, holdKindOf } from '../../../core/gear/grip.ts'
 import { countsLesson, gripLesson, type Hold, type Lesson } from '../../../core/mark/mark.ts'
 import { demandOn } from '../../../core/settling/demand.ts'
+import type { Learned } from '../../../core/settling/learn.ts'
 import { leastToHold } from '../../../core/settling/least.ts'
 import type { Settling } from '../../../core/settling/settling.ts'
 import { dateIn } from '../../../core/time/localDay.ts'
@@ -36,10 +37,16 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
   })
   const holds = content.holds ?? []
   const saw = (held: boolean) =>
-    save.mutate([
-      ...holds,
-      { at: new Date(at).toISOString(), method, shape: weight.shape, massKg: weight.massKg, demand: demand!, held },
-    ])
+    save.mutate(
+      withHold(holds, {
+        at: new Date(at).toISOString(),
+        method,
+        shape: weight.shape,
+        massKg: weight.massKg,
+        demand: demand!,
+        held,
+      }),
+    )
   const worthSaying = demand !== undefined && demand > LEAST_DEMAND
   const cast = isCastMethod(method)
   const kind = holdKindOf(weight.shape)
@@ -64,7 +71,7 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
       {lesson.evidence.length > 0 && (
         <ul className="mt-1" aria-label="What was seen">
           {lesson.evidence.map((hold) => (
-            <li key={`${hold.at} ${hold.massKg} ${hold.held}`} className="flex items-center gap-2 border-t border-rule">
+            <li key={`${hold.at} ${hold.shape} ${hold.massKg}`} className="flex items-center gap-2 border-t border-rule">
               <span className="mr-auto">
                 {dateIn(content.timeZone, Date.parse(hold.at))} {clock(Date.parse(hold.at))}: {show.entered('mass', hold.massKg)}{' '}
                 {hold.held ? 'held' : 'dragged'}{' '}
@@ -89,20 +96,30 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
   )
 }
 
-const seen = ({ evidence }: Lesson) =>
+/** Said again of the same sinker at the same time, the later word counts. */
+const withHold = (holds: readonly Hold[], hold: Hold): Hold[] => [
+  ...holds.filter(({ at, shape, massKg }) => at !== hold.at || shape !== hold.shape || massKg !== hold.massKg),
+  hold,
+]
+
+const seen = ({ evidence }: Pick<Lesson, 'evidence'>) =>
   `after ${evidence.filter(({ held }) => held).length} held and ${evidence.filter(({ held }) => !held).length} dragged`
 
+/** A figure with what it is passed by nine times in ten, and one in ten. */
+const spread = (median: number, low: number, high: number) => `${median.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)})`
+
 function gripWords(lesson: Lesson, kind: string): string {
-  const { prior, evidence, posterior } = lesson
-  const before = `Grip of ${kind} on this bed: ${prior.median.toFixed(2)} by the book`
-  if (evidence.length === 0) return `${before}, nothing seen here yet.`
-  return `${before}; ${seen(lesson)} here, ${posterior.median.toFixed(2)} (${posterior.low.toFixed(2)} to ${posterior.high.toFixed(2)}, four times in five).`
+  const words = ({ median, low, high }: Learned) => spread(median, low, high)
+  return lessonWords(`Grip of ${kind} on this bed`, lesson, words)
 }
 
 /** The reserve is one over the share that counts, so its ends change places. */
 function reserveWords(lesson: Lesson): string {
-  const { prior, evidence, posterior } = lesson
-  const before = `Reserve for hanging sinkers: ${(1 / prior.median).toFixed(2)} by the book`
-  if (evidence.length === 0) return `${before}, nothing seen here yet.`
-  return `${before}; ${seen(lesson)} here, ${(1 / posterior.median).toFixed(2)} (${(1 / posterior.high).toFixed(2)} to ${(1 / posterior.low).toFixed(2)}, four times in five).`
+  const words = ({ median, low, high }: Learned) => spread(1 / median, 1 / high, 1 / low)
+  return lessonWords('Reserve for hanging sinkers', lesson, words)
+}
+
+function lessonWords(what: string, { prior, posterior, ...lesson }: Lesson, words: (learned: Learned) => string): string {
+  const book = `${what}, with its spread four times in five: ${words(prior)} by the book`
+  return lesson.evidence.length === 0 ? `${book}; nothing seen here yet.` : `${book}; ${seen(lesson)} here, ${words(posterior)}.`
 }

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { CoreError } from '../../../core/errors.ts'
 import type { Fished } from '../../../core/moments/levers.ts'
+import { prepare } from '../../../core/moments/workings.ts'
 import type { Owned } from '../../../core/plan/planDay.ts'
 import { weightOf } from '../../../core/settling/settling.ts'
 import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
@@ -83,6 +85,7 @@ function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
   )
   const date = choice.day ?? dateIn(mark.content.timeZone, Date.now())
   const day = useMemo(() => dayOrFault(date, mark.content.timeZone), [date, mark.content.timeZone])
+  const fault = useMemo(() => fished && outfitFault(fished), [fished])
   const shapes = (choice.box ?? usualShapes(owned, fished, mark.content.method)).join()
   const box = useMemo(() => owned.filter(({ shape }) => shapes.split(',').includes(shape)), [owned, shapes])
   return (
@@ -90,9 +93,9 @@ function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
       <WaterBar marks={marks} mark={mark} traces={fishable} trace={trace} date={date} choice={choice} />
       {!fished || !trace ? (
         <Empty title="No trace to fish">The outfits of all traces are in the bin.</Empty>
-      ) : 'fault' in day ? (
+      ) : fault !== undefined || 'fault' in day ? (
         <p role="alert" className="rounded-lg border border-fails bg-sheet p-4">
-          {day.fault}
+          {'fault' in day ? day.fault : fault}
         </p>
       ) : (
         <DayAtMark
@@ -115,6 +118,17 @@ function dayOrFault(date: string, timeZone: string): LocalDay | { fault: string 
     return localDay(date, timeZone)
   } catch (error) {
     return { fault: `${(error as Error).message}.` }
+  }
+}
+
+/** Why a trace cannot be fished on its outfit, in a sentence; undefined where it can. */
+function outfitFault({ trace, outfit, conditions }: Fished): string | undefined {
+  try {
+    prepare(trace, outfit, { ...conditions, lineOutM: 0 })
+    return undefined
+  } catch (error) {
+    if (error instanceof CoreError) return `${trace.name} cannot be fished on its outfit: ${error.message}.`
+    throw error
   }
 }
 
