@@ -2,8 +2,10 @@ import { BAITS, END_ON_SHARE } from '../gear/baits.ts'
 import { gripOf } from '../gear/grip.ts'
 import { SINKER_DRAG_COEFFICIENT, type SinkerShape, sinkerDragAreaM2 } from '../gear/sinkers.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../math/constants.ts'
-import type { Workings } from '../moments/workings.ts'
+import type { SpoolFill } from '../spool/fill.ts'
 import { massOfKg } from '../trace/mass.ts'
+import type { Outfit } from '../trace/outfit.ts'
+import type { PathElement } from '../trace/paths.ts'
 import { type Piece, parentId, type Trace } from '../trace/schema.ts'
 import type { Water } from '../trace/waterConditions.ts'
 
@@ -23,13 +25,16 @@ export type Weight = {
   shape: SinkerShape
 }
 
-/** A trace on its outfit with a weight, in some water: all that is asked when it settles. */
-export type Settling = Pick<Workings, 'trace' | 'outfit' | 'spool' | 'tracePath'> & { weight: Weight; water: Water }
+/** A trace on its outfit, its lines and the ways through it worked out. */
+type Rigged = { trace: Trace; outfit: Outfit; spool: SpoolFill; tracePath: (id: string) => PathElement[] }
+
+/** A rigged trace with a weight, in some water: all that is asked when it settles. */
+export type Settling = Rigged & { weight: Weight; water: Water }
 
 /** What settles of a trace in some water; undefined where nothing takes it down. */
-export function settlingOf(workings: Workings, water: Water): Settling | undefined {
-  const weight = weightOf(workings.trace)
-  return weight && { ...workings, weight, water }
+export function settlingOf({ trace, outfit, spool, tracePath }: Rigged, water: Water): Settling | undefined {
+  const weight = weightOf(trace)
+  return weight && { trace, outfit, spool, tracePath, weight, water }
 }
 
 /** The weight that holds: the heaviest sinker that stays on at the bottom, or without one the baited hook. */

@@ -1,25 +1,17 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { Link } from 'react-router'
 import { momentsOf } from '../../../core/moments/evaluate.ts'
 import type { Verdict } from '../../../core/moments/moment.ts'
 import { familyName } from '../../../core/trace/families/families.ts'
-import {
-  binTrace,
-  createTrace,
-  outfitsQuery,
-  restoreTrace,
-  type SavedOutfit,
-  type SavedTrace,
-  tracesQuery,
-} from '../../api/documents.ts'
+import { outfitsQuery, type SavedOutfit, type SavedTrace, tracesQuery } from '../../api/documents.ts'
 import { type Judged, judge } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { ImportPanel } from './ImportPanel.tsx'
 import { TraceCard } from './TraceCard.tsx'
+import { useTraceActions } from './useTraceActions.ts'
 
 /** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
 export function LibraryScreen() {
@@ -72,7 +64,7 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
   const [filter, setFilter] = useState('all')
   const [tag, setTag] = useState('')
   const tags = [...new Set(traces.flatMap(({ content }) => content.trace.tags ?? []))].toSorted()
-  const act = useActions()
+  const act = useTraceActions()
   const [picked, setPicked] = useState<readonly string[]>([])
   const pick = (id: string) =>
     setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
@@ -171,43 +163,6 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
       </ul>
     </>
   )
-}
-
-export type TraceActions = {
-  duplicate: (saved: SavedTrace) => void
-  bin: (saved: SavedTrace) => void
-  restore: (saved: SavedTrace) => void
-}
-
-function useActions(): TraceActions {
-  const client = useQueryClient()
-  const navigate = useNavigate()
-  const refresh = () => client.invalidateQueries({ queryKey: ['traces'] })
-  const failed = (error: Error) => toast.error(error.message)
-  const restore = useMutation({ mutationFn: restoreTrace, onSuccess: refresh, onError: failed })
-  const bin = useMutation({
-    mutationFn: binTrace,
-    onSuccess: (saved) => {
-      refresh()
-      toast(`“${saved.content.trace.name}” is in the bin.`, {
-        action: { label: 'Take back', onClick: () => restore.mutate(saved.id) },
-      })
-    },
-    onError: failed,
-  })
-  const duplicate = useMutation({
-    mutationFn: ({ content }: SavedTrace) =>
-      createTrace(crypto.randomUUID(), {
-        ...content,
-        trace: { ...content.trace, name: `${content.trace.name}, copy`.slice(0, 80) },
-      }),
-    onSuccess: (saved) => {
-      refresh()
-      navigate(`/traces/${saved.id}`)
-    },
-    onError: failed,
-  })
-  return { duplicate: duplicate.mutate, bin: (saved) => bin.mutate(saved.id), restore: (saved) => restore.mutate(saved.id) }
 }
 
 function worstVerdict(judged: Judged): Verdict {

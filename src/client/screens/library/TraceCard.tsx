@@ -10,7 +10,7 @@ import type { Judged } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
-import type { TraceActions } from './LibraryScreen.tsx'
+import type { TraceActions } from './useTraceActions.ts'
 
 type Props = {
   saved: SavedTrace

@@ -1,0 +1,42 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import { binTrace, createTrace, restoreTrace, type SavedTrace } from '../../api/documents.ts'
+
+export type TraceActions = {
+  duplicate: (saved: SavedTrace) => void
+  bin: (saved: SavedTrace) => void
+  restore: (saved: SavedTrace) => void
+}
+
+/** What is done with a trace of the library: duplicated, put in the bin, and taken out of it. */
+export function useTraceActions(): TraceActions {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const refresh = () => client.invalidateQueries({ queryKey: ['traces'] })
+  const failed = (error: Error) => toast.error(error.message)
+  const restore = useMutation({ mutationFn: restoreTrace, onSuccess: refresh, onError: failed })
+  const bin = useMutation({
+    mutationFn: binTrace,
+    onSuccess: (saved) => {
+      refresh()
+      toast(`“${saved.content.trace.name}” is in the bin.`, {
+        action: { label: 'Take back', onClick: () => restore.mutate(saved.id) },
+      })
+    },
+    onError: failed,
+  })
+  const duplicate = useMutation({
+    mutationFn: ({ content }: SavedTrace) =>
+      createTrace(crypto.randomUUID(), {
+        ...content,
+        trace: { ...content.trace, name: `${content.trace.name}, copy`.slice(0, 80) },
+      }),
+    onSuccess: (saved) => {
+      refresh()
+      navigate(`/traces/${saved.id}`)
+    },
+    onError: failed,
+  })
+  return { duplicate: duplicate.mutate, bin: (saved) => bin.mutate(saved.id), restore: (saved) => restore.mutate(saved.id) }
+}
