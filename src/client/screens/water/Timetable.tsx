@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { Plan, PlanRow } from '../../../core/plan/planDay.ts'
+import type { Change, Plan, PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
@@ -9,30 +9,44 @@ type Props = { plan: Plan; timeZone: string; withShape: boolean; atMs: number; o
 const HALF_HOUR_MS = 30 * 60_000
 
 /** The day's sinkers: the changes first, then every half hour; a row brings the view above and beside to its time. */
-export function Timetable({ plan, timeZone, withShape, atMs, onScrub }: Props) {
-  const show = useShow()
-  const { rows, changes } = plan
+export function Timetable({ plan, ...at }: Props) {
   return (
     <>
-      <ol
-        aria-label="Changes of sinker"
-        className="mb-2 flex flex-wrap gap-1.5 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:pb-1 max-sm:whitespace-nowrap"
-      >
-        {changes.map(({ timeMs, to }, i) => (
-          <li key={timeMs}>
-            <button
-              type="button"
-              onClick={() => onScrub(timeMs)}
-              className={`min-h-8 rounded-md border px-2 text-sm ${to ? 'border-rule' : 'border-fails text-fails'}`}
-            >
-              <span className="text-quiet">{clockIn(timeZone, timeMs)}</span>{' '}
-              <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(to, show, withShape)}` : 'none holds'}</strong>
-            </button>
-          </li>
-        ))}
-      </ol>
-      <HalfHours rows={rows} timeZone={timeZone} withShape={withShape} atMs={atMs} onScrub={onScrub} />
+      <Changes changes={plan.changes} {...at} />
+      <HalfHours rows={plan.rows} {...at} />
     </>
+  )
+}
+
+/** Every change of the day; the sinker that is on is marked, and on a narrow screen is the one in view. */
+function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'plan'> & { changes: readonly Change[] }) {
+  const show = useShow()
+  const list = useRef<HTMLOListElement>(null)
+  const on = changes.findLast(({ timeMs }) => timeMs <= atMs)?.timeMs
+  useEffect(() => {
+    const [frame, item] = [list.current, list.current?.querySelector<HTMLElement>(`[data-time="${on}"]`)]
+    if (frame && item) frame.scrollLeft = item.offsetLeft - frame.offsetLeft
+  }, [on])
+  return (
+    <ol
+      ref={list}
+      aria-label="Changes of sinker"
+      className="mb-2 flex flex-wrap gap-1.5 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:pb-1 max-sm:whitespace-nowrap"
+    >
+      {changes.map(({ timeMs, to }, i) => (
+        <li key={timeMs} data-time={timeMs}>
+          <button
+            type="button"
+            onClick={() => onScrub(timeMs)}
+            aria-current={timeMs === on ? 'time' : undefined}
+            className={`min-h-8 rounded-md border px-2 text-sm aria-[current]:bg-well ${to ? 'border-rule aria-[current]:border-ink' : 'border-fails text-fails'}`}
+          >
+            <span className="text-quiet">{clockIn(timeZone, timeMs)}</span>{' '}
+            <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(to, show, withShape)}` : 'none holds'}</strong>
+          </button>
+        </li>
+      ))}
+    </ol>
   )
 }
 
