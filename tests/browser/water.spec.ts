@@ -151,6 +151,27 @@ test('without the tide it says so and can be asked again; without the wind all e
   await expect(page.getByText('The wind is not to be had just now')).toBeVisible()
 })
 
+test('while the sinkers are worked out all else goes on; it can be stopped, and taken up again', async ({ page, app }) => {
+  let release = () => {}
+  const held = new Promise<void>((resolve) => {
+    release = resolve
+  })
+  await page.route('**/planDay.worker*', async (route) => {
+    await held
+    await route.continue().catch(() => undefined)
+  })
+  await page.goto(`${app.url}/water?day=2026-11-24`)
+  await expect(page.getByText('Working out the sinkers')).toBeVisible()
+  await slider(page).focus()
+  await page.keyboard.press('Home')
+  await expect(taken(page)).toContainText('At 00:00: …')
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByText('Stopped.')).toBeVisible()
+  release()
+  await page.getByRole('button', { name: 'Work it out' }).click()
+  await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
+})
+
 test('a new mark: bad input is told at its field and nothing is stored; mended, it is saved and has its water', async ({
   page,
   app,
