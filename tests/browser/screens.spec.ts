@@ -138,6 +138,15 @@ test('a list that is still loading says so, and an empty library shows the next 
 
 test('a rule set is noted, put in force, and reminds on the bench; none in force, it is silent', async ({ page, app }) => {
   const id = await copyOf(page, app.url, HOUND, 'by the book')
+  // Comparing counts what the rule set in force reminds of; the demonstration's finds nothing in these.
+  const compare = `${app.url}/compare?with=${id},${TOPE}`
+  const findings = page
+    .getByRole('row', { name: /^findings/ })
+    .getByRole('cell')
+    .first()
+  const countOf = async () => Number.parseInt((await findings.textContent())!, 10)
+  await page.goto(compare)
+  const before = await countOf()
   await page.goto(`${app.url}/settings`)
   await page.getByRole('button', { name: 'New rule set' }).click()
   const dialog = page.getByRole('dialog')
@@ -152,6 +161,8 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   const reminder = page.locator('[data-finding=leader-over-rule]')
   await page.getByRole('button', { name: /^All \d/ }).click()
   await expect(reminder).toContainText('in “Pier rules”, last checked 2026-10-01')
+  await page.goto(compare)
+  await expect.poll(countOf).toBe(before + 1)
   await page.goto(`${app.url}/settings`)
   await page.getByRole('radio', { name: 'none in force' }).click()
   await expect(page.getByRole('radio', { name: 'none in force' })).toBeChecked()
@@ -160,6 +171,8 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await page.goto(`${app.url}/traces/${id}`)
   await expect(page.getByRole('option', { name: 'leader', exact: true })).toBeVisible()
   await expect(reminder).toHaveCount(0)
+  await page.goto(compare)
+  await expect.poll(countOf).toBe(before)
 })
 
 test('a trace goes out as a file and comes in again; a broken file says every fault and changes nothing; the drawing stands alone', async ({

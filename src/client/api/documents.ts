@@ -58,6 +58,13 @@ export const ruleSetsQuery = queryOptions({
   select: (sets) => sets.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
 })
 
+/** The rule set that findings remind of; null where none is in force. */
+export const ruleSetInForceQuery = queryOptions({
+  queryKey: ['rule-sets'],
+  queryFn: () => request(z.array(savedRuleSet), '/rule-sets'),
+  select: (sets) => sets.find(({ content }) => content.inForce)?.content ?? null,
+})
+
 export const createRuleSet = (content: RuleSetContent) =>
   request(savedRuleSet, '/rule-sets', { method: 'POST', body: { id: crypto.randomUUID(), content } })
 

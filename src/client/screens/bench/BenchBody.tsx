@@ -6,7 +6,7 @@ import { toast } from 'sonner'
 import type { MomentName } from '../../../core/moments/moment.ts'
 import { familyName } from '../../../core/trace/families/families.ts'
 import { isLine, type Trace } from '../../../core/trace/schema.ts'
-import { createTrace, gearQuery, ruleSetsQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { createTrace, gearQuery, ruleSetInForceQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useEvaluation } from '../../judge/useEvaluation.ts'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
@@ -46,7 +46,7 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: 
 function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const { trace, conditions } = bench.content
   // Rules only remind: while they load, or cannot be had, the bench goes on without.
-  const ruleSet = useQuery(ruleSetsQuery).data?.find(({ content }) => content.inForce)?.content
+  const ruleSet = useQuery(ruleSetInForceQuery).data ?? undefined
   const judged = useEvaluation(trace, outfit, conditions, ruleSet)
   const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')

@@ -1,6 +1,8 @@
+import { useQuery } from '@tanstack/react-query'
 import { replacementOf } from '../../../core/build/replacement.ts'
 import type { Evaluation } from '../../../core/moments/evaluate.ts'
 import { isTied, jointOf, type Trace } from '../../../core/trace/schema.ts'
+import { ruleSetInForceQuery } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
 import { judge } from '../../judge/useEvaluation.ts'
@@ -15,7 +17,8 @@ type Row = { name: string; text: (side: Side, evaluation: Evaluation) => string 
 /** All moments and the figures people weigh, a column each; what differs from the first column is marked. */
 export function CompareTable({ sides }: { sides: Side[] }) {
   const show = useShow()
-  const judged = sides.map(({ fished }) => judge(fished.trace, fished.outfit, fished.conditions))
+  const ruleSet = useQuery(ruleSetInForceQuery).data ?? undefined
+  const judged = sides.map(({ fished }) => judge(fished.trace, fished.outfit, fished.conditions, ruleSet))
   const cell = (i: number, text: (side: Side, evaluation: Evaluation) => string) => {
     const result = judged[i]!
     return result.ok ? text(sides[i]!, result.evaluation) : '–'
