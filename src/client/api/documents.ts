@@ -39,29 +39,31 @@ export const outfitsQuery = queryOptions({
   select: (outfits) => outfits.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
 })
 
+export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
+
 /** The sinkers among the gear. */
 export const sinkersQuery = queryOptions({
-  queryKey: ['gear'],
-  queryFn: () => request(z.array(savedOf(gearContent)), '/gear'),
+  ...gearQuery,
   select: (gear) =>
     gear.flatMap(({ content }) => (content.kind === 'sinker' ? [{ shape: content.shape, massKg: content.massKg }] : [])),
 })
 
-export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
-
 export type SavedRuleSet = Saved<RuleSetContent>
 const savedRuleSet = savedOf(ruleSetContent)
 
-export const ruleSetsQuery = queryOptions({
+const allRuleSets = queryOptions({
   queryKey: ['rule-sets'],
   queryFn: () => request(z.array(savedRuleSet), '/rule-sets'),
+})
+
+export const ruleSetsQuery = queryOptions({
+  ...allRuleSets,
   select: (sets) => sets.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
 })
 
 /** The rule set that findings remind of; null where none is in force. */
 export const ruleSetInForceQuery = queryOptions({
-  queryKey: ['rule-sets'],
-  queryFn: () => request(z.array(savedRuleSet), '/rule-sets'),
+  ...allRuleSets,
   select: (sets) => sets.find(({ content }) => content.inForce)?.content ?? null,
 })
 

@@ -67,6 +67,14 @@ export const markSchema = z
 export type Mark = z.infer<typeof markSchema>
 export type Hold = z.infer<typeof holdSchema>
 
+/** The mark with one thing more seen there; said again of the same sinker at the same time, the later word counts. */
+export function withHold(mark: Mark, hold: Hold): Mark {
+  const others = (mark.holds ?? []).filter(
+    ({ at, shape, massKg }) => at !== hold.at || shape !== hold.shape || massKg !== hold.massKg,
+  )
+  return { ...mark, holds: [...others, hold] }
+}
+
 /** What is learned at a mark of one thing: before, what was seen, and after. */
 export type Lesson = { prior: Learned; evidence: Hold[]; posterior: Learned }
 

@@ -2,7 +2,7 @@ import type { Figure } from '../advice/phrase.ts'
 import { connectionOf } from '../gear/connections.ts'
 import type { Conditions } from '../trace/conditions.ts'
 import { withJoint, withPiece } from '../trace/edit.ts'
-import { mainLine, type Outfit } from '../trace/outfit.ts'
+import { mainLine, type Outfit, withMainLine } from '../trace/outfit.ts'
 import { isLine, isTied, jointOf, type Piece, type Trace } from '../trace/schema.ts'
 import { materialsBeside } from '../trace/suits.ts'
 
@@ -84,13 +84,7 @@ function ofOutfit(fished: Fished): Lever[] {
       id: 'main',
       label: 'main line’s strength',
       value: { quantity: 'strength', si: main.strengthN },
-      scaled: (factor) => ({
-        ...fished,
-        outfit: {
-          ...fished.outfit,
-          wound: fished.outfit.wound.map((line) => (line === main ? { ...line, strengthN: line.strengthN * factor } : line)),
-        },
-      }),
+      scaled: (factor) => ({ ...fished, outfit: withMainLine(fished.outfit, { strengthN: main.strengthN * factor }) }),
     },
   ]
 }

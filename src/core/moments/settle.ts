@@ -1,5 +1,4 @@
 import { CoreError } from '../errors.ts'
-import { gripOf } from '../gear/grip.ts'
 import { lineDiameterM } from '../gear/materials.ts'
 import { sinkInput } from '../settling/asked.ts'
 import { holdsToMperS, leastToHold } from '../settling/least.ts'
@@ -46,9 +45,10 @@ export function settleMoment(workings: Workings): Settle | undefined {
   const { weight } = settling
   const { reserve } = METHODS[settling.water.method]
   const least = leastToHold(settling)
-  const neededKg = 'kgFor' in least ? least.kgFor(nominalGrip(settling)) : undefined
+  const grip = nominalGrip(settling)
+  const neededKg = 'kgFor' in least ? least.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
-  const holdsTo = holdsToMperS(settling, least, nominalGrip(settling), reserve)
+  const holdsTo = holdsToMperS(settling, least, grip, reserve)
   const sinkS = sinkTimeS(settling)
   const falling = sinkOrder(workings.trace, workings.tracePath)
   return {
@@ -101,7 +101,7 @@ function inputsOf(settling: Settling, reserve: number, { neededKg, holdsTo, sink
     ...(cast
       ? [
           { name: 'distance', value: water.distanceM, unit: 'm', from: 'document' as const },
-          { name: 'grip on the bed', value: gripOf(weight.shape, water.bed), unit: '', from: 'nominal' as const },
+          { name: 'grip on the bed', value: nominalGrip(settling), unit: '', from: 'nominal' as const },
         ]
       : []),
     { name: 'scope', value: water.scope, unit: '', from: 'document' },

@@ -51,10 +51,11 @@ export function lineShapeOf(settling: Settling): LineShape | { trouble: string }
 }
 
 function hanging(settling: Settling): LineShape {
-  const { weight, water, tracePath } = settling
+  const { weight, water, outfit } = settling
   const points: LinePoint[] = []
-  const hung = waterLine(lineInput(settling), { tolerance: LINE_TOLERANCE, onPoint: (point) => points.push(point) })
-  const ownLines = tracePath(weight.id).filter((element) => element.kind === 'line' && element.toM !== element.fromM).length
+  const input = lineInput(settling)
+  const hung = waterLine(input, { tolerance: LINE_TOLERANCE, onPoint: (point) => points.push(point) })
+  const ownLines = input.layers.length - outfit.wound.length
   const sum = (forces: readonly number[]) => forces.reduce((total, force) => total + force, 0)
   return {
     view: 'side',

@@ -5,7 +5,7 @@ import { calculate } from '../calculations.ts'
 import { type Harmonics, heightsThrough, meanRangesM, tideHeightM, turnsThrough } from './height.ts'
 import { heightsBetween, turnsOfTable } from './heightTable.ts'
 
-const only = (name: string, amplitudeM: number, phaseDeg: number): Harmonics => ({
+const alone = (name: string, amplitudeM: number, phaseDeg: number): Harmonics => ({
   meanLevelM: 3,
   constituents: [{ name, amplitudeM, phaseDeg }],
 })
@@ -17,14 +17,14 @@ describe('the height of the tide', () => {
       fc.property(timeArb, fc.double({ min: 0, max: 360, noNaN: true }), (timeMs, phaseDeg) => {
         const hours = (timeMs % (24 * HOUR_MS)) / HOUR_MS
         const expected = 3 + 0.6 * Math.cos(((30 * hours - phaseDeg) * Math.PI) / 180)
-        expect(tideHeightM(only('S2', 0.6, phaseDeg), timeMs)).toBeCloseTo(expected, 3)
+        expect(tideHeightM(alone('S2', 0.6, phaseDeg), timeMs)).toBeCloseTo(expected, 3)
       }),
     )
   })
 
   test('the moon’s, M2, comes every 12.42 hours, its height within the 4 % of the nodal cycle', () => {
     const from = Date.UTC(2026, 0, 1)
-    const highs = turnsThrough(only('M2', 1.5, 190), from, from + 200 * 24 * HOUR_MS).filter(({ kind }) => kind === 'high')
+    const highs = turnsThrough(alone('M2', 1.5, 190), from, from + 200 * 24 * HOUR_MS).filter(({ kind }) => kind === 'high')
     const periodH = (highs.at(-1)!.timeMs - highs[0]!.timeMs) / (highs.length - 1) / HOUR_MS
     expect(periodH).toBeCloseTo(12.4206, 3)
     for (const { heightM } of highs) expect(Math.abs((heightM - 3) / 1.5 - 1)).toBeLessThan(0.04)
@@ -69,7 +69,7 @@ describe('the height of the tide', () => {
       ok: true,
       output: { heightM: tideHeightM(HARMONICS, Date.parse(time)) },
     })
-    expect(calculate('tide.height', { ...only('XX9', 1, 0), time })).toMatchObject({ ok: false })
+    expect(calculate('tide.height', { ...alone('XX9', 1, 0), time })).toMatchObject({ ok: false })
     expect(calculate('tide.height', { ...HARMONICS, time: 'noon' })).toMatchObject({ ok: false })
     for (const year of [1949, 2102])
       expect(() => calculate('tide.height', { ...HARMONICS, time: `${year}-06-01T00:00:00Z` })).toThrow(

@@ -72,6 +72,12 @@ export function mainLine(outfit: Outfit): WoundLine {
   return outfit.wound.find(({ role }) => role === 'main')!
 }
 
+/** The outfit with something of its main line changed; what is wound under and over it stays. */
+export function withMainLine(outfit: Outfit, change: Partial<WoundLine>): Outfit {
+  const main = mainLine(outfit)
+  return { ...outfit, wound: outfit.wound.map((line) => (line === main ? { ...line, ...change } : line)) }
+}
+
 /** The line that a trace is tied to: the last one wound. */
 export function freeLine(outfit: Outfit): WoundLine {
   return outfit.wound.at(-1)!

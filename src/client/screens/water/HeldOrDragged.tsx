@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { toast } from 'sonner'
 import { HOLD_KINDS, holdKindOf } from '../../../core/gear/grip.ts'
-import { countsLesson, gripLesson, type Hold, type Lesson } from '../../../core/mark/mark.ts'
+import { countsLesson, gripLesson, type Lesson, type Mark, withHold } from '../../../core/mark/mark.ts'
 import { demandOn } from '../../../core/settling/demand.ts'
 import type { Learned } from '../../../core/settling/learn.ts'
 import { leastToHold } from '../../../core/settling/least.ts'
@@ -12,9 +12,6 @@ import { isCastMethod } from '../../../core/trace/waterConditions.ts'
 import { marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
-
-/** Near slack anything holds, and nothing is learned from it. */
-const LEAST_DEMAND = 0.01
 
 type Props = { mark: SavedMark; settling: Settling; at: number; clock: (timeMs: number) => string }
 
@@ -27,7 +24,7 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
   const { method } = settling.water
   const demand = demandOn(settling, leastToHold(settling))
   const save = useMutation({
-    mutationFn: (holds: Hold[]) => saveMark(mark.id, mark.revision, { ...content, holds }),
+    mutationFn: (next: Mark) => saveMark(mark.id, mark.revision, next),
     onSuccess: (result) => {
       const now = 'saved' in result ? result.saved : result.stale
       if ('stale' in result) toast.error('The mark was changed elsewhere since: it is read anew, say it again.')
@@ -35,10 +32,9 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
     },
     onError: (error) => toast.error(error.message),
   })
-  const holds = content.holds ?? []
   const saw = (held: boolean) =>
     save.mutate(
-      withHold(holds, {
+      withHold(content, {
         at: new Date(at).toISOString(),
         method,
         shape: weight.shape,
@@ -47,7 +43,6 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
         held,
       }),
     )
-  const worthSaying = demand !== undefined && demand > LEAST_DEMAND
   const cast = isCastMethod(method)
   const kind = holdKindOf(weight.shape)
   const lesson = cast ? gripLesson(content, kind) : countsLesson(content, method)
@@ -57,10 +52,10 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
         <span className="mr-auto">
           {show.computed('mass', weight.massKg)} at {clock(at)}:
         </span>
-        <Button disabled={!worthSaying || save.isPending} onClick={() => saw(true)}>
+        <Button disabled={demand === undefined || save.isPending} onClick={() => saw(true)}>
           It held
         </Button>
-        <Button disabled={!worthSaying || save.isPending} onClick={() => saw(false)}>
+        <Button disabled={demand === undefined || save.isPending} onClick={() => saw(false)}>
           It dragged
         </Button>
       </div>
@@ -84,7 +79,7 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
                 aria-label="Take this out"
                 title="Take this out"
                 disabled={save.isPending}
-                onClick={() => save.mutate(holds.filter((each) => each !== hold))}
+                onClick={() => save.mutate({ ...content, holds: content.holds?.filter((each) => each !== hold) })}
               >
                 <Trash2 className="size-4" aria-hidden="true" />
               </Button>
@@ -95,12 +90,6 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
     </section>
   )
 }
-
-/** Said again of the same sinker at the same time, the later word counts. */
-const withHold = (holds: readonly Hold[], hold: Hold): Hold[] => [
-  ...holds.filter(({ at, shape, massKg }) => at !== hold.at || shape !== hold.shape || massKg !== hold.massKg),
-  hold,
-]
 
 const seen = ({ evidence }: Pick<Lesson, 'evidence'>) =>
   `after ${evidence.filter(({ held }) => held).length} held and ${evidence.filter(({ held }) => !held).length} dragged`
