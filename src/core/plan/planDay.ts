@@ -1,11 +1,11 @@
 import type { SinkerShape } from '../gear/sinkers.ts'
-import { heldBy, type Mark } from '../mark/mark.ts'
+import type { Mark } from '../mark/mark.ts'
 import type { Fished } from '../moments/levers.ts'
-import { prepare } from '../moments/workings.ts'
-import { leastToHold } from '../settling/least.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../settling/settling.ts'
 import type { TideSpan } from '../tide/tideSpan.ts'
 import { type AtMark, atMark, type Wind } from './atMark.ts'
+import { holdingOf, type Wanted, wantedAt } from './holding.ts'
+import { rigged } from './rigged.ts'
 
 /** A sinker in the box. */
 export type Owned = { shape: SinkerShape; massKg: number }
@@ -19,9 +19,6 @@ export type PlanInput = {
   toMs: number
   owned: readonly Owned[]
 }
-
-/** What a sinker of the shape that is taken must weigh; or why none holds. */
-export type Wanted = { neededKg: number; wantedKg: number } | { trouble: string }
 
 export type PlanRow = AtMark & {
   /** For the sinker taken, or where none of the box holds for the kind that comes closest. */
@@ -75,39 +72,36 @@ type Judged = {
 
 /** What holds at an instant. */
 function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
-  // How much line is out does not matter here: the line that is needed comes out.
-  const workings = prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 })
-  const { gripOf, reserve } = heldBy(mark)
+  const workings = rigged(fished)
+  const wantedIn = wantedAt(mark)
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
   return (timeMs) => {
     const now = atMark(mark, tide, winds, timeMs)
     const settling = settlingOf(workings, now.water)
-    if (!settling) return { now, ...nothing('Nothing takes this trace down: it has neither a sinker nor a bait') }
-    const least = leastToHold(asLead(settling))
-    if ('trouble' in least) return { now, ...nothing(least.trouble) }
-    const wantedKg = (shape: SinkerShape) => least.kgFor(gripOf(shape)) * reserve
-    const holds = ({ shape, massKg }: Owned) => massKg >= wantedKg(shape)
-    const best = box.toSorted((a, b) => wantedKg(a.shape) - wantedKg(b.shape))[0]
+    if (!settling) return { now, holds: () => false, holding: [], wantedOf: () => ({ trouble: NOTHING_DOWN }) }
+    const wanted = wantedIn(asLead(settling))
+    const holds = ({ shape, massKg }: Owned) => holdingOf(massKg, wanted(shape)) === 'holds'
+    const best = box.toSorted((a, b) => kgOf(wanted(a.shape)) - kgOf(wanted(b.shape)))[0]
     return {
       now,
       holds,
       holding: box.filter(holds),
-      wantedOf: (sinker) => {
-        const shape = (sinker ?? best ?? settling.weight).shape
-        return { neededKg: least.kgFor(gripOf(shape)), wantedKg: wantedKg(shape) }
-      },
+      wantedOf: (sinker) => wanted((sinker ?? best ?? settling.weight).shape),
     }
   }
 }
 
-function nothing(trouble: string): Omit<Judged, 'now'> {
-  return { holds: () => false, holding: [], wantedOf: () => ({ trouble }) }
-}
+const NOTHING_DOWN = 'Nothing takes this trace down: it has neither a sinker nor a bait'
+
+const kgOf = (wanted: Wanted) => ('wantedKg' in wanted ? wanted.wantedKg : Number.POSITIVE_INFINITY)
 
 /** A free line asked what lead would hold it. */
 const asLead = (settling: Settling): Settling => ({ ...settling, weight: weightOfSinker(settling.weight) })
 
 const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.massKg && a?.shape === b?.shape
+
+/** The last change at or before an instant: what is on. */
+export const changeAt = (changes: readonly Change[], timeMs: number) => changes.findLast((change) => change.timeMs <= timeMs)
 
 /** The changes, the first sinker of the day among them: the last five minutes that the old one holds, or the first of a lighter one. */
 function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => Judged): Change[] {

@@ -1,15 +1,11 @@
 import { useMemo, useState } from 'react'
 import { lineDiameterM, MATERIALS, type Material } from '../../../core/gear/materials.ts'
-import type { SinkerShape } from '../../../core/gear/sinkers.ts'
-import { heldBy } from '../../../core/mark/mark.ts'
 import type { Fished } from '../../../core/moments/levers.ts'
-import { prepare } from '../../../core/moments/workings.ts'
 import { atMark } from '../../../core/plan/atMark.ts'
-import type { Owned, Plan } from '../../../core/plan/planDay.ts'
-import { leastToHold } from '../../../core/settling/least.ts'
-import { type Settling, settlingOf, weightOfSinker } from '../../../core/settling/settling.ts'
-import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
-import type { Water } from '../../../core/trace/waterConditions.ts'
+import { holdingOf, type Wanted, wantedAt } from '../../../core/plan/holding.ts'
+import { changeAt, type Owned, type Plan } from '../../../core/plan/planDay.ts'
+import { settledOn } from '../../../core/plan/rigged.ts'
+import { mainLine, type Outfit, withMainLine } from '../../../core/trace/outfit.ts'
 import type { SavedMark } from '../../api/water.ts'
 import { LineStory, type Told } from '../../judge/LineStory.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
@@ -39,20 +35,20 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
   const [chosen, setChosen] = useState('plan')
   const [beside, setBeside] = useState<Beside>()
   const now = useMemo(() => atMark(mark.content, day.tide, day.winds, atMs), [mark, day, atMs])
-  const planned = plan?.changes.findLast(({ timeMs }) => timeMs <= atMs)?.to
+  const planned = plan && changeAt(plan.changes, atMs)?.to
   const sinker = chosen === 'plan' ? planned : owned.find((each) => nameOf(each) === chosen)
   const settling = useMemo(() => settledOn(fished, now.water, sinker), [fished, now, sinker])
   const lines = useMemo((): Told[] => {
     if (!settling) return []
     const first = { name: lineName(fished.outfit), settling }
     if (!beside) return [first]
-    const outfit = withLine(fished.outfit, beside)
+    const outfit = withMainLine(fished.outfit, beside)
     const other = settledOn({ ...fished, outfit }, now.water, sinker)
     return other ? [first, { name: `Beside it, ${lineName(outfit)}`, settling: other }] : [first]
   }, [settling, beside, fished, now, sinker])
   if (!settling)
     return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
-  const { gripOf, reserve } = heldBy(mark.content)
+  const wantedIn = wantedAt(mark.content)
   return (
     <Sheet
       className="max-lg:order-first"
@@ -69,7 +65,7 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
       {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind over tide: a steep sea, and the boat swings.</p>}
       <ul className="mb-2 text-sm" aria-label="What holds">
         {lines.map((told) => (
-          <li key={told.name}>{holdWords(told, gripOf, reserve, show)}</li>
+          <li key={told.name}>{holdWords(told, wantedIn(told.settling)(told.settling.weight.shape), show)}</li>
         ))}
       </ul>
       <div className="no-print mb-2 grid items-end gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
@@ -119,15 +115,14 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
   )
 }
 
+const HOLDING_WORDS = { holds: 'holds', stillWaterOnly: 'holds only in still water', no: 'does not hold' }
+
 /** What holds a line now, and whether what is on it does. */
-function holdWords({ settling, name }: Told, gripOf: (shape: SinkerShape) => number, reserve: number, show: Show): string {
-  const least = leastToHold(settling)
-  if ('trouble' in least) return `${name}: no sinker was found that holds: ${least.trouble}.`
-  const { massKg, shape } = settling.weight
-  const neededKg = least.kgFor(gripOf(shape))
-  const wantedKg = neededKg * reserve
-  const enough = massKg >= wantedKg ? 'holds' : massKg >= neededKg ? 'holds only in still water' : 'does not hold'
-  return `${name}: ${show.computed('mass', massKg)} ${enough}. ${show.computed('mass', neededKg)} is the least, ${show.computed('mass', wantedKg)} is wanted with the reserve of ${reserve.toFixed(2)}.`
+function holdWords({ settling: { weight }, name }: Told, wanted: Wanted, show: Show): string {
+  if ('trouble' in wanted) return `${name}: no sinker was found that holds: ${wanted.trouble}.`
+  const has = `${show.computed('mass', weight.massKg)} ${HOLDING_WORDS[holdingOf(weight.massKg, wanted)]}`
+  const reserve = (wanted.wantedKg / wanted.neededKg).toFixed(2)
+  return `${name}: ${has}. ${show.computed('mass', wanted.neededKg)} is the least, ${show.computed('mass', wanted.wantedKg)} is wanted with the reserve of ${reserve}.`
 }
 
 const LINES: readonly Material[] = ['mono', 'braid', 'fluoro']
@@ -137,18 +132,6 @@ const besideOf = (material: Material | ''): Beside | undefined =>
   material === '' ? undefined : { material, diameterM: BEGINS_M[material]! }
 
 const nameOf = ({ shape, massKg }: Owned) => `${shape} ${massKg}`
-
-/** The trace in some water, with a sinker of the box in place of its own where one is on. */
-function settledOn(fished: Fished, water: Water, sinker: Owned | undefined): Settling | undefined {
-  const settling = settlingOf(prepare(fished.trace, fished.outfit, { ...fished.conditions, lineOutM: 0 }), water)
-  return settling && sinker ? { ...settling, weight: weightOfSinker({ id: settling.weight.id, ...sinker }) } : settling
-}
-
-/** The outfit with another main line; what is wound over it stays. */
-function withLine(outfit: Outfit, beside: Beside): Outfit {
-  const main = mainLine(outfit)
-  return { ...outfit, wound: outfit.wound.map((line) => (line === main ? { ...line, ...beside } : line)) }
-}
 
 const lineName = (outfit: Outfit) => {
   const line = mainLine(outfit)

@@ -3,6 +3,7 @@ import { BEDS } from '../../../core/gear/grip.ts'
 import { SINKER_SHAPES } from '../../../core/gear/sinkers.ts'
 import type { Fished } from '../../../core/moments/levers.ts'
 import type { Owned } from '../../../core/plan/planDay.ts'
+import { shapesOf } from '../../../core/plan/usualBox.ts'
 import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
 import { METHODS } from '../../../core/trace/waterConditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
@@ -115,8 +116,6 @@ function firstTime({ startMs, endMs }: LocalDay): number {
   const first = now >= startMs && now < endMs ? now : (startMs + endMs) / 2
   return startMs + Math.floor((first - startMs) / SCRUB_MS) * SCRUB_MS
 }
-
-const shapesOf = (sinkers: readonly Owned[]) => [...new Set(sinkers.map(({ shape }) => shape))]
 
 /** Which shapes of what is owned are in the box. */
 function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readonly Owned[]; onBox: (shapes: string[]) => void }) {

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import type { Change, Plan, PlanRow } from '../../../core/plan/planDay.ts'
+import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
@@ -22,7 +22,7 @@ export function Timetable({ plan, ...at }: Props) {
 function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'plan'> & { changes: readonly Change[] }) {
   const show = useShow()
   const list = useRef<HTMLOListElement>(null)
-  const on = changes.findLast(({ timeMs }) => timeMs <= atMs)?.timeMs
+  const on = changeAt(changes, atMs)?.timeMs
   useEffect(() => {
     const [frame, item] = [list.current, list.current?.querySelector<HTMLElement>(`[data-time="${on}"]`)]
     if (frame && item) frame.scrollLeft = item.offsetLeft - frame.offsetLeft

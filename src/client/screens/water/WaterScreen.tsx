@@ -3,11 +3,11 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { CoreError } from '../../../core/errors.ts'
 import type { Fished } from '../../../core/moments/levers.ts'
-import { prepare } from '../../../core/moments/workings.ts'
 import type { Owned } from '../../../core/plan/planDay.ts'
-import { weightOf } from '../../../core/settling/settling.ts'
+import { rigged } from '../../../core/plan/rigged.ts'
+import { usualShapes } from '../../../core/plan/usualBox.ts'
 import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
-import { isCastMethod, type Method } from '../../../core/trace/waterConditions.ts'
+import { isCastMethod } from '../../../core/trace/waterConditions.ts'
 import { outfitsQuery, type SavedOutfit, type SavedTrace, sinkersQuery, tracesQuery } from '../../api/documents.ts'
 import { marksQuery, type SavedMark } from '../../api/water.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
@@ -86,7 +86,7 @@ function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
   const date = choice.day ?? dateIn(mark.content.timeZone, Date.now())
   const day = useMemo(() => dayOrFault(date, mark.content.timeZone), [date, mark.content.timeZone])
   const fault = useMemo(() => fished && outfitFault(fished), [fished])
-  const shapes = (choice.box ?? usualShapes(owned, fished, mark.content.method)).join()
+  const shapes = (choice.box ?? (fished ? usualShapes(owned, fished.trace, mark.content.method) : [])).join()
   const box = useMemo(() => owned.filter(({ shape }) => shapes.split(',').includes(shape)), [owned, shapes])
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
@@ -122,12 +122,12 @@ function dayOrFault(date: string, timeZone: string): LocalDay | { fault: string 
 }
 
 /** Why a trace cannot be fished on its outfit, in a sentence; undefined where it can. */
-function outfitFault({ trace, outfit, conditions }: Fished): string | undefined {
+function outfitFault(fished: Fished): string | undefined {
   try {
-    prepare(trace, outfit, { ...conditions, lineOutM: 0 })
+    rigged(fished)
     return undefined
   } catch (error) {
-    if (error instanceof CoreError) return `${trace.name} cannot be fished on its outfit: ${error.message}.`
+    if (error instanceof CoreError) return `${fished.trace.name} cannot be fished on its outfit: ${error.message}.`
     throw error
   }
 }
@@ -141,12 +141,4 @@ function usualTrace(traces: readonly SavedTrace[], { content: mark }: SavedMark)
     traces.find(({ content }) => (content.conditions.castStyle === 'none') === dropped) ??
     traces[0]
   )
-}
-
-/** Dropped from a boat, every shape but wires; cast, the shape on the trace and wires. */
-function usualShapes(owned: readonly Owned[], fished: Fished | undefined, method: Method): string[] {
-  const all = [...new Set(owned.map(({ shape }) => shape))]
-  const own = fished && weightOf(fished.trace)?.shape
-  if (!isCastMethod(method)) return all.filter((shape) => shape !== 'gripWire')
-  return all.filter((shape) => shape === own || shape === 'gripWire')
 }
