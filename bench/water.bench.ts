@@ -4,33 +4,22 @@
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 as RHO } from '../src/core/math/constants.ts'
 import { planDay } from '../src/core/plan/planDay.ts'
 import { powerProfile } from '../src/core/water/current.ts'
-import { type HangInput, waterHang } from '../src/core/water/hang.ts'
+import { waterHang } from '../src/core/water/hang.ts'
 import { waterHangMass } from '../src/core/water/hangMass.ts'
 import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/water/lineInWater.ts'
 import { sphereAreaM2, submergedWeightN } from '../src/core/water/sphere.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
+import { BOAT } from '../tests/fixtures/hang.ts'
 import { MARK, tideOfDay } from '../tests/fixtures/tides.ts'
 import { conditions, outfit } from './subject.ts'
 
 const TOLERANCE = 1e-6
 const BENCH_MS = 1_000
 
-const input: HangInput = {
-  sinkerMassKg: 0.34,
-  sinkerDensityKgperM3: 11340,
-  sinkerDragCoefficient: 0.5,
-  baitDragAreaM2: 0.001,
-  lineDiameterM: 0.0003,
-  lineDensityKgperM3: 970,
-  surfaceCurrentMperS: 0.7,
-  depthM: 28,
-  profileExponent: 1 / 7,
-}
-
 /** Height that the classical fourth-order method gives at the end of the line, in so many even steps. */
 function fixedSteps(lineOutM: number, steps: number): number {
-  const current = powerProfile(input.surfaceCurrentMperS, input.depthM, input.profileExponent)
-  const { lineDiameterM: d, lineDensityKgperM3 } = input
+  const current = powerProfile(BOAT.surfaceCurrentMperS, BOAT.depthM, BOAT.profileExponent)
+  const { lineDiameterM: d, lineDensityKgperM3 } = BOAT
   const weight = (lineDensityKgperM3 - RHO) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
   const slope = ([, z, tx, tz]: readonly [number, number, number, number]): [number, number, number, number] => {
     const pull = Math.hypot(tx, tz)
@@ -40,12 +29,12 @@ function fixedSteps(lineOutM: number, steps: number): number {
     const along = 0.5 * RHO * TANGENTIAL_COEFFICIENT * d * Math.abs(u * cx) * u * cx
     return [cx, cz, -(across * cz + along * cx), across * cx - along * cz + weight]
   }
-  const area = input.sinkerDragCoefficient * sphereAreaM2(input.sinkerMassKg, input.sinkerDensityKgperM3) + input.baitDragAreaM2
+  const area = BOAT.sinkerDragCoefficient * sphereAreaM2(BOAT.sinkerMassKg, BOAT.sinkerDensityKgperM3) + BOAT.baitDragAreaM2
   let y: [number, number, number, number] = [
     0,
     0,
     -0.5 * RHO * area * current(0.2) ** 2,
-    submergedWeightN(input.sinkerMassKg, input.sinkerDensityKgperM3, RHO),
+    submergedWeightN(BOAT.sinkerMassKg, BOAT.sinkerDensityKgperM3, RHO),
   ]
   const h = lineOutM / steps
   const moved = (k: readonly number[], by: number) => y.map((value, i) => value + by * k[i]!) as typeof y
@@ -67,16 +56,16 @@ function perSecond(work: () => void): number {
   return Math.round((1_000 * runs) / (performance.now() - start))
 }
 
-const exact = waterHang(input, { tolerance: 1e-13 }).lineOutM
-const adaptiveError = Math.abs(waterHang(input, { tolerance: TOLERANCE }).lineOutM / exact - 1)
+const exact = waterHang(BOAT, { tolerance: 1e-13 }).lineOutM
+const adaptiveError = Math.abs(waterHang(BOAT, { tolerance: TOLERANCE }).lineOutM / exact - 1)
 let steps = 8
-while (Math.abs(fixedSteps(exact, steps) / input.depthM - 1) > adaptiveError && steps < 1 << 20) steps *= 2
-const { sinkerMassKg: _, ...sought } = input
+while (Math.abs(fixedSteps(exact, steps) / BOAT.depthM - 1) > adaptiveError && steps < 1 << 20) steps *= 2
+const { sinkerMassKg: _, ...sought } = BOAT
 const rows = [
-  { what: 'water.hang, adaptive', error: adaptiveError, perSecond: perSecond(() => waterHang(input, { tolerance: TOLERANCE })) },
+  { what: 'water.hang, adaptive', error: adaptiveError, perSecond: perSecond(() => waterHang(BOAT, { tolerance: TOLERANCE })) },
   {
     what: `fixed steps, ${steps} of them`,
-    error: Math.abs(fixedSteps(exact, steps) / input.depthM - 1),
+    error: Math.abs(fixedSteps(exact, steps) / BOAT.depthM - 1),
     perSecond: perSecond(() => fixedSteps(exact, steps)),
   },
   { what: 'water.hangMass, a root', error: Number.NaN, perSecond: perSecond(() => waterHangMass({ ...sought, scope: 1.15 })) },

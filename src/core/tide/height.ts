@@ -5,6 +5,13 @@ import { assertInYears } from '../time/years.ts'
 export type Constituent = { name: string; amplitudeM: number; phaseDeg: number }
 /** A port's tide: the mean level over chart datum, and its constituents. */
 export type Harmonics = { meanLevelM: number; constituents: readonly Constituent[] }
+
+/** A port's tide written as rows of name, amplitude in metres, and lag in degrees. */
+export const harmonicsOf = (meanLevelM: number, rows: readonly (readonly [string, number, number])[]): Harmonics => ({
+  meanLevelM,
+  constituents: rows.map(([name, amplitudeM, phaseDeg]) => ({ name, amplitudeM, phaseDeg })),
+})
+
 export type HeightPoint = { timeMs: number; heightM: number }
 /** High or low water. */
 export type Turn = HeightPoint & { kind: 'high' | 'low' }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { BOAT } from '../../../tests/fixtures/hang.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
 import { findRoot } from '../math/findRoot.ts'
 import { powerProfile } from './current.ts'
@@ -13,17 +14,6 @@ import { sphereAreaM2, submergedWeightN } from './sphere.ts'
 import { waterUptideHold } from './uptideHold.ts'
 
 const RHO = SEA_WATER_KG_PER_M3
-const boat: HangInput = {
-  sinkerMassKg: 0.34,
-  sinkerDensityKgperM3: 11340,
-  sinkerDragCoefficient: 0.5,
-  baitDragAreaM2: 0.001,
-  lineDiameterM: 0.0003,
-  lineDensityKgperM3: 970,
-  surfaceCurrentMperS: 0.7,
-  depthM: 28,
-  profileExponent: 1 / 7,
-}
 const hangArb: fc.Arbitrary<HangInput> = fc.record({
   sinkerMassKg: fc.double({ min: 0.3, max: 3, noNaN: true }),
   sinkerDensityKgperM3: fc.constantFrom(7850, 11340, 17500),
@@ -39,7 +29,7 @@ const hangArb: fc.Arbitrary<HangInput> = fc.record({
 describe('a hanging line', () => {
   test('closed form: an even stream, a weightless line without drag along it, is a catenary', () => {
     // T constant, a = T/q, S = a sinh(D/a), X = a (cosh(D/a) − 1).
-    const even = { ...boat, profileExponent: 0, lineDensityKgperM3: RHO, sinkerDragCoefficient: 0, baitDragAreaM2: 0 }
+    const even = { ...BOAT, profileExponent: 0, lineDensityKgperM3: RHO, sinkerDragCoefficient: 0, baitDragAreaM2: 0 }
     const hung = waterHang(even, { tangentialCoefficient: 0, tolerance: 1e-10 })
     const tension = submergedWeightN(even.sinkerMassKg, even.sinkerDensityKgperM3, RHO)
     const a = tension / (0.5 * RHO * NORMAL_COEFFICIENT * even.lineDiameterM * even.surfaceCurrentMperS ** 2)
@@ -49,11 +39,11 @@ describe('a hanging line', () => {
   })
 
   test('in slack water it hangs straight down, and the pull at the top is all that hangs', () => {
-    const still = waterHang({ ...boat, surfaceCurrentMperS: 0 })
-    const lineN = (boat.lineDensityKgperM3 - RHO) * GRAVITY_M_PER_S2 * (Math.PI / 4) * boat.lineDiameterM ** 2 * boat.depthM
-    expect(still.lineOutM).toBeCloseTo(boat.depthM, 9)
+    const still = waterHang({ ...BOAT, surfaceCurrentMperS: 0 })
+    const lineN = (BOAT.lineDensityKgperM3 - RHO) * GRAVITY_M_PER_S2 * (Math.PI / 4) * BOAT.lineDiameterM ** 2 * BOAT.depthM
+    expect(still.lineOutM).toBeCloseTo(BOAT.depthM, 9)
     expect(still.setbackM).toBeCloseTo(0, 12)
-    expect(still.topTensionN).toBeCloseTo(submergedWeightN(boat.sinkerMassKg, boat.sinkerDensityKgperM3, RHO) + lineN, 6)
+    expect(still.topTensionN).toBeCloseTo(submergedWeightN(BOAT.sinkerMassKg, BOAT.sinkerDensityKgperM3, RHO) + lineN, 6)
   })
 
   test('balance of the whole line: the pull at the top is weight, drag of the ends, and drag of every length between', () => {
@@ -88,8 +78,8 @@ describe('a hanging line', () => {
   })
 
   test('a tighter tolerance comes closer, by the order of the steps', () => {
-    const exact = waterHang(boat, { tolerance: 1e-13 }).lineOutM
-    const errors = [1e-4, 1e-6, 1e-8].map((tolerance) => Math.abs(waterHang(boat, { tolerance }).lineOutM - exact))
+    const exact = waterHang(BOAT, { tolerance: 1e-13 }).lineOutM
+    const errors = [1e-4, 1e-6, 1e-8].map((tolerance) => Math.abs(waterHang(BOAT, { tolerance }).lineOutM - exact))
     expect(errors[1]!).toBeLessThan(errors[0]! / 5)
     expect(errors[2]!).toBeLessThan(errors[1]! / 5)
     expect(errors[2]! / exact).toBeLessThan(1e-6)
@@ -126,19 +116,19 @@ describe('a hanging line', () => {
   })
 
   test('a sinker too light is blown out; one that floats is out of range', () => {
-    expect(() => waterHang({ ...boat, sinkerMassKg: 0.02, surfaceCurrentMperS: 1.5 })).toThrow(
+    expect(() => waterHang({ ...BOAT, sinkerMassKg: 0.02, surfaceCurrentMperS: 1.5 })).toThrow(
       expect.objectContaining({ code: 'blown-out' }),
     )
-    expect(() => waterHang({ ...boat, sinkerDensityKgperM3: 900 })).toThrow(expect.objectContaining({ code: 'out-of-range' }))
+    expect(() => waterHang({ ...BOAT, sinkerDensityKgperM3: 900 })).toThrow(expect.objectContaining({ code: 'out-of-range' }))
   })
 })
 
 describe('a layered line', () => {
-  const { lineDiameterM, lineDensityKgperM3, ...rest } = boat
+  const { lineDiameterM, lineDensityKgperM3, ...rest } = BOAT
   const whole = { diameterM: lineDiameterM, densityKgperM3: lineDensityKgperM3 }
 
   test('cut in lengths of the same line it is the one line; by a table of the same profile likewise', () => {
-    const one = waterHang(boat)
+    const one = waterHang(BOAT)
     const cut = waterLine({
       ...rest,
       layers: [{ ...whole, lengthM: 0.1 }, { ...whole, lengthM: 7 }, { ...whole, lengthM: 3 }, whole],
@@ -153,7 +143,7 @@ describe('a layered line', () => {
         { heightM: 28, speedMperS: 0.4 },
       ],
     })
-    expect(even.lineOutM).toBeCloseTo(waterHang({ ...boat, profileExponent: 0, surfaceCurrentMperS: 0.4 }).lineOutM, 6)
+    expect(even.lineOutM).toBeCloseTo(waterHang({ ...BOAT, profileExponent: 0, surfaceCurrentMperS: 0.4 }).lineOutM, 6)
   })
 
   test('closed form of two layers in an even stream, weightless, without drag along them', () => {
@@ -163,11 +153,11 @@ describe('a layered line', () => {
       { diameterM: 0.0008, densityKgperM3: RHO, lengthM: 6 },
       { diameterM: 0.0003, densityKgperM3: RHO },
     ]
-    const tension = submergedWeightN(boat.sinkerMassKg, boat.sinkerDensityKgperM3, RHO)
-    const [q1, q2] = layers.map(({ diameterM }) => 0.5 * RHO * NORMAL_COEFFICIENT * diameterM * boat.surfaceCurrentMperS ** 2)
+    const tension = submergedWeightN(BOAT.sinkerMassKg, BOAT.sinkerDensityKgperM3, RHO)
+    const [q1, q2] = layers.map(({ diameterM }) => 0.5 * RHO * NORMAL_COEFFICIENT * diameterM * BOAT.surfaceCurrentMperS ** 2)
     const c1 = (q1! * 6) / tension
     const z1 = (tension / q1!) * Math.asinh(c1)
-    const c2 = Math.sinh(Math.asinh(c1) + ((boat.depthM - z1) * q2!) / tension)
+    const c2 = Math.sinh(Math.asinh(c1) + ((BOAT.depthM - z1) * q2!) / tension)
     const hung = waterLine({ ...still, layers }, { tangentialCoefficient: 0, tolerance: 1e-10 })
     expect(hung.lineOutM).toBeCloseTo(6 + (tension / q2!) * (c2 - c1), 6)
     expect(hung.topTensionN).toBeCloseTo(tension, 7)
@@ -190,8 +180,8 @@ describe('a layered line', () => {
   })
 
   test('drifting with the stream in an even current it hangs straight down; line that ends below the surface is blown out', () => {
-    const drift = waterLine({ ...rest, profileExponent: 0, layers: [whole], driftMperS: boat.surfaceCurrentMperS })
-    expect(drift.lineOutM).toBeCloseTo(boat.depthM, 9)
+    const drift = waterLine({ ...rest, profileExponent: 0, layers: [whole], driftMperS: BOAT.surfaceCurrentMperS })
+    expect(drift.lineOutM).toBeCloseTo(BOAT.depthM, 9)
     expect(() => waterLine({ ...rest, layers: [{ ...whole, lengthM: 20 }] })).toThrow(
       expect.objectContaining({ code: 'blown-out' }),
     )
@@ -216,7 +206,7 @@ describe('the sinker for a scope', () => {
   })
 
   test('grows with current, depth and diameter, about with the square of the current; more scope, less lead', () => {
-    const { sinkerMassKg: _, ...rest } = { ...boat, baitDragAreaM2: 0 }
+    const { sinkerMassKg: _, ...rest } = { ...BOAT, baitDragAreaM2: 0 }
     const at = (more: Partial<HangInput> & { scope?: number }) => waterHangMass({ ...rest, scope: 1.15, ...more }).sinkerMassKg
     const base = at({})
     expect(at({ surfaceCurrentMperS: 0.9 })).toBeGreaterThan(base)
@@ -228,7 +218,7 @@ describe('the sinker for a scope', () => {
   })
 
   test('no sinker that is thought of at all: which end it lies beyond', () => {
-    const { sinkerMassKg: _, ...rest } = boat
+    const { sinkerMassKg: _, ...rest } = BOAT
     expect(() => waterHangMass({ ...rest, scope: 1.0001, surfaceCurrentMperS: 5, depthM: 300 })).toThrow(
       expect.objectContaining({ code: 'no-root', details: expect.objectContaining({ end: 'most' }) }),
     )

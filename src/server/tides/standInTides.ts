@@ -1,4 +1,4 @@
-import { type Harmonics, heightsThrough, meanRangesM, turnsThrough } from '../../core/tide/height.ts'
+import { type Harmonics, harmonicsOf, heightsThrough, meanRangesM, turnsThrough } from '../../core/tide/height.ts'
 import { assertInYears } from '../../core/time/years.ts'
 import type { Port } from '../../shared/tides.ts'
 import type { TideService } from './tideService.ts'
@@ -14,36 +14,30 @@ const PORTS: readonly (Port & { harmonics: Harmonics })[] = [
     name: 'Port Hesk',
     latitudeDeg: 58.604,
     longitudeDeg: -9.352,
-    harmonics: {
-      meanLevelM: 2.9,
-      constituents: [
-        { name: 'M2', amplitudeM: 1.55, phaseDeg: 192 },
-        { name: 'S2', amplitudeM: 0.56, phaseDeg: 231 },
-        { name: 'N2', amplitudeM: 0.31, phaseDeg: 171 },
-        { name: 'K2', amplitudeM: 0.15, phaseDeg: 229 },
-        { name: 'K1', amplitudeM: 0.11, phaseDeg: 128 },
-        { name: 'O1', amplitudeM: 0.09, phaseDeg: 12 },
-        { name: 'M4', amplitudeM: 0.11, phaseDeg: 251 },
-      ],
-    },
+    harmonics: harmonicsOf(2.9, [
+      ['M2', 1.55, 192],
+      ['S2', 0.56, 231],
+      ['N2', 0.31, 171],
+      ['K2', 0.15, 229],
+      ['K1', 0.11, 128],
+      ['O1', 0.09, 12],
+      ['M4', 0.11, 251],
+    ]),
   },
   {
     id: 'tarrow',
     name: 'Tarrow',
     latitudeDeg: 58.771,
     longitudeDeg: -9.118,
-    harmonics: {
-      meanLevelM: 2.3,
-      constituents: [
-        { name: 'M2', amplitudeM: 1.18, phaseDeg: 214 },
-        { name: 'S2', amplitudeM: 0.43, phaseDeg: 255 },
-        { name: 'N2', amplitudeM: 0.24, phaseDeg: 193 },
-        { name: 'K2', amplitudeM: 0.12, phaseDeg: 252 },
-        { name: 'K1', amplitudeM: 0.12, phaseDeg: 137 },
-        { name: 'O1', amplitudeM: 0.1, phaseDeg: 22 },
-        { name: 'M4', amplitudeM: 0.07, phaseDeg: 288 },
-      ],
-    },
+    harmonics: harmonicsOf(2.3, [
+      ['M2', 1.18, 214],
+      ['S2', 0.43, 255],
+      ['N2', 0.24, 193],
+      ['K2', 0.12, 252],
+      ['K1', 0.12, 137],
+      ['O1', 0.1, 22],
+      ['M4', 0.07, 288],
+    ]),
   },
 ]
 

@@ -1,10 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { BEDS, type Bed } from '../../../core/gear/grip.ts'
 import { springWater } from '../../../core/mark/springWater.ts'
-import { isCastMethod, METHODS, type Method, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
+import { isCastMethod, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
 import { marksQuery } from '../../api/water.ts'
 import { Field, Select } from '../../ui/controls.tsx'
-import { NumberField } from '../../ui/NumberField.tsx'
+import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { notBelow } from './limits.ts'
 
@@ -14,7 +13,6 @@ type Props = { water: Water | undefined; onChange: (water: Water | undefined, ta
 export function WaterFields({ water, onChange }: Props) {
   const marks = useQuery(marksQuery).data ?? []
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
-  const cast = water !== undefined && isCastMethod(water.method)
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">The water</legend>
@@ -45,17 +43,7 @@ export function WaterFields({ water, onChange }: Props) {
               />
             </Field>
           )}
-          <Field label="fished" htmlFor="water-method">
-            <Select
-              id="water-method"
-              value={water.method}
-              onChange={(event) => {
-                const method = event.target.value as Method
-                set({ method, scope: METHODS[method].scope })
-              }}
-              choices={Object.entries(METHODS).map(([value, { name }]) => ({ value, text: name }))}
-            />
-          </Field>
+          <MethodField of={water} onChange={set} />
           <QuantityField
             label="depth"
             quantity="length"
@@ -80,41 +68,13 @@ export function WaterFields({ water, onChange }: Props) {
               onChange={(driftMperS) => set({ driftMperS }, 'drift')}
             />
           )}
-          {cast && (
+          {isCastMethod(water.method) && (
             <>
-              <QuantityField
-                label="distance"
-                quantity="length"
-                valueSi={water.distanceM}
-                check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
-                onChange={(distanceM) => set({ distanceM }, 'distance')}
-              />
-              <Field label="bed" htmlFor="water-bed">
-                <Select
-                  id="water-bed"
-                  value={water.bed}
-                  onChange={(event) => set({ bed: event.target.value as Bed })}
-                  choices={Object.entries(BEDS).map(([value, { name }]) => ({ value, text: name }))}
-                />
-              </Field>
+              <DistanceField of={water} onChange={set} />
+              <BedField of={water} onChange={set} />
             </>
           )}
-          <NumberField
-            label="scope"
-            value={water.scope}
-            least={1.01}
-            most={3}
-            onChange={(scope) => scope !== undefined && set({ scope }, 'scope')}
-            hint={cast ? 'line out over the straight distance' : 'line out over depth'}
-          />
-          <NumberField
-            label="weed"
-            value={water.weedFactor}
-            least={1}
-            most={3}
-            onChange={(weedFactor) => weedFactor !== undefined && set({ weedFactor }, 'weed')}
-            hint="times the line’s thickness; 1 is clean"
-          />
+          <ScopeAndWeedFields of={water} onChange={set} />
         </>
       )}
     </fieldset>

@@ -10,8 +10,9 @@ import { readTraceFile } from '../../../core/trace/traceFile.ts'
 import { createTrace, type SavedOutfit } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
-import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { Button, Field, Select } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
+import { FileField } from '../../ui/FileField.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 
 /** Larger than any trace of 200 parts can be; a wrong file is refused before it is read. */
@@ -42,15 +43,7 @@ export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
       }
     >
       <div className="mt-3 grid gap-3">
-        <Field label="trace file" htmlFor="trace-file">
-          <input
-            id="trace-file"
-            type="file"
-            accept=".json,application/json"
-            className={fieldClass}
-            onChange={(event) => choose(event.target.files?.[0])}
-          />
-        </Field>
+        <FileField label="trace file" accept=".json,application/json" onChoose={choose} />
         {read && !read.ok && (
           <FileFaults faults={read.issues.map(({ path, message }) => ({ place: path.join('.') || 'the file', message }))} />
         )}

@@ -1,14 +1,13 @@
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import type { ReadFile } from '../../../files/readCsv.ts'
-import { Field, fieldClass } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
+import { FileField } from '../../ui/FileField.tsx'
 import { placesOf, readChosen } from './readChosen.ts'
 
 type Props<T> = { label: string; hint: string; read: (text: string) => Promise<ReadFile<T[]>>; onRead: (rows: T[]) => void }
 
 /** A table from a CSV file: taken into the form when all of it reads, else every wrong line is named and nothing changes. */
 export function ChooseTable<T>({ label, hint, read, onRead }: Props<T>) {
-  const id = useId()
   const [outcome, setOutcome] = useState<ReadFile<T[]>>()
   const choose = async (file: File | undefined) => {
     if (!file) return setOutcome(undefined)
@@ -18,15 +17,7 @@ export function ChooseTable<T>({ label, hint, read, onRead }: Props<T>) {
   }
   return (
     <>
-      <Field label={label} htmlFor={id} hint={hint}>
-        <input
-          id={id}
-          type="file"
-          accept=".csv,text/csv"
-          className={fieldClass}
-          onChange={(event) => choose(event.target.files?.[0])}
-        />
-      </Field>
+      <FileField label={label} hint={hint} accept=".csv,text/csv" onChoose={choose} />
       {outcome && !outcome.ok && <FileFaults faults={placesOf(outcome)} />}
       {outcome?.ok && <p role="status">{outcome.value.length} rows taken in; Save keeps them.</p>}
     </>

@@ -5,8 +5,9 @@ import { toast } from 'sonner'
 import type { Waypoint } from '../../../files/gpx.ts'
 import type { ReadFile } from '../../../files/readCsv.ts'
 import { createMark, marksQuery, portsQuery } from '../../api/water.ts'
-import { Button, Field, fieldClass } from '../../ui/controls.tsx'
+import { Button } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
+import { FileField } from '../../ui/FileField.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { newMark } from './newMark.ts'
 import { placesOf, readChosen } from './readChosen.ts'
@@ -58,15 +59,7 @@ export function ImportMarks() {
       }
     >
       <div className="mt-3 grid gap-3">
-        <Field label="GPX file" htmlFor="marks-file">
-          <input
-            id="marks-file"
-            type="file"
-            accept=".gpx,application/gpx+xml,.xml"
-            className={fieldClass}
-            onChange={(event) => choose(event.target.files?.[0])}
-          />
-        </Field>
+        <FileField label="GPX file" accept=".gpx,application/gpx+xml,.xml" onChoose={choose} />
         {read && !read.ok && <FileFaults faults={placesOf(read)} />}
         {read?.ok && (
           <>

@@ -1,10 +1,10 @@
 import { Link } from 'react-router'
-import { BEDS, type Bed } from '../../../core/gear/grip.ts'
 import type { Mark } from '../../../core/mark/mark.ts'
-import { isCastMethod, METHODS, type Method } from '../../../core/trace/waterConditions.ts'
+import { isCastMethod } from '../../../core/trace/waterConditions.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/water.ts'
 import { Button, buttonClass, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { PositionField } from '../../ui/PositionField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -20,7 +20,6 @@ export function MarkForm({ saved, first, ports }: Props) {
     saved,
     first,
   )
-  const cast = isCastMethod(mark.method)
   return (
     <form
       ref={form}
@@ -83,14 +82,7 @@ export function MarkForm({ saved, first, ports }: Props) {
                 onChange={(depthM) => change({ depthM })}
                 hint="at chart datum; the tide comes on top"
               />
-              <Field label="bed" htmlFor="mark-bed">
-                <Select
-                  id="mark-bed"
-                  value={mark.bed}
-                  onChange={(event) => change({ bed: event.target.value as Bed })}
-                  choices={Object.entries(BEDS).map(([value, { name }]) => ({ value, text: name }))}
-                />
-              </Field>
+              <BedField of={mark} onChange={change} />
               <Field label="clock" htmlFor="mark-zone" hint="its times are told in this zone">
                 <Select
                   id="mark-zone"
@@ -103,42 +95,9 @@ export function MarkForm({ saved, first, ports }: Props) {
           </Sheet>
           <Sheet title="How it is fished">
             <div className="grid gap-2">
-              <Field label="fished" htmlFor="mark-method">
-                <Select
-                  id="mark-method"
-                  value={mark.method}
-                  onChange={(event) => {
-                    const method = event.target.value as Method
-                    change({ method, scope: METHODS[method].scope })
-                  }}
-                  choices={Object.entries(METHODS).map(([value, { name }]) => ({ value, text: name }))}
-                />
-              </Field>
-              {cast && (
-                <QuantityField
-                  label="distance"
-                  quantity="length"
-                  valueSi={mark.distanceM}
-                  check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
-                  onChange={(distanceM) => change({ distanceM })}
-                />
-              )}
-              <NumberField
-                label="scope"
-                value={mark.scope}
-                least={1.01}
-                most={3}
-                onChange={(scope) => scope !== undefined && change({ scope })}
-                hint={cast ? 'line out over the straight distance' : 'line out over depth'}
-              />
-              <NumberField
-                label="weed"
-                value={mark.weedFactor}
-                least={1}
-                most={3}
-                onChange={(weedFactor) => weedFactor !== undefined && change({ weedFactor })}
-                hint="times the line’s thickness; 1 is clean"
-              />
+              <MethodField of={mark} onChange={change} />
+              {isCastMethod(mark.method) && <DistanceField of={mark} onChange={change} />}
+              <ScopeAndWeedFields of={mark} onChange={change} />
             </div>
           </Sheet>
           <Sheet title="Notes">

@@ -1,0 +1,77 @@
+import { BEDS, type Bed } from '../../core/gear/grip.ts'
+import { isCastMethod, METHODS, type Method } from '../../core/trace/waterConditions.ts'
+import { Field, Select } from './controls.tsx'
+import { NumberField } from './NumberField.tsx'
+import { QuantityField } from './QuantityField.tsx'
+
+/** How a place is fished, by its field; a mark and a trace's water say it alike. */
+export type Fishing = { method: Method; bed: Bed; distanceM: number; scope: number; weedFactor: number }
+/** `tag` names the field, so that its steps are undone together. */
+type Props = { of: Fishing; onChange: (change: Partial<Fishing>, tag?: string) => void }
+
+/** The method; its usual scope comes with it. */
+export function MethodField({ of: { method }, onChange }: Props) {
+  return (
+    <Field label="fished" htmlFor="fishing-method">
+      <Select
+        id="fishing-method"
+        value={method}
+        onChange={(event) => {
+          const next = event.target.value as Method
+          onChange({ method: next, scope: METHODS[next].scope })
+        }}
+        choices={Object.entries(METHODS).map(([value, { name }]) => ({ value, text: name }))}
+      />
+    </Field>
+  )
+}
+
+export function BedField({ of: { bed }, onChange }: Props) {
+  return (
+    <Field label="bed" htmlFor="fishing-bed">
+      <Select
+        id="fishing-bed"
+        value={bed}
+        onChange={(event) => onChange({ bed: event.target.value as Bed })}
+        choices={Object.entries(BEDS).map(([value, { name }]) => ({ value, text: name }))}
+      />
+    </Field>
+  )
+}
+
+/** How far it is cast. */
+export function DistanceField({ of: { distanceM }, onChange }: Props) {
+  return (
+    <QuantityField
+      label="distance"
+      quantity="length"
+      valueSi={distanceM}
+      check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
+      onChange={(next) => onChange({ distanceM: next }, 'distance')}
+    />
+  )
+}
+
+/** Line out over the least there could be, and the weed on it. */
+export function ScopeAndWeedFields({ of: { method, scope, weedFactor }, onChange }: Props) {
+  return (
+    <>
+      <NumberField
+        label="scope"
+        value={scope}
+        least={1.01}
+        most={3}
+        onChange={(next) => next !== undefined && onChange({ scope: next }, 'scope')}
+        hint={isCastMethod(method) ? 'line out over the straight distance' : 'line out over depth'}
+      />
+      <NumberField
+        label="weed"
+        value={weedFactor}
+        least={1}
+        most={3}
+        onChange={(next) => next !== undefined && onChange({ weedFactor: next }, 'weed')}
+        hint="times the line’s thickness; 1 is clean"
+      />
+    </>
+  )
+}
