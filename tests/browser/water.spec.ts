@@ -172,6 +172,26 @@ test('while the sinkers are worked out all else goes on; it can be stopped, and 
   await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
 })
 
+test('with the server gone the day on screen goes on: other sinkers, another time, the plan to take along', async ({
+  page,
+  app,
+}) => {
+  const { id } = await markNamed(page, app.url, 'Kettle Narrows')
+  await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+  const changes = page.getByRole('list', { name: 'Changes of sinker' })
+  await expect(changes).toContainText('pear')
+  await page.route('**/api/**', (route) => route.abort())
+  await page.getByRole('checkbox', { name: 'pear' }).click()
+  await expect(changes).not.toContainText('pear')
+  await page.getByRole('button', { name: '16:00', exact: true }).click()
+  await expect(taken(page)).toContainText('At 16:00: ')
+  expect((await downloaded(page, 'Timetable (CSV)')).text.split('\n')).toHaveLength(49)
+  // What was seen is not lost in silence.
+  await page.getByRole('button', { name: '12:30', exact: true }).click()
+  await page.getByRole('button', { name: 'It held' }).click()
+  await expect(page.getByText('The server cannot be reached').first()).toBeVisible()
+})
+
 test('a new mark: bad input is told at its field and nothing is stored; mended, it is saved and has its water', async ({
   page,
   app,

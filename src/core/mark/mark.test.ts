@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { MARK } from '../../../tests/fixtures/tides.ts'
 import { gripOf } from '../gear/grip.ts'
 import { METHODS } from '../trace/waterConditions.ts'
-import { countsLesson, gripLesson, type Hold, heldBy, markSchema } from './mark.ts'
+import { countsLesson, gripLesson, type Hold, heldBy, markSchema, withHold } from './mark.ts'
 import { springWater } from './springWater.ts'
 
 const hold = (more: Partial<Hold>): Hold => ({
@@ -36,6 +36,15 @@ describe('a mark', () => {
     const { streamMperS, driftMperS } = springWater({ ...MARK, method: 'drift', depthM: 0.4 })
     expect(streamMperS).toBe(Math.max(...MARK.stream.map(({ springMperS }) => springMperS)))
     expect(driftMperS).toBe(streamMperS)
+  })
+
+  test('what was seen is added; said again of the same sinker at the same time, the later word counts', () => {
+    const once = withHold(MARK, hold({}))
+    const twice = withHold(once, hold({ held: false }))
+    expect(twice.holds).toEqual([hold({ held: false })])
+    expect(withHold(twice, hold({ massKg: 0.175 })).holds).toHaveLength(2)
+    expect(withHold(twice, hold({ at: '2026-11-01T10:05:00.000Z' })).holds).toHaveLength(2)
+    expect(MARK.holds).toBeUndefined()
   })
 
   test('is reckoned with the nominal grip and reserve until something held or dragged', () => {

@@ -127,6 +127,7 @@ describe('what is asked of a weight', () => {
     const settling = inWater('anchor')
     expect(demandOn(settling, leastToHold(settling))).toBeCloseTo(leastKg(settling)! / settling.weight.massKg, 9)
     expect(demandOn(settling, { trouble: 'none', code: 'no-root' })).toBeUndefined()
+    expect(demandOn(inWater('anchor', { streamMperS: 0 }), { kgFor: () => 1e-4 })).toBeUndefined()
     expect(demandOn(inWater('uptide'), { kgFor: () => 10 })).toBeUndefined()
   })
 })
