@@ -13,7 +13,8 @@ import type { Show } from '../settings/preferences.tsx'
 export const MOMENT_NAMES: Record<MomentName, string> = { cast: 'Cast', settle: 'Settle', run: 'Run', snag: 'Snag', hand: 'Hand' }
 export const MOMENT_ORDER: readonly MomentName[] = ['cast', 'settle', 'run', 'snag', 'hand']
 
-export const percent = (share: number, decimals = 0) => `${(share * 100).toFixed(decimals)} %`
+/** A share with its sign, which never stands on a line of its own. */
+export const percent = (share: number, decimals = 0) => `${(share * 100).toFixed(decimals)}\u00a0%`
 
 /** The figure behind a verdict, in one line. */
 export function figureWords(evaluation: Evaluation, name: MomentName, show: Show): string {

@@ -83,7 +83,7 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
     for (const { moment } of momentsOf(evaluation)) {
       const words = figureWords(evaluation, moment, show)
       expect(words).toMatch(
-        { snag: /\d+ %$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, settle: /\d g wanted$/, run: /\d lb/ }[
+        { snag: /\d+\s%$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, settle: /\d g wanted$/, run: /\d lb/ }[
           moment
         ],
       )
