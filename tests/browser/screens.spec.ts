@@ -157,6 +157,8 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await dialog.getByRole('button', { name: 'Keep' }).click()
   await page.getByRole('radio', { name: /Pier rules/ }).click()
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeChecked()
+  // Shown at once, stored a moment later: leaving before that would cut it off.
+  await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeEnabled()
   await page.goto(`${app.url}/traces/${id}`)
   const reminder = page.locator('[data-finding=leader-over-rule]')
   await page.getByRole('button', { name: /^All \d/ }).click()
@@ -166,6 +168,7 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await page.goto(`${app.url}/settings`)
   await page.getByRole('radio', { name: 'none in force' }).click()
   await expect(page.getByRole('radio', { name: 'none in force' })).toBeChecked()
+  await expect(page.getByRole('radio', { name: 'none in force' })).toBeEnabled()
   await page.getByRole('button', { name: 'Put Pier rules in the bin' }).click()
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toHaveCount(0)
   await page.goto(`${app.url}/traces/${id}`)
