@@ -1,66 +1,83 @@
-/** What each folder may import: the table of docs/architecture.md. */
+/** What each room may import: the drawing of docs/architecture.md. */
 const only = (name, from, allowed) => ({
   name,
   severity: 'error',
   from: { path: from, pathNot: '\\.test\\.tsx?$' },
   to: { pathNot: allowed },
 })
-const npm = (...names) => names.map((name) => `node_modules/${name}/`)
+const never = (name, from, to) => ({ name, severity: 'error', from: { path: from, pathNot: '\\.test\\.tsx?$' }, to })
+const npm = (...names) => names.flatMap((name) => [`node_modules/${name}/`, `node_modules/@types/${name}/`])
+
+/** The rooms of the core from the ground up: each knows itself and those before it. */
+const CORE_ROOMS = [
+  'units',
+  'math',
+  'time',
+  'physics',
+  'catalogue',
+  'documents',
+  'setup',
+  'edit',
+  'moments',
+  'families',
+  'advice',
+  'analysis',
+  'learning',
+  'plan',
+  'build',
+  'layout',
+]
+const CORE_PACKAGES = npm(
+  'zod',
+  'd3-scale',
+  'd3-shape',
+  '@neaps/tide-predictor',
+  'suncalc',
+  '@date-fns/tz',
+  'dequal',
+  'safe-stable-stringify',
+)
 
 module.exports = {
   forbidden: [
-    {
-      name: 'no-cycles',
-      severity: 'error',
-      from: { path: '^src' },
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
-    },
+    { name: 'no-cycles', severity: 'error', from: { path: '^src' }, to: { circular: true } },
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
-    only('core-is-pure', '^src/core/', [
-      '^src/core',
-      ...npm(
-        'zod',
-        'd3-scale',
-        '@types/d3-scale',
-        'd3-shape',
-        '@types/d3-shape',
-        '@neaps/tide-predictor',
-        'suncalc',
-        '@date-fns/tz',
-      ),
-    ]),
-    only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)', ...npm('zod')]),
+    ...CORE_ROOMS.map((room, i) =>
+      only(`core-${room}`, `^src/core/${room}/`, [
+        `^src/core/(${CORE_ROOMS.slice(0, i + 1).join('|')})/`,
+        '^src/core/errors\\.ts$',
+        ...CORE_PACKAGES,
+      ]),
+    ),
+    only('core-errors', '^src/core/errors\\.ts$', ['^$']),
+    never('tables-through-the-catalogue', '^src/(?!core/catalogue/)', { path: '^src/core/catalogue/tables/' }),
+    only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)/', ...npm('zod')]),
     only('files-read-and-write', '^src/files/', [
       '^src/(core|shared|files)/',
-      ...npm('papaparse', '@types/papaparse', 'fast-xml-parser', 'ical-generator', '@date-fns/tz', 'zod'),
+      ...npm('papaparse', 'fast-xml-parser', 'ical-generator', '@date-fns/tz', 'safe-stable-stringify', 'zod'),
     ]),
-    only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)', '^(node:)?fs$']),
+    only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)/', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),
-    { name: 'server-knows-no-client', severity: 'error', from: { path: '^src/server' }, to: { path: '^src/client' } },
-    {
-      name: 'client-knows-no-server',
-      severity: 'error',
-      from: { path: '^src/client', pathNot: '\\.test\\.tsx?$' },
-      to: { path: '^(src/(server|cli)|scripts|tests)/' },
-    },
-    {
-      name: 'screens-stand-alone',
-      severity: 'error',
-      from: { path: '^src/client/screens/([^/]+)/' },
-      to: { path: '^src/client/screens/([^/]+)/', pathNot: '^src/client/screens/$1/' },
-    },
-    {
-      name: 'lower-client-knows-no-screens',
-      severity: 'error',
-      from: { path: '^src/client/(api|ui|charts|words|settings|judge)/' },
-      to: { path: '^src/client/(screens|shell)' },
-    },
-    {
-      name: 'charts-and-ui-fetch-nothing',
-      severity: 'error',
-      from: { path: '^src/client/(charts|ui)/' },
-      to: { path: '^src/client/api' },
-    },
+    never('server-knows-no-client', '^src/server/', { path: '^src/(client|workers|files|cli)/' }),
+    never('server-resources-stand-alone', '^src/server/(documents|observations|calculations|tides|weather|health)/', {
+      path: '^src/server/(documents|observations|calculations|tides|weather|health)/',
+      pathNot: '^src/server/$1/',
+    }),
+    never('server-ground-knows-no-resource', '^src/server/http/', {
+      path: '^src/server/(documents|observations|calculations|tides|weather|health)/',
+    }),
+    never('client-knows-no-server', '^src/client/', { path: '^(src/(server|cli)|scripts|tests)/' }),
+    never('screens-stand-alone', '^src/client/screens/([^/]+)/', {
+      path: '^src/client/screens/([^/]+)/',
+      pathNot: '^src/client/screens/$1/',
+    }),
+    never('lower-client-knows-no-screens', '^src/client/(api|ui|charts|words|settings|moments)/', {
+      path: '^src/client/(screens|shell)/',
+    }),
+    never('charts-and-ui-fetch-nothing', '^src/client/(charts|ui|words)/', { path: '^src/client/api/' }),
+    never('a-view-of-a-moment-goes-through-the-table', '^src/client/(?!moments/)', {
+      path: '^src/client/moments/(cast|settle|run|snag|hand)View',
+    }),
   ],
   options: { doNotFollow: { path: 'node_modules' }, tsConfig: { fileName: 'tsconfig.json' }, tsPreCompilationDeps: true },
 }

@@ -1,7 +1,9 @@
+import { familyName } from '../src/core/catalogue/familyIds.ts'
 // npm run bench: whole evaluations (paths, chains, failure chances, every moment), as a table and as JSON.
 
-import { evaluate } from '../src/core/moments/evaluate.ts'
-import { FAMILIES } from '../src/core/trace/families/families.ts'
+import { evaluate } from '../src/core/analysis/evaluate.ts'
+import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
+import { FAMILIES } from '../src/core/families/families.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
 import { conditions, outfit, twentyFiveParts } from './subject.ts'
 
@@ -10,14 +12,14 @@ const WARM_UP = 50
 
 const subjects = [
   { name: '25-part paternoster, three hooks', trace: twentyFiveParts() },
-  ...FAMILIES.map(({ id, name }) => ({ name, trace: draftOf(id, outfit, conditions).trace })),
+  ...FAMILIES.map(({ id }) => ({ name: familyName(id), trace: draftOf(id, outfit, conditions).trace })),
 ]
 
 const rows = subjects.map(({ name, trace }) => {
   const times: number[] = []
   for (let run = 0; run < WARM_UP + RUNS; run += 1) {
     const start = performance.now()
-    evaluate(trace, outfit, conditions)
+    evaluate({ trace, outfit, conditions, catalogue: NOMINAL_CATALOGUE })
     if (run >= WARM_UP) times.push(performance.now() - start)
   }
   times.sort((a, b) => a - b)

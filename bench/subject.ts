@@ -1,10 +1,10 @@
-import { usualConditions } from '../src/core/trace/conditions.ts'
-import type { Trace } from '../src/core/trace/schema.ts'
+import { defaultConditions } from '../src/core/documents/conditions.ts'
+import type { Trace } from '../src/core/documents/trace.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../tests/fixtures/outfits.ts'
 
 export const outfit = braidOutfit(50)
-export const conditions = { ...usualConditions(), dragN: 12 * LB }
+export const conditions = { ...defaultConditions(), dragN: 12 * LB }
 
 /** The three-snood paternoster without its outermost beads and a bait: 25 pieces. */
 export function twentyFiveParts(): Trace {

@@ -1,13 +1,14 @@
+import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
 // npm run bench: solves of a hanging line a second, at a tolerance of 1e-6, beside a Runge–Kutta of fixed steps taken as many as
 // it needs to come as close. The fixed one is told where the line ends, which the solver has to find. Then a day's timetable of
 // sinkers, 48 half hours, by each way of fishing.
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 as RHO } from '../src/core/math/constants.ts'
+import { powerProfile } from '../src/core/physics/water/current.ts'
+import { waterHang } from '../src/core/physics/water/hang.ts'
+import { waterHangMass } from '../src/core/physics/water/hangMass.ts'
+import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/physics/water/lineInWater.ts'
+import { sphereAreaM2, submergedWeightN } from '../src/core/physics/water/sphere.ts'
 import { planDay } from '../src/core/plan/planDay.ts'
-import { powerProfile } from '../src/core/water/current.ts'
-import { waterHang } from '../src/core/water/hang.ts'
-import { waterHangMass } from '../src/core/water/hangMass.ts'
-import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/water/lineInWater.ts'
-import { sphereAreaM2, submergedWeightN } from '../src/core/water/sphere.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
 import { BOAT } from '../tests/fixtures/hang.ts'
 import { MARK, tideOfDay } from '../tests/fixtures/tides.ts'
@@ -73,14 +74,14 @@ const rows = [
 console.table(rows)
 
 const PLANS = 15
-const fished = { ...draftOf('runningLedger', outfit, conditions), outfit }
+const setup = { ...draftOf('runningLedger', outfit, conditions), outfit, catalogue: NOMINAL_CATALOGUE }
 const tide = tideOfDay('2026-11-24')
 const owned = [0.06, 0.115, 0.17, 0.23, 0.34, 0.45, 0.68, 0.9, 1.36].map((massKg) => ({ shape: 'pear' as const, massKg }))
 const days = (['anchor', 'uptide', 'drift', 'shore'] as const).map((method) => {
   const mark = { ...MARK, method, scope: method === 'shore' ? 1.05 : 1.15, distanceM: 45 }
   const times = Array.from({ length: PLANS }, () => {
     const start = performance.now()
-    planDay({ fished, mark, tide, winds: [], fromMs: tide.startMs, toMs: tide.endMs, owned })
+    planDay({ setup, mark, holds: [], tide, winds: [], fromMs: tide.startMs, toMs: tide.endMs, owned })
     return performance.now() - start
   }).toSorted((a, b) => a - b)
   return {

@@ -19,8 +19,8 @@ const lock = createHash('sha256')
   .digest('hex')
 if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
   console.error('Installing npm packages …')
-  // `npm ci` would refuse a lock file made on another platform; `npm install` keeps to it all the same.
-  const install = spawnSync('npm', ['install', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], {
+  // `npm ci` leaves the lock file as it is committed.
+  const install = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
   })

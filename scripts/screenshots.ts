@@ -52,6 +52,12 @@ async function ofMark(page: Page, url: string, path: string, name: string): Prom
   return path.endsWith('/') ? path + id : `${path}&mark=${id}`
 }
 
+/** Remedies and bars come a moment after the page: the picture waits until nothing is loading or being worked out. */
+async function rest(page: Page): Promise<void> {
+  await page.waitForFunction(() => !/Loading|Working out/.test(document.querySelector('main')?.textContent ?? ''))
+  await page.evaluate(() => new Promise((done) => setTimeout(done, 1_000)))
+}
+
 await runMain(async () => {
   ensureChromium()
   buildClient()
@@ -68,11 +74,10 @@ await runMain(async () => {
     await page.goto(app.url + (mark ? await ofMark(page, app.url, path, mark) : path))
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
-    // Remedies and bars come a moment after the page: the picture waits until the page rests.
-    await page.waitForLoadState('networkidle')
-    await page.evaluate(() => new Promise((done) => setTimeout(done, 400)))
+    await rest(page)
     if (open) await page.locator(`[data-moment=${open}] button`).click()
     if (press) await page.getByRole('button', { name: press }).click()
+    if (open || press) await rest(page)
     if (scroll) await page.evaluate((y) => new Promise((done) => requestAnimationFrame(() => done(scrollTo(0, y)))), scroll)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })
     await context.close()

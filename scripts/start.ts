@@ -26,7 +26,7 @@ await runMain(async () => {
     }).catch((error: Error & { code?: string }) => {
       if (process.env.DATABASE_URL && /^(E[A-Z]+|28|3D|08)/.test(error.code ?? ''))
         throw new Problem(
-          `The database of DATABASE_URL cannot be used (${error.message || error.code}). Start it or mend the address, or leave DATABASE_URL out.`,
+          `The database of DATABASE_URL cannot be used (${error.message || error.code}). Start it or correct the address, or leave DATABASE_URL out.`,
         )
       throw error
     })

@@ -3,9 +3,15 @@ import { type RunningServer, startServer } from '../../src/server/main.ts'
 import { freePort, removePostgres, startPostgres } from './postgres.ts'
 import { CLIENT_FOLDER, ROOT } from './project.ts'
 
-/** The built application with the demonstration data on a database of its own, gone when it is closed. */
-export async function startBuiltApp(): Promise<RunningServer> {
-  const postgres = await startPostgres(join(ROOT, '.data', `passing-postgres-${process.pid}`), { durable: false })
+let started = 0
+
+/**
+ * The built application on a database of its own, gone when it is closed: with the demonstration data, or with what `fill` puts there
+ * before the server first sees it.
+ */
+export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void>): Promise<RunningServer> {
+  const postgres = await startPostgres(join(ROOT, '.data', `passing-postgres-${process.pid}-${started++}`), { durable: false })
+  await fill?.(postgres.url)
   const server = await startServer({
     databaseUrl: postgres.url,
     host: '127.0.0.1',

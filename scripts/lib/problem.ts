@@ -1,4 +1,4 @@
-/** Something the person at the keyboard can mend: one sentence, no stack. */
+/** Something the person at the keyboard can put right: one sentence, no stack. */
 export class Problem extends Error {}
 
 /** Runs a command's main function; a Problem ends it with its sentence, anything else with its stack. */

@@ -5,6 +5,8 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
+/** The folders that the client’s bundles are made from. */
+export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/workers', 'src/files'] as const
 export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')
 
 /** Builds the client, unless the last build was made from the very same sources. */
@@ -22,20 +24,17 @@ export function buildClient(): void {
   writeFileSync(stamp, now)
 }
 
-function sourcesDigest(): string {
+/** One word for everything that the built client is made of; another word is another build. */
+export function sourcesDigest(root = ROOT): string {
   const digest = createHash('sha256')
-  const files = [
-    'package-lock.json',
-    'vite.config.ts',
-    ...['src/client', 'src/core', 'src/shared'].flatMap((folder) => filesUnder(folder)),
-  ]
-  for (const file of files) digest.update(file).update(readFileSync(join(ROOT, file)))
+  const files = ['package-lock.json', 'vite.config.ts', ...CLIENT_SOURCES.flatMap((folder) => filesUnder(root, folder))]
+  for (const file of files) digest.update(file).update(readFileSync(join(root, file)))
   return digest.digest('hex')
 }
 
-function filesUnder(folder: string): string[] {
-  return readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+function filesUnder(root: string, folder: string): string[] {
+  return readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
     .map((name) => join(folder, name))
-    .filter((path) => statSync(join(ROOT, path)).isFile())
+    .filter((path) => statSync(join(root, path)).isFile())
     .sort()
 }

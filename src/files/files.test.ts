@@ -4,12 +4,14 @@ import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../tests/fixtures/outfits.ts'
+import { catalogue } from '../../tests/fixtures/setups.ts'
 import { MARK, tideOfDay } from '../../tests/fixtures/tides.ts'
+import { defaultConditions } from '../core/documents/conditions.ts'
+import type { Mark } from '../core/documents/mark.ts'
+import { skyThrough } from '../core/physics/sky/sky.ts'
 import { dayEvents } from '../core/plan/dayEvents.ts'
 import { planDay } from '../core/plan/planDay.ts'
 import { slacksOf, streamThrough } from '../core/plan/streamThrough.ts'
-import { skyThrough } from '../core/sky/sky.ts'
-import { usualConditions } from '../core/trace/conditions.ts'
 import { readGpx, writeGpx } from './gpx.ts'
 import { readHeightCsv } from './heightCsv.ts'
 import { writeCalendar } from './planCalendar.ts'
@@ -124,6 +126,13 @@ describe('GPX', () => {
     expect(faultsOf(readGpx(text)).join()).toContain(reason)
   })
 
+  test('a mark that the version before wrote comes back whole, in today’s format', () => {
+    const before = { ...MARK, formatVersion: undefined, holds: [] }
+    const text = writeGpx([before as unknown as Mark])
+    const read = readGpx(text)
+    expect(read.ok && read.value[0]!.mark).toEqual(MARK)
+  })
+
   test('a file’s own entities are not expanded', () => {
     const bomb = `<?xml version="1.0"?><!DOCTYPE gpx [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]>${'<gpx><wpt lat="1" lon="2"><name>&b;</name></wpt></gpx>'}`
     const read = readGpx(bomb)
@@ -134,10 +143,10 @@ describe('GPX', () => {
 describe('a day’s plan', () => {
   const outfit = braidOutfit(50)
   const tide = tideOfDay('2026-10-25', 'Europe/London')
-  const fished = { ...draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' }), outfit }
+  const setup = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
   const span = { fromMs: tide.startMs, toMs: tide.endMs }
   const owned = [0.17, 0.34, 0.68].map((massKg) => ({ shape: 'pear' as const, massKg }))
-  const plan = planDay({ fished, mark: MARK, tide, winds: [], ...span, owned })
+  const plan = planDay({ setup, mark: MARK, holds: [], tide, winds: [], ...span, owned })
   const slacks = slacksOf(streamThrough(MARK, tide, span.fromMs, span.toMs, 300))
   const events = dayEvents({ tide, slacks, sky: skyThrough(MARK, span), plan }, span.fromMs, span.toMs)
 

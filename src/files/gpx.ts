@@ -1,5 +1,6 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
-import { type Mark, markSchema } from '../core/mark/mark.ts'
+import type { Mark } from '../core/documents/mark.ts'
+import { readContent } from '../shared/documentKinds.ts'
 import { MOST_BYTES, type ReadFile, refused } from './readCsv.ts'
 
 /** A place of a file: by its own fields alone, or a whole mark that was written here. */
@@ -46,10 +47,11 @@ function waypointOf(raw: RawPoint, i: number): Waypoint | string {
   return mark ? { ...point, mark } : 'its mark, written by this application, does not read'
 }
 
+/** A mark as it was written here, by this version or an earlier one. */
 function ownMark(text: string): Mark | undefined {
   try {
-    const parsed = markSchema.safeParse(JSON.parse(text))
-    return parsed.success ? parsed.data : undefined
+    const read = readContent('marks', JSON.parse(text))
+    return read.ok ? read.content : undefined
   } catch {
     return undefined
   }

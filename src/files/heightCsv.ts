@@ -1,6 +1,6 @@
 import { TZDateMini } from '@date-fns/tz'
-import { type Mark, MOST_TABLE_ROWS } from '../core/mark/mark.ts'
-import { turnsOfTable } from '../core/tide/heightTable.ts'
+import { type Mark, MOST_TABLE_ROWS } from '../core/documents/mark.ts'
+import { turnsOfTable } from '../core/physics/tide/heightTable.ts'
 import { localDay } from '../core/time/localDay.ts'
 import { cellNumber, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { type Mark, streamRowSchema } from '../core/mark/mark.ts'
+import { type Mark, streamRowSchema } from '../core/documents/mark.ts'
 import { QUANTITIES } from '../core/units/quantities.ts'
 import { type CsvRow, cellNumber, type LineFault, type ReadFile, readCsv } from './readCsv.ts'
 

@@ -6,22 +6,20 @@ import compress from 'koa-compress'
 import helmet from 'koa-helmet'
 import serve from 'koa-static'
 import type { Logger } from 'pino'
-import { gearContent } from '../shared/gear.ts'
-import { markContent } from '../shared/marks.ts'
-import { outfitContent } from '../shared/outfits.ts'
-import { ruleSetContent } from '../shared/ruleSets.ts'
-import { traceContent } from '../shared/traces.ts'
+import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/documentKinds.ts'
 import { calculationRoutes } from './calculations/routes.ts'
 import type { Database } from './db/database.ts'
+import { type ContentCheck, documentRoutes } from './documents/documentRoutes.ts'
+import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
 import { identifyCrew } from './http/crew.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
+import { ObservationRepository } from './observations/repository.ts'
+import { observationRoutes } from './observations/routes.ts'
 import { tideRoutes } from './tides/routes.ts'
 import { standInTides } from './tides/standInTides.ts'
 import type { TideService } from './tides/tideService.ts'
-import { DocumentRepository } from './versioned/repository.ts'
-import { versionedRoutes } from './versioned/routes.ts'
 import { weatherRoutes } from './weather/routes.ts'
 import { standInWeather } from './weather/standInWeather.ts'
 import type { WeatherSource } from './weather/weatherSource.ts'
@@ -38,49 +36,15 @@ export type AppOptions = {
 /** The whole server, wired: every resource is composed here. */
 export function createApp({ db, log, clientFolder, tides = standInTides, weather = standInWeather }: AppOptions): Koa {
   const app = new Koa()
-  const outfits = new DocumentRepository<typeof outfitContent._output>(db, 'outfits')
+  const documents = new DocumentRepository(db)
+  const checks = contentChecks(documents, tides)
   const routers = [
     healthRoutes(db),
     calculationRoutes(),
     tideRoutes(tides),
     weatherRoutes(weather),
-    versionedRoutes({ path: 'outfits', one: 'outfit', content: outfitContent, repository: outfits }),
-    versionedRoutes({
-      path: 'traces',
-      one: 'trace',
-      content: traceContent,
-      repository: new DocumentRepository<typeof traceContent._output>(db, 'traces'),
-      check: async (crewId, { outfitId }) => {
-        if (!(await outfits.find(crewId, outfitId)))
-          throw new HttpError(400, 'unknown-outfit', 'The trace names an outfit that is not there.', {
-            issues: [{ path: ['content', 'outfitId'], message: 'names no outfit' }],
-          })
-      },
-    }),
-    versionedRoutes({
-      path: 'gear',
-      one: 'piece of gear',
-      content: gearContent,
-      repository: new DocumentRepository<typeof gearContent._output>(db, 'gear'),
-    }),
-    versionedRoutes({
-      path: 'marks',
-      one: 'mark',
-      content: markContent,
-      repository: new DocumentRepository<typeof markContent._output>(db, 'marks'),
-      check: async (_crewId, { portId }) => {
-        if (!(await tides.ports()).some(({ id }) => id === portId))
-          throw new HttpError(400, 'unknown-port', 'The mark names a port that is not there.', {
-            issues: [{ path: ['content', 'portId'], message: 'names no port' }],
-          })
-      },
-    }),
-    versionedRoutes({
-      path: 'rule-sets',
-      one: 'rule set',
-      content: ruleSetContent,
-      repository: new DocumentRepository<typeof ruleSetContent._output>(db, 'ruleSets'),
-    }),
+    observationRoutes(new ObservationRepository(db)),
+    ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),
   ]
 
   app.on('error', (error) => log.error({ err: error }, 'a response failed'))
@@ -92,6 +56,28 @@ export function createApp({ db, log, clientFolder, tides = standInTides, weather
   for (const router of routers) app.use(router.routes()).use(router.allowedMethods())
   if (clientFolder) serveClient(app, clientFolder)
   return app
+}
+
+type ContentChecks = { [K in DocumentKind]?: ContentCheck<K> }
+
+/** What must hold of a content beyond its contract: that what is named is there. */
+function contentChecks(documents: DocumentRepository, tides: TideService): ContentChecks {
+  const missing = (code: string, message: string, field: string, fault: string) =>
+    new HttpError(400, code, message, { issues: [{ path: ['content', field], message: fault }] })
+  return {
+    traces: async (crewId, { outfitId }) => {
+      if (!(await documents.find({ crewId, kind: 'outfits', id: outfitId })))
+        throw missing('unknown-outfit', 'The trace names an outfit that is not there.', 'outfitId', 'names no outfit')
+    },
+    marks: async (_crewId, { portId }) => {
+      if (!(await tides.ports()).some(({ id }) => id === portId))
+        throw missing('unknown-port', 'The mark names a port that is not there.', 'portId', 'names no port')
+    },
+    settings: async (crewId, { ruleSetId }) => {
+      if (ruleSetId !== undefined && !(await documents.find({ crewId, kind: 'rule-sets', id: ruleSetId })))
+        throw missing('unknown-rule-set', 'The settings name a rule set that is not there.', 'ruleSetId', 'names no rule set')
+    },
+  }
 }
 
 function securityHeaders() {

@@ -5,16 +5,16 @@ import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
 import { migrate } from './db/migrate.ts'
 
-export type ServerOptions = { databaseUrl: string; host: string; port: number; clientFolder: string; logLevel: string }
+export type ServerOptions = { databaseUrl: string; host: string; port: number; logLevel: string; clientFolder?: string }
 export type RunningServer = { url: string; close: () => Promise<void> }
 
 /** Migrates, loads the demonstration data where there is none yet, and listens. Rejects if the port is taken. */
-export async function startServer({ databaseUrl, host, port, clientFolder, logLevel }: ServerOptions): Promise<RunningServer> {
+export async function startServer({ databaseUrl, host, port, logLevel, ...client }: ServerOptions): Promise<RunningServer> {
   const log = pino({ level: logLevel })
   const db = openDatabase(databaseUrl, log)
   await migrate(db)
   await loadDemo(db)
-  const app = createApp({ db, log, clientFolder })
+  const app = createApp({ db, log, ...client })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)

@@ -8,7 +8,8 @@ export function answer<Request, Result>(job: (request: Request, onProgress: (sha
     try {
       reply({ kind: 'done', result: job(data, (share) => reply({ kind: 'progress', share })) })
     } catch (error) {
-      reply({ kind: 'failed', code: error instanceof CoreError ? error.code : 'failed', message: (error as Error).message })
+      const details = error instanceof CoreError ? { code: error.code, details: error.details } : { code: 'failed' as const }
+      reply({ kind: 'failed', ...details, message: error instanceof Error ? error.message : String(error) })
     }
   })
 }

@@ -47,8 +47,8 @@ test('what it throws comes back as data, and is thrown with its message', async 
   })
   const replies: unknown[] = []
   pair.addEventListener('message', (event) => replies.push((event as MessageEvent).data))
-  await expect(ask({})).rejects.toThrow('The line is blown out')
-  expect(replies).toEqual([{ kind: 'failed', code: 'blown-out', message: 'The line is blown out' }])
+  await expect(ask({})).rejects.toMatchObject({ code: 'blown-out', message: 'The line is blown out', details: { value: 1 } })
+  expect(replies).toEqual([{ kind: 'failed', code: 'blown-out', message: 'The line is blown out', details: { value: 1 } }])
   expect(pair.terminated).toBe(true)
 })
 
@@ -60,8 +60,15 @@ test('a job that is no longer wanted is ended, whatever it was doing', async () 
   expect(pair.terminated).toBe(true)
 })
 
+test('a job that was no longer wanted before it began is not begun', async () => {
+  const asked: unknown[] = []
+  pair.inside.addEventListener('message', (event) => asked.push(event))
+  await expect(ask({}, AbortSignal.abort(new Error('not wanted')))).rejects.toThrow('not wanted')
+  expect([asked, pair.terminated]).toEqual([[], true])
+})
+
 test('a worker that breaks is a failure in words', async () => {
   const asked = ask({})
   pair.dispatchEvent(new Event('error'))
-  await expect(asked).rejects.toThrow('The reckoning stopped.')
+  await expect(asked).rejects.toThrow('The calculation stopped.')
 })

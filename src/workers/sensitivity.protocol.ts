@@ -1,9 +1,9 @@
-import type { Fished } from '../core/moments/levers.ts'
-import type { MomentName } from '../core/moments/moment.ts'
-import type { Sensitivity } from '../core/moments/sensitivity.ts'
+import type { Sensitivity } from '../core/analysis/sensitivity.ts'
+import type { MomentName } from '../core/moments/moments.ts'
+import type { Setup } from '../core/setup/setup.ts'
 
-/** What is asked of the worker: one moment, for several traces. */
-export type SensitivityRequest = { fished: Fished[]; moment: MomentName }
+/** What is asked of the worker: one moment, for several setups. */
+export type SensitivityRequest = { setups: Setup[]; moment: MomentName }
 
 /** What comes back, in the order asked. */
 export type SensitivityResult = (Sensitivity | undefined)[]

@@ -1,5 +1,5 @@
-import { sensitivityOf } from '../core/moments/sensitivity.ts'
+import { sensitivityOf } from '../core/analysis/sensitivity.ts'
 import { answer } from './answer.ts'
 import type { SensitivityRequest, SensitivityResult } from './sensitivity.protocol.ts'
 
-answer<SensitivityRequest, SensitivityResult>(({ fished, moment }) => fished.map((each) => sensitivityOf(each, moment)))
+answer<SensitivityRequest, SensitivityResult>(({ setups, moment }) => setups.map((each) => sensitivityOf(each, moment)))

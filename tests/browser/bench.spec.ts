@@ -7,9 +7,9 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
   app,
 }) => {
   // A copy under its own name: other tests start from the demonstration's.
-  await copyOf(page, app.url, HOUND, 'Hound trace to mend')
+  await copyOf(page, app.url, HOUND, 'Hound trace to fix')
   await page.goto(`${app.url}/traces`)
-  await page.getByRole('link', { name: 'Hound trace to mend', exact: true }).click()
+  await page.getByRole('link', { name: 'Hound trace to fix', exact: true }).click()
   const run = page.locator('[data-moment=run]')
   await expect(page.getByRole('option', option('main line'))).toBeVisible()
   await expect(run).toContainText('albright at the leader')
@@ -34,7 +34,7 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
   expect(await ceilingLb(page)).toBe(after)
 
   await page.getByRole('link', { name: 'Build', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'Hound trace to mend' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Hound trace to fix' })).toBeVisible()
   await expect(page.locator('[data-cut=leader]')).toContainText('FG (woven)')
   await expect(page.getByText('mono 30 lb')).toBeVisible()
   await page.getByLabel('traces to make').fill('12')
@@ -55,7 +55,7 @@ test('every keystroke that parses recomputes; one that does not says why and lea
   await strength.fill('-4')
   await expect(page.getByRole('alert')).toContainText('more than nothing')
   await strength.fill('99999999999999')
-  await expect(page.getByRole('alert')).toContainText('more than the tool reckons with')
+  await expect(page.getByRole('alert')).toContainText('more than this tool calculates with')
   await strength.fill('25')
   await strength.blur()
   await expect(strength).toHaveValue('25 lb')

@@ -1,28 +1,26 @@
-import type { Trace } from '../../src/core/trace/schema.ts'
+import type { Trace } from '../../src/core/documents/trace.ts'
 import { FAMILY_FIXTURES } from '../fixtures/families.ts'
 import { expect, test } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 
-test('a trace of every family opens on the bench and on its build sheet, whole and without a stray number', async ({
-  page,
-  app,
-}) => {
-  for (const { trace } of FAMILY_FIXTURES) {
+for (const { trace } of FAMILY_FIXTURES)
+  test(`${trace.name} opens on the bench and on its build sheet, whole and without a stray number`, async ({ page, app }) => {
     const id = crypto.randomUUID()
     const created = await page.request.post(`${app.url}/api/traces`, {
       data: { id, content: { trace, outfitId: BEACH, conditions: { dragN: 40 } } },
     })
-    expect(created.status(), trace.family).toBe(201)
+    expect(created.status()).toBe(201)
     await page.goto(`${app.url}/traces/${id}`)
     await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(drawnParts(trace))
-    expect(await page.getByRole('main').innerHTML(), trace.family).not.toMatch(/NaN|undefined|Infinity/)
+    await expect(page).toHaveTitle(`${trace.name} · Bench · Wide Reach`)
+    expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
     await page.goto(`${app.url}/traces/${id}/build`)
     await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
-    expect(await page.getByRole('main').innerHTML(), trace.family).not.toMatch(/NaN|undefined|Infinity/)
+    await expect(page).toHaveTitle(`${trace.name} · Build sheet · Wide Reach`)
+    expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
     await page.request.delete(`${app.url}/api/traces/${id}`)
-  }
-})
+  })
 
 /** Reel, backing, its knot and the main line; every piece; and every knot at the end of a line or part. */
 function drawnParts({ pieces }: Trace): number {

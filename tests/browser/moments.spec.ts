@@ -20,7 +20,7 @@ for (const [id, name] of [
   [TOPE, 'tope, a leader lighter than its knots allow'],
   [STOUT, 'a weak link stronger than its trace'],
 ] as const)
-  test(`mended to hold in every moment by remedies alone: ${name}`, async ({ page, app }) => {
+  test(`fixed to hold in every moment by remedies alone: ${name}`, async ({ page, app }) => {
     await page.goto(`${app.url}/traces/${await copyOf(page, app.url, id, name)}`)
     const moments = page.locator('[data-moment][data-verdict]')
     const below = page.locator('[data-moment]:not([data-verdict=holds])[data-verdict]')
@@ -29,8 +29,12 @@ for (const [id, name] of [
     for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
       const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Set aside' }).first()
       const label = (await remedy.textContent()) ?? ''
-      await remedy.click()
-      await expect(page.getByRole('button', { name: label, exact: true })).toHaveCount(0)
+      const named = page.getByRole('button', { name: label, exact: true })
+      // While it is worked out anew a remedy is not to be had: a click that falls there is made again.
+      await expect(async () => {
+        if ((await named.count()) > 0) await named.first().click({ timeout: 2_000 })
+        await expect(named).toHaveCount(0, { timeout: 5_000 })
+      }).toPass()
     }
     await expect(below).toHaveCount(0)
     await page.getByRole('button', { name: 'Save' }).click()
@@ -56,7 +60,7 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
 test('every verdict opens its derivation, which can be copied', async ({ page, app, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await page.goto(`${app.url}/traces/${HOUND}`)
-  await page.getByRole('button', { name: 'How it is reckoned' }).click()
+  await page.getByRole('button', { name: 'How it is calculated' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('Peak load in a run, and the highest safe drag')
   await expect(dialog).toContainText('albright at the leader')
@@ -73,7 +77,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   const settle = page.locator('[data-moment=settle]')
   await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
   await page.getByLabel('cast', { exact: true }).selectOption('none')
-  await page.getByLabel('reckon how it settles').check()
+  await page.getByLabel('calculate how it settles').check()
   await settle.getByRole('button').click()
   await page.getByLabel('depth', { exact: true }).fill('20 m')
   await page.getByLabel('stream', { exact: true }).fill('0.4 kn')
@@ -93,7 +97,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
   await page.getByLabel('depth', { exact: true }).fill('-5')
   await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
-  await page.getByLabel('reckon how it settles').uncheck()
+  await page.getByLabel('calculate how it settles').uncheck()
   await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
 })
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
 import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
 
 const SCREENS = [
@@ -23,31 +24,33 @@ for (const [light, width] of [
   ['lamp', 1280],
   ['lamp', 390],
 ] as const)
-  test(`axe finds nothing serious in ${light} light at ${width} px, and nothing is wider than the screen`, async ({
-    page,
-    app,
-  }) => {
-    await page.addInitScript((chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })), light)
-    await page.setViewportSize({ width, height: 844 })
-    for (const screen of SCREENS) {
+  for (const screen of SCREENS)
+    test(`axe finds nothing serious in ${light} light at ${width} px, and nothing is too wide: ${screen}`, async ({
+      page,
+      app,
+    }) => {
+      await page.addInitScript(
+        (chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })),
+        light,
+      )
+      await page.setViewportSize({ width, height: 844 })
       await page.goto(app.url + screen)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await expect(page.getByText(/^(Loading|Working out)/)).toHaveCount(0)
-      const { violations } = await new AxeBuilder({ page }).analyze()
-      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-      expect(serious.map(({ id, nodes }) => `${screen}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])
-      expect(await page.evaluate(() => document.documentElement.scrollWidth), `${screen} is too wide`).toBeLessThanOrEqual(width)
-    }
-  })
+      expect(await seriousFaults(page)).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    })
+
+async function seriousFaults(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
+}
 
 test('axe finds nothing serious in the dialogs and in the view of each moment', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${HOUND}`)
-  const check = async (what: string) => {
-    const { violations } = await new AxeBuilder({ page }).analyze()
-    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    expect(serious.map(({ id, nodes }) => `${what}: ${id} at ${nodes.map(({ target }) => target).join(' ')}`)).toEqual([])
-  }
-  await page.getByLabel('reckon how it settles').check()
+  const check = async (what: string) => expect(await seriousFaults(page), what).toEqual([])
+  await page.getByLabel('calculate how it settles').check()
   for (const moment of ['cast', 'settle', 'run', 'snag', 'hand']) {
     await page.locator(`[data-moment=${moment}] button`).click()
     await check(moment)

@@ -192,7 +192,7 @@ test('with the server gone the day on screen goes on: other sinkers, another tim
   await expect(page.getByText('The server cannot be reached').first()).toBeVisible()
 })
 
-test('a new mark: bad input is told at its field and nothing is stored; mended, it is saved and has its water', async ({
+test('a new mark: bad input is told at its field and nothing is stored; put right, it is saved and has its water', async ({
   page,
   app,
 }) => {
@@ -271,7 +271,7 @@ test('a mark saved in another tab is not written over: both are kept, and one is
 
 test('the bench takes the water of a mark at springs', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${CONGER}`)
-  await page.getByLabel('as at').selectOption({ label: 'Kettle Narrows' })
+  await page.getByLabel('for', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await expect(page.getByLabel('depth', { exact: true })).toHaveValue('26 m')
   await expect(page.getByLabel('stream', { exact: true })).toHaveValue('2.6 kn')
 })

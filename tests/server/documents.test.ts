@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
-import { DocumentRepository } from '../../src/server/versioned/repository.ts'
+import { DocumentRepository } from '../../src/server/documents/repository.ts'
+import { readList } from '../../src/shared/documentKinds.ts'
 import { errorBody } from '../../src/shared/errors.ts'
-import { ruleSetContent } from '../../src/shared/ruleSets.ts'
-import { type TraceContent, traceContent } from '../../src/shared/traces.ts'
-import { revisionList, savedOf } from '../../src/shared/versioned.ts'
+import type { TraceContent } from '../../src/shared/traceContent.ts'
+import { revisionList } from '../../src/shared/versioned.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
 let server: TestServer
@@ -31,13 +31,12 @@ const save = (id: string, baseRevision: number, content: TraceContent) =>
 describe('the demonstration data', () => {
   test('is a dozen traces, five outfits and the gear, every answer under its contract', async () => {
     const traces = await server.send('GET', '/traces')
-    expect(savedOf(traceContent).array().parse(traces.body).length).toBe(14)
+    expect(readList('traces', traces.body)).toMatchObject({ documents: { length: 14 }, unreadable: [] })
     expect((await server.send('GET', '/outfits')).body).toHaveLength(5)
     expect((await server.send('GET', '/gear')).body.length).toBeGreaterThan(30)
-    const rules = savedOf(ruleSetContent)
-      .array()
-      .parse((await server.send('GET', '/rule-sets')).body)
-    expect(rules.filter(({ content }) => content.inForce)).toHaveLength(1)
+    const rules = readList('rule-sets', (await server.send('GET', '/rule-sets')).body).documents
+    const { content } = readList('settings', (await server.send('GET', '/settings')).body).documents[0]!
+    expect(rules.map(({ id }) => id)).toContain(content.ruleSetId)
   })
 
   test('is loaded once, and never over what a user changed or binned', async () => {
@@ -86,7 +85,10 @@ describe('saving', () => {
   test('of many saves at once from one revision, one is taken', async () => {
     const { id, content } = await newTrace()
     const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => save(id, 1, renamed(content, `hand ${i}`))))
-    expect(answers.filter(({ status }) => status === 200)).toHaveLength(1)
+    const taken = answers.flatMap(({ status, body }, i) => (status === 200 ? [[i, body.content.trace.name]] : []))
+    expect(taken).toHaveLength(1)
+    // Who is told that it was saved is told of its own, not of another’s.
+    for (const [i, name] of taken) expect(name).toBe(`hand ${i}`)
     expect(answers.filter(({ status }) => status === 409)).toHaveLength(11)
   })
 
@@ -117,13 +119,14 @@ describe('saving', () => {
     const { id, content } = await newTrace()
     const stranger = randomUUID()
     await server.db.insertInto('crews').values({ id: stranger, name: 'others' }).execute()
-    const repository = new DocumentRepository<TraceContent>(server.db, 'traces')
-    expect(await repository.find(stranger, id)).toBeUndefined()
-    expect(await repository.findRevision(stranger, id, 1)).toBeUndefined()
-    expect(await repository.list(stranger, false)).toEqual([])
-    expect(await repository.listRevisions(stranger, id)).toEqual([])
-    expect(await repository.save(stranger, id, 1, content)).toEqual({ outcome: 'missing' })
-    expect(await repository.setBinned(stranger, id, new Date())).toBeUndefined()
+    const repository = new DocumentRepository(server.db)
+    const theirs = { crewId: stranger, kind: 'traces', id } as const
+    expect(await repository.find(theirs)).toBeUndefined()
+    expect(await repository.findRevision(theirs, 1)).toBeUndefined()
+    expect(await repository.list(stranger, 'traces', false)).toEqual([])
+    expect(await repository.listRevisions(theirs)).toEqual([])
+    expect(await repository.save(theirs, 1, content)).toEqual({ outcome: 'missing' })
+    expect(await repository.setBinned(theirs, new Date())).toBeUndefined()
     expect((await server.send('GET', `/traces/${id}`)).body).toMatchObject({ revision: 1, binnedAt: null })
   })
 })
@@ -196,10 +199,10 @@ test('security headers are set, and a 500 says nothing of its inside but is logg
   expect(healthy.headers.get('content-security-policy')).toMatch(/default-src 'self'/)
   expect(healthy.headers.get('x-content-type-options')).toBe('nosniff')
   const broken = await startTestServer()
-  await broken.db.schema.dropTable('gear_revisions').execute()
+  await broken.db.schema.dropTable('document_revisions').cascade().execute()
   const answer = await broken.send('GET', '/gear')
   expect(answer.status).toBe(500)
-  expect(JSON.stringify(answer.body)).not.toMatch(/gear_revisions|relation|select/)
+  expect(JSON.stringify(answer.body)).not.toMatch(/document_revisions|relation|select/)
   expect(broken.logged.join('')).toContain(answer.body.error.requestId)
   await broken.close()
 })

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { isConstituent } from '../../src/core/tide/height.ts'
-import { springsAndNeaps } from '../../src/core/tide/tideSpan.ts'
+import { markSchema } from '../../src/core/documents/mark.ts'
+import { isConstituent } from '../../src/core/physics/tide/height.ts'
+import { springsAndNeaps } from '../../src/core/physics/tide/tideSpan.ts'
 import { DEMO_MARKS } from '../../src/server/db/demo/marks.ts'
 import { standInTides } from '../../src/server/tides/standInTides.ts'
 import { standInWeather } from '../../src/server/weather/standInWeather.ts'
-import { markContent } from '../../src/shared/marks.ts'
 
 const HOUR_MS = 3_600_000
 const NOV = Date.UTC(2026, 10, 1)
@@ -57,7 +57,7 @@ test('the invented wind turns and drops and rises over a month, and never jumps'
 })
 
 test('the marks of the demonstration hold together, and Kettle Narrows runs 2.6 kn at springs', () => {
-  const marks = DEMO_MARKS.map((mark) => markContent.parse(mark))
+  const marks = DEMO_MARKS.map((mark) => markSchema.parse(mark))
   const narrows = marks.find(({ name }) => name === 'Kettle Narrows')!
   expect(Math.max(...narrows.stream.map(({ springMperS }) => springMperS)) / (1852 / 3600)).toBeCloseTo(2.6, 2)
   for (const { stream } of marks) expect(stream.map(({ hour }) => hour)).toEqual([-6, -5, -4, -3, -2, -1, 0, 1, 2, 3, 4, 5, 6])

@@ -31,11 +31,11 @@ export async function freshDatabase(): Promise<string> {
   return inject('postgresUrl').replace(/\/postgres$/, `/${name}`)
 }
 
-/** The whole server on a fresh database with the demonstration data. */
-export async function startTestServer(): Promise<TestServer> {
+/** The whole server on a database: a fresh one, with the demonstration data, where none is named. */
+export async function startTestServer(existingUrl?: string): Promise<TestServer> {
   const logged: string[] = []
   const log = pino({ level: 'info' }, { write: (line: string) => void logged.push(line) })
-  const databaseUrl = await freshDatabase()
+  const databaseUrl = existingUrl ?? (await freshDatabase())
   const db = openDatabase(databaseUrl, log)
   await migrate(db)
   await loadDemo(db)

@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { tideHourAt } from '../../src/core/tide/tideSpan.ts'
-import { markContent } from '../../src/shared/marks.ts'
+import { tideHourAt } from '../../src/core/physics/tide/tideSpan.ts'
+import { readList } from '../../src/shared/documentKinds.ts'
 import { portsBody, tideBody, windBody } from '../../src/shared/tides.ts'
-import { savedOf } from '../../src/shared/versioned.ts'
 import { MARK } from '../fixtures/tides.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
@@ -15,10 +14,7 @@ afterAll(() => server.close())
 
 const DAY = 'from=2026-11-24T00:00:00Z&to=2026-11-25T00:00:00Z'
 const mark = { ...MARK, portId: 'port-hesk' }
-const marks = async () =>
-  savedOf(markContent)
-    .array()
-    .parse((await server.send('GET', '/marks')).body)
+const marks = async () => readList('marks', (await server.send('GET', '/marks')).body).documents
 
 describe('marks', () => {
   test('the demonstration has its five, each on a port that there is', async () => {

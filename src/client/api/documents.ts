@@ -1,87 +1,106 @@
-import { queryOptions } from '@tanstack/react-query'
+import { type QueryClient, queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
-import { gearContent } from '../../shared/gear.ts'
-import { type OutfitContent, outfitContent } from '../../shared/outfits.ts'
-import { type RuleSetContent, ruleSetContent } from '../../shared/ruleSets.ts'
-import { type TraceContent, traceContent } from '../../shared/traces.ts'
-import { revisionList, type Saved, savedOf } from '../../shared/versioned.ts'
-import { request } from './http.ts'
-import { saveOnto } from './saveOnto.ts'
+import { CREW_SETTINGS_ID, type CrewSettings, DEFAULT_CREW_SETTINGS } from '../../core/documents/crewSettings.ts'
+import { type ContentOf, type DocumentKind, readContent, readList } from '../../shared/documentKinds.ts'
+import { revisionList, type Saved, type SavedRow, savedRow, staleBody } from '../../shared/versioned.ts'
+import { ApiError, request } from './http.ts'
+import { newId } from './newId.ts'
 
-export type SavedTrace = Saved<TraceContent>
-export type SavedOutfit = Saved<OutfitContent>
+export type SavedDocument<K extends DocumentKind> = Saved<ContentOf<K>>
+export type SavedTrace = SavedDocument<'traces'>
+export type SavedOutfit = SavedDocument<'outfits'>
+export type SavedMark = SavedDocument<'marks'>
+export type SavedRuleSet = SavedDocument<'rule-sets'>
 
-const savedTrace = savedOf(traceContent)
+function readOne<K extends DocumentKind>(kind: K, row: SavedRow): SavedDocument<K> {
+  const read = readContent(kind, row.content)
+  if (!read.ok) throw new ApiError(200, 'unreadable', read.message, row)
+  return { ...row, content: read.content }
+}
 
-export const tracesQuery = (bin: boolean) =>
-  queryOptions({ queryKey: ['traces', { bin }], queryFn: () => request(z.array(savedTrace), `/traces${bin ? '?bin=true' : ''}`) })
+const fetchOne = async <K extends DocumentKind>(kind: K, path: string, init?: Parameters<typeof request>[2]) =>
+  readOne(kind, await request(savedRow, `/${kind}${path}`, init))
 
-export const traceQuery = (id: string) =>
-  queryOptions({ queryKey: ['trace', id], queryFn: () => request(savedTrace, `/traces/${id}`) })
-
-export const revisionsQuery = (id: string) =>
+export const listQuery = <K extends DocumentKind>(kind: K, bin = false) =>
   queryOptions({
-    queryKey: ['trace', id, 'revisions'],
-    queryFn: () => request(revisionList, `/traces/${id}/revisions`),
+    queryKey: [kind, 'list', { bin }],
+    queryFn: async () => readList(kind, await request(z.array(savedRow), `/${kind}${bin ? '?bin=true' : ''}`)),
+  })
+
+export const documentQuery = <K extends DocumentKind>(kind: K, id: string) =>
+  queryOptions({ queryKey: [kind, id], queryFn: () => fetchOne(kind, `/${id}`) })
+
+export const revisionsQuery = (kind: DocumentKind, id: string) =>
+  queryOptions({
+    queryKey: [kind, id, 'revisions'],
+    queryFn: () => request(revisionList, `/${kind}/${id}/revisions`),
     staleTime: 0,
   })
 
-export const revisionQuery = (id: string, revision: number) =>
+export const revisionQuery = <K extends DocumentKind>(kind: K, id: string, revision: number) =>
   queryOptions({
-    queryKey: ['trace', id, 'revisions', revision],
-    queryFn: () => request(savedTrace, `/traces/${id}/revisions/${revision}`),
+    queryKey: [kind, id, 'revisions', revision],
+    queryFn: () => fetchOne(kind, `/${id}/revisions/${revision}`),
     staleTime: Number.POSITIVE_INFINITY,
   })
 
-export const outfitsQuery = queryOptions({
-  queryKey: ['outfits'],
-  queryFn: () => request(z.array(savedOf(outfitContent)), '/outfits'),
-  select: (outfits) => outfits.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
-})
+export const createDocument = <K extends DocumentKind>(kind: K, content: ContentOf<K>, id: string = newId()) =>
+  fetchOne(kind, '', { method: 'POST', body: { id, content } })
 
-export const gearQuery = queryOptions({ queryKey: ['gear'], queryFn: () => request(z.array(savedOf(gearContent)), '/gear') })
+export const binDocument = <K extends DocumentKind>(kind: K, id: string) => fetchOne(kind, `/${id}`, { method: 'DELETE' })
+
+export const restoreDocument = <K extends DocumentKind>(kind: K, id: string) =>
+  fetchOne(kind, `/${id}/restore`, { method: 'POST' })
+
+export type SaveResult<K extends DocumentKind> = { saved: SavedDocument<K> } | { stale: SavedDocument<K> }
+
+/** Saves onto a revision; a stale save is a result with what is current, not an error. */
+export async function saveDocument<K extends DocumentKind>(
+  kind: K,
+  id: string,
+  baseRevision: number,
+  content: ContentOf<K>,
+): Promise<SaveResult<K>> {
+  try {
+    return { saved: await fetchOne(kind, `/${id}`, { method: 'PUT', body: { baseRevision, content } }) }
+  } catch (error) {
+    const stale = error instanceof ApiError && error.code === 'stale' ? staleBody.safeParse(error.body) : undefined
+    if (stale?.success) return { stale: readOne(kind, stale.data.current) }
+    throw error
+  }
+}
+
+const byName = <T extends { content: { name: string } }>(documents: readonly T[]): T[] =>
+  documents.toSorted((a, b) => a.content.name.localeCompare(b.content.name))
+
+export const outfitsQuery = queryOptions({ ...listQuery('outfits'), select: ({ documents }) => byName(documents) })
+export const marksQuery = queryOptions({ ...listQuery('marks'), select: ({ documents }) => byName(documents) })
+export const ruleSetsQuery = queryOptions({ ...listQuery('rule-sets'), select: ({ documents }) => byName(documents) })
+export const gearQuery = queryOptions({ ...listQuery('gear'), select: ({ documents }) => documents })
 
 /** The sinkers among the gear. */
 export const sinkersQuery = queryOptions({
-  ...gearQuery,
-  select: (gear) =>
-    gear.flatMap(({ content }) => (content.kind === 'sinker' ? [{ shape: content.shape, massKg: content.massKg }] : [])),
+  ...listQuery('gear'),
+  select: ({ documents }) =>
+    documents.flatMap(({ content }) => (content.kind === 'sinker' ? [{ shape: content.shape, massKg: content.massKg }] : [])),
 })
 
-export type SavedRuleSet = Saved<RuleSetContent>
-const savedRuleSet = savedOf(ruleSetContent)
-
-const allRuleSets = queryOptions({
-  queryKey: ['rule-sets'],
-  queryFn: () => request(z.array(savedRuleSet), '/rule-sets'),
+/** What the crew goes by; a crew that set nothing has the defaults, at revision 0. */
+export const crewSettingsQuery = queryOptions({
+  ...listQuery('settings'),
+  select: ({ documents }): { revision: number; content: CrewSettings } =>
+    documents.find(({ id }) => id === CREW_SETTINGS_ID) ?? { revision: 0, content: DEFAULT_CREW_SETTINGS },
 })
 
-export const ruleSetsQuery = queryOptions({
-  ...allRuleSets,
-  select: (sets) => sets.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
-})
-
-/** The rule set that findings remind of; null where none is in force. */
-export const ruleSetInForceQuery = queryOptions({
-  ...allRuleSets,
-  select: (sets) => sets.find(({ content }) => content.inForce)?.content ?? null,
-})
-
-export const createRuleSet = (content: RuleSetContent) =>
-  request(savedRuleSet, '/rule-sets', { method: 'POST', body: { id: crypto.randomUUID(), content } })
-
-export const saveRuleSet = ({ id, revision }: SavedRuleSet, content: RuleSetContent) =>
-  request(savedRuleSet, `/rule-sets/${id}`, { method: 'PUT', body: { baseRevision: revision, content } })
-
-export const binRuleSet = (id: string) => request(savedRuleSet, `/rule-sets/${id}`, { method: 'DELETE' })
-
-export const createTrace = (id: string, content: TraceContent) =>
-  request(savedTrace, '/traces', { method: 'POST', body: { id, content } })
-
-export const binTrace = (id: string) => request(savedTrace, `/traces/${id}`, { method: 'DELETE' })
-
-export const restoreTrace = (id: string) => request(savedTrace, `/traces/${id}/restore`, { method: 'POST' })
-
-/** Saves onto a revision; a stale save is a result with what is current, not an error. */
-export const saveTrace = (id: string, baseRevision: number, content: TraceContent) =>
-  saveOnto(traceContent, `/traces/${id}`, baseRevision, content)
+/** Changes the settings as they are on the server now: one save, made again where another one came between. */
+export async function changeCrewSettings(client: QueryClient, change: (old: CrewSettings) => CrewSettings): Promise<void> {
+  const list = listQuery('settings')
+  const now = crewSettingsQuery.select?.(await client.fetchQuery({ ...list, staleTime: 0 }))
+  const content = change(now?.content ?? DEFAULT_CREW_SETTINGS)
+  if (!now || now.revision === 0) await createDocument('settings', content, CREW_SETTINGS_ID)
+  else {
+    const result = await saveDocument('settings', CREW_SETTINGS_ID, now.revision, content)
+    if ('stale' in result) return changeCrewSettings(client, change)
+  }
+  await client.invalidateQueries({ queryKey: ['settings'] })
+}

@@ -1,17 +1,20 @@
 import { z } from 'zod'
+import { type ContentOf, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
 
 /** Unsaved work kept in the browser, with the revision it was made from. */
 export type Draft<T> = { baseRevision: number; content: T }
 
 const keyOf = (id: string) => `wide-reach.draft.${id}`
 
-/** What was left unsaved of a document; anything that does not read by its contract counts as nothing. */
-export function readDraft<T>(contract: z.ZodType<T>, id: string): Draft<T> | undefined {
+const draftSchema = z.object({ baseRevision: z.int().positive(), content: z.unknown() })
+
+/** What was left unsaved of a document, of this format or an earlier one; anything that cannot be read counts as nothing. */
+export function readDraft<K extends DocumentKind>(kind: K, id: string): Draft<ContentOf<K>> | undefined {
   try {
     const kept = localStorage.getItem(keyOf(id))
-    const read =
-      kept === null ? undefined : z.object({ baseRevision: z.int().positive(), content: contract }).safeParse(JSON.parse(kept))
-    return read?.data as Draft<T> | undefined
+    const draft = kept === null ? undefined : draftSchema.safeParse(JSON.parse(kept)).data
+    const read = draft && readContent(kind, draft.content)
+    return draft && read?.ok ? { baseRevision: draft.baseRevision, content: read.content } : undefined
   } catch {
     return undefined
   }

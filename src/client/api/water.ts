@@ -1,31 +1,27 @@
 import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
-import { type MarkContent, markContent } from '../../shared/marks.ts'
+import { type Observation, observationSchema } from '../../core/documents/observation.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
-import { type Saved, savedOf } from '../../shared/versioned.ts'
 import { request } from './http.ts'
-import { saveOnto } from './saveOnto.ts'
 
-export type SavedMark = Saved<MarkContent>
-const savedMark = savedOf(markContent)
 /** Tides do not change; what was asked once is kept while the page is open, so that it goes on without a network. */
 const KEPT = { staleTime: Number.POSITIVE_INFINITY, gcTime: Number.POSITIVE_INFINITY }
 
-export const marksQuery = queryOptions({
-  queryKey: ['marks'],
-  queryFn: () => request(z.array(savedMark), '/marks'),
-  select: (marks) => marks.toSorted((a, b) => a.content.name.localeCompare(b.content.name)),
-})
+/** What was seen at a mark, in the order in which it was told. A row that cannot be read is left out. */
+export const observationsQuery = (markId: string) =>
+  queryOptions({
+    queryKey: ['observations', markId],
+    queryFn: async () => {
+      const rows = await request(z.array(z.record(z.string(), z.unknown())), `/observations?mark=${markId}`)
+      return rows.flatMap(({ observer: _by, ...row }): Observation[] => {
+        const read = observationSchema.safeParse(row)
+        return read.success ? [read.data] : []
+      })
+    },
+  })
 
-export const createMark = (id: string, content: MarkContent) =>
-  request(savedMark, '/marks', { method: 'POST', body: { id, content } })
-
-export const saveMark = (id: string, baseRevision: number, content: MarkContent) =>
-  saveOnto(markContent, `/marks/${id}`, baseRevision, content)
-
-export const binMark = (id: string) => request(savedMark, `/marks/${id}`, { method: 'DELETE' })
-
-export const restoreMark = (id: string) => request(savedMark, `/marks/${id}/restore`, { method: 'POST' })
+export const addObservation = (observation: Observation) =>
+  request(z.unknown(), '/observations', { method: 'POST', body: observation })
 
 export const portsQuery = queryOptions({ queryKey: ['ports'], queryFn: () => request(portsBody, '/ports'), ...KEPT })
 

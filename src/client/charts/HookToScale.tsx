@@ -1,11 +1,13 @@
-import { type HookPattern, hookDimensions } from '../../core/gear/hooks.ts'
+import { hookDimensions } from '../../core/catalogue/hooks.ts'
+import type { HookPattern } from '../../core/catalogue/ids.ts'
+import { useCatalogue } from '../catalogue.ts'
 
 /** CSS px per millimetre: a CSS inch is 96 px. True on paper and near enough on most screens; the bar says what is meant. */
 const PX_PER_MM = 96 / 25.4
 
 /** A hook at its nominal size with a centimetre beside it, so that 2 is not taken for 2/0. */
 export function HookToScale({ pattern, size }: { pattern: HookPattern; size: string }) {
-  const dimensions = hookDimensions(pattern, size)
+  const dimensions = hookDimensions(useCatalogue(), pattern, size)
   if (!dimensions) return null
   const gape = dimensions.gapeM * 1000 * PX_PER_MM
   const wire = Math.max(1, dimensions.wireM * 1000 * PX_PER_MM)

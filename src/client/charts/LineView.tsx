@@ -1,5 +1,5 @@
 import { layOutLineView } from '../../core/layout/lineView.ts'
-import type { LineShape } from '../../core/settling/lineShape.ts'
+import type { LineShape } from '../../core/setup/settling/lineShape.ts'
 
 const PAD = 20
 /** How the lines of one view are told apart, in order. */

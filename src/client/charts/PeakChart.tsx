@@ -1,5 +1,6 @@
 import { layOutPeakChart } from '../../core/layout/peakChart.ts'
 import type { PeakPoint } from '../../core/moments/peakByLineOut.ts'
+import { Axis } from './Axis.tsx'
 
 type Props = {
   points: readonly PeakPoint[]
@@ -21,19 +22,17 @@ export function PeakChart({ points, lineOutM, unsafeFromM, width, force, length,
   const x = chart.xOf(Math.min(lineOutM, points.at(-1)!.lineOutM))
   return (
     <svg width={width} height={HEIGHT} className="block text-ink" role="img" aria-label={summary} fontSize={12}>
-      {chart.ticksN.map((tickN) => (
-        <g key={tickN}>
-          <line x1={PAD.padLeft} x2={right} y1={chart.yOf(tickN)} y2={chart.yOf(tickN)} stroke="var(--rule)" strokeWidth={0.7} />
-          <text x={PAD.padLeft - 5} y={chart.yOf(tickN) + 4} textAnchor="end" style={{ fill: 'var(--quiet)' }}>
-            {Math.round(tickN / force.factor)}
-          </text>
-        </g>
-      ))}
-      {chart.ticksM.map((tickM) => (
-        <text key={tickM} x={chart.xOf(tickM)} y={bottom + 14} textAnchor="middle" style={{ fill: 'var(--quiet)' }}>
-          {Math.round(tickM / length.factor)}
-        </text>
-      ))}
+      <Axis
+        side="left"
+        at={PAD.padLeft}
+        rulesTo={right}
+        ticks={chart.ticksN.map((tickN) => ({ at: chart.yOf(tickN), text: Math.round(tickN / force.factor) }))}
+      />
+      <Axis
+        side="bottom"
+        at={bottom}
+        ticks={chart.ticksM.map((tickM) => ({ at: chart.xOf(tickM), text: Math.round(tickM / length.factor) }))}
+      />
       <text x={right} y={HEIGHT - 2} textAnchor="end" style={{ fill: 'var(--quiet)' }}>
         {`line out, ${length.unit}`}
       </text>

@@ -1,8 +1,10 @@
 import { type KeyboardEvent, memo, type PointerEvent, useId, useRef } from 'react'
-import { downAtX, type ReachItem, type ReachLayout } from '../../core/layout/reach.ts'
-import type { Outfit } from '../../core/trace/outfit.ts'
-import type { Trace } from '../../core/trace/schema.ts'
-import { isLine } from '../../core/trace/schema.ts'
+import type { LinkRef } from '../../core/documents/linkRef.ts'
+import type { Outfit } from '../../core/documents/outfit.ts'
+import { isLine, pieceById } from '../../core/documents/pieces.ts'
+import type { Trace } from '../../core/documents/trace.ts'
+import { downAtX } from '../../core/layout/downAtX.ts'
+import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
 import type { ReachLabel } from '../words/names.ts'
 import { JointGlyph, LineGlyph, PartGlyph, ReelGlyph } from './glyphs.tsx'
 
@@ -10,14 +12,15 @@ type Props = {
   trace: Trace
   outfit: Outfit
   layout: ReachLayout
-  label: (id: string) => ReachLabel
-  labelWidth: (id: string) => number
-  name: (id: string) => string
+  label: (ref: LinkRef) => ReachLabel
+  labelWidth: (ref: LinkRef) => number
+  name: (ref: LinkRef) => string
+  /** `linkKey` of what is chosen, and of the weakest link. */
   selected: string | undefined
   weakest: string | undefined
-  onSelect: (id: string) => void
+  onSelect: (ref: LinkRef) => void
   /** Part to slide along its line by the pointer: where it rides, undefined where it does not. */
-  rides: (id: string) => string | undefined
+  rides: (ref: LinkRef) => string | undefined
   onSlide: (id: string, downM: number) => void
   onSlid: () => void
   onKey: (action: ReachAction) => void
@@ -60,7 +63,7 @@ export const Reach = memo(function Reach({
 
   // With lengths compressed every label has its room; at true scale a label is written only where it fits, or is asked for.
   const isWritten = (item: ReachItem) =>
-    !item.onLine && (layout.metresPerUnit === undefined || item.id === selected || labelWidth(item.id) <= item.x1 - item.x0)
+    !item.onLine && (layout.metresPerUnit === undefined || item.id === selected || labelWidth(item.ref) <= item.x1 - item.x0)
 
   const onKeyDown = (event: KeyboardEvent) => {
     const action = ACTIONS[event.key.startsWith('Arrow') && event.shiftKey ? `Shift+${event.key}` : event.key]
@@ -74,7 +77,8 @@ export const Reach = memo(function Reach({
     ]
     if (to === undefined) return
     event.preventDefault()
-    onSelect(ordered[Math.max(0, Math.min(ordered.length - 1, to))]!.id)
+    const next = ordered[Math.max(0, Math.min(ordered.length - 1, to))]
+    if (next) onSelect(next.ref)
   }
 
   return (
@@ -89,10 +93,10 @@ export const Reach = memo(function Reach({
       onPointerUp={drag.onPointerUp}
       onPointerCancel={drag.onPointerUp}
       aria-orientation="horizontal"
-      aria-activedescendant={at >= 0 ? `${prefix}${ordered[at]!.id}` : undefined}
+      aria-activedescendant={at >= 0 ? `${prefix}${selected}` : undefined}
       tabIndex={0}
       onKeyDown={onKeyDown}
-      onFocus={() => at < 0 && ordered[0] && onSelect(ordered[0].id)}
+      onFocus={() => at < 0 && ordered[0] && onSelect(ordered[0].ref)}
     >
       <g>
         {layout.drops.map(({ x, y0, y1 }) => (
@@ -105,9 +109,9 @@ export const Reach = memo(function Reach({
           id={`${prefix}${item.id}`}
           role="option"
           aria-selected={item.id === selected}
-          aria-label={name(item.id)}
-          className={rides(item.id) === undefined ? 'cursor-pointer' : 'cursor-ew-resize'}
-          onClick={() => onSelect(item.id)}
+          aria-label={name(item.ref)}
+          className={rides(item.ref) === undefined ? 'cursor-pointer' : 'cursor-ew-resize'}
+          onClick={() => onSelect(item.ref)}
           onPointerDown={(event) => drag.onPointerDown(item, event)}
         >
           <ItemBox item={item} selected={item.id === selected} />
@@ -116,7 +120,7 @@ export const Reach = memo(function Reach({
             {isWritten(item) && (
               <Labels
                 item={item}
-                label={label(item.id)}
+                label={label(item.ref)}
                 crowded={layout.drops.some(
                   (drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE,
                 )}
@@ -136,18 +140,18 @@ type DragArgs = Pick<Props, 'trace' | 'layout' | 'rides' | 'onSlide' | 'onSlid'>
 function useSlideDrag({ trace, layout, rides, onSlide, onSlid }: DragArgs) {
   const ref = useRef<SVGSVGElement>(null)
   const held = useRef<{ id: string; line: string; grabX: number; moved: boolean }>(undefined)
-  const xOf = (event: PointerEvent) => event.clientX - ref.current!.getBoundingClientRect().left
+  const xOf = (event: PointerEvent) => event.clientX - (ref.current?.getBoundingClientRect().left ?? 0)
   return {
     ref,
     onPointerDown: (item: ReachItem, event: PointerEvent) => {
-      const line = rides(item.id)
+      const line = rides(item.ref)
       if (line === undefined || event.button !== 0) return
       held.current = { id: item.id, line, grabX: xOf(event) - (item.onLine ? (item.x0 + item.x1) / 2 : item.x0), moved: false }
     },
     onPointerMove: (event: PointerEvent) => {
       const hold = held.current
       if (!hold || (!hold.moved && Math.abs(event.movementX) < 1)) return
-      if (!hold.moved) ref.current!.setPointerCapture(event.pointerId)
+      if (!hold.moved) ref.current?.setPointerCapture(event.pointerId)
       hold.moved = true
       const downM = downAtX(layout, trace, hold.line, xOf(event) - hold.grabX)
       if (downM !== undefined) onSlide(hold.id, downM)
@@ -209,15 +213,17 @@ function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit:
       </>
     )
   if (item.kind === 'wound') {
-    const line = outfit.wound.find(({ role }) => role === item.id)!
+    const line = outfit.wound.find(({ role }) => role === item.id)
     return (
-      <>
-        <LineGlyph material={line.material} x0={item.x0} x1={item.x1} y={item.y} />
-        <path d={`M${x - 5} ${item.y + 6}l4-12M${x + 1} ${item.y + 6}l4-12`} stroke="currentColor" strokeWidth={1.4} />
-      </>
+      line && (
+        <>
+          <LineGlyph material={line.material} x0={item.x0} x1={item.x1} y={item.y} />
+          <path d={`M${x - 5} ${item.y + 6}l4-12M${x + 1} ${item.y + 6}l4-12`} stroke="currentColor" strokeWidth={1.4} />
+        </>
+      )
     )
   }
-  const piece = trace.pieces.find(({ id }) => id === item.id)
+  const piece = pieceById(trace, item.id)
   if (!piece) return null
   return isLine(piece) ? (
     <LineGlyph material={piece.material} x0={item.x0} x1={item.x1} y={item.y} doubled={piece.role === 'double'} />

@@ -1,3 +1,4 @@
+import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { ProfileLayout, ProfileStep } from '../../core/layout/profile.ts'
 
 /** A load drawn across the profile. */
@@ -9,8 +10,8 @@ type Props = {
   height: number
   loads: readonly LoadLine[]
   selected: string | undefined
-  onSelect: (id: string) => void
-  name: (id: string) => string
+  onSelect: (ref: LinkRef) => void
+  name: (ref: LinkRef) => string
   format: (forceN: number) => string
   unit: string
   summary: string
@@ -45,8 +46,8 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
         const colour = step.weakest ? 'var(--fails)' : 'currentColor'
         return (
           // biome-ignore lint/a11y/noStaticElementInteractions: the reach above is the keyboard's way to the same choice
-          <g key={step.id} onClick={() => onSelect(step.id)} className="cursor-pointer">
-            <title>{`${name(step.id)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}</title>
+          <g key={step.id} onClick={() => onSelect(step.ref)} className="cursor-pointer">
+            <title>{`${name(step.ref)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}</title>
             <rect
               x={step.x0}
               y={0}

@@ -1,8 +1,9 @@
 import { layOutTideChart } from '../../core/layout/tideChart.ts'
+import type { Span } from '../../core/physics/sky/sky.ts'
+import type { HeightPoint, Turn } from '../../core/physics/tide/height.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
 import type { StreamPoint } from '../../core/plan/streamThrough.ts'
-import type { Span } from '../../core/sky/sky.ts'
-import type { HeightPoint, Turn } from '../../core/tide/height.ts'
+import { Axis } from './Axis.tsx'
 
 const HEIGHT = 250
 /** Room around the plot; under it, the hours and two strips of arrows. */
@@ -72,29 +73,25 @@ export function TideChart(props: Props) {
       {shade(dark)}
       <path d={tide} fill="var(--spread)" opacity={0.75} />
       <g style={{ fill: 'var(--quiet)' }}>
-        {heightTicksM.map((m) => (
-          <g key={m}>
-            <line x1={TIDE_PAD.left} x2={right} y1={heightY(m)} y2={heightY(m)} stroke="var(--rule)" strokeWidth={0.6} />
-            <text x={TIDE_PAD.left - 5} y={heightY(m) + 4} textAnchor="end">
-              {Number((m / length.factor).toFixed(1))}
-            </text>
-          </g>
-        ))}
-        {rateTicksMperS.map((rate) => (
-          <text key={rate} x={right + 5} y={rateY(rate) + 4}>
-            {Number((rate / speed.factor).toFixed(1))}
-          </text>
-        ))}
+        <Axis
+          side="left"
+          at={TIDE_PAD.left}
+          rulesTo={right}
+          ticks={heightTicksM.map((m) => ({ at: heightY(m), text: Number((m / length.factor).toFixed(1)) }))}
+        />
+        <Axis
+          side="right"
+          at={right}
+          ticks={rateTicksMperS.map((rate) => ({ at: rateY(rate), text: Number((rate / speed.factor).toFixed(1)) }))}
+        />
         <text x={2} y={12}>{`tide, ${length.unit}`}</text>
         <text x={width - 2} y={12} textAnchor="end">{`stream, ${speed.unit}`}</text>
-        {hours.map(({ timeMs }) => (
-          <g key={timeMs}>
-            <line x1={xOf(timeMs)} x2={xOf(timeMs)} y1={bottom} y2={bottom + 4} stroke="var(--quiet)" />
-            <text x={xOf(timeMs)} y={bottom + 16} textAnchor="middle">
-              {clock(timeMs).slice(0, 2)}
-            </text>
-          </g>
-        ))}
+        <Axis
+          side="bottom"
+          at={bottom}
+          marks
+          ticks={hours.map(({ timeMs }) => ({ at: xOf(timeMs), text: clock(timeMs).slice(0, 2) }))}
+        />
         <text x={2} y={bottom + 36}>
           sets
         </text>

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react'
-import type { HardwareType } from '../../core/gear/hardware.ts'
-import type { Material } from '../../core/gear/materials.ts'
+import type { HardwareType, Material } from '../../core/catalogue/ids.ts'
+import { isLine } from '../../core/documents/pieces.ts'
+import type { Piece } from '../../core/documents/trace.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
-import { isLine, type Piece } from '../../core/trace/schema.ts'
 
 /** How a material is drawn: braid woven, mono a plain double edge, fluoro a fine line with a bright core, wire dotted steel. */
 export function LineGlyph({

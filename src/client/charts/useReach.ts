@@ -1,8 +1,10 @@
 import { useMemo } from 'react'
+import { type LinkRef, linkKey } from '../../core/documents/linkRef.ts'
+import type { Outfit } from '../../core/documents/outfit.ts'
+import type { Trace } from '../../core/documents/trace.ts'
+import { ridesOn } from '../../core/edit/along.ts'
 import { layOutReach } from '../../core/layout/reach.ts'
-import type { Outfit } from '../../core/trace/outfit.ts'
-import { ridesOn } from '../../core/trace/redraw/along.ts'
-import type { Trace } from '../../core/trace/schema.ts'
+import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/preferences.tsx'
 import { reachLabel } from '../words/names.ts'
 
@@ -10,17 +12,18 @@ import { reachLabel } from '../words/names.ts'
 const CHARACTER = 6.1
 
 /** The reach laid out with its labels, for a width in px. */
-export function useReach(trace: Trace, outfit: Outfit, width: number, show: Show, trueScale: boolean) {
+export function useReach(rig: Rig, width: number, show: Show, trueScale: boolean) {
+  const { trace, outfit, catalogue } = rig
   return useMemo(() => {
-    const label = (id: string) => reachLabel(trace, outfit, id, show)
-    const labelWidth = (id: string) => {
-      const { above, below } = label(id)
+    const label = (ref: LinkRef) => reachLabel({ trace, outfit, catalogue }, ref, show)
+    const labelWidth = (ref: LinkRef) => {
+      const { above, below } = label(ref)
       // Where branches drop from a line its length is written after the name.
-      const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === id) ? `${above.at(-1)}, ${below}` : ''
+      const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === linkKey(ref)) ? `${above.at(-1)}, ${below}` : ''
       return CHARACTER * Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
     }
     return { label, labelWidth, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale }) }
-  }, [trace, outfit, width, show, trueScale])
+  }, [trace, outfit, catalogue, width, show, trueScale])
 }
 
 /** The small drawing of the library. */

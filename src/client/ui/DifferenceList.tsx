@@ -1,5 +1,6 @@
-import { conditionDifferences, differences } from '../../core/trace/differences.ts'
-import type { TraceContent } from '../../shared/traces.ts'
+import { conditionDifferences, differences } from '../../core/analysis/differences.ts'
+import type { TraceContent } from '../../shared/traceContent.ts'
+import { useCatalogue } from '../catalogue.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { differenceWords } from '../words/differenceWords.ts'
 
@@ -8,6 +9,7 @@ const MOST = 12
 /** What differs from one content to another, a line each. */
 export function DifferenceList({ from, to }: { from: TraceContent; to: TraceContent }) {
   const show = useShow()
+  const catalogue = useCatalogue()
   const changes = [...differences(from.trace, to.trace), ...conditionDifferences(from.conditions, to.conditions)]
   if (changes.length === 0)
     return <p className="text-quiet">{from.outfitId === to.outfitId ? 'Nothing differs.' : 'Only the outfit differs.'}</p>
@@ -15,7 +17,7 @@ export function DifferenceList({ from, to }: { from: TraceContent; to: TraceCont
     <ul className="mt-1 list-disc pl-5">
       {changes.slice(0, MOST).map((change) => (
         <li key={`${'id' in change ? change.id : ''} ${'field' in change ? change.field : change.kind}`}>
-          {differenceWords(change, show)}
+          {differenceWords(catalogue, change, show)}
         </li>
       ))}
       {changes.length > MOST && <li>and {changes.length - MOST} more</li>}

@@ -1,5 +1,6 @@
-import { BEDS, type Bed } from '../../core/gear/grip.ts'
-import { isCastMethod, METHODS, type Method } from '../../core/trace/waterConditions.ts'
+import type { Bed, Method } from '../../core/catalogue/ids.ts'
+import { isCastMethod } from '../../core/catalogue/methods.ts'
+import { useCatalogue } from '../catalogue.ts'
 import { Field, Select } from './controls.tsx'
 import { NumberField } from './NumberField.tsx'
 import { QuantityField } from './QuantityField.tsx'
@@ -11,6 +12,7 @@ type Props = { of: Fishing; onChange: (change: Partial<Fishing>, tag?: string) =
 
 /** The method; its usual scope comes with it. */
 export function MethodField({ of: { method }, onChange }: Props) {
+  const { methods } = useCatalogue()
   return (
     <Field label="fished" htmlFor="fishing-method">
       <Select
@@ -18,22 +20,23 @@ export function MethodField({ of: { method }, onChange }: Props) {
         value={method}
         onChange={(event) => {
           const next = event.target.value as Method
-          onChange({ method: next, scope: METHODS[next].scope })
+          onChange({ method: next, scope: methods[next].scope })
         }}
-        choices={Object.entries(METHODS).map(([value, { name }]) => ({ value, text: name }))}
+        choices={Object.entries(methods).map(([value, { name }]) => ({ value, text: name }))}
       />
     </Field>
   )
 }
 
 export function BedField({ of: { bed }, onChange }: Props) {
+  const { beds } = useCatalogue()
   return (
     <Field label="bed" htmlFor="fishing-bed">
       <Select
         id="fishing-bed"
         value={bed}
         onChange={(event) => onChange({ bed: event.target.value as Bed })}
-        choices={Object.entries(BEDS).map(([value, { name }]) => ({ value, text: name }))}
+        choices={Object.entries(beds).map(([value, { name }]) => ({ value, text: name }))}
       />
     </Field>
   )

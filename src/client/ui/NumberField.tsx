@@ -1,5 +1,5 @@
-import { useId, useState } from 'react'
-import { Field, fieldClass } from './controls.tsx'
+import { TextField } from './TextField.tsx'
+import { type ReadText, useDraftText } from './useDraftText.ts'
 
 type Props = {
   label: string
@@ -14,38 +14,12 @@ type Props = {
 
 /** A plain number (turns, a percentage, a count); emptied, it means “as usual” where a placeholder says what that is. */
 export function NumberField({ label, value, onChange, least, most, whole = false, placeholder, hint }: Props) {
-  const id = useId()
-  const [draft, setDraft] = useState<string>()
-  const text = draft ?? (value === undefined ? '' : String(Number(value.toFixed(4))))
-  const fault = draft === undefined ? undefined : read(draft).fault
-
-  function read(typed: string): { value?: number; fault?: string } {
-    if (typed.trim() === '') return placeholder === undefined ? { fault: `From ${least} to ${most}.` } : {}
-    const number = Number(typed.replace(',', '.'))
-    if (!(number >= least && number <= most)) return { fault: `From ${least} to ${most}.` }
-    if (whole && !Number.isInteger(number)) return { fault: 'A whole number.' }
-    return { value: number }
+  const read = (typed: string): ReadText<number | undefined> => {
+    if (typed.trim() === '' && placeholder !== undefined) return { ok: true, value: undefined }
+    const number = typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'))
+    if (!(number >= least && number <= most)) return { ok: false, message: `From ${least} to ${most}.` }
+    return whole && !Number.isInteger(number) ? { ok: false, message: 'A whole number.' } : { ok: true, value: number }
   }
-  const type = (typed: string) => {
-    setDraft(typed)
-    const next = read(typed)
-    if (!next.fault) onChange(next.value)
-  }
-
-  return (
-    <Field label={label} htmlFor={id} hint={hint} fault={fault}>
-      <input
-        id={id}
-        className={fieldClass}
-        value={text}
-        placeholder={placeholder}
-        inputMode="decimal"
-        autoComplete="off"
-        aria-invalid={fault ? true : undefined}
-        aria-describedby={fault ? `${id}-fault` : hint ? `${id}-hint` : undefined}
-        onChange={(event) => type(event.target.value)}
-        onBlur={() => fault || setDraft(undefined)}
-      />
-    </Field>
-  )
+  const draft = useDraftText(value === undefined ? '' : String(Number(value.toFixed(4))), read, onChange)
+  return <TextField label={label} draft={draft} hint={hint} placeholder={placeholder} inputMode="decimal" />
 }

@@ -1,10 +1,11 @@
 import { Minus, Plus } from 'lucide-react'
-import { type KeyboardEvent, useId, useState } from 'react'
+import type { KeyboardEvent } from 'react'
 import { formatEntered } from '../../core/units/formatQuantity.ts'
 import { parseQuantity } from '../../core/units/parseQuantity.ts'
 import type { Quantity } from '../../core/units/quantities.ts'
 import { usePreferences } from '../settings/preferences.tsx'
-import { Field, fieldClass } from './controls.tsx'
+import { TextField } from './TextField.tsx'
+import { type ReadText, useDraftText } from './useDraftText.ts'
 
 type Props = {
   label: string
@@ -22,67 +23,50 @@ type Props = {
   hint?: string
 }
 
-/**
- * A quantity typed as people say it. Text, parsed number and committed number are three things: every keystroke that parses
- * commits, one that does not leaves the last good number in force and says why; leaving the field tidies the text.
- */
+/** A quantity typed as people say it, in any unit of its kind. */
 export function QuantityField({ label, quantity, valueSi, onChange, onClear, check, step, placeholder, hint }: Props) {
-  const id = useId()
   const { units } = usePreferences()
   const unit = units[quantity]
-  const [draft, setDraft] = useState<string>()
+  const read = (text: string): ReadText<number | undefined> => {
+    if (text.trim() === '' && onClear) return { ok: true, value: undefined }
+    const parsed = parseQuantity(quantity, text, unit)
+    if (!parsed.ok) return parsed
+    const message = check?.(parsed.si)
+    return message === undefined ? { ok: true, value: parsed.si } : { ok: false, message }
+  }
   const shown = valueSi === undefined ? '' : format(quantity, valueSi, unit)
-  const text = draft ?? shown
-  const fault = draft === undefined || (draft.trim() === '' && onClear) ? undefined : faultOf(quantity, draft, unit, check)
-
-  const type = (typed: string) => {
-    setDraft(typed)
-    const parsed = parseQuantity(quantity, typed, unit)
-    if (parsed.ok && !check?.(parsed.si)) onChange(parsed.si)
-  }
-  const leave = () => {
-    if (draft?.trim() === '' && onClear) onClear()
-    // A text that does not hold stays to be mended; nothing typed is thrown away.
-    if (!fault) setDraft(undefined)
-  }
+  // Emptied, it is cleared when it is left: while another number is being typed the last one stays in force.
+  const draft = useDraftText(shown, read, (si) => si !== undefined && onChange(si))
   const move = (direction: 1 | -1) => {
     if (valueSi === undefined || !step) return
-    setDraft(undefined)
+    draft.drop()
     onChange(step(valueSi, direction))
   }
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') setDraft(undefined)
+    if (event.key === 'Escape') draft.drop()
     if (!step || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
     event.preventDefault()
     move(event.key === 'ArrowUp' ? 1 : -1)
   }
 
   return (
-    <Field label={label} htmlFor={id} hint={hint} fault={fault}>
-      <div className="flex gap-1">
-        <input
-          id={id}
-          className={fieldClass}
-          value={text}
-          placeholder={placeholder}
-          inputMode="text"
-          autoComplete="off"
-          spellCheck={false}
-          aria-invalid={fault ? true : undefined}
-          aria-describedby={fault ? `${id}-fault` : hint ? `${id}-hint` : undefined}
-          onChange={(event) => type(event.target.value)}
-          onFocus={(event) => event.target.select()}
-          onBlur={leave}
-          onKeyDown={onKeyDown}
-        />
-        {step && (
-          <>
-            <StepButton label={`${label}: one step down`} onClick={() => move(-1)} icon={<Minus className="size-4" />} />
-            <StepButton label={`${label}: one step up`} onClick={() => move(1)} icon={<Plus className="size-4" />} />
-          </>
-        )}
-      </div>
-    </Field>
+    <TextField
+      label={label}
+      draft={draft}
+      hint={hint}
+      placeholder={placeholder}
+      inputMode="text"
+      onFocus={(event) => event.target.select()}
+      onBlur={() => draft.text.trim() === '' && valueSi !== undefined && onClear?.()}
+      onKeyDown={onKeyDown}
+    >
+      {step && (
+        <>
+          <StepButton label={`${label}: one step down`} onClick={() => move(-1)} icon={<Minus className="size-4" />} />
+          <StepButton label={`${label}: one step up`} onClick={() => move(1)} icon={<Plus className="size-4" />} />
+        </>
+      )}
+    </TextField>
   )
 }
 
@@ -103,9 +87,4 @@ function StepButton({ label, onClick, icon }: { label: string; onClick: () => vo
 function format(quantity: Quantity, si: number, unit: string): string {
   const { value } = formatEntered(quantity, si, unit)
   return `${value} ${unit}`
-}
-
-function faultOf(quantity: Quantity, text: string, unit: string, check: Props['check']): string | undefined {
-  const parsed = parseQuantity(quantity, text, unit)
-  return parsed.ok ? check?.(parsed.si) : parsed.message
 }

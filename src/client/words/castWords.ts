@@ -1,7 +1,6 @@
-import { CAST_STYLES, type CastStyle } from '../../core/cast/styles.ts'
-import type { Conditions } from '../../core/trace/conditions.ts'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { Conditions } from '../../core/documents/conditions.ts'
 
-/** Ways of getting a trace out, as they are offered. */
-export const CAST_CHOICES: readonly Conditions['castStyle'][] = ['none', ...(Object.keys(CAST_STYLES) as CastStyle[])]
-
-export const castName = (style: Conditions['castStyle']) => (style === 'none' ? 'not cast: lowered' : CAST_STYLES[style].name)
+/** What a way of getting a trace out is called. */
+export const castName = ({ castStyles }: Catalogue, style: Conditions['castStyle']) =>
+  style === 'none' ? 'not cast: lowered' : castStyles[style].name

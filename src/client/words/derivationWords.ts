@@ -1,26 +1,21 @@
-import { CALCULATIONS } from '../../core/calculations.ts'
-import type { Step } from '../../core/moments/derivation.ts'
-import type { Input } from '../../core/moments/moment.ts'
+import type { DerivationStep } from '../../core/analysis/derivation.ts'
+import { CALCULATIONS } from '../../core/physics/registry.ts'
+import { ORIGIN_WORDS } from '../moments/inputWords.ts'
 import type { Show } from '../settings/preferences.tsx'
-import { percent } from './verdictWords.ts'
-
-/** Where an input came from, in a word. */
-export const FROM: Record<Input['from'], string> = {
-  document: 'set',
-  nominal: 'nominal',
-  own: 'own test',
-  computed: 'computed',
-  rule: 'rule',
-}
+import { percent } from './percent.ts'
 
 /** One calculation as it is read out: its formula, what went in, what came out, what it rests on. */
 export type StepWords = { title: string; formula: string[]; given: string[]; gives: string[]; source: string; valid: string }
 
-export function stepWords({ calculation, input, output, from }: Step, show: Show, nameOf: (id: string) => string): StepWords {
+export function stepWords(
+  { calculation, input, output, from }: DerivationStep,
+  show: Show,
+  nameOf: (id: string) => string,
+): StepWords {
   const { title, formula, source, valid } = CALCULATIONS[calculation]
   const rows = (fields: object, withOrigin: boolean) =>
     Object.entries(fields).flatMap(([field, value]) => {
-      const origin = withOrigin ? `, ${FROM[from[field] ?? 'document']}` : ''
+      const origin = withOrigin ? `, ${ORIGIN_WORDS[from[field] ?? 'document']}` : ''
       if (Array.isArray(value)) return value.map((row) => `${rowWords(row, show, nameOf)}${origin}`)
       if (typeof value === 'object' && value !== null) return [`${wordsOf(field)}: ${rowWords(value, show, nameOf)}`]
       return [`${wordsOf(field)}: ${valueWords(field, value, show)}${origin}`]

@@ -1,8 +1,10 @@
-import { connectionOf } from '../../core/gear/connections.ts'
-import type { Difference } from '../../core/trace/differences.ts'
-import { jointSchema } from '../../core/trace/schema.ts'
+import type { Difference } from '../../core/analysis/differences.ts'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import { type Joint, jointSchema } from '../../core/documents/fields.ts'
+import type { Trace } from '../../core/documents/trace.ts'
 import type { Quantity } from '../../core/units/quantities.ts'
 import type { Show } from '../settings/preferences.tsx'
+import { percent } from './percent.ts'
 
 /** What a field is called; a strength or a weight goes without saying. */
 const FIELD_NAMES: Record<string, string> = {
@@ -23,7 +25,8 @@ const FIELD_NAMES: Record<string, string> = {
   fishSpeedMperS: 'fish’s speed',
   fishMassKg: 'fish lifted',
   freeboardM: 'freeboard',
-  water: 'reckoned how it settles',
+  water: 'how it settles calculated',
+  own: 'own test',
   depthM: 'depth',
   streamMperS: 'stream',
   distanceM: 'distance',
@@ -54,16 +57,16 @@ const QUANTITY_OF: Record<string, Quantity> = {
 }
 
 /** A difference as a person would say it: “leader 60 lb → 40 lb”. */
-export function differenceWords(difference: Difference, show: Show): string {
+export function differenceWords(catalogue: Catalogue, difference: Difference, show: Show): string {
   if (!('field' in difference)) return `${difference.id.replaceAll('-', ' ')} ${difference.kind}`
   const name = difference.kind === 'changed' ? difference.id.replaceAll('-', ' ') : ''
   const field = FIELD_NAMES[difference.field] ?? difference.field
-  const [before, after] = [difference.before, difference.after].map((raw) => valueWords(difference.field, raw, show))
+  const [before, after] = [difference.before, difference.after].map((raw) => valueWords(catalogue, difference.field, raw, show))
   if (difference.field === 'attach' && before === after) return `${name} ${before}, at another place`
   return [name, field, before, '→', after].filter((word) => word !== '').join(' ')
 }
 
-function valueWords(field: string, raw: unknown, show: Show): string {
+function valueWords(catalogue: Catalogue, field: string, raw: unknown, show: Show): string {
   if (raw === undefined) return absentWords(field)
   if (typeof raw === 'number') {
     const quantity = QUANTITY_OF[field]
@@ -71,16 +74,21 @@ function valueWords(field: string, raw: unknown, show: Show): string {
   }
   if (field === 'connection') {
     const connection = jointSchema.shape.connection.safeParse(raw)
-    return connection.success ? connectionOf(connection.data).name : String(raw)
+    return connection.success ? catalogue.connections[connection.data].name : String(raw)
   }
-  if (field === 'weakLink' || field === 'fuse')
-    return String(raw)
-      .replace(/\.joint$/, '’s knot')
-      .replaceAll('-', ' ')
+  if (field === 'weakLink') return String(raw).replaceAll('-', ' ')
+  if (field === 'fuse') return fuseName(raw)
+  if (field === 'own') return percent((raw as NonNullable<Joint['own']>).efficiency)
   if (field === 'attach') return hangsWords(raw)
   if (typeof raw === 'boolean') return raw ? 'yes' : 'no'
   if (Array.isArray(raw)) return raw.join(', ')
   return typeof raw === 'string' ? raw : 'elsewhere'
+}
+
+/** The link that is meant to go first: a piece, or its knot. */
+function fuseName(raw: unknown): string {
+  const { at, id } = raw as NonNullable<Trace['fuse']>
+  return `${id.replaceAll('-', ' ')}${at === 'joint' ? '’s knot' : ''}`
 }
 
 /** What stands where nothing was said: a name, notes or a fuse are simply not there; a size is the usual one. */

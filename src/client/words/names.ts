@@ -1,15 +1,15 @@
-import { BAITS } from '../../core/gear/baits.ts'
-import { connectionOf } from '../../core/gear/connections.ts'
-import { hardwareOf } from '../../core/gear/hardware.ts'
-import { HOOK_PATTERNS } from '../../core/gear/hooks.ts'
-import { MATERIALS } from '../../core/gear/materials.ts'
-import { SINKER_SHAPES } from '../../core/gear/sinkers.ts'
-import { pieceName, withArticle } from '../../core/trace/names.ts'
-import type { Outfit, WoundLine } from '../../core/trace/outfit.ts'
-import { isLine, type Joint, jointOf, type LinePiece, type Piece, pieceOfLink, type Trace } from '../../core/trace/schema.ts'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { LineSpec } from '../../core/catalogue/materials.ts'
+import type { Joint } from '../../core/documents/fields.ts'
+import { jointRef, type LinkRef, linkKey, pieceRef } from '../../core/documents/linkRef.ts'
+import type { WoundLine } from '../../core/documents/outfit.ts'
+import { isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
+import { pieceName, withArticle } from '../../core/setup/names.ts'
+import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/preferences.tsx'
 
-const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
+export const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
 
 export const woundName = (line: WoundLine) => WOUND_NAMES[line.role]
 
@@ -24,67 +24,94 @@ export const ROLE_PLURALS: Record<LinePiece['role'], string> = {
 }
 
 /** A line or part in short: what it is, with its size. */
-export function pieceSpec(piece: Piece, show: Show): string {
-  if (isLine(piece)) return lineSpec(piece, show)
+export function pieceSpec(catalogue: Catalogue, piece: Piece, show: Show): string {
+  if (isLine(piece)) return lineSpec(catalogue, piece, show)
   switch (piece.role) {
     case 'hook':
-      return `${piece.size} ${HOOK_PATTERNS[piece.pattern].name}`
+      return `${piece.size} ${catalogue.hooks.patterns[piece.pattern].name}`
     case 'sinker':
-      return `${show.entered('mass', piece.massKg)} ${SINKER_SHAPES[piece.shape].name}`
+      return `${show.entered('mass', piece.massKg)} ${catalogue.sinkers[piece.shape].name}`
     case 'bait':
-      return BAITS[piece.bait].name
+      return catalogue.baits[piece.bait].name
     case 'hardware':
-      return [hardwareOf(piece.type).name, piece.size].filter(Boolean).join(' ')
+      return [catalogue.hardware[piece.type].name, piece.size].filter(Boolean).join(' ')
     default:
       return `${piece.role} ${show.entered('mass', piece.massKg)}`
   }
 }
 
-export function lineSpec(line: { material: keyof typeof MATERIALS; strengthN: number }, show: Show): string {
-  return `${MATERIALS[line.material].name} ${show.entered('strength', line.strengthN)}`
+export function lineSpec({ materials }: Catalogue, line: Pick<LineSpec, 'material' | 'strengthN'>, show: Show): string {
+  return `${materials[line.material].name} ${show.entered('strength', line.strengthN)}`
 }
 
-const connectionName = (joint: Joint) => connectionOf(joint.connection).name
-
-/** The joint behind a link id, whether the trace's or the outfit's. */
-function findJoint(trace: Trace, outfit: Outfit, linkId: string): Joint | undefined {
-  const id = pieceOfLink(linkId)
-  const piece = trace.pieces.find((candidate) => candidate.id === id)
-  return piece ? jointOf(piece) : outfit.wound.find(({ role }) => role === id)?.joint
+/** A link’s own joint, whether the trace’s or the outfit’s. */
+function jointAt({ trace, outfit }: Rig, ref: LinkRef): Joint | undefined {
+  if (ref.at === 'woundJoint') return outfit.wound.find(({ role }) => role === ref.role)?.joint
+  const piece = ref.at === 'joint' ? pieceById(trace, ref.id) : undefined
+  return piece && jointOf(piece)
 }
 
 /** What a link is called in a sentence: “FG at the leader”, “main line”. */
-export function linkName(trace: Trace, outfit: Outfit, linkId: string): string {
-  const id = pieceOfLink(linkId)
-  const wound = outfit.wound.find(({ role }) => role === id)
-  const piece = trace.pieces.find((candidate) => candidate.id === id)
-  const name = wound ? woundName(wound) : piece ? pieceName(piece) : id.replaceAll('-', ' ')
-  if (linkId === id) return name
-  const joint = findJoint(trace, outfit, linkId)
-  return joint ? `${connectionName(joint)} at ${withArticle(name)}` : name
+export function linkName(rig: Rig, ref: LinkRef): string {
+  const name = nameOfPlace(rig.trace, ref)
+  const joint = jointAt(rig, ref)
+  return joint ? `${rig.catalogue.connections[joint.connection].name} at ${withArticle(name)}` : name
 }
+
+function nameOfPlace(trace: Trace, ref: LinkRef): string {
+  if (ref.at === 'reel') return 'reel'
+  if ('role' in ref) return WOUND_NAMES[ref.role]
+  return pieceName(pieceById(trace, ref.id) ?? { id: ref.id })
+}
+
+/** What a link is called by the key that a calculation names it with. */
+export function linkNameOfKey(rig: Rig, key: string): string {
+  const ref = linksOfRig(rig).find((each) => linkKey(each) === key)
+  return ref ? linkName(rig, ref) : key.replaceAll('-', ' ')
+}
+
+const linksOfRig = ({ trace, outfit }: Rig): LinkRef[] => [
+  ...outfit.wound.flatMap(({ role }): LinkRef[] => [
+    { at: 'wound', role },
+    { at: 'woundJoint', role },
+  ]),
+  ...trace.pieces.flatMap(({ id }) => [pieceRef(id), jointRef(id)]),
+  ...(trace.releaseClips ?? []).map(({ id }): LinkRef => ({ at: 'clip', id })),
+]
 
 export type ReachLabel = { above: string[]; below?: string }
 
 /** What the reach writes at an item: above the strip what it is, below it the length. */
-export function reachLabel(trace: Trace, outfit: Outfit, id: string, show: Show): ReachLabel {
-  if (id === 'reel') return { above: ['reel'] }
-  const joint = pieceOfLink(id) === id ? undefined : findJoint(trace, outfit, id)
-  if (joint) return { above: inTwoLines(connectionName(joint).replace(/ \(.*\)/, '')) }
-  const wound = outfit.wound.find(({ role }) => role === id)
-  if (wound)
-    return {
-      above: [woundName(wound), lineSpec(wound, show)],
-      ...(wound.lengthM ? { below: show.entered('length', wound.lengthM) } : {}),
-    }
-  const piece = trace.pieces.find((candidate) => candidate.id === id)
-  if (!piece) return { above: [] }
-  if (isLine(piece)) return { above: [pieceName(piece), lineSpec(piece, show)], below: show.entered('length', piece.lengthM) }
-  if (piece.role === 'bait') return { above: inTwoLines(BAITS[piece.bait].name) }
-  if (piece.role === 'sinker') return { above: [show.entered('mass', piece.massKg), SINKER_SHAPES[piece.shape].name] }
-  if (piece.role === 'hook') return { above: [piece.size, HOOK_PATTERNS[piece.pattern].name] }
-  if (piece.role === 'hardware') return { above: inTwoLines(pieceSpec(piece, show)) }
-  return { above: [piece.role, show.entered('mass', piece.massKg)] }
+export function reachLabel(rig: Rig, ref: LinkRef, show: Show): ReachLabel {
+  const { trace, outfit, catalogue } = rig
+  if (ref.at === 'reel') return { above: ['reel'] }
+  const joint = jointAt(rig, ref)
+  if (joint) return { above: inTwoLines(catalogue.connections[joint.connection].name.replace(/ \(.*\)/, '')) }
+  if (ref.at === 'wound') {
+    const wound = outfit.wound.find(({ role }) => role === ref.role)
+    if (!wound) return { above: [] }
+    const below = wound.lengthM ? { below: show.entered('length', wound.lengthM) } : {}
+    return { above: [woundName(wound), lineSpec(catalogue, wound, show)], ...below }
+  }
+  const piece = ref.at === 'piece' ? pieceById(trace, ref.id) : undefined
+  return piece ? pieceLabel(catalogue, piece, show) : { above: [] }
+}
+
+function pieceLabel(catalogue: Catalogue, piece: Piece, show: Show): ReachLabel {
+  if (isLine(piece))
+    return { above: [pieceName(piece), lineSpec(catalogue, piece, show)], below: show.entered('length', piece.lengthM) }
+  switch (piece.role) {
+    case 'bait':
+      return { above: inTwoLines(catalogue.baits[piece.bait].name) }
+    case 'sinker':
+      return { above: [show.entered('mass', piece.massKg), catalogue.sinkers[piece.shape].name] }
+    case 'hook':
+      return { above: [piece.size, catalogue.hooks.patterns[piece.pattern].name] }
+    case 'hardware':
+      return { above: inTwoLines(pieceSpec(catalogue, piece, show)) }
+    default:
+      return { above: [piece.role, show.entered('mass', piece.massKg)] }
+  }
 }
 
 function inTwoLines(name: string): string[] {

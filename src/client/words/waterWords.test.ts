@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import type { Show } from '../settings/preferences.tsx'
@@ -31,12 +32,12 @@ test.each([
   [{ kind: 'dusk' }, 'Dark'],
   [{ kind: 'moonrise' }, 'Moonrise'],
 ] as const)('an event in the reader’s own units: %o', (event, words) => {
-  expect(eventWords({ timeMs: 0, ...event } as DayEvent, show)).toBe(words)
+  expect(eventWords(catalogue, { timeMs: 0, ...event } as DayEvent, show)).toBe(words)
 })
 
 test('a sinker’s shape is told only where it is wanted', () => {
   const sinker = { shape: 'gripWire', massKg: 0.0283495231 } as const
-  expect([sinkerWords(sinker, show), sinkerWords(sinker, show, false)]).toEqual(['1 oz wired grip', '1 oz'])
+  expect([sinkerWords(catalogue, sinker, show), sinkerWords(catalogue, sinker, show, false)]).toEqual(['1 oz wired grip', '1 oz'])
 })
 
 test('days between two instants', () => {

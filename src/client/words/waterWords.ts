@@ -1,17 +1,17 @@
-import { SINKER_SHAPES } from '../../core/gear/sinkers.ts'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { SkyEvent } from '../../core/physics/sky/sky.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
-import type { Owned } from '../../core/plan/planDay.ts'
-import type { SkyEvent } from '../../core/sky/sky.ts'
+import type { Owned } from '../../core/plan/owned.ts'
 import type { Show } from '../settings/preferences.tsx'
 
 const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW']
 
 /** A direction as one of sixteen points. */
-export const compassPoint = (deg: number) => POINTS[Math.round(deg / 22.5) % 16]!
+export const compassPoint = (deg: number) => POINTS[Math.round(deg / 22.5) % 16] ?? 'N'
 
 /** A sinker of the box; its shape is told where several are in it. */
-export const sinkerWords = ({ massKg, shape }: Owned, show: Show, withShape = true) =>
-  `${show.entered('mass', massKg)}${withShape ? ` ${SINKER_SHAPES[shape].name}` : ''}`
+export const sinkerWords = ({ sinkers }: Catalogue, { massKg, shape }: Owned, show: Show, withShape = true) =>
+  `${show.entered('mass', massKg)}${withShape ? ` ${sinkers[shape].name}` : ''}`
 
 const SKY_WORDS: Record<SkyEvent, string> = {
   dawn: 'First light',
@@ -23,7 +23,7 @@ const SKY_WORDS: Record<SkyEvent, string> = {
 }
 
 /** One event of a day, in a line. */
-export function eventWords(event: DayEvent, show: Show): string {
+export function eventWords(catalogue: Catalogue, event: DayEvent, show: Show): string {
   switch (event.kind) {
     case 'high':
     case 'low':
@@ -31,7 +31,7 @@ export function eventWords(event: DayEvent, show: Show): string {
     case 'slack':
       return `Slack, ${show.computed('speed', event.rateMperS)}`
     case 'change':
-      return event.to ? `To ${sinkerWords(event.to, show)}` : 'No sinker of the box holds'
+      return event.to ? `To ${sinkerWords(catalogue, event.to, show)}` : 'No sinker of the box holds'
     default:
       return SKY_WORDS[event.kind]
   }

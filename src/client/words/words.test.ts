@@ -1,20 +1,22 @@
 import { describe, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { derivationOf } from '../../core/moments/derivation.ts'
-import { evaluate, momentsOf } from '../../core/moments/evaluate.ts'
-import { usualConditions } from '../../core/trace/conditions.ts'
-import { conditionDifferences, differences } from '../../core/trace/differences.ts'
-import { withJoint, withLength, withPiece } from '../../core/trace/edit.ts'
-import { joined } from '../../core/trace/hang.ts'
-import type { HookPiece, LinePiece } from '../../core/trace/schema.ts'
-import { usualWater } from '../../core/trace/waterConditions.ts'
+import { catalogue, evaluated, rigOf, setupOf } from '../../../tests/fixtures/setups.ts'
+import { derivationOf } from '../../core/analysis/derivation.ts'
+import { conditionDifferences, differences } from '../../core/analysis/differences.ts'
+import { defaultConditions } from '../../core/documents/conditions.ts'
+import { jointRef, type LinkRef, pieceRef, woundRef } from '../../core/documents/linkRef.ts'
+import type { HookPiece, LinePiece, Trace } from '../../core/documents/trace.ts'
+import { defaultWater } from '../../core/documents/water.ts'
+import { joined } from '../../core/edit/attach.ts'
+import { withJoint, withLength, withPiece } from '../../core/edit/changes.ts'
+import { resultsOf } from '../../core/moments/judge.ts'
 import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
+import { viewOf } from '../moments/momentViews.ts'
 import type { Show } from '../settings/preferences.tsx'
 import { derivationText, stepWords } from './derivationWords.ts'
 import { differenceWords } from './differenceWords.ts'
 import { linkName, pieceSpec, reachLabel } from './names.ts'
-import { figureWords } from './verdictWords.ts'
 
 const UNITS = { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' }
 const show: Show = {
@@ -23,16 +25,17 @@ const show: Show = {
 }
 const outfit = braidOutfit(50)
 const { trace } = FAMILY_FIXTURES[0]!
+const rig = rigOf(trace, outfit)
 
 test('links are named as a person would', () => {
-  expect(linkName(trace, outfit, 'leader.joint')).toBe('FG (woven) at the leader')
-  expect(linkName(trace, outfit, 'main')).toBe('main line')
-  expect(linkName(trace, outfit, 'main.joint')).toBe('double uni at the main line')
-  expect(linkName(trace, outfit, 'hook-length')).toBe('hook length')
+  expect(linkName(rig, jointRef('leader'))).toBe('FG (woven) at the leader')
+  expect(linkName(rig, woundRef('main'))).toBe('main line')
+  expect(linkName(rig, { at: 'woundJoint', role: 'main' })).toBe('double uni at the main line')
+  expect(linkName(rig, pieceRef('hook-length'))).toBe('hook length')
 })
 
 test('parts say what they are and their size', () => {
-  const spec = (id: string) => pieceSpec(trace.pieces.find((piece) => piece.id === id)!, show)
+  const spec = (id: string) => pieceSpec(catalogue, trace.pieces.find((piece) => piece.id === id)!, show)
   expect(['leader', 'lead', 'swivel', 'hook', 'bait'].map(spec)).toEqual([
     'mono 40 lb',
     '90 g ball',
@@ -45,14 +48,15 @@ test('parts say what they are and their size', () => {
 test('every part of every family has a label of at most two short lines', () => {
   for (const fixture of FAMILY_FIXTURES)
     for (const { id } of fixture.trace.pieces) {
-      const { above } = reachLabel(fixture.trace, outfit, id, show)
+      const { above } = reachLabel(rigOf(fixture.trace, outfit), pieceRef(id), show)
       expect(above.length === 1 || above.length === 2, id).toBe(true)
       for (const text of above) expect(text.length, text).toBeLessThanOrEqual(22)
     }
 })
 
 describe('differences in words', () => {
-  const words = (changed: typeof trace) => differences(trace, changed).map((difference) => differenceWords(difference, show))
+  const words = (changed: typeof trace) =>
+    differences(trace, changed).map((difference) => differenceWords(catalogue, difference, show))
   test('strength, length, knot, size', () => {
     expect(words(withPiece(trace, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 60 * LB })))).toEqual([
       'leader 40 lb → 60 lb',
@@ -79,14 +83,16 @@ describe('differences in words', () => {
 
 test('a verdict’s figure is in the units shown, and never NaN', () => {
   for (const fixture of FAMILY_FIXTURES) {
-    const evaluation = evaluate(fixture.trace, outfit, { ...usualConditions(), dragN: 40 })
-    for (const { moment } of momentsOf(evaluation)) {
-      const words = figureWords(evaluation, moment, show)
+    const setup = setupOf(fixture.trace, outfit, { ...defaultConditions(), dragN: 40 })
+    const wording = { show, catalogue, nameOf: (ref: LinkRef) => linkName(setup, ref) }
+    for (const result of resultsOf(evaluated(fixture.trace, outfit, setup.conditions))) {
+      const words = viewOf(result).figure(result, wording)
       expect(words).toMatch(
         { snag: /\d+\s%$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, settle: /\d g wanted$/, run: /\d lb/ }[
-          moment
+          result.moment
         ],
       )
+      expect(viewOf(result).decides(result, wording)).not.toMatch(/NaN|undefined|Infinity/)
       expect(words).not.toMatch(/NaN|undefined|Infinity/)
     }
   }
@@ -94,29 +100,35 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
 
 describe('of the whole trace, and of its conditions', () => {
   test('name, tags, weak link and fuse read as they are said; a knot is named by its piece', () => {
-    const changed = { ...trace, name: 'night ledger', tags: ['night', 'sand'], fuse: 'hook.joint', weakLink: 'hook-length' }
-    expect(differences(trace, changed).map((difference) => differenceWords(difference, show))).toEqual([
-      'name running ledger → night ledger',
+    const changed = {
+      ...trace,
+      name: 'night ledger',
+      tags: ['night', 'sand'],
+      fuse: jointRef('hook') as NonNullable<Trace['fuse']>,
+      weakLink: 'hook-length',
+    }
+    expect(differences(trace, changed).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
+      'name runningLedger → night ledger',
       'tags none → night, sand',
       'weak link none → hook length',
       'fuse none → hook’s knot',
     ])
   })
   test('conditions in the units shown', () => {
-    const before = usualConditions()
+    const before = defaultConditions()
     const after = { ...before, dragN: 12 * LB, fishMassKg: 5, castStyle: 'lob' as const, wet: false }
-    expect(conditionDifferences(before, after).map((difference) => differenceWords(difference, show))).toEqual([
+    expect(conditionDifferences(before, after).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
       'cast overhead → lob',
       'drag 6.74 lb → 12 lb',
       'fish lifted 3 kg → 5 kg',
       'wet yes → no',
     ])
-    const wet = { ...before, water: usualWater('anchor') }
-    expect(conditionDifferences(before, wet).map((difference) => differenceWords(difference, show))).toEqual([
-      'reckoned how it settles no → yes',
+    const wet = { ...before, water: defaultWater(catalogue, 'anchor') }
+    expect(conditionDifferences(before, wet).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
+      'how it settles calculated no → yes',
     ])
     const deeper = { ...wet, water: { ...wet.water, depthM: 40, weedFactor: 2 } }
-    expect(conditionDifferences(wet, deeper).map((difference) => differenceWords(difference, show))).toEqual([
+    expect(conditionDifferences(wet, deeper).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
       'depth 25 m → 40 m',
       'weed 1 → 2',
     ])
@@ -126,13 +138,14 @@ describe('of the whole trace, and of its conditions', () => {
 test('a derivation reads out every step of every family, with units and no stray number', () => {
   for (const fixture of FAMILY_FIXTURES)
     for (const moment of ['cast', 'run', 'snag', 'hand'] as const) {
-      const fished = { trace: fixture.trace, outfit, conditions: { ...usualConditions(), dragN: 40 } }
-      const steps = derivationOf(fished, moment).map((step) => stepWords(step, show, (id) => id))
+      const steps = derivationOf(setupOf(fixture.trace, outfit, { ...defaultConditions(), dragN: 40 }), moment).map((step) =>
+        stepWords(step, show, (id) => id),
+      )
       const text = derivationText(steps)
       expect(text).not.toMatch(/NaN|undefined|Infinity|\[object/)
       for (const { formula, given, gives, source } of steps)
         for (const part of [formula.join(), given.join(), gives.join(), source]) expect(part.length).toBeGreaterThan(3)
     }
-  const [run] = derivationOf({ trace, outfit, conditions: usualConditions() }, 'run').slice(-2)
+  const [run] = derivationOf(setupOf(trace, outfit, defaultConditions()), 'run').slice(-2)
   expect(stepWords(run!, show, (id) => id).given).toContain('allowed fraction: 0.75, rule')
 })

@@ -1,22 +1,20 @@
-import type { Cast } from '../moments/cast.ts'
-import type { Hand } from '../moments/hand.ts'
-import type { Run } from '../moments/run.ts'
-import type { Settle } from '../moments/settle.ts'
-import type { Snag } from '../moments/snag.ts'
-import type { Workings } from '../moments/workings.ts'
-import type { Conditions } from '../trace/conditions.ts'
-import type { RuleSet } from '../trace/ruleSet.ts'
-import type { Trace } from '../trace/schema.ts'
+import type { Conditions } from '../documents/conditions.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
+import type { Trace } from '../documents/trace.ts'
+import type { Judgement } from '../moments/judge.ts'
 import type { Phrase } from './phrase.ts'
 
 /** `fault`: it will go wrong. `caution`: it may well. `note`: worth knowing. */
 export type Severity = 'fault' | 'caution' | 'note'
 
-/** What a remedy makes of a trace and of how it is fished; what it leaves out stays. */
-export type Mended = { trace?: Trace; conditions?: Conditions }
+/** How bad a finding is: larger is worse. */
+export const SEVERITY_RANK: Readonly<Record<Severity, number>> = { note: 0, caution: 1, fault: 2 }
 
-/** One step that mends a finding, likeliest first; `make` returns undefined where it cannot be done. */
-export type Remedy = { label: string; make: () => Mended | undefined }
+/** What a remedy makes of a trace and of the conditions it is fished under; what it leaves out stays. */
+export type Remedied = { trace?: Trace; conditions?: Conditions }
+
+/** One step that fixes a finding, likeliest first; `make` returns undefined where it cannot be done. */
+export type Remedy = { label: string; make: () => Remedied | undefined }
 
 /** What is wrong, or worth knowing, in one sentence with its figure. */
 export type Finding = {
@@ -33,16 +31,8 @@ export type Finding = {
   remedies: readonly Remedy[]
 }
 
-/** What a rule looks at: the trace judged, and the rule set in force. */
-export type Judged = {
-  workings: Workings
-  cast: Cast | undefined
-  settle: Settle | undefined
-  run: Run | undefined
-  snag: Snag | undefined
-  hand: Hand | undefined
-  ruleSet: RuleSet | undefined
-}
+/** What a rule looks at: what the moments say, and the rule set in force. */
+export type Judged = Judgement & { ruleSet: RuleSet | undefined }
 
 /** A rule looks at one thing and says what it finds. */
 export type Rule = { id: string; check: (judged: Judged) => Omit<Finding, 'id' | 'rule' | 'aside'>[] }

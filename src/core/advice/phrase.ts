@@ -1,18 +1,18 @@
 import type { Quantity } from '../units/quantities.ts'
 
 /** A figure in a sentence, to be shown in whatever unit the reader uses. */
-export type Figure = { quantity: Quantity; si: number }
+export type PhraseFigure = { quantity: Quantity; si: number }
 /** A sentence with its figures left in SI: who shows it chooses the units. */
-export type Phrase = readonly (string | Figure)[]
+export type Phrase = readonly (string | PhraseFigure)[]
 
-export const strength = (si: number): Figure => ({ quantity: 'strength', si })
-export const length = (si: number): Figure => ({ quantity: 'length', si })
-export const mass = (si: number): Figure => ({ quantity: 'mass', si })
-export const speed = (si: number): Figure => ({ quantity: 'speed', si })
-export const diameter = (si: number): Figure => ({ quantity: 'diameter', si })
+export const strength = (si: number): PhraseFigure => ({ quantity: 'strength', si })
+export const length = (si: number): PhraseFigure => ({ quantity: 'length', si })
+export const mass = (si: number): PhraseFigure => ({ quantity: 'mass', si })
+export const speed = (si: number): PhraseFigure => ({ quantity: 'speed', si })
+export const diameter = (si: number): PhraseFigure => ({ quantity: 'diameter', si })
 
 /** Builds a phrase: numbers without a unit are written as they are. */
-export function say(texts: TemplateStringsArray, ...values: (string | number | Figure)[]): Phrase {
+export function say(texts: TemplateStringsArray, ...values: (string | number | PhraseFigure)[]): Phrase {
   return texts
     .flatMap((text, i) => {
       const value = values[i]
@@ -22,6 +22,6 @@ export function say(texts: TemplateStringsArray, ...values: (string | number | F
 }
 
 /** A phrase as text, each figure by the given hand. */
-export function phraseText(phrase: Phrase, show: (figure: Figure) => string): string {
+export function phraseText(phrase: Phrase, show: (figure: PhraseFigure) => string): string {
   return phrase.map((part) => (typeof part === 'string' ? part : show(part))).join('')
 }

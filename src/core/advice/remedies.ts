@@ -1,53 +1,55 @@
-import { type ConnectionId, connectionOf } from '../gear/connections.ts'
-import type { Material } from '../gear/materials.ts'
-import { withJoint, withPiece } from '../trace/edit.ts'
-import { pieceName, withArticle } from '../trace/names.ts'
-import { freeLine } from '../trace/outfit.ts'
-import type { Redrawn } from '../trace/redraw/redrawn.ts'
-import { jointOf, type LinePiece, OUTFIT, type Piece, parentId, type Trace } from '../trace/schema.ts'
-import { materialsBeside } from '../trace/suits.ts'
+import { efficiencyOf } from '../catalogue/catalogue.ts'
+import type { ConnectionId, Joins } from '../catalogue/ids.ts'
+import type { LineSpec } from '../catalogue/materials.ts'
+import { isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { withJoint, withPiece } from '../edit/changes.ts'
+import type { EditResult } from '../edit/editResult.ts'
+import { materialsBeside } from '../setup/connectionRules.ts'
+import { pieceName, withArticle } from '../setup/names.ts'
+import { freeLine } from '../setup/outfitLines.ts'
 import type { Judged, Remedy } from './finding.ts'
 
 /** What a part is called in a sentence. */
 export function called(trace: Trace, id: string): string {
-  return withArticle(pieceName(trace.pieces.find((piece) => piece.id === id) ?? { id }))
+  return withArticle(pieceName(pieceById(trace, id) ?? { id }))
 }
 
-export const pieceOf = ({ workings }: Judged, id: string): Piece | undefined =>
-  workings.trace.pieces.find((piece) => piece.id === id)
-
-/** A trace drawn anew as a remedy, where it could be drawn. */
-export const redrawn = (label: string, draw: () => Redrawn): Remedy => ({
+/** An edit as a remedy, where it can be made. */
+export const byEdit = (label: string, edit: () => EditResult): Remedy => ({
   label,
   make: () => {
-    const result = draw()
+    const result = edit()
     return result.ok ? { trace: result.trace } : undefined
   },
 })
 
-/** Another connection for a joint, at its usual turns and nominal strength. */
-export function retied({ workings: { trace } }: Judged, id: string, connection: ConnectionId): Remedy {
+/** A part without some of its own figures, or with others, as a remedy. */
+export const changed = <P extends Piece>(
+  { setup: { trace } }: Judged,
+  part: P,
+  label: string,
+  change: (old: P) => P,
+): Remedy => ({
+  label,
+  make: () => ({ trace: withPiece(trace, part.id, (old) => change(old as P)) }),
+})
+
+/** Another connection for a joint, at its usual turns and the catalogue's strength. */
+export function retied({ setup: { trace, catalogue } }: Judged, id: string, connection: ConnectionId): Remedy {
   return {
-    label: `tie ${called(trace, id)} with a ${connectionOf(connection).name}`,
+    label: `tie ${called(trace, id)} with a ${catalogue.connections[connection].name}`,
     make: () => ({ trace: withJoint(trace, id, ({ loopM }) => ({ connection, ...(loopM === undefined ? {} : { loopM }) })) }),
   }
 }
 
 /** Another strength for a line. */
-export function restrung({ workings: { trace } }: Judged, id: string, strengthN: number, label: string): Remedy {
-  return {
-    label,
-    make: () => ({
-      trace: withPiece(trace, id, (piece) => {
-        const { diameterM: _old, ...line } = piece as LinePiece
-        return { ...line, strengthN }
-      }),
-    }),
-  }
-}
+export const restrung = (judged: Judged, line: LinePiece, strengthN: number, label: string): Remedy =>
+  changed(judged, line, label, ({ diameterM: _old, ...rest }) => ({ ...rest, strengthN }))
 
 /** The stronger knots most people tie, by what they join. */
-const STOUT: Partial<Record<ReturnType<typeof connectionOf>['joins'], readonly ConnectionId[]>> = {
+const STOUT: Partial<Record<Joins, readonly ConnectionId[]>> = {
   'line-eye': ['palomar', 'doubleEyeClinch', 'crimpLoop', 'haywire', 'twoHalfHitches'],
   'line-shank': ['snell', 'palomar', 'crimpLoop', 'haywire'],
   'end-loop': ['nonSlipLoop', 'palomar', 'crimpLoop'],
@@ -56,23 +58,29 @@ const STOUT: Partial<Record<ReturnType<typeof connectionOf>['joins'], readonly C
 }
 
 /** The first of the stout knots that suits both lines and beats what is tied now; undefined where none does. */
-export function stouterKnot({ workings: { trace, outfit } }: Judged, id: string): ConnectionId | undefined {
-  const piece = trace.pieces.find((each) => each.id === id)
-  const joint = piece && jointOf(piece)
-  if (!piece || !joint) return undefined
-  const materials = materialsBeside(piece, trace, outfit)
-  const least = (connection: ConnectionId) =>
-    Math.min(...materials.map((material: Material) => connectionOf(connection).efficiency[material] ?? 0))
-  const now = joint.efficiency ?? least(joint.connection)
-  return STOUT[connectionOf(joint.connection).joins]
+export function stouterKnot({ setup }: Judged, piece: Piece): ConnectionId | undefined {
+  const { catalogue } = setup
+  const joint = jointOf(piece)
+  if (!joint) return undefined
+  const materials = materialsBeside(piece, setup)
+  const least = (tied: Parameters<typeof efficiencyOf>[1]) =>
+    Math.min(...materials.map((material) => efficiencyOf(catalogue, tied, material)?.mean ?? 0))
+  const now = least(joint)
+  return STOUT[catalogue.connections[joint.connection].joins]
     ?.filter((connection) => connection !== 'fg' || materials.includes('braid'))
-    .find((connection) => least(connection) > now + 0.01)
+    .find((connection) => least({ connection }) > now + 0.01)
 }
 
-/** The material above a joint: of the line its piece hangs from. */
-export function lineAbove({ workings: { trace, outfit } }: Judged, piece: Piece) {
+/** The line above a joint: that which its piece hangs from, the outfit's among them. */
+export function lineAbove({ setup: { trace, outfit } }: Judged, piece: Piece): LineSpec | undefined {
   const parent = parentId(piece.attach)
-  if (parent === OUTFIT) return freeLine(outfit)
-  const above = trace.pieces.find(({ id }) => id === parent)
-  return above && 'material' in above ? above : undefined
+  return parent === OUTFIT ? freeLine(outfit) : lineById(trace, parent)
 }
+
+/** The line a joint is tied in: the piece itself, or what it hangs from. */
+export const lineOfJoint = (judged: Judged, piece: Piece): LineSpec | undefined =>
+  isLine(piece) ? piece : lineAbove(judged, piece)
+
+/** The piece that a link belongs to, where it is one of the trace's. */
+export const ownPiece = ({ setup: { trace } }: Judged, id: string | undefined): Piece | undefined =>
+  id === undefined ? undefined : pieceById(trace, id)

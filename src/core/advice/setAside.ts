@@ -1,4 +1,4 @@
-import type { Trace } from '../trace/schema.ts'
+import type { Trace } from '../documents/trace.ts'
 import type { Finding } from './finding.ts'
 
 /** The trace with a finding set aside for a reason. */

@@ -2,37 +2,40 @@ import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { nominalDiameterM } from '../gear/materials.ts'
-import { usualConditions } from '../trace/conditions.ts'
-import { isLine, jointOf, parentId } from '../trace/schema.ts'
-import { cutList, usedOfOutfitM } from './cutList.ts'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { nominalDiameterM } from '../catalogue/materials.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { isLine, jointOf, parentId } from '../documents/pieces.ts'
+import { withJoint } from '../edit/changes.ts'
+import { usedOfOutfitM } from '../setup/cutLength.ts'
+import { replacementOf } from '../setup/replacement.ts'
+import { cutList } from './cutList.ts'
 import { partsList } from './partsList.ts'
-import { replacementOf } from './replacement.ts'
 import { buildSteps } from './steps.ts'
 
 const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
-const paternoster = draftOf('boomPaternoster', braidOutfit(50), usualConditions()).trace
+const paternoster = draftOf('boomPaternoster', braidOutfit(50), defaultConditions()).trace
 
 describe('cut list', () => {
   test('worked by hand: hook length of the running ledger', () => {
     // 0.9 m finished; uni at the swivel 0.10 + 7 × 5 d; snell at the hook 0.14 + 7 × 7 d; d nominal of 30 lb fluoro.
-    const d = nominalDiameterM('fluoro', 30 * LB)
-    const cut = cutList(fixture('running ledger'))
+    const d = nominalDiameterM(catalogue, 'fluoro', 30 * LB)
+    const cut = cutList({ trace: fixture('runningLedger'), catalogue })
       .flatMap(({ cuts }) => cuts)
       .find(({ id }) => id === 'hook-length')!
     expect(cut.cutM).toBeCloseTo(0.9 + 0.1 + 35 * d + 0.14 + 49 * d, 12)
   })
 
   test('dropper loops take the trunk’s line: twice the loop, the handling and the turns', () => {
-    const d = nominalDiameterM('mono', 20 * LB)
-    const body = cutList(fixture('string of small dressed hooks'))[0]!.cuts[0]!
+    const d = nominalDiameterM(catalogue, 'mono', 20 * LB)
+    const body = cutList({ trace: fixture('hookString'), catalogue })[0]!.cuts[0]!
     // Double uni to the outfit, three droppers on 5 cm loops, improved clinch at the sinker.
     expect(body.cutM).toBeCloseTo(1.5 + (0.13 + 35 * d) + 3 * (2 * 0.05 + 0.12 + 42 * d) + (0.1 + 35 * d), 12)
   })
 
   test('a double counts both strands once, and its own end knots take no more', () => {
-    const d = nominalDiameterM('braid', 80 * LB)
-    const double = cutList(fixture('top shot and wind-on'))
+    const d = nominalDiameterM(catalogue, 'braid', 80 * LB)
+    const double = cutList({ trace: fixture('windOn'), catalogue })
       .flatMap(({ cuts }) => cuts)
       .find(({ id }) => id === 'double')!
     expect(double.cutM).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 30 * d, 12)
@@ -41,7 +44,7 @@ describe('cut list', () => {
   test.each(FAMILY_FIXTURES)(
     '$trace.family: every line is in the list once, none cut shorter than it finishes, totals add up',
     ({ trace }) => {
-      const groups = cutList(trace)
+      const groups = cutList({ trace, catalogue })
       const cuts = groups.flatMap((group) => group.cuts)
       expect(cuts.map(({ id }) => id).sort()).toEqual(
         trace.pieces
@@ -59,7 +62,18 @@ describe('cut list', () => {
   )
 
   test('the woven join uses more of the braid than of the leader', () => {
-    expect(usedOfOutfitM(paternoster, { material: 'braid', diameterM: 0.0003 })).toBeCloseTo(0.35 + 7 * 22 * 0.0003, 12)
+    expect(
+      usedOfOutfitM({ trace: paternoster, catalogue }, { material: 'braid', strengthN: 50 * LB, diameterM: 0.0003 }),
+    ).toBeCloseTo(0.35 + 7 * 22 * 0.0003, 12)
+  })
+
+  test('a loop in the outfit’s own line takes its length twice', () => {
+    const looped = (loopM: number) =>
+      usedOfOutfitM(
+        { trace: withJoint(paternoster, 'leader', () => ({ connection: 'surgeonsLoop', loopM })), catalogue },
+        { material: 'braid', strengthN: 50 * LB, diameterM: 0.0003 },
+      )
+    expect(looped(0.3) - looped(0.1)).toBeCloseTo(0.4, 12)
   })
 })
 
@@ -73,11 +87,11 @@ test('the parts list counts alike parts together and leaves line, knots and bait
 describe('replacement', () => {
   test('worked by hand: a hook length with its hook', () => {
     // Fluoro at 0.35 units a metre as cut, a hook 0.45; uni 1 minute, snell 1.5, bait fitted 0.2.
-    const ledger = fixture('running ledger')
-    const cut = cutList(ledger)
+    const ledger = fixture('runningLedger')
+    const cut = cutList({ trace: ledger, catalogue })
       .flatMap(({ cuts }) => cuts)
       .find(({ id }) => id === 'hook-length')!
-    const lost = replacementOf(ledger, ['hook-length', 'hook', 'bait'])
+    const lost = replacementOf({ trace: ledger, catalogue }, ['hook-length', 'hook', 'bait'])
     expect(lost.cost).toBeCloseTo(cut.cutM * 0.35 + 0.45, 12)
     expect(lost.minutes).toBeCloseTo(1 + 1.5 + 0.2, 12)
   })
@@ -86,14 +100,14 @@ describe('replacement', () => {
     '$trace.family: the parts of a trace cost what the whole does; nothing costs nothing',
     ({ trace }) => {
       const ids = trace.pieces.map(({ id }) => id)
-      const whole = replacementOf(trace, ids)
+      const whole = replacementOf({ trace, catalogue }, ids)
       const summed = ids
-        .map((id) => replacementOf(trace, [id]))
+        .map((id) => replacementOf({ trace, catalogue }, [id]))
         .reduce((a, b) => ({ cost: a.cost + b.cost, minutes: a.minutes + b.minutes }))
       expect(whole.cost).toBeCloseTo(summed.cost, 9)
       expect(whole.minutes).toBeCloseTo(summed.minutes, 9)
       expect(whole.cost).toBeGreaterThan(0)
-      expect(replacementOf(trace, [])).toEqual({ cost: 0, minutes: 0 })
+      expect(replacementOf({ trace, catalogue }, [])).toEqual({ cost: 0, minutes: 0 })
     },
   )
 })
@@ -102,7 +116,7 @@ describe('steps', () => {
   test.each(FAMILY_FIXTURES)(
     '$trace.family: whatever is threaded goes on before the knot that closes its line, and every knot is tied once',
     ({ trace }) => {
-      const steps = buildSteps(trace)
+      const steps = buildSteps({ trace, catalogue })
       const tiedAt = (id: string) => steps.findIndex((step) => (step.do === 'tie' || step.do === 'connect') && step.piece === id)
       for (const [i, step] of steps.entries()) {
         if (step.do !== 'thread' || step.before === undefined) continue
@@ -121,7 +135,7 @@ describe('steps', () => {
   )
 
   test('sliders go on in the order they lie, and the connection to the outfit comes last', () => {
-    const steps = buildSteps(paternoster)
+    const steps = buildSteps({ trace: paternoster, catalogue })
     const threaded = steps.find((step) => step.do === 'thread')
     expect(threaded).toMatchObject({
       line: 'body',

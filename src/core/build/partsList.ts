@@ -1,4 +1,6 @@
-import { isLine, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
+import stableJson from 'safe-stable-stringify'
+import { isLine } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 
 type Part = Exclude<Piece, LinePiece | { role: 'bait' }>
 export type PartCount = { sample: Part; count: number }
@@ -14,7 +16,7 @@ export function partsList(trace: Trace): PartCount[] {
     )
       continue
     const { id: _id, attach: _attach, label: _label, ...kind } = piece
-    const key = JSON.stringify(kind)
+    const key = stableJson(kind) ?? ''
     const row = counts.get(key) ?? { sample: piece, count: 0 }
     row.count += 1
     counts.set(key, row)

@@ -1,6 +1,10 @@
-import { connectionOf } from '../gear/connections.ts'
-import { isLine, type Joint, jointOf, type LinePiece, OUTFIT, type Piece, parentId, type Trace } from '../trace/schema.ts'
-import { turnsIn } from './cutList.ts'
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import type { Joint } from '../documents/fields.ts'
+import { hungFrom, isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { turnsIn } from '../setup/cutLength.ts'
+import type { Rig } from '../setup/setup.ts'
 
 /** One thing to do at the table, in order. Piece ids; the screen words them. */
 export type Step =
@@ -19,15 +23,15 @@ export type Step =
  * The order in which a trace is built: from its own head down, each line threaded before its far end is closed, marks fixed
  * after, branches next, and the connection to the outfit last.
  */
-export function buildSteps(trace: Trace): Step[] {
-  const builder = new Builder(trace)
-  const heads = trace.pieces.filter(({ attach }) => parentId(attach) === OUTFIT)
+export function buildSteps({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): Step[] {
+  const builder = new Builder(trace, catalogue)
+  const heads = hungFrom(trace, OUTFIT)
   const onOutfit = heads.filter(({ attach }) => attach.how !== 'joined').sort(byPlace)
   const tiedToOutfit = heads.filter(({ attach }) => attach.how === 'joined')
   for (const head of [...tiedToOutfit, ...onOutfit]) builder.pieceAndBelow(head)
   const closing = tiedToOutfit.flatMap((piece): Step[] => {
-    const joint = jointOf(piece)!
-    return [{ do: 'connect', piece: piece.id, joint, turns: builder.turns(joint, piece) }]
+    const joint = jointOf(piece)
+    return joint ? [{ do: 'connect', piece: piece.id, joint, turns: builder.turns(joint, piece) }] : []
   })
   const threadOutfit: Step[] =
     onOutfit.length > 0
@@ -46,16 +50,16 @@ export function buildSteps(trace: Trace): Step[] {
 class Builder {
   readonly steps: Step[] = []
   private readonly trace: Trace
-  private readonly byId: Map<string, Piece>
+  private readonly catalogue: Catalogue
 
-  constructor(trace: Trace) {
+  constructor(trace: Trace, catalogue: Catalogue) {
     this.trace = trace
-    this.byId = new Map(trace.pieces.map((piece) => [piece.id, piece]))
+    this.catalogue = catalogue
   }
 
   /** A piece that is already tied on: build what hangs from it. */
   pieceAndBelow(piece: Piece): void {
-    const hung = this.trace.pieces.filter(({ attach }) => parentId(attach) === piece.id)
+    const hung = hungFrom(this.trace, piece.id)
     if (isLine(piece)) this.line(piece, hung)
     else for (const child of hung) this.attach(child)
   }
@@ -85,7 +89,7 @@ class Builder {
           line: line.id,
           atM: attach.atM,
           joint: attach.joint,
-          turns: turnsIn(attach.joint, line),
+          turns: turnsIn(this.catalogue, attach.joint, line),
         })
     }
     for (const child of [...near, ...partWay, ...far]) this.pieceAndBelow(child)
@@ -104,7 +108,7 @@ class Builder {
     // Bait goes on at the water.
     if (!joint || joint.connection === 'runsOn' || child.role === 'bait') return
     this.steps.push(
-      connectionOf(joint.connection).joins === 'fixture'
+      !isTied(joint)
         ? { do: 'fit', piece: child.id, to }
         : { do: 'tie', piece: child.id, to, joint, turns: this.turns(joint, child) },
     )
@@ -112,8 +116,8 @@ class Builder {
 
   /** Turns in the line the knot is tied in: the piece's own, else the one it hangs from. */
   turns(joint: Joint, piece: Piece): number {
-    const line = isLine(piece) ? piece : this.byId.get(parentId(piece.attach))
-    return isLine(line) ? turnsIn(joint, line) : (joint.turns ?? 0)
+    const line = isLine(piece) ? piece : lineById(this.trace, parentId(piece.attach))
+    return line ? turnsIn(this.catalogue, joint, line) : (joint.turns ?? 0)
   }
 }
 

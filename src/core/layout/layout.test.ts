@@ -1,17 +1,23 @@
 import { describe, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { evaluate } from '../moments/evaluate.ts'
-import type { LineShape } from '../settling/lineShape.ts'
-import { usualConditions } from '../trace/conditions.ts'
-import { isLine } from '../trace/schema.ts'
+import { evaluated } from '../../../tests/fixtures/setups.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { linkKey } from '../documents/linkRef.ts'
+import { isLine } from '../documents/pieces.ts'
+import type { LineShape } from '../setup/settling/lineShape.ts'
 import { layOutLineView } from './lineView.ts'
 import { layOutPeakChart } from './peakChart.ts'
 import { layOutProfile } from './profile.ts'
 import { layOutReach, type ReachLayout, type ReachOptions } from './reach.ts'
 
 const outfit = braidOutfit(50)
-const options: ReachOptions = { width: 1230, trunkY: 58, laneHeight: 70, labelWidth: (id) => 6 * Math.min(12, id.length) }
+const options: ReachOptions = {
+  width: 1230,
+  trunkY: 58,
+  laneHeight: 70,
+  labelWidth: (ref) => 6 * Math.min(12, linkKey(ref).length),
+}
 const lanesOf = (layout: ReachLayout) => {
   const slots = layout.items.filter(({ onLine }) => !onLine)
   return [...new Set(slots.map(({ y }) => y))].map((lane) => slots.filter(({ y }) => y === lane))
@@ -36,7 +42,7 @@ describe.each(FAMILY_FIXTURES)('the reach of $trace.family', ({ trace }) => {
       const inOrder = items.toSorted((a, b) => a.x0 - b.x0)
       for (const [i, item] of inOrder.entries()) if (i > 0) expect(item.x0).toBeGreaterThanOrEqual(inOrder[i - 1]!.x1 - 0.01)
       for (const item of inOrder)
-        if (item.kind !== 'reel') expect(item.x1 - item.x0).toBeGreaterThanOrEqual(options.labelWidth(item.id))
+        if (item.kind !== 'reel') expect(item.x1 - item.x0).toBeGreaterThanOrEqual(options.labelWidth(item.ref))
     }
   })
 
@@ -47,7 +53,7 @@ describe.each(FAMILY_FIXTURES)('the reach of $trace.family', ({ trace }) => {
   })
 
   test('the profile’s steps run from left to right, each path’s links in order', () => {
-    const { snag } = evaluate(trace, outfit, { ...usualConditions(), dragN: 10 * LB })
+    const { snag } = evaluated(trace, outfit, { ...defaultConditions(), dragN: 10 * LB })
     for (const path of snag!.paths) {
       const { steps, topN } = layOutProfile(path.links, path.first, layout, {
         height: 190,
@@ -79,7 +85,7 @@ test('the reach fills its width exactly where there is room, and asks for more w
 })
 
 test('at true scale the trace’s lines are in proportion', () => {
-  const { trace } = FAMILY_FIXTURES.find((each) => each.trace.family === 'boom paternoster')!
+  const { trace } = FAMILY_FIXTURES.find((each) => each.trace.family === 'boomPaternoster')!
   const layout = layOutReach(trace, outfit, { ...options, trueScale: true })
   const widthOf = (id: string) => {
     const item = layout.items.find((each) => each.id === id)!

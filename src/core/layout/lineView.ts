@@ -1,5 +1,5 @@
-import type { LineShape } from '../settling/lineShape.ts'
-import type { LinePoint } from '../water/lineInWater.ts'
+import type { LinePoint } from '../physics/water/lineInWater.ts'
+import type { LineShape } from '../setup/settling/lineShape.ts'
 
 /** Lines in the water drawn to one scale both ways, from the same boat or rod. */
 export type LineViewLayout = {
@@ -19,7 +19,7 @@ export type LineViewLayout = {
 type Room = { width: number; height: number; pad: number }
 type Flat = { x: number; y: number; tx: number; ty: number; s: number }
 
-/** Least width of the picture over the depth: a line straight up and down still shows its water. */
+/** MinimumSinker width of the picture over the depth: a line straight up and down still shows its water. */
 const LEAST_SPAN = 0.6
 /** Of the picture's width, what the scale bar may take at most. */
 const BAR_SHARE = 0.25

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import type { PeakPoint } from '../moments/peakByLineOut.ts'
+import { roundTicks } from './roundTicks.ts'
 
 export type PeakChartOptions = {
   width: number
@@ -45,11 +46,7 @@ export function layOutPeakChart(
       .join(''),
     xOf,
     yOf,
-    ticksM: scaleLinear([0, mostM / tickUnitM], [0, mostM])
-      .ticks(4)
-      .map((tick) => tick * tickUnitM),
-    ticksN: scaleLinear([0, topN / tickUnitN], [0, topN])
-      .ticks(4)
-      .map((tick) => tick * tickUnitN),
+    ticksM: roundTicks(0, mostM, tickUnitM, 4),
+    ticksN: roundTicks(0, topN, tickUnitN, 4),
   }
 }

@@ -1,11 +1,13 @@
 import { scaleLinear } from 'd3-scale'
-import type { Link } from '../strength/pathLinks.ts'
-import { pieceOfLink } from '../trace/schema.ts'
+import type { LinkRef } from '../documents/linkRef.ts'
+import type { Link } from '../setup/pathLinks.ts'
 import type { ReachLayout } from './reach.ts'
+import { roundTicks } from './roundTicks.ts'
 
 /** One link's step: its strength, and one spread either side, under its slot on the reach. */
 export type ProfileStep = {
   id: string
+  ref: LinkRef
   x0: number
   x1: number
   y: number
@@ -42,7 +44,7 @@ export function layOutProfile(
   const topN = 1.1 * Math.max(Math.min(strongestN, TOP_OVER_WEAKEST * weakestN), ...options.loadsN, 1)
   const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
   const slots = new Map(reach.items.map((item) => [item.id, item]))
-  const knotInLine = (link: Link) => (slots.has(link.id) ? undefined : slots.get(pieceOfLink(link.id)))
+  const knotInLine = ({ id, ref }: Link) => (slots.has(id) || ref.at !== 'joint' ? undefined : slots.get(ref.id))
   // A link in another lane, between two in this one (a pulley's stop), is passed by, not drawn across what is above it.
   const comesBack = (i: number, laneY: number) => links.slice(i + 1).some(({ id }) => slots.get(id)?.y === laneY)
   let laneY = slots.get(links[0]?.id ?? '')?.y ?? 0
@@ -58,7 +60,7 @@ export function layOutProfile(
     const rest = links.slice(i + 1)
     const nextAt = rest.findIndex((each) => !knotInLine(each)?.onLine)
     const knots = nextAt < 0 ? rest : rest.slice(0, nextAt)
-    const pastKnots = Math.max(0, ...knots.map((each) => knotInLine(each)!.x1))
+    const pastKnots = Math.max(0, ...knots.map((each) => knotInLine(each)?.x1 ?? 0))
     const left = slots.get(rest[knots.length]?.id ?? '')?.x0 ?? Number.POSITIVE_INFINITY
     const ownEnd = Math.min(slot?.x1 ?? 0, left > x0 ? left : Number.POSITIVE_INFINITY)
     const x1 = dip ? knot.x1 : Math.max(x0 + LEAST_STEP, ownEnd, pastKnots)
@@ -66,6 +68,7 @@ export function layOutProfile(
     const spreadN = link.variation * link.strengthN
     return {
       id: link.id,
+      ref: link.ref,
       dip,
       x0,
       x1,
@@ -75,15 +78,13 @@ export function layOutProfile(
       over: link.strengthN > topN,
       strengthN: link.strengthN,
       weakest: link.strengthN === weakestN,
-      first: first[i]!,
+      first: first[i] ?? 0,
     }
   })
   return {
     steps,
     topN,
     yOf,
-    ticksN: scaleLinear([0, topN / options.tickUnitN], [0, topN])
-      .ticks(5)
-      .map((tick) => tick * options.tickUnitN),
+    ticksN: roundTicks(0, topN, options.tickUnitN, 5),
   }
 }

@@ -1,11 +1,15 @@
-import { connectionOf } from '../gear/connections.ts'
-import type { Outfit } from '../trace/outfit.ts'
-import { endsOf } from '../trace/paths.ts'
-import { isLine, jointId, jointOf, type LinePiece, OUTFIT, type Piece, parentId, type Trace } from '../trace/schema.ts'
+import { jointRef, type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
+import type { Outfit } from '../documents/outfit.ts'
+import { hungFrom, isLine, isTied, jointOf } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { trunkOf } from './trunk.ts'
 
 /** One thing drawn on the reach, in the drawing's units (px at scale 1): a slot from x0 to x1 at height y. */
 export type ReachItem = {
+  /** `linkKey` of its reference. */
   id: string
+  ref: LinkRef
   kind: 'reel' | 'wound' | 'line' | 'joint' | 'part'
   x0: number
   x1: number
@@ -24,7 +28,7 @@ export type ReachOptions = {
   trunkY: number
   laneHeight: number
   /** Room that an item's label needs. */
-  labelWidth: (id: string) => number
+  labelWidth: (ref: LinkRef) => number
   /** Lengths of the trace in one scale; the outfit's line is cut short either way. */
   trueScale?: boolean
 }
@@ -32,13 +36,13 @@ export type ReachOptions = {
 const REEL = 46
 const JOINT = 18
 const PART = 26
-const ON_LINE = 9
+export const ON_LINE = 9
 const LABEL_GAP = 10
 const BRANCH_GAP = 14
 /** Room under the last lane for a hook's bend and a length. */
 const BELOW_LAST_LANE = 28
 /** Share of the outfit's line at which a part is drawn as far up as can be told. */
-const LEAST_SHARE = 0.02
+export const LEAST_SHARE = 0.02
 
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
@@ -104,12 +108,12 @@ class Layout {
 
   whole(): Placed {
     const head = this.outfitRun()
-    const roots = this.trace.pieces.filter(({ attach }) => parentId(attach) === OUTFIT)
+    const roots = hungFrom(this.trace, OUTFIT)
     const onOutfit = roots.filter(({ attach }) => attach.how !== 'joined')
     const main =
       roots.find((piece) => piece.attach.how === 'joined' && this.trunk.has(piece.id)) ??
       roots.find((piece) => piece.attach.how === 'joined')
-    const wound = head.items.at(-1)!
+    const wound = head.items.at(-1)
     const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
     const run = main ? this.run(main, head.width) : { items: [], drops: [], width: 0, rows: 1 }
     const branches = this.hang(riding.branches, [run])
@@ -128,21 +132,15 @@ class Layout {
 
   private outfitRun(): Run {
     const y = this.options.trunkY
-    const items: ReachItem[] = [{ id: 'reel', kind: 'reel', x0: 0, x1: REEL, y, onLine: false }]
+    const items = [itemOf({ at: 'reel' }, 'reel', 0, REEL, y)]
     let x = REEL
     for (const [i, line] of this.outfit.wound.entries()) {
-      if (i > 0)
-        x = push(items, {
-          id: jointId(line.role),
-          kind: 'joint',
-          x0: x,
-          x1: x + this.slot(jointId(line.role), JOINT),
-          y,
-          onLine: false,
-        })
+      if (i > 0) x = this.joint(items, { at: 'woundJoint', role: line.role }, x)
       const widthM =
-        this.unitsPerMetre === undefined ? this.flexible(line.role, compressed(line.lengthM ?? 200)) : this.slot(line.role, 60)
-      x = push(items, { id: line.role, kind: 'wound', x0: x, x1: x + widthM, y, onLine: false })
+        this.unitsPerMetre === undefined
+          ? this.flexible(woundRef(line.role), compressed(line.lengthM ?? 200))
+          : this.slot(woundRef(line.role), 60)
+      x = push(items, itemOf(woundRef(line.role), 'wound', x, widthM, y))
     }
     return { items, drops: [], width: x, rows: 1 }
   }
@@ -153,19 +151,11 @@ class Layout {
     const items: ReachItem[] = []
     let at = x
     const joint = jointOf(piece)
-    if (joint && piece.attach.how === 'joined' && connectionOf(joint.connection).joins !== 'fixture')
-      at = push(items, {
-        id: jointId(piece.id),
-        kind: 'joint',
-        x0: at,
-        x1: at + this.slot(jointId(piece.id), JOINT),
-        y,
-        onLine: false,
-      })
-    const hung = this.trace.pieces.filter(({ attach }) => parentId(attach) === piece.id)
+    if (isTied(joint) && piece.attach.how === 'joined') at = this.joint(items, jointRef(piece.id), at)
+    const hung = hungFrom(this.trace, piece.id)
     const partWay = hung.filter(({ attach }) => attach.how === 'fixed' || attach.how === 'sliding')
-    const width = isLine(piece) ? this.lineWidth(piece, partWay.length) : this.slot(piece.id, PART)
-    const own: ReachItem = { id: piece.id, kind: isLine(piece) ? 'line' : 'part', x0: at, x1: at + width, y, onLine: false }
+    const width = isLine(piece) ? this.lineWidth(piece, partWay.length) : this.slot(pieceRef(piece.id), PART)
+    const own = itemOf(pieceRef(piece.id), isLine(piece) ? 'line' : 'part', at, width, y)
     items.push(own)
     const riding = this.alongLine(own, partWay, (child) => placeShare(piece, child))
     const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
@@ -190,22 +180,26 @@ class Layout {
     }
   }
 
+  private joint(items: ReachItem[], ref: LinkRef, x: number): number {
+    return push(items, itemOf(ref, 'joint', x, this.slot(ref, JOINT), this.options.trunkY))
+  }
+
   /** Parts part-way along a line, in order of place and never on top of each other; what they carry hangs below. */
-  private alongLine(line: ReachItem, pieces: Piece[], share: (piece: Piece) => number) {
+  private alongLine(line: ReachItem | undefined, pieces: Piece[], share: (piece: Piece) => number) {
+    if (!line) return { items: [], branches: [] }
     const inOrder = pieces.toSorted((a, b) => share(a) - share(b))
     const low = line.x0 + ON_LINE
     const high = line.x1 - ON_LINE
     const centres = inOrder.map((piece) => low + share(piece) * (high - low))
-    for (let i = 1; i < centres.length; i += 1) centres[i] = Math.max(centres[i]!, centres[i - 1]! + ON_LINE)
-    for (let i = centres.length - 1; i >= 0; i -= 1) centres[i] = Math.min(centres[i]!, high - (centres.length - 1 - i) * ON_LINE)
+    const apart = spread(centres, low, high)
     const items: ReachItem[] = []
     const branches: { x: number; piece: Piece }[] = []
     for (const [i, piece] of inOrder.entries()) {
-      const x = centres[i]!
+      const x = apart[i] ?? low
       // A sinker, hook or lure on a line hangs below it; small parts are drawn on it.
       if (piece.role === 'hardware') {
-        items.push({ id: piece.id, kind: 'part', x0: x - ON_LINE / 2, x1: x + ON_LINE / 2, y: line.y, onLine: true })
-        for (const child of this.trace.pieces) if (parentId(child.attach) === piece.id) branches.push({ x, piece: child })
+        items.push({ ...itemOf(pieceRef(piece.id), 'part', x - ON_LINE / 2, ON_LINE, line.y), onLine: true })
+        for (const child of hungFrom(this.trace, piece.id)) branches.push({ x, piece: child })
       } else branches.push({ x, piece })
     }
     return { items, branches }
@@ -251,54 +245,33 @@ class Layout {
     const least = (riders + 2) * ON_LINE
     if (this.unitsPerMetre !== undefined) return Math.max(8, line.lengthM * this.unitsPerMetre)
     const natural = Math.max(compressed(line.lengthM), least)
-    return this.trunk.has(line.id) ? this.flexible(line.id, natural) : this.slot(line.id, natural)
+    return this.trunk.has(line.id) ? this.flexible(pieceRef(line.id), natural) : this.slot(pieceRef(line.id), natural)
   }
 
-  private slot(id: string, least: number): number {
-    const label = this.options.labelWidth(id)
+  private slot(ref: LinkRef, least: number): number {
+    const label = this.options.labelWidth(ref)
     return this.unitsPerMetre === undefined ? Math.max(least, label === 0 ? 0 : label + LABEL_GAP) : least
   }
 
-  private flexible(id: string, natural: number): number {
-    return this.slot(id, natural) * this.stretch
+  private flexible(ref: LinkRef, natural: number): number {
+    return this.slot(ref, natural) * this.stretch
   }
+}
+
+function itemOf(ref: LinkRef, kind: ReachItem['kind'], x0: number, width: number, y: number): ReachItem {
+  return { id: linkKey(ref), ref, kind, x0, x1: x0 + width, y, onLine: false }
+}
+
+/** Places in order along a line, pushed apart so that small parts do not lie on each other, and kept on the line. */
+function spread(centres: readonly number[], low: number, high: number): number[] {
+  const right: number[] = []
+  for (const x of centres) right.push(Math.max(x, (right.at(-1) ?? low - ON_LINE) + ON_LINE))
+  return right.map((x, i) => Math.min(x, high - (right.length - 1 - i) * ON_LINE))
 }
 
 function push(items: ReachItem[], item: ReachItem): number {
   items.push(item)
   return item.x1
-}
-
-/** The pieces from the outfit to the end that the strip follows: a sinker tied in line, else a hook or lure, else the first end. */
-function trunkOf(trace: Trace): Set<string> {
-  const byId = new Map(trace.pieces.map((piece) => [piece.id, piece]))
-  const chain = (end: Piece): Piece[] => {
-    const above: Piece[] = []
-    for (let piece: Piece | undefined = end; piece; piece = byId.get(parentId(piece.attach))) above.unshift(piece)
-    return above
-  }
-  const chains = endsOf(trace).map(chain)
-  const tiedInLine = chains.filter((pieces) =>
-    pieces.every(({ attach }) => (attach.how === 'joined' && attach.end !== 'near') || attach.how === 'through'),
-  )
-  // A weight that falls off the hook at the bottom is not what the strip leads to.
-  const ownSinker = (pieces: Piece[]) => pieces.at(-1)!.role === 'sinker' && pieces.at(-2)?.role !== 'hook'
-  const best = tiedInLine.find(ownSinker) ?? tiedInLine[0] ?? chains[0] ?? []
-  return new Set(best.map(({ id }) => id))
-}
-
-/**
- * How far down its line, m, a part would sit at a place of the drawing; the inverse of where the layout puts it. On the outfit's
- * line, counted up from its free end, below zero.
- */
-export function downAtX(layout: ReachLayout, trace: Trace, lineId: string, x: number): number | undefined {
-  const drawn =
-    lineId === OUTFIT ? layout.items.findLast(({ kind }) => kind === 'wound') : layout.items.find(({ id }) => id === lineId)
-  if (!drawn) return undefined
-  const share = Math.min(1, Math.max(0, (x - drawn.x0 - ON_LINE) / (drawn.x1 - drawn.x0 - 2 * ON_LINE)))
-  if (lineId === OUTFIT) return 1 - 1 / Math.max(share, LEAST_SHARE)
-  const line = trace.pieces.find(({ id }) => id === lineId)
-  return isLine(line) ? share * line.lengthM : undefined
 }
 
 function placeShare(line: Piece, child: Piece): number {

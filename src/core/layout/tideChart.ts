@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX, line } from 'd3-shape'
-import type { HeightPoint } from '../tide/height.ts'
+import type { HeightPoint } from '../physics/tide/height.ts'
+import { roundTicks } from './roundTicks.ts'
 
 type Rate = { timeMs: number; rateMperS: number }
 export type TideChartOptions = {
@@ -23,7 +24,7 @@ export type TideChartLayout = {
   rateTicksMperS: number[]
 }
 
-/** Least height of the rate's axis, so that a whisper of a stream does not look like a race, m/s. */
+/** MinimumSinker height of the rate's axis, so that a whisper of a stream does not look like a race, m/s. */
 const LEAST_RATE = 0.4
 
 /**
@@ -54,11 +55,6 @@ export function layOutTideChart(
     ({ timeMs }) => xOf(timeMs),
     ({ rateMperS }) => rateY(rateMperS),
   ).curve(curveMonotoneX)
-  const ticksOf = (from: number, to: number, unit: number) =>
-    scaleLinear()
-      .domain([from / unit, to / unit])
-      .ticks(4)
-      .map((tick) => tick * unit)
   return {
     tide: tide([...heights]) ?? '',
     stream: stream([...rates]) ?? '',
@@ -66,7 +62,7 @@ export function layOutTideChart(
     timeAt: (x) => Math.min(toMs, Math.max(fromMs, xOf.invert(x))),
     heightY,
     rateY,
-    heightTicksM: ticksOf(lowestM, highestM, unitM),
-    rateTicksMperS: ticksOf(0, fastest, unitMperS),
+    heightTicksM: roundTicks(lowestM, highestM, unitM, 4),
+    rateTicksMperS: roundTicks(0, fastest, unitMperS, 4),
   }
 }

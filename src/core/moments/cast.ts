@@ -1,20 +1,20 @@
-import { castLoad } from '../cast/load.ts'
-import { castRange } from '../cast/range.ts'
-import { CAST_PEAK_FACTOR, CAST_STYLES } from '../cast/styles.ts'
-import { BAITS } from '../gear/baits.ts'
-import { sinkerDragAreaM2 } from '../gear/sinkers.ts'
-import { type Link, pathLinks } from '../strength/pathLinks.ts'
-import { flyingMassKg, massOfKg } from '../trace/mass.ts'
-import type { WoundLine } from '../trace/outfit.ts'
-import type { PathElement } from '../trace/paths.ts'
-import { OUTFIT, type Piece, pieceOfLink, type ReleaseClip, type Trace } from '../trace/schema.ts'
-import { gradeAtLeast, type Input, type Moment } from './moment.ts'
-import { weakLinkIds } from './weakLink.ts'
-import { type Workings, weakestOf } from './workings.ts'
+import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { sinkerDragAreaM2 } from '../catalogue/sinkers.ts'
+import { pieceIdOf } from '../documents/linkRef.ts'
+import type { WoundLine } from '../documents/outfit.ts'
+import type { Piece, ReleaseClip } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { castLoad } from '../physics/cast/load.ts'
+import { castRange } from '../physics/cast/range.ts'
+import { flyingMassKg, massOfKg } from '../setup/masses.ts'
+import { type Link, pathLinks } from '../setup/pathLinks.ts'
+import type { PathElement } from '../setup/paths.ts'
+import { type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
+import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult } from './moment.ts'
+import { CAST_OVER_PEAK } from './thresholds.ts'
+import { weakLinkKeys } from './weakLink.ts'
 
-/** Weakest link over the peak pull that holds, and that is to be watched: a cast is repeated on wet, worn line near people. */
-const HOLDS = 3
-const WATCH = 2
 /** Turns of leader wanted on the spool as the cast begins. */
 const TURNS_ON_SPOOL = 4
 /** Spread of a release clip. Nominal, as a snap's. */
@@ -24,7 +24,7 @@ const RELEASE_ABOVE_FEET_M = 2
 /** Drag area of a lure in flight, m² per kg to the two thirds, as a blunt body of about water's density. Nominal. */
 const LURE_AREA_PER_MASS = 0.006
 
-export type Cast = Moment & {
+export type Cast = MomentResult<'cast'> & {
   links: Link[]
   weakest: Link
   peakN: number
@@ -46,54 +46,61 @@ export type Cast = Moment & {
   flight: Parameters<typeof castRange>[0]
 }
 
+/** The peak pull on the path to whatever carries the cast, against every link on it. */
+export const CAST: MomentKind<Cast> = {
+  judge: judgeCast,
+  derive: deriveCast,
+  levers: [{ of: 'conditions', field: 'dropM', quantity: 'length' }],
+}
+
 /**
- * Cast: the peak pull on the path to whatever carries the cast, against every link on it. The path begins at the leader
- * when that reaches from the drop past the rod and four turns onto the spool, else at the main line; what a release clip
- * bridges leaves the path. Undefined where nothing is cast, or nothing carries it.
+ * The path begins at the leader when that reaches from the drop past the rod and four turns onto the spool, else at the main
+ * line; what a release clip bridges leaves the path. Undefined where nothing is cast, or nothing carries it.
  */
-export function castMoment(workings: Workings): Cast | undefined {
-  const { trace, conditions } = workings
-  const carrier = carrierOf(trace)
+function judgeCast(setup: PreparedSetup): Cast | undefined {
+  const { trace, conditions, catalogue } = setup
+  const carrier = carrierOf(setup)
   if (conditions.castStyle === 'none' || !carrier) return undefined
-  const style = CAST_STYLES[conditions.castStyle]
-  const massKg = flyingMassKg(trace)
-  const load = { massKg, releaseSpeedMperS: style.releaseSpeedMperS, strokeM: style.strokeM, peakFactor: CAST_PEAK_FACTOR }
+  const { releaseSpeedMperS, strokeM } = catalogue.castStyles[conditions.castStyle]
+  const massKg = flyingMassKg(setup)
+  const load = { massKg, releaseSpeedMperS, strokeM, peakFactor: CAST_PEAK_FACTOR }
   const { peakN, ruleN } = castLoad(load)
-  const start = beginOf(workings, carrier)
-  const links = castLinks(workings, carrier, start.wound, start.beginsAt)
+  const start = beginOf(setup, carrier)
+  const links = castLinks(setup, carrier, start.wound, start.beginsAt)
   const weakest = weakestOf(links)
   const margin = weakest.strengthN / peakN
   const flight = {
     massKg,
-    dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(piece), 0),
-    releaseSpeedMperS: style.releaseSpeedMperS,
+    dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(catalogue, piece), 0),
+    releaseSpeedMperS,
     launchDeg: conditions.launchDeg,
     releaseHeightM: RELEASE_ABOVE_FEET_M + conditions.freeboardM,
   }
   const { rangeM } = castRange(flight)
+  const neededN = CAST_OVER_PEAK.holds * peakN
   const inputs: Input[] = [
-    { name: 'style', value: style.name, unit: '', from: 'document' },
-    { name: 'mass that flies', value: massKg, unit: 'kg', from: 'computed' },
-    { name: 'release speed', value: style.releaseSpeedMperS, unit: 'm/s', from: 'nominal' },
-    { name: 'stroke', value: style.strokeM, unit: 'm', from: 'nominal' },
-    { name: 'peak over mean pull', value: CAST_PEAK_FACTOR, unit: '', from: 'nominal' },
-    { name: 'peak pull', value: peakN, unit: 'N', from: 'computed' },
-    { name: 'leader by the rule of 10 lb an ounce', value: ruleN, unit: 'N', from: 'rule' },
-    { name: 'cast begins at', value: start.beginsAt, unit: '', from: 'computed' },
-    { name: 'leader', value: start.leaderM, unit: 'm', from: 'document' },
-    { name: 'leader needed to reach the reel', value: start.leaderNeededM, unit: 'm', from: 'computed' },
-    { name: 'turns of leader on the spool', value: start.turnsOnSpool, unit: '', from: 'computed' },
-    { name: 'needed of every link', value: HOLDS * peakN, unit: 'N', from: 'rule' },
-    { name: 'weakest link', value: weakest.strengthN, unit: 'N', from: weakest.basis },
-    { name: 'range in still air', value: rangeM, unit: 'm', from: 'computed' },
+    { key: 'castStyle', quantity: 'word', value: conditions.castStyle, origin: 'document' },
+    { key: 'massFlying', quantity: 'mass', value: massKg, origin: 'computed' },
+    { key: 'releaseSpeed', quantity: 'speed', value: releaseSpeedMperS, origin: 'nominal' },
+    { key: 'stroke', quantity: 'length', value: strokeM, origin: 'nominal' },
+    { key: 'peakOverMean', quantity: 'ratio', value: CAST_PEAK_FACTOR, origin: 'nominal' },
+    { key: 'peakOfCast', quantity: 'strength', value: peakN, origin: 'computed' },
+    { key: 'leaderByRule', quantity: 'strength', value: ruleN, origin: 'rule' },
+    { key: 'castBeginsAt', quantity: 'word', value: start.beginsAt, origin: 'computed' },
+    { key: 'leaderLength', quantity: 'length', value: start.leaderM, origin: 'document' },
+    { key: 'leaderNeeded', quantity: 'length', value: start.leaderNeededM, origin: 'computed' },
+    { key: 'turnsOnSpool', quantity: 'count', value: start.turnsOnSpool, origin: 'computed' },
+    { key: 'neededOfEveryLink', quantity: 'strength', value: neededN, origin: 'rule' },
+    { key: 'weakestLink', quantity: 'strength', value: weakest.strengthN, origin: weakest.origin },
+    { key: 'rangeInStillAir', quantity: 'length', value: rangeM, origin: 'computed' },
   ]
   return {
     moment: 'cast',
-    verdict: gradeAtLeast(margin, HOLDS, WATCH),
+    verdict: gradeAtLeast(margin, CAST_OVER_PEAK),
     end: carrier.id,
-    decides: weakest.id,
-    figure: { name: 'weakestOverPeak', value: margin, unit: '' },
-    margin: margin / HOLDS,
+    decides: weakest.ref,
+    figure: { key: 'weakestOverPeak', quantity: 'ratio', value: margin },
+    margin: margin / CAST_OVER_PEAK.holds,
     inputs,
     links,
     weakest,
@@ -101,17 +108,42 @@ export function castMoment(workings: Workings): Cast | undefined {
     ruleN,
     massKg,
     ...start,
-    neededN: HOLDS * peakN,
-    ...weakLinkOn(workings, carrier, links, peakN),
+    neededN,
+    ...weakLinkOn(setup, carrier, links, peakN),
     rangeM,
     load,
     flight,
   }
 }
 
+function deriveCast(_setup: PreparedSetup, cast: Cast): CalculationRequest[] {
+  return [
+    {
+      calculation: 'cast.load',
+      input: cast.load,
+      from: { massKg: 'computed', releaseSpeedMperS: 'nominal', strokeM: 'nominal', peakFactor: 'nominal' },
+    },
+    {
+      calculation: 'strength.chain',
+      input: { path: cast.links.map(({ id, strengthN }) => ({ type: 'hardware', id, strengthN })) },
+      from: { path: 'computed' },
+    },
+    {
+      calculation: 'cast.range',
+      input: cast.flight,
+      from: { massKg: 'computed', dragAreaM2: 'nominal', releaseSpeedMperS: 'nominal', releaseHeightM: 'computed' },
+    },
+  ]
+}
+
 /** The weak link on the carrier's path: what it would bear in the cast, whether or not a clip bridges it. */
-function weakLinkOn({ trace, path }: Workings, carrier: Piece, links: readonly Link[], peakN: number): Pick<Cast, 'weakLink'> {
-  const own = carrier.role === 'sinker' ? weakLinkIds(trace, path(carrier.id)) : undefined
+function weakLinkOn(
+  { trace, path }: PreparedSetup,
+  carrier: Piece,
+  links: readonly Link[],
+  peakN: number,
+): Pick<Cast, 'weakLink'> {
+  const own = carrier.role === 'sinker' ? weakLinkKeys(trace, path(carrier.id)) : undefined
   if (!own || trace.weakLink === undefined) return {}
   const strengthN = Math.min(
     ...path(carrier.id)
@@ -122,75 +154,76 @@ function weakLinkOn({ trace, path }: Workings, carrier: Piece, links: readonly L
 }
 
 /** The heaviest sinker or lure; without one, the heaviest bait. */
-function carrierOf(trace: Trace): Piece | undefined {
+function carrierOf({ trace, catalogue }: PreparedSetup): Piece | undefined {
   const heaviest = (roles: readonly string[]) =>
     trace.pieces
       .filter(({ role }) => roles.includes(role))
-      .reduce<Piece | undefined>((best, piece) => (!best || massOfKg(piece) > massOfKg(best) ? piece : best), undefined)
+      .reduce<Piece | undefined>(
+        (best, piece) => (!best || massOfKg(catalogue, piece) > massOfKg(catalogue, best) ? piece : best),
+        undefined,
+      )
   return heaviest(['sinker', 'lure']) ?? heaviest(['bait'])
 }
 
-function flightAreaM2(piece: Piece): number {
-  if (piece.role === 'sinker') return sinkerDragAreaM2(piece.shape, piece.massKg)
-  if (piece.role === 'bait') return BAITS[piece.bait].flightM2
+function flightAreaM2(catalogue: Catalogue, piece: Piece): number {
+  if (piece.role === 'sinker') return sinkerDragAreaM2(catalogue, piece.shape, piece.massKg)
+  if (piece.role === 'bait') return catalogue.baits[piece.bait].flightM2
   return piece.role === 'lure' ? LURE_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2 : 0
 }
 
 type Begin = { wound: WoundLine[] } & Pick<Cast, 'beginsAt' | 'leaderM' | 'leaderNeededM' | 'turnsOnSpool'>
 
 /** Where the cast path begins: the leader, or leader and top shot together, when long enough to lie on the spool. */
-function beginOf({ trace, outfit, conditions, spool, tracePath }: Workings, carrier: Piece): Begin {
+function beginOf({ outfit, conditions, spool, tracePath }: PreparedSetup, carrier: Piece): Begin {
   const turnM = 2 * Math.PI * spool.radiusFullM
   const offSpoolM = conditions.dropM + outfit.rod.lengthM
   const leaderNeededM = offSpoolM + TURNS_ON_SPOOL * turnM
-  const leaderM = leaderLengthM(trace, tracePath(carrier.id))
+  const leaderM = leaderLengthM(tracePath(carrier.id))
   const shared = { leaderM, leaderNeededM, turnsOnSpool: (leaderM - offSpoolM) / turnM }
   if (leaderM >= leaderNeededM) return { ...shared, beginsAt: 'leader', wound: [] }
   const top = outfit.wound.findIndex(({ role }) => role === 'topShot')
-  const topM = top < 0 ? 0 : spool.layers[top]!.lengthM
+  const topM = top < 0 ? 0 : (spool.layers[top]?.lengthM ?? 0)
   if (leaderM + topM >= leaderNeededM) return { ...shared, beginsAt: 'topShot', wound: outfit.wound.slice(top) }
   const main = outfit.wound.findIndex(({ role }) => role === 'main')
   return { ...shared, beginsAt: 'main', wound: outfit.wound.slice(main) }
 }
 
 /** Leader at the head of the path: only what is tied to the outfit's line, as one length, can lie on the spool. */
-function leaderLengthM(trace: Trace, path: readonly PathElement[]): number {
+function leaderLengthM(path: readonly PathElement[]): number {
   const head = path.find((element) => element.kind === 'line')
   if (head?.kind !== 'line' || head.line.role !== 'leader') return 0
-  const atHead = trace.pieces.find(({ id }) => id === head.id)?.attach
-  return atHead?.how === 'joined' && atHead.to === OUTFIT ? head.line.lengthM : 0
+  const { attach } = head.line
+  return attach.how === 'joined' && attach.to === OUTFIT ? head.line.lengthM : 0
 }
 
 function castLinks(
-  { trace, conditions, tracePath }: Workings,
+  { trace, conditions, catalogue, tracePath }: PreparedSetup,
   carrier: Piece,
   wound: WoundLine[],
   beginsAt: Cast['beginsAt'],
 ): Link[] {
   // On the leader, the leader's own knot lies on the spool under its turns.
   const elements = tracePath(carrier.id)
-  const whole = pathLinks(
-    wound,
-    beginsAt === 'leader' && elements[0]?.kind === 'joint' ? elements.slice(1) : elements,
-    conditions.wet,
-  )
+  const path = beginsAt === 'leader' && elements[0]?.kind === 'joint' ? elements.slice(1) : elements
+  const whole = pathLinks({ catalogue, wound, path, wet: conditions.wet })
   return (trace.releaseClips ?? []).reduce((links, clip) => bridge(links, clip, carrier), whole)
 }
 
 /** The links strictly between a clip's ends leave the cast path; the clip itself takes their place. */
 function bridge(links: Link[], clip: ReleaseClip, carrier: Piece): Link[] {
-  const from = clip.from === OUTFIT ? -1 : links.findLastIndex(({ id }) => pieceOfLink(id) === clip.from)
+  const from = clip.from === OUTFIT ? -1 : links.findLastIndex(({ ref }) => pieceIdOf(ref) === clip.from)
   const end = links.findIndex(({ id }) => id === clip.to)
   // A sinker makes no link of its own: it ends the path.
   const to = end >= 0 ? end : clip.to === carrier.id ? links.length : -1
   if (to < 0 || (from < 0 && clip.from !== OUTFIT)) return links
   const own: Link = {
     id: clip.id,
+    ref: { at: 'clip', id: clip.id },
     kind: 'part',
     strengthN: clip.strengthN,
     variation: CLIP_SPREAD,
     governedBy: 'self',
-    basis: 'nominal',
+    origin: 'nominal',
   }
   return [...links.slice(0, from + 1), own, ...links.slice(to)]
 }

@@ -1,14 +1,17 @@
-import type { EndPath } from './workings.ts'
+import type { LinkRef } from '../documents/linkRef.ts'
+import type { EndPath } from '../setup/prepareSetup.ts'
+import { DECIDED_CHANCE } from './thresholds.ts'
 
-/** Where no link reaches this chance of going first, chance decides. */
-const DECIDED = 0.9
-
+type Likely = { ref: LinkRef; probability: number }
 /** The link that goes first on a path: the likeliest, its chance, and the next likely where chance decides between them. */
-export type Fuse = { id: string; probability: number; byChance: boolean; rival?: { id: string; probability: number } }
+export type Fuse = Likely & { byChance: boolean; rival?: Likely }
 
-export function fuseOf({ links, first }: EndPath): Fuse {
-  const order = links.map(({ id }, i) => ({ id, probability: first[i]! })).toSorted((a, b) => b.probability - a.probability)
-  const [likeliest, next] = [order[0]!, order[1]]
-  const byChance = likeliest.probability < DECIDED
+/** @throws Error for a path without a link: every end hangs by one. */
+export function fuseOf({ links, first }: Pick<EndPath, 'links' | 'first'>): Fuse {
+  const [likeliest, next] = links
+    .map(({ ref }, i): Likely => ({ ref, probability: first[i] ?? 0 }))
+    .toSorted((a, b) => b.probability - a.probability)
+  if (!likeliest) throw new Error('A path without a link has no fuse')
+  const byChance = likeliest.probability < DECIDED_CHANCE
   return { ...likeliest, byChance, ...(byChance && next ? { rival: next } : {}) }
 }

@@ -1,25 +1,26 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { type Conditions, usualConditions } from '../trace/conditions.ts'
-import { withPiece } from '../trace/edit.ts'
-import type { LinePiece, Trace } from '../trace/schema.ts'
-import { evaluate } from './evaluate.ts'
+import { evaluated } from '../../../tests/fixtures/setups.ts'
+import { type Conditions, defaultConditions } from '../documents/conditions.ts'
+import { jointRef, pieceRef, woundRef } from '../documents/linkRef.ts'
+import type { LinePiece, Trace } from '../documents/trace.ts'
+import { withPiece } from '../edit/changes.ts'
 
 const outfit = braidOutfit(50)
-const usual: Conditions = { ...usualConditions(), dragN: 10 * LB }
+const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB }
 
 describe('hand', () => {
   const ledger = draftOf('runningLedger', outfit, usual).trace
-  const handOf = (trace: Trace, more: Partial<Conditions> = {}, on = outfit) => evaluate(trace, on, { ...usual, ...more }).hand!
+  const handOf = (trace: Trace, more: Partial<Conditions> = {}, on = outfit) => evaluated(trace, on, { ...usual, ...more }).hand!
 
   test('worked by hand: a fish on the hook length, lifted', () => {
     // At the water's edge the hand is 0.3 m up from the hook: on the 0.9 m hook length. Snell 0.88 × label of fluoro is the
     // weakest from there on; 2 kg weigh 19.6133 N.
     const label = (ledger.pieces.find(({ id }) => id === 'hook-length') as LinePiece).strengthN
     const hand = handOf(ledger, { fishMassKg: 2 })
-    expect(hand.deciding.inHand).toBe('hook-length')
-    expect(hand.decides).toBe('hook.joint')
+    expect(hand.deciding.inHand).toEqual(pieceRef('hook-length'))
+    expect(hand.decides).toEqual(jointRef('hook'))
     expect(hand.figure.value).toBeCloseTo((0.88 * label) / 19.6133, 9)
     const [three, two] = [3, 2].map((ratio) => (0.88 * label) / (ratio * 9.80665))
     const verdictAt = (fishMassKg: number) => handOf(ledger, { fishMassKg }).verdict
@@ -34,7 +35,7 @@ describe('hand', () => {
   test('from a rock 3 m up the hand holds the leader, and the knots below it count', () => {
     // 3 + 0.3 = 3.3 m up: past the 0.9 m hook length, on the leader.
     const hand = handOf(ledger, { freeboardM: 3 })
-    expect(hand.deciding.inHand).toBe('leader')
+    expect(hand.deciding.inHand).toEqual(pieceRef('leader'))
     expect(hand.deciding.links.map(({ id }) => id)).toEqual([
       'leader',
       'swivel.joint',
@@ -49,7 +50,12 @@ describe('hand', () => {
   test('a trace shorter than the reach leaves braid in the hand: out of reach is to be watched, and braid cuts', () => {
     const short = draftOf('castingLeader', outfit, { ...usual, castStyle: 'lob' }).trace
     const hand = handOf(short, { freeboardM: 1.5, fishMassKg: 0.5 })
-    expect([hand.deciding.outOfReach, hand.deciding.inHand, hand.cuts, hand.verdict]).toEqual([true, 'main', 'braid', 'watch'])
+    expect([hand.deciding.outOfReach, hand.deciding.inHand, hand.cuts, hand.verdict]).toEqual([
+      true,
+      woundRef('main'),
+      'braid',
+      'watch',
+    ])
     expect(hand.deciding.links[0]!.id).toBe('main')
   })
 
@@ -57,7 +63,7 @@ describe('hand', () => {
     // Rod 3.9 m, held 1 m up at the water's edge: it brings 4.9 m.
     const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 5 }))
     expect(handOf(long).deciding).toMatchObject({
-      stopsAt: 'swivel',
+      stopsAt: pieceRef('swivel'),
       beyondTipM: 5,
       rodReachM: 4.9,
       tooLong: true,
@@ -76,8 +82,8 @@ describe('hand', () => {
           },
         ],
       }).deciding
-    expect(lure('fg')).toMatchObject({ stopsAt: 'lure', beyondTipM: 0, tooLong: false })
-    expect(lure('surgeonsJoin')).toMatchObject({ stopsAt: 'leader.joint', beyondTipM: 6, tooLong: true })
+    expect(lure('fg')).toMatchObject({ stopsAt: pieceRef('lure'), beyondTipM: 0, tooLong: false })
+    expect(lure('surgeonsJoin')).toMatchObject({ stopsAt: jointRef('leader'), beyondTipM: 6, tooLong: true })
   })
 
   test('a bead above the swivel spares the tip ring', () => {
@@ -102,7 +108,7 @@ describe('hand', () => {
   test('through a pulley the length of the far side counts, from the stop that bears on it', () => {
     // Snood 1 m, then the body from its near end to its far end: the hand at 1.2 m is on the body.
     const pulley = draftOf('pulley', outfit, usual).trace
-    expect(handOf(pulley, { freeboardM: 0.9 }).paths.find(({ end }) => end === 'tail')!.inHand).toBe('body')
-    expect(handOf(pulley, { freeboardM: 0.5 }).paths.find(({ end }) => end === 'tail')!.inHand).toBe('snood')
+    expect(handOf(pulley, { freeboardM: 0.9 }).paths.find(({ end }) => end === 'tail')!.inHand).toEqual(pieceRef('body'))
+    expect(handOf(pulley, { freeboardM: 0.5 }).paths.find(({ end }) => end === 'tail')!.inHand).toEqual(pieceRef('snood'))
   })
 })

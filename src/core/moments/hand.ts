@@ -1,31 +1,29 @@
-import { connectionOf } from '../gear/connections.ts'
+import { type LinkRef, pieceIdOf, pieceRef, sameLink, woundRef } from '../documents/linkRef.ts'
+import { isLine, isTied, lineById } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
-import type { Link } from '../strength/pathLinks.ts'
-import { freeLine } from '../trace/outfit.ts'
-import type { PathElement } from '../trace/paths.ts'
-import { isLine, isTied, type LinePiece, type Piece, type Trace } from '../trace/schema.ts'
-import { gradeAtLeast, type Input, type Moment, type Verdict, worseVerdict, worstOf } from './moment.ts'
-import { type Workings, weakestOf } from './workings.ts'
+import { freeLine } from '../setup/outfitLines.ts'
+import type { Link } from '../setup/pathLinks.ts'
+import type { PathElement } from '../setup/paths.ts'
+import { type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
+import type { Rig } from '../setup/setup.ts'
+import { chainRequest } from './chainRequest.ts'
+import { gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict, worseVerdict, worstOf } from './moment.ts'
+import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from './thresholds.ts'
 
-/** Weakest of the part in hand over the dead weight that holds, and that is to be watched. */
-const HOLDS = 3
-const WATCH = 2
 /** Lowest that a hand gets above the feet, bent down at the edge, m. Nominal. */
 const HAND_ABOVE_FEET_M = 0.3
 /** Height of the rod's butt above the feet as the rod is held up, m. Nominal. */
 const BUTT_ABOVE_FEET_M = 1
-/** A sinker on a longer drop does not come in with one lift, m. */
-export const LONGEST_DROP_M = 1.5
-
 type HandPath = {
   end: string
   /** The line that the hand gets hold of: a piece's id, or the outfit's where the trace is too short to reach. */
-  inHand: string
+  inHand: LinkRef
   /** How far up from the hook the hand gets hold, m. */
   atM: number
   outOfReach: boolean
   /** What meets the tip ring first when all is wound in, and what hangs beyond it, m. */
-  stopsAt: string
+  stopsAt: LinkRef
   beyondTipM: number
   /** What the rod held up can bring to the surface, m. */
   rodReachM: number
@@ -37,7 +35,7 @@ type HandPath = {
   verdict: Verdict
   margin: number
 }
-export type Hand = Moment & {
+export type Hand = MomentResult<'hand'> & {
   paths: HandPath[]
   deciding: HandPath
   weightN: number
@@ -47,32 +45,43 @@ export type Hand = Moment & {
   cuts?: 'braid' | 'wire'
 }
 
+/** The fish at the side. */
+export const HAND: MomentKind<Hand> = {
+  judge: judgeHand,
+  derive: (setup, { end }) => [chainRequest(setup, end)],
+  levers: [
+    { of: 'conditions', field: 'fishMassKg', quantity: 'fish' },
+    { of: 'conditions', field: 'freeboardM', quantity: 'length' },
+    { of: 'conditions', field: 'lineOutM', quantity: 'length' },
+  ],
+}
+
 /**
- * Hand: the fish at the side. The hand, bent down to the edge, gets hold of the path at freeboard + 0.3 m up from the hook; from
- * there on the weakest link over the fish's dead weight decides. Out of reach is never better than `watch`: where the trace is
- * shorter than that and braid is left to hold, where more hangs beyond the tip ring than the rod held up can bring
- * (freeboard + 1 m + the rod), or where a sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
+ * The hand, bent down to the edge, gets hold of the path at freeboard + 0.3 m up from the hook; from there on the weakest link
+ * over the fish's dead weight decides. Out of reach is never better than `watch`: where the trace is shorter than that and braid
+ * is left to hold, where more hangs beyond the tip ring than the rod held up can bring (freeboard + 1 m + the rod), or where a
+ * sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
  */
-export function handMoment(workings: Workings): Hand | undefined {
-  const { trace, conditions } = workings
+function judgeHand(setup: PreparedSetup): Hand | undefined {
+  const { trace, conditions } = setup
   const weightN = conditions.fishMassKg * GRAVITY_M_PER_S2
   const longDrop = longestDrop(trace)
-  const paths = workings.ends
+  const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => handPath(workings, end, weightN, longDrop !== undefined))
-  const worst = worstOf(paths)
-  if (!worst) return undefined
-  const cuts = cutting(worst.inHand, workings)
+    .map((end) => handPath(setup, end, weightN, longDrop !== undefined))
+  const deciding = worstOf(paths)
+  if (!deciding) return undefined
+  const cuts = cutting(deciding.inHand, setup)
   return {
     moment: 'hand',
-    verdict: worst.verdict,
-    end: worst.end,
-    decides: worst.weakest.id,
-    figure: { name: 'weakestOverWeight', value: worst.weakest.strengthN / weightN, unit: '' },
-    margin: worst.margin,
-    inputs: inputsOf(workings, worst, weightN, longDrop),
+    verdict: deciding.verdict,
+    end: deciding.end,
+    decides: deciding.weakest.ref,
+    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / weightN },
+    margin: deciding.margin,
+    inputs: inputsOf(setup, deciding, weightN, longDrop),
     paths,
-    deciding: worst,
+    deciding,
     weightN,
     ...(longDrop ? { longDrop } : {}),
     ...(cuts ? { cuts } : {}),
@@ -80,7 +89,7 @@ export function handMoment(workings: Workings): Hand | undefined {
 }
 
 function handPath(
-  { trace, outfit, conditions, tracePath, path }: Workings,
+  { trace, outfit, catalogue, conditions, tracePath, path }: PreparedSetup,
   end: Piece,
   weightN: number,
   longDrop: boolean,
@@ -89,24 +98,24 @@ function handPath(
   const atM = conditions.freeboardM + HAND_ABOVE_FEET_M
   const held = heldFrom(elements, atM)
   const all = path(end.id).links
-  const below = new Set(elements.slice(held ?? 0).map(({ id }) => id))
+  const below = new Set(elements.slice(held?.index ?? 0).map(({ id }) => id))
   const outfitLine = freeLine(outfit).role
   const links =
     held === undefined ? all.slice(all.findIndex(({ id }) => id === outfitLine)) : all.filter(({ id }) => below.has(id))
   const weakest = weakestOf(links)
-  const tip = tipStop(trace, elements, end.id)
+  const tip = tipStop({ trace, catalogue }, elements, end.id)
   const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM
   // A hand can hold a mono top shot or main line; braid under load it cannot.
   const outOfReach = held === undefined && freeLine(outfit).material === 'braid'
   const tooLong = tip.beyondM > rodReachM
   const ratio = weakest.strengthN / weightN
-  const byWeight = gradeAtLeast(ratio, HOLDS, WATCH)
+  const byWeight = gradeAtLeast(ratio, HAND_OVER_WEIGHT)
   return {
     end: end.id,
-    inHand: held === undefined ? outfitLine : elements[held]!.id,
+    inHand: held?.ref ?? woundRef(outfitLine),
     atM,
     outOfReach,
-    stopsAt: tip.id,
+    stopsAt: tip.ref,
     beyondTipM: tip.beyondM,
     rodReachM,
     tooLong,
@@ -115,51 +124,54 @@ function handPath(
         piece.role === 'hardware' &&
         piece.type === 'bead' &&
         piece.attach.how === 'sliding' &&
-        piece.attach.stops.below === tip.id,
+        sameLink(tip.ref, pieceRef(piece.attach.stops.below ?? '')),
     ),
     links,
     weakest,
     verdict: outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight,
-    margin: ratio / HOLDS,
+    margin: ratio / HAND_OVER_WEIGHT.holds,
   }
 }
 
 const lengthM = (element: PathElement) => (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0)
 
-/** The element of a path, a line, that lies so far up from its end; undefined where the path is shorter. */
-function heldFrom(elements: readonly PathElement[], upM: number): number | undefined {
+/** The line of a path that lies so far up from its end, and where it stands on the path; undefined where the path is shorter. */
+function heldFrom(elements: readonly PathElement[], upM: number): { index: number; ref: LinkRef } | undefined {
   let m = 0
-  for (let i = elements.length - 1; i >= 0; i -= 1) {
-    m += lengthM(elements[i]!)
-    if (elements[i]!.kind === 'line' && m >= upM) return i
+  for (const [index, element] of [...elements.entries()].toReversed()) {
+    m += lengthM(element)
+    if (element.kind === 'line' && m >= upM) return { index, ref: element.ref }
   }
   return undefined
 }
 
 /** What first meets the tip ring as the path is wound in, and how much hangs beyond it, m. */
-function tipStop(trace: Trace, elements: readonly PathElement[], endId: string): { id: string; beyondM: number } {
+function tipStop(
+  { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
+  elements: readonly PathElement[],
+  endId: string,
+): { ref: LinkRef; beyondM: number } {
   let leftM = elements.reduce((sum, element) => sum + lengthM(element), 0)
   for (const element of elements) {
-    if (element.kind === 'part' && jams(element.piece)) return { id: element.id, beyondM: leftM }
+    if (element.kind === 'part' && jams(element.piece)) return { ref: element.ref, beyondM: leftM }
     if (
       element.kind === 'joint' &&
       isTied(element.joint) &&
-      joinsLines(element.joint.connection) &&
-      !connectionOf(element.joint.connection).passesGuides
+      JOINS_LINES.includes(catalogue.connections[element.joint.connection].joins) &&
+      !catalogue.connections[element.joint.connection].passesGuides
     )
-      return { id: element.id, beyondM: leftM }
+      return { ref: element.ref, beyondM: leftM }
     if (element.kind !== 'line') continue
     const rider = firstRider(trace, element.line, element.fromM, element.toM)
-    if (rider) return { id: rider.id, beyondM: leftM - Math.abs(rider.atM - element.fromM) }
+    if (rider) return { ref: pieceRef(rider.id), beyondM: leftM - Math.abs(rider.atM - element.fromM) }
     leftM -= lengthM(element)
   }
-  return { id: endId, beyondM: 0 }
+  return { ref: pieceRef(endId), beyondM: 0 }
 }
 
 const PASSES: readonly string[] = ['loop', 'stopKnot', 'breakBand']
 
-const joinsLines = (connection: Parameters<typeof connectionOf>[0]) =>
-  ['line-line', 'doubles'].includes(connectionOf(connection).joins)
+const JOINS_LINES: readonly string[] = ['line-line', 'doubles']
 
 /** Loops and stop knots slip through the guides, and a band breaks; anything else of metal, plastic or lead does not. */
 function jams(piece: Piece): boolean {
@@ -190,22 +202,22 @@ function longestDrop(trace: Trace): { id: string; lengthM: number } | undefined 
   return longest && { id: longest.id, lengthM: longest.lengthM }
 }
 
-function cutting(inHand: string, { trace, outfit }: Workings): 'braid' | 'wire' | undefined {
-  const line = trace.pieces.filter(isLine).find(({ id }) => id === inHand) ?? freeLine(outfit)
+function cutting(inHand: LinkRef, { trace, outfit }: PreparedSetup): 'braid' | 'wire' | undefined {
+  const line = lineById(trace, pieceIdOf(inHand)) ?? freeLine(outfit)
   if (line.material === 'braid') return 'braid'
   return line.material === 'wire' || line.material === 'cable' ? 'wire' : undefined
 }
 
-function inputsOf({ conditions, outfit }: Workings, path: HandPath, weightN: number, longDrop: Hand['longDrop']): Input[] {
+function inputsOf({ conditions, outfit }: PreparedSetup, path: HandPath, weightN: number, longDrop: Hand['longDrop']): Input[] {
   return [
-    { name: 'fish', value: conditions.fishMassKg, unit: 'kg', from: 'document' },
-    { name: 'dead weight', value: weightN, unit: 'N', from: 'computed' },
-    { name: 'freeboard', value: conditions.freeboardM, unit: 'm', from: 'document' },
-    { name: 'hand gets hold above the hook', value: path.atM, unit: 'm', from: 'computed' },
-    { name: 'weakest from there on', value: path.weakest.strengthN, unit: 'N', from: path.weakest.basis },
-    { name: 'rod', value: outfit.rod.lengthM, unit: 'm', from: 'document' },
-    { name: 'beyond the tip ring', value: path.beyondTipM, unit: 'm', from: 'computed' },
-    { name: 'rod held up brings', value: path.rodReachM, unit: 'm', from: 'computed' },
-    ...(longDrop ? [{ name: 'drop to the sinker', value: longDrop.lengthM, unit: 'm', from: 'document' as const }] : []),
+    { key: 'fish', quantity: 'fish', value: conditions.fishMassKg, origin: 'document' },
+    { key: 'deadWeight', quantity: 'strength', value: weightN, origin: 'computed' },
+    { key: 'freeboard', quantity: 'length', value: conditions.freeboardM, origin: 'document' },
+    { key: 'handAboveHook', quantity: 'length', value: path.atM, origin: 'computed' },
+    { key: 'weakestFromHand', quantity: 'strength', value: path.weakest.strengthN, origin: path.weakest.origin },
+    { key: 'rodLength', quantity: 'length', value: outfit.rod.lengthM, origin: 'document' },
+    { key: 'beyondTipRing', quantity: 'length', value: path.beyondTipM, origin: 'computed' },
+    { key: 'rodBrings', quantity: 'length', value: path.rodReachM, origin: 'computed' },
+    ...(longDrop ? [{ key: 'dropToSinker', quantity: 'length', value: longDrop.lengthM, origin: 'document' } as const] : []),
   ]
 }

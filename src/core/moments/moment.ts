@@ -1,45 +1,69 @@
+import type { LinkRef } from '../documents/linkRef.ts'
+import type { CalculationName } from '../physics/registry.ts'
+import type { PreparedSetup } from '../setup/prepareSetup.ts'
+import type { Quantity } from '../units/quantities.ts'
+
 export type Verdict = 'holds' | 'watch' | 'fails'
-export type MomentName = 'cast' | 'settle' | 'run' | 'snag' | 'hand'
 
-/** One input of a figure: its value in SI (or a word), its unit, and where it came from. */
-export type Input = {
-  name: string
-  value: number | string
-  unit: string
-  from: 'document' | 'nominal' | 'own' | 'computed' | 'rule'
-}
+/** What kind of number a figure is; the word for it and the unit are for whoever shows it. `gearSize` is a length of hardware. */
+export type FigureQuantity = Quantity | 'gearSize' | 'area' | 'duration' | 'angle' | 'share' | 'ratio' | 'count' | 'word'
 
-/** One verdict, the figure behind it, and what it rests on. */
-export type Moment = {
-  moment: MomentName
+/** Where a figure came from. */
+export type Origin = 'document' | 'nominal' | 'own' | 'computed' | 'rule'
+
+/** One input of a verdict, in SI, or an id where it is a word. */
+export type Input = { key: string; quantity: FigureQuantity; value: number | string; origin: Origin; ref?: LinkRef }
+
+/** The one figure a verdict stands on. */
+export type Figure = { key: string; quantity: FigureQuantity; value: number }
+
+/** One verdict, the figure behind it, and what it rests on; each moment adds its own. */
+export type MomentResult<Name extends string = string> = {
+  moment: Name
   verdict: Verdict
   /** The end (hook, lure, sinker) whose path decided. */
   end: string
   /** The link that decides. */
-  decides: string
-  figure: { name: string; value: number; unit: string }
+  decides: LinkRef
+  figure: Figure
   /** What the figure has over what it needs: above 1 is room to spare, by the moment's own measure. */
   margin: number
   inputs: Input[]
 }
 
-const RANK: Record<Verdict, number> = { holds: 0, watch: 1, fails: 2 }
+/** One calculation on the way to a verdict, with exactly what goes in; a field that `from` leaves out was set in the documents. */
+export type CalculationRequest = { calculation: CalculationName; input: object; from: Readonly<Record<string, Origin>> }
+
+/** A field of the conditions, or of their water, that moves a verdict. */
+export type ConditionLever = { of: 'conditions' | 'water'; field: string; quantity: Quantity | 'ratio' }
+
+/** All that a moment is: one file makes one, and the table of moments lists it. */
+export type MomentKind<Result extends MomentResult> = {
+  /** The verdict; undefined where the moment does not apply. */
+  judge: (setup: PreparedSetup) => Result | undefined
+  /** The calculations behind a verdict, in order. */
+  derive: (setup: PreparedSetup, result: Result) => CalculationRequest[]
+  levers: readonly ConditionLever[]
+}
+
+/** How bad a verdict is: larger is worse. */
+export const VERDICT_RANK: Readonly<Record<Verdict, number>> = { holds: 0, watch: 1, fails: 2 }
 
 /** The worse of two verdicts. */
 export function worseVerdict(a: Verdict, b: Verdict): Verdict {
-  return RANK[a] >= RANK[b] ? a : b
+  return VERDICT_RANK[a] >= VERDICT_RANK[b] ? a : b
 }
 
 /** The result that decides a moment: the worst verdict, and among equals the least margin; the first wins a draw. */
 export function worstOf<T extends { verdict: Verdict; margin: number }>(results: readonly T[]): T | undefined {
   return results.reduce<T | undefined>((worst, next) => {
     if (!worst) return next
-    const byVerdict = RANK[next.verdict] - RANK[worst.verdict]
+    const byVerdict = VERDICT_RANK[next.verdict] - VERDICT_RANK[worst.verdict]
     return byVerdict > 0 || (byVerdict === 0 && next.margin < worst.margin) ? next : worst
   }, undefined)
 }
 
 /** Grades a figure that is better when larger. */
-export function gradeAtLeast(figure: number, holds: number, watch: number): Verdict {
+export function gradeAtLeast(figure: number, { holds, watch }: { holds: number; watch: number }): Verdict {
   return figure >= holds ? 'holds' : figure >= watch ? 'watch' : 'fails'
 }

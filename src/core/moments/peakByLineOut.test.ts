@@ -1,21 +1,21 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { type Conditions, usualConditions } from '../trace/conditions.ts'
-import { evaluate } from './evaluate.ts'
+import { evaluated, setupOf } from '../../../tests/fixtures/setups.ts'
+import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { peakByLineOut, unsafeFromM } from './peakByLineOut.ts'
 
 const outfit = braidOutfit(50)
-const usual: Conditions = { ...usualConditions(), dragN: 10 * LB }
+const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB }
 
 describe('peak by line out', () => {
   const trace = draftOf('runningLedger', outfit, usual).trace
-  const points = peakByLineOut(trace, outfit, { ...usual, castStyle: 'none' }, 'hook')
+  const points = peakByLineOut(setupOf(trace, outfit, { ...usual, castStyle: 'none' }), 'hook')
 
   test('rises as the spool empties, and at the line out set it is the peak that Run gives', () => {
     for (const [i, point] of points.entries()) if (i > 0) expect(point.peakN).toBeGreaterThan(points[i - 1]!.peakN)
     for (const { lineOutM, peakN, allowedN } of [points[0]!, points[20]!, points[60]!]) {
-      const { drag } = evaluate(trace, outfit, { ...usual, lineOutM }).run!.paths[0]!
+      const { drag } = evaluated(trace, outfit, { ...usual, lineOutM }).run!.paths[0]!
       expect(peakN).toBeCloseTo(drag.peakN, 9)
       expect(usual.dragN / drag.ceilingN <= 1).toBe(peakN <= allowedN)
     }

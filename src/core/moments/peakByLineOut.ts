@@ -1,11 +1,10 @@
-import { strengthDrag } from '../strength/drag.ts'
-import { pathLinks } from '../strength/pathLinks.ts'
-import type { Conditions } from '../trace/conditions.ts'
-import { linesOut, mainLine, type Outfit, spoolOf } from '../trace/outfit.ts'
-import { pathToPiece } from '../trace/paths.ts'
-import type { Trace } from '../trace/schema.ts'
-import { dragInput, waterDragN } from './run.ts'
-import { weakestOf } from './workings.ts'
+import { strengthDrag } from '../physics/strength/drag.ts'
+import { linesOut, mainLine, spoolOf } from '../setup/outfitLines.ts'
+import { pathLinks } from '../setup/pathLinks.ts'
+import { pathToPiece } from '../setup/paths.ts'
+import { weakestOf } from '../setup/prepareSetup.ts'
+import type { Setup } from '../setup/setup.ts'
+import { dragInput, lineDragN } from './run.ts'
 
 /** The peak pull on the hook, and the most that the chain is allowed, with so much line out. */
 export type PeakPoint = { lineOutM: number; peakN: number; allowedN: number }
@@ -18,24 +17,18 @@ const SAMPLES = 60
  * @param endId the hook or lure whose path is meant.
  * @returns points in order of line out; the last is just short of the bare arbor.
  */
-export function peakByLineOut(trace: Trace, outfit: Outfit, conditions: Conditions, endId: string): PeakPoint[] {
-  const elements = pathToPiece(trace, endId)
-  const mostM = spoolOf(outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+export function peakByLineOut({ trace, outfit, conditions, catalogue }: Setup, endId: string): PeakPoint[] {
+  const path = pathToPiece(trace, endId)
+  const mostM = spoolOf(catalogue, outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
   return Array.from({ length: SAMPLES + 1 }, (_, i): PeakPoint => {
     const lineOutM = (i / SAMPLES) * mostM * (1 - 1e-9)
-    const spool = spoolOf(outfit, lineOutM)
+    const spool = spoolOf(catalogue, outfit, lineOutM)
     const out = linesOut(outfit, spool, lineOutM)
-    const weakest = weakestOf(
-      pathLinks(
-        out.map(({ line }) => line),
-        elements,
-        conditions.wet,
-      ),
-    )
-    const waterN = waterDragN({ out, conditions })
-    const { peakN } = strengthDrag(
-      dragInput({ conditions, spool }, weakest.strengthN, waterN, mainLine(outfit).strengthN, conditions.dragN),
-    )
+    const wound = out.map(({ line }) => line)
+    const weakest = weakestOf(pathLinks({ catalogue, wound, path, wet: conditions.wet }))
+    const waterDragN = lineDragN({ out, conditions, catalogue })
+    const load = { waterDragN, lineClassN: mainLine(outfit).strengthN, dragN: conditions.dragN }
+    const { peakN } = strengthDrag(dragInput({ conditions, spool }, weakest.strengthN, load))
     return { lineOutM, peakN, allowedN: conditions.allowedFraction * weakest.strengthN }
   })
 }

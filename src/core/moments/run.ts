@@ -1,19 +1,23 @@
-import { lineDiameterM } from '../gear/materials.ts'
-import { type DragInput, type DragResult, strengthDrag } from '../strength/drag.ts'
-import { DRAG_SCHOOLS } from '../strength/dragSchools.ts'
-import { survivalAt } from '../strength/failure.ts'
-import type { Link } from '../strength/pathLinks.ts'
-import { strengthWaterDragN } from '../strength/waterDrag.ts'
-import { mainLine } from '../trace/outfit.ts'
+import { lineDiameterM } from '../catalogue/materials.ts'
+import { pieceNamed } from '../documents/pieces.ts'
+import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
+import { survivalAt } from '../physics/strength/failure.ts'
+import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
+import { type LineOut, mainLine, spoolInput } from '../setup/outfitLines.ts'
+import type { Link } from '../setup/pathLinks.ts'
+import { asUncertain, type EndPath, type PreparedSetup } from '../setup/prepareSetup.ts'
+import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
-import { type Input, type Moment, type Verdict, worseVerdict, worstOf } from './moment.ts'
-import { asUncertain, type EndPath, type Workings } from './workings.ts'
-
-/** Drag over the ceiling up to which a run is to be watched, and the survival under which it is never better. */
-const WATCH_OVER_CEILING = 1.15
-const SAFE_SURVIVAL = 0.98
-
-const WOUND_NAMES = { backing: 'backing', main: 'main line', topShot: 'top shot' } as const
+import {
+  type CalculationRequest,
+  type Input,
+  type MomentKind,
+  type MomentResult,
+  type Verdict,
+  worseVerdict,
+  worstOf,
+} from './moment.ts'
+import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from './thresholds.ts'
 
 type RunPath = {
   end: string
@@ -28,74 +32,100 @@ type RunPath = {
 }
 /** A setting that people use, judged on the path that decides. */
 export type School = { name: string; dragN: number; peakN: number; survival: number; verdict: Verdict }
-export type Run = Moment & { paths: RunPath[]; waterDragN: number; lineClassN: number; schools: School[] }
-
-/** Drag of the line out, each wound line by its own diameter, N. */
-export function waterDragN({ out, conditions }: Pick<Workings, 'out' | 'conditions'>): number {
-  return out.reduce(
-    (sum, { line, outM }) =>
-      sum + strengthWaterDragN({ lineOutM: outM, diameterM: lineDiameterM(line), speedMperS: conditions.fishSpeedMperS }),
-    0,
-  )
+export type Run = MomentResult<'run'> & {
+  paths: RunPath[]
+  /** The path that decides. */
+  deciding: RunPath
+  waterDragN: number
+  lineClassN: number
+  schools: School[]
 }
 
+/** Whether the drag as set leaves every chain to a hook or lure whole. */
+export const RUN: MomentKind<Run> = {
+  judge: judgeRun,
+  derive: deriveRun,
+  levers: [
+    { of: 'conditions', field: 'dragN', quantity: 'strength' },
+    { of: 'conditions', field: 'lineOutM', quantity: 'length' },
+    { of: 'conditions', field: 'fishSpeedMperS', quantity: 'speed' },
+    { of: 'conditions', field: 'startFactor', quantity: 'ratio' },
+    { of: 'conditions', field: 'guideFriction', quantity: 'ratio' },
+    { of: 'conditions', field: 'guideWrapRad', quantity: 'ratio' },
+    { of: 'conditions', field: 'allowedFraction', quantity: 'ratio' },
+  ],
+}
+
+type Dragged = Pick<PreparedSetup, 'out' | 'conditions' | 'catalogue'>
+
+/** What `strength.waterDrag` is asked of one wound line that is out. */
+const waterDragInput = ({ line, outM }: LineOut, { conditions, catalogue }: Omit<Dragged, 'out'>) => ({
+  lineOutM: outM,
+  diameterM: lineDiameterM(catalogue, line),
+  speedMperS: conditions.fishSpeedMperS,
+})
+
+/** Drag of the line out, each wound line by its own diameter, N. */
+export const lineDragN = (dragged: Dragged): number =>
+  dragged.out.reduce((sum, line) => sum + strengthWaterDragN(waterDragInput(line, dragged)), 0)
+
 /**
- * Run: whether the drag as set leaves every chain to a hook or lure whole.
  * Within the ceiling holds, within 1.15 of it is to be watched, beyond fails; never better than `watch` where the chance
  * that nothing goes at the peak is under 0.98. Undefined for a trace without a hook or lure.
  */
-export function runMoment(workings: Workings): Run | undefined {
-  const water = waterDragN(workings)
-  const lineClassN = mainLine(workings.outfit).strengthN
-  const paths = workings.ends
+function judgeRun(setup: PreparedSetup): Run | undefined {
+  const waterDragN = lineDragN(setup)
+  const lineClassN = mainLine(setup.outfit).strengthN
+  const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => runPath(workings, workings.path(end.id), water, lineClassN, workings.conditions.dragN))
-  const worst = worstOf(paths)
-  if (!worst) return undefined
+    .map((end) => runPath(setup, setup.path(end.id), { waterDragN, lineClassN, dragN: setup.conditions.dragN }))
+  const deciding = worstOf(paths)
+  if (!deciding) return undefined
   return {
     moment: 'run',
-    verdict: worst.verdict,
-    end: worst.end,
-    decides: worst.weakest.id,
-    figure: { name: 'dragCeiling', value: worst.drag.ceilingN, unit: 'N' },
-    margin: worst.margin,
-    inputs: inputsOf(workings, worst, water, lineClassN),
+    verdict: deciding.verdict,
+    end: deciding.end,
+    decides: deciding.weakest.ref,
+    figure: { key: 'dragCeiling', quantity: 'strength', value: deciding.drag.ceilingN },
+    margin: deciding.margin,
+    inputs: inputsOf(setup, deciding, waterDragN, lineClassN),
     paths,
-    waterDragN: water,
+    deciding,
+    waterDragN,
     lineClassN,
-    schools: schoolsOf(workings, worst.end, water, lineClassN),
+    schools: schoolsOf(setup, deciding.end, waterDragN, lineClassN),
   }
 }
 
 /** What people set: shares of line class, and all that the reel gives. */
-function schoolsOf(workings: Workings, end: string, waterN: number, lineClassN: number): School[] {
+function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineClassN: number): School[] {
   const settings = [
-    ...DRAG_SCHOOLS.map(({ name, share }) => ({ name, dragN: share * lineClassN })),
-    { name: 'full', dragN: workings.outfit.reel.highestDragN },
+    ...setup.catalogue.dragSchools.map(({ name, share }) => ({ name, dragN: share * lineClassN })),
+    { name: 'full', dragN: setup.outfit.reel.highestDragN },
   ]
   return settings.map(({ name, dragN }) => {
-    const { drag, survival, verdict } = runPath(workings, workings.path(end), waterN, lineClassN, dragN)
+    const { drag, survival, verdict } = runPath(setup, setup.path(end), { waterDragN, lineClassN, dragN })
     return { name, dragN, peakN: drag.peakN, survival, verdict }
   })
 }
 
-function runPath(workings: Workings, path: EndPath, waterN: number, lineClassN: number, dragN: number): RunPath {
-  const drag = strengthDrag(dragInput(workings, path.weakest.strengthN, waterN, lineClassN, dragN))
+type Load = { waterDragN: number; lineClassN: number; dragN: number }
+
+function runPath(setup: PreparedSetup, path: EndPath, load: Load): RunPath {
+  const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
   const survival = survivalAt(asUncertain(path.links), drag.peakN)
-  const margin = drag.ceilingN / dragN
+  const margin = drag.ceilingN / load.dragN
   const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
   const verdict = survival < SAFE_SURVIVAL ? worseVerdict(byDrag, 'watch') : byDrag
   const { links, weakest, first } = path
   return { end: path.end.id, links, weakest, first, goesFirst: fuseOf(path), drag, survival, verdict, margin }
 }
 
-/** What `strength.drag` is asked of the reel set to `dragN`, with the line out as the spool says. */
+/** What `strength.drag` is asked of a reel set to a drag, with the line out as the spool says. */
 export function dragInput(
-  { conditions, spool }: Pick<Workings, 'conditions' | 'spool'>,
+  { conditions, spool }: Pick<PreparedSetup, 'conditions' | 'spool'>,
   weakestN: number,
-  waterN: number,
-  lineClassN: number,
-  dragN: number,
+  { waterDragN, lineClassN, dragN }: Load,
 ): DragInput {
   return {
     weakestN,
@@ -106,34 +136,77 @@ export function dragInput(
     guideWrapRad: conditions.dragMeasuredAt === 'tip' ? 0 : conditions.guideWrapRad,
     guideFriction: conditions.guideFriction,
     startFactor: conditions.startFactor,
-    waterDragN: waterN,
+    waterDragN,
     allowedFraction: conditions.allowedFraction,
     dragN,
   }
 }
 
-function inputsOf({ conditions, spool, out, ends }: Workings, worst: RunPath, waterN: number, lineClassN: number): Input[] {
-  const hook = ends.some(({ id, role }) => id === worst.end && role === 'hook')
-    ? worst.links.find(({ id }) => id === worst.end)
-    : undefined
+function inputsOf(
+  { trace, conditions, spool, out }: PreparedSetup,
+  deciding: RunPath,
+  waterDragN: number,
+  lineClassN: number,
+): Input[] {
+  const { weakest, drag, survival, links, end } = deciding
+  const hook = pieceNamed(trace, end).role === 'hook' ? links.find(({ id }) => id === end) : undefined
   return [
-    { name: 'drag set', value: conditions.dragN, unit: 'N', from: 'document' },
-    { name: 'drag measured at', value: conditions.dragMeasuredAt, unit: '', from: 'document' },
-    { name: 'line out', value: conditions.lineOutM, unit: 'm', from: 'document' },
-    { name: 'lines out', value: out.map(({ line }) => WOUND_NAMES[line.role]).join(', '), unit: '', from: 'computed' },
-    { name: 'line class', value: lineClassN, unit: 'N', from: 'document' },
-    { name: 'weakest link', value: worst.weakest.strengthN, unit: 'N', from: worst.weakest.basis },
-    ...(hook ? [{ name: 'hook straightens at', value: hook.strengthN, unit: 'N', from: hook.basis }] : []),
-    { name: 'spool radius, full', value: spool.radiusFullM, unit: 'm', from: 'computed' },
-    { name: 'spool radius, line out', value: spool.radiusM, unit: 'm', from: 'computed' },
-    { name: 'start factor', value: conditions.startFactor, unit: '', from: 'document' },
-    { name: 'guide friction', value: conditions.guideFriction, unit: '', from: 'document' },
-    { name: 'guide wrap', value: conditions.guideWrapRad, unit: 'rad', from: 'document' },
-    { name: 'fish speed', value: conditions.fishSpeedMperS, unit: 'm/s', from: 'document' },
-    { name: 'water drag on the line', value: waterN, unit: 'N', from: 'computed' },
-    { name: 'allowed fraction', value: conditions.allowedFraction, unit: '', from: 'rule' },
-    { name: 'multiplier', value: worst.drag.multiplier, unit: '', from: 'computed' },
-    { name: 'peak in a run', value: worst.drag.peakN, unit: 'N', from: 'computed' },
-    { name: 'chance that nothing goes at the peak', value: worst.survival, unit: '', from: 'computed' },
+    { key: 'dragSet', quantity: 'strength', value: conditions.dragN, origin: 'document' },
+    { key: 'dragMeasuredAt', quantity: 'word', value: conditions.dragMeasuredAt, origin: 'document' },
+    { key: 'lineOut', quantity: 'length', value: conditions.lineOutM, origin: 'document' },
+    ...out.map(({ line }): Input => ({ key: 'lineThatIsOut', quantity: 'word', value: line.role, origin: 'computed' })),
+    { key: 'lineClass', quantity: 'strength', value: lineClassN, origin: 'document' },
+    { key: 'weakestLink', quantity: 'strength', value: weakest.strengthN, origin: weakest.origin },
+    ...(hook ? [{ key: 'hookStraightensAt', quantity: 'strength', value: hook.strengthN, origin: hook.origin } as const] : []),
+    { key: 'spoolRadiusFull', quantity: 'gearSize', value: spool.radiusFullM, origin: 'computed' },
+    { key: 'spoolRadius', quantity: 'gearSize', value: spool.radiusM, origin: 'computed' },
+    { key: 'startFactor', quantity: 'ratio', value: conditions.startFactor, origin: 'document' },
+    { key: 'guideFriction', quantity: 'ratio', value: conditions.guideFriction, origin: 'document' },
+    { key: 'guideWrap', quantity: 'angle', value: conditions.guideWrapRad, origin: 'document' },
+    { key: 'fishSpeed', quantity: 'speed', value: conditions.fishSpeedMperS, origin: 'document' },
+    { key: 'waterDrag', quantity: 'strength', value: waterDragN, origin: 'computed' },
+    { key: 'allowedFraction', quantity: 'ratio', value: conditions.allowedFraction, origin: 'rule' },
+    { key: 'multiplier', quantity: 'ratio', value: drag.multiplier, origin: 'computed' },
+    { key: 'peakInRun', quantity: 'strength', value: drag.peakN, origin: 'computed' },
+    { key: 'survivalAtPeak', quantity: 'share', value: survival, origin: 'computed' },
+  ]
+}
+
+function deriveRun(setup: PreparedSetup, run: Run): CalculationRequest[] {
+  const { conditions, out, outfit, catalogue } = setup
+  const { links, weakest, drag, end } = run.deciding
+  const water = out.map(
+    (each): CalculationRequest => ({
+      calculation: 'strength.waterDrag',
+      input: waterDragInput(each, setup),
+      from: { lineOutM: 'computed', diameterM: each.line.diameterM === undefined ? 'nominal' : 'document' },
+    }),
+  )
+  const load = { waterDragN: run.waterDragN, lineClassN: run.lineClassN, dragN: conditions.dragN }
+  const nominal = outfit.wound.some(({ diameterM }) => diameterM === undefined)
+  return [
+    {
+      calculation: 'spool.fill',
+      input: spoolInput(catalogue, outfit, conditions.lineOutM),
+      from: nominal ? { layers: 'nominal' } : {},
+    },
+    ...water,
+    chainRequest(setup, end),
+    {
+      calculation: 'strength.drag',
+      input: dragInput(setup, weakest.strengthN, load),
+      from: {
+        weakestN: 'computed',
+        spoolFullRadiusM: 'computed',
+        spoolRadiusM: 'computed',
+        waterDragN: 'computed',
+        allowedFraction: 'rule',
+      },
+    },
+    {
+      calculation: 'strength.failure',
+      input: { links: asUncertain(links), loadN: drag.peakN },
+      from: { links: 'nominal', loadN: 'computed' },
+    },
   ]
 }

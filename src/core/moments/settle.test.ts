@@ -1,30 +1,31 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { lineDiameterM } from '../gear/materials.ts'
-import { type Conditions, usualConditions } from '../trace/conditions.ts'
-import { withPiece } from '../trace/edit.ts'
-import { FAMILIES } from '../trace/families/families.ts'
-import { METHODS, usualWater, type Water } from '../trace/waterConditions.ts'
-import { waterHangMass } from '../water/hangMass.ts'
-import { waterShoreHold } from '../water/shoreHold.ts'
-import { evaluate } from './evaluate.ts'
+import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
+import { lineDiameterM } from '../catalogue/materials.ts'
+import { METHODS } from '../catalogue/tables/methods.ts'
+import { type Conditions, defaultConditions } from '../documents/conditions.ts'
+import { defaultWater, type Water } from '../documents/water.ts'
+import { withPiece } from '../edit/changes.ts'
+import { FAMILIES } from '../families/families.ts'
+import { waterHangMass } from '../physics/water/hangMass.ts'
+import { waterShoreHold } from '../physics/water/shoreHold.ts'
 
 const outfit = braidOutfit(50)
-const ledger = draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' })
+const ledger = draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' })
 const settleIn = (water: Water | undefined, massKg = 0.34) => {
   const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, massKg }) as typeof piece)
   const conditions: Conditions = { ...ledger.conditions, ...(water ? { water } : {}) }
-  return evaluate(trace, outfit, conditions).settle
+  return evaluated(trace, outfit, conditions).settle
 }
-const anchor = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.7 }
+const anchor = { ...defaultWater(catalogue, 'anchor'), depthM: 28, streamMperS: 0.7 }
 
 describe('settle', () => {
   test('needs water to settle in, and something that takes it down', () => {
     expect(settleIn(undefined)).toBeUndefined()
-    const free = draftOf('freeLine', outfit, usualConditions())
+    const free = draftOf('freeLine', outfit, defaultConditions())
     const bare = { ...free.trace, pieces: free.trace.pieces.filter(({ role }) => role !== 'bait') }
-    expect(evaluate(bare, outfit, { ...free.conditions, water: anchor }).settle).toBeUndefined()
+    expect(evaluated(bare, outfit, { ...free.conditions, water: anchor }).settle).toBeUndefined()
   })
 
   test('at anchor on one line it wants what water.hangMass says, and its reserve', () => {
@@ -33,7 +34,9 @@ describe('settle', () => {
     const bare = {
       ...ledger.trace,
       pieces: ledger.trace.pieces.map((piece) =>
-        'lengthM' in piece ? { ...piece, lengthM: 1e-6, material: 'braid' as const, diameterM: lineDiameterM(main) } : piece,
+        'lengthM' in piece
+          ? { ...piece, lengthM: 1e-6, material: 'braid' as const, diameterM: lineDiameterM(catalogue, main) }
+          : piece,
       ),
     }
     const joined = {
@@ -42,14 +45,14 @@ describe('settle', () => {
         piece.attach.how === 'sliding' ? { ...piece, attach: { ...piece.attach, atM: 0 } } : piece,
       ),
     }
-    const { neededKg, wantedKg } = evaluate(joined as typeof ledger.trace, outfit, { ...ledger.conditions, water: anchor })
+    const { neededKg, wantedKg } = evaluated(joined as typeof ledger.trace, outfit, { ...ledger.conditions, water: anchor })
       .settle!
     const { sinkerMassKg } = waterHangMass({
       scope: anchor.scope,
       sinkerDensityKgperM3: 11340,
       sinkerDragCoefficient: 0.5,
       baitDragAreaM2: 0.0008,
-      lineDiameterM: lineDiameterM(main),
+      lineDiameterM: lineDiameterM(catalogue, main),
       lineDensityKgperM3: 970,
       surfaceCurrentMperS: 0.7,
       depthM: 28,
@@ -73,11 +76,11 @@ describe('settle', () => {
   })
 
   test('from the shore it is the bow of the line, by the grip of the sinker on the bed', () => {
-    const shore = { ...usualWater('shore'), distanceM: 90, streamMperS: 0.3 }
+    const shore = { ...defaultWater(catalogue, 'shore'), distanceM: 90, streamMperS: 0.3 }
     const { neededKg } = settleIn(shore, 0.15)!
     // A pear or bomb on sand grips 0.5 of its weight in water.
     const expected = waterShoreHold({
-      lineDiameterM: lineDiameterM(outfit.wound.at(-1)!),
+      lineDiameterM: lineDiameterM(catalogue, outfit.wound.at(-1)!),
       currentMperS: 0.3,
       spanM: 90,
       scope: 1.05,
@@ -98,8 +101,8 @@ describe('settle', () => {
   test('the stream it holds to is the one at which it is just wanted', () => {
     for (const water of [
       anchor,
-      { ...usualWater('shore'), distanceM: 90, streamMperS: 0.3 },
-      { ...usualWater('drift'), driftMperS: 0.2 },
+      { ...defaultWater(catalogue, 'shore'), distanceM: 90, streamMperS: 0.3 },
+      { ...defaultWater(catalogue, 'drift'), driftMperS: 0.2 },
     ]) {
       const { holdsToMperS, settling } = settleIn(water, 0.4)!
       const share = holdsToMperS! / water.streamMperS
@@ -109,9 +112,9 @@ describe('settle', () => {
   })
 
   test('a free line: its bait is the weight, stays in a slow stream and streams away in a fast one', () => {
-    const free = draftOf('freeLine', outfit, usualConditions())
+    const free = draftOf('freeLine', outfit, defaultConditions())
     const inStream = (streamMperS: number) =>
-      evaluate(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS } }).settle!
+      evaluated(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS } }).settle!
     expect(inStream(0.01)).toMatchObject({ verdict: 'holds' })
     expect(inStream(0.8)).toMatchObject({ verdict: 'fails' })
     expect(inStream(0.1).holdsToMperS).toBeGreaterThan(0.01)
@@ -120,16 +123,16 @@ describe('settle', () => {
   })
 
   test('a free line that streams away is told so, and is not offered a heavier bait', () => {
-    const free = draftOf('freeLine', outfit, usualConditions())
-    const { findings } = evaluate(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS: 0.8 } })
+    const free = draftOf('freeLine', outfit, defaultConditions())
+    const { findings } = evaluated(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS: 0.8 } })
     const finding = findings.find(({ rule }) => rule === 'sinker-too-light')!
     expect(JSON.stringify(finding.why)).toContain('Free-lined')
     expect(finding.remedies.map(({ label }) => label)).toEqual(['fish it towards slack water: half the stream'])
   })
 
   test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {
-    const deep = draftOf('deepDrop', outfit, { ...usualConditions(), castStyle: 'none' })
-    const { settling, falling } = evaluate(deep.trace, outfit, { ...deep.conditions, water: anchor }).settle!
+    const deep = draftOf('deepDrop', outfit, { ...defaultConditions(), castStyle: 'none' })
+    const { settling, falling } = evaluated(deep.trace, outfit, { ...deep.conditions, water: anchor }).settle!
     expect(settling.weight.id).toBe('hold-down-sinker')
     expect(falling).toMatchObject({ lower: { sinker: { id: 'release-weight' } }, upper: { sinker: { id: 'hold-down-sinker' } } })
     expect(falling!.lower.speedMperS).toBeGreaterThan(falling!.upper.speedMperS)
@@ -143,9 +146,9 @@ describe('settle', () => {
 
   test('every family with a sinker settles by every method without error', () => {
     for (const { id } of FAMILIES) {
-      const draft = draftOf(id, outfit, { ...usualConditions(), dragN: 10 * LB })
+      const draft = draftOf(id, outfit, { ...defaultConditions(), dragN: 10 * LB })
       for (const method of ['anchor', 'uptide', 'drift', 'shore'] as const) {
-        const { settle } = evaluate(draft.trace, outfit, { ...draft.conditions, water: usualWater(method) })
+        const { settle } = evaluated(draft.trace, outfit, { ...draft.conditions, water: defaultWater(catalogue, method) })
         if (!settle) continue
         expect(Number.isFinite(settle.margin), `${id} ${method}`).toBe(true)
         expect(settle.sinkS).toBeGreaterThan(0)

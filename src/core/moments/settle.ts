@@ -1,20 +1,19 @@
+import { lineDiameterM } from '../catalogue/materials.ts'
+import { isCastMethod } from '../catalogue/methods.ts'
+import { pieceRef } from '../documents/linkRef.ts'
 import { CoreError } from '../errors.ts'
-import { lineDiameterM } from '../gear/materials.ts'
-import { sinkInput } from '../settling/asked.ts'
-import { holdsToMperS, leastToHold } from '../settling/least.ts'
-import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../settling/settling.ts'
-import { type Falling, sinkOrder } from '../settling/sinkOrder.ts'
-import { type Twist, twistsOf } from '../settling/twist.ts'
-import { freeLine } from '../trace/outfit.ts'
-import { isCastMethod, METHODS } from '../trace/waterConditions.ts'
-import { waterSink } from '../water/sink.ts'
-import type { Input, Moment, Verdict } from './moment.ts'
-import type { Workings } from './workings.ts'
+import { waterSink } from '../physics/water/sink.ts'
+import { freeLine } from '../setup/outfitLines.ts'
+import type { PreparedSetup } from '../setup/prepareSetup.ts'
+import { holdsToMperS, minimumSinker } from '../setup/settling/minimumSinker.ts'
+import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../setup/settling/settling.ts'
+import { type Falling, sinkOrder } from '../setup/settling/sinkOrder.ts'
+import { lineInput, shoreInput, sinkInput, uptideInput } from '../setup/settling/solverInputs.ts'
+import { type Twist, twistsOf } from '../setup/settling/twist.ts'
+import type { CalculationRequest, Input, MomentKind, MomentResult, Verdict } from './moment.ts'
+import { PART_OF_THE_TIDE } from './thresholds.ts'
 
-/** Share of the peak stream that at least holds for part of a session: from about four hours in six. Ours. */
-const PART_OF_THE_TIDE = 2 / 3
-
-export type Settle = Moment & {
+export type Settle = MomentResult<'settle'> & {
   /** What was asked about; `lineShapeOf` draws it. */
   settling: Settling
   /** The least that holds at the peak, and with the method's reserve; undefined where none does. */
@@ -25,7 +24,7 @@ export type Settle = Moment & {
   holdsToMperS?: number
   /** Undefined for what does not sink. */
   sinkS?: number
-  /** What keeps it from being reckoned, in a sentence. */
+  /** What keeps it from being calculated, in a sentence. */
   trouble?: string
   /** Two weights on lines of their own, as they fall. */
   falling?: { lower: Falling; upper: Falling }
@@ -33,40 +32,52 @@ export type Settle = Moment & {
   twists: Twist[]
 }
 
+/** Whether the weight reaches the bottom and holds there at the stream's peak. */
+export const SETTLE: MomentKind<Settle> = {
+  judge: judgeSettle,
+  derive: deriveSettle,
+  levers: [
+    { of: 'water', field: 'depthM', quantity: 'length' },
+    { of: 'water', field: 'streamMperS', quantity: 'speed' },
+    { of: 'water', field: 'distanceM', quantity: 'length' },
+    { of: 'water', field: 'driftMperS', quantity: 'speed' },
+  ],
+}
+
 /**
- * Settle: whether the weight reaches the bottom and holds there at the stream's peak, with the method's reserve over the still-water
- * least. Holds at the peak; to be watched if it holds only up to two thirds of it; else fails. The weight is the sinker, or on a
- * free line the baited hook. Undefined without water to settle in, or with nothing that takes it down.
+ * Holds with the method's reserve over the still-water least at the stream's peak; to be watched if it holds only up to two
+ * thirds of it; else fails. The weight is the sinker, or on a free line the baited hook. Undefined without water to settle in, or
+ * with nothing that takes it down.
  */
-export function settleMoment(workings: Workings): Settle | undefined {
-  const { water } = workings.conditions
-  const settling = water && settlingOf(workings, water)
+function judgeSettle(setup: PreparedSetup): Settle | undefined {
+  const { water } = setup.conditions
+  const settling = water && settlingOf(setup, water)
   if (!settling) return undefined
   const { weight } = settling
-  const { reserve } = METHODS[settling.water.method]
-  const least = leastToHold(settling)
+  const { reserve } = setup.catalogue.methods[settling.water.method]
+  const minimum = minimumSinker(settling)
   const grip = nominalGrip(settling)
-  const neededKg = 'kgFor' in least ? least.kgFor(grip) : undefined
+  const neededKg = 'kgFor' in minimum ? minimum.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
-  const holdsTo = holdsToMperS(settling, least, grip, reserve)
+  const holdsTo = holdsToMperS(settling, minimum, grip, reserve)
   const sinkS = sinkTimeS(settling)
-  const falling = sinkOrder(workings.trace, workings.tracePath)
+  const falling = sinkOrder(setup)
   return {
     moment: 'settle',
     verdict: verdictOf(margin, (holdsTo ?? 0) / settling.water.streamMperS),
     end: weight.id,
-    decides: weight.id,
-    figure: { name: 'sinkerOverWanted', value: margin, unit: '' },
+    decides: pieceRef(weight.id),
+    figure: { key: 'sinkerOverWanted', quantity: 'ratio', value: margin },
     margin,
     inputs: inputsOf(settling, reserve, { neededKg, holdsTo, sinkS }),
     settling,
     reserve,
     ...(neededKg === undefined ? {} : { neededKg, wantedKg: neededKg * reserve }),
-    ...('trouble' in least ? { trouble: least.trouble } : {}),
+    ...('trouble' in minimum ? { trouble: minimum.trouble } : {}),
     ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
     ...(sinkS === undefined ? {} : { sinkS }),
     ...(falling ? { falling } : {}),
-    twists: twistsOf(workings.trace, workings.tracePath),
+    twists: twistsOf(setup),
   }
 }
 
@@ -87,35 +98,56 @@ function sinkTimeS(settling: Settling): number | undefined {
 type Computed = { neededKg: number | undefined; holdsTo: number | undefined; sinkS: number | undefined }
 
 function inputsOf(settling: Settling, reserve: number, { neededKg, holdsTo, sinkS }: Computed): Input[] {
-  const { water, weight, outfit } = settling
+  const { water, weight, outfit, catalogue } = settling
   const line = freeLine(outfit)
-  const cast = isCastMethod(water.method)
-  const computed = (name: string, value: number | undefined, unit: string): Input[] =>
-    value === undefined ? [] : [{ name, value, unit, from: 'computed' }]
+  const computed = (key: string, value: number | undefined, quantity: Input['quantity']): Input[] =>
+    value === undefined ? [] : [{ key, value, quantity, origin: 'computed' }]
+  const set = (key: string, value: number, quantity: Input['quantity']): Input => ({ key, value, quantity, origin: 'document' })
+  const nominal = (key: string, value: number, quantity: Input['quantity']): Input => ({
+    key,
+    value,
+    quantity,
+    origin: 'nominal',
+  })
   return [
-    { name: 'method', value: METHODS[water.method].name, unit: '', from: 'document' },
-    { name: 'weight that holds', value: weight.massKg, unit: 'kg', from: 'document' },
-    { name: 'depth', value: water.depthM, unit: 'm', from: 'document' },
-    { name: 'stream at its peak', value: water.streamMperS, unit: 'm/s', from: 'document' },
-    ...(water.method === 'drift' ? [{ name: 'drift', value: water.driftMperS, unit: 'm/s', from: 'document' as const }] : []),
-    ...(cast
-      ? [
-          { name: 'distance', value: water.distanceM, unit: 'm', from: 'document' as const },
-          { name: 'grip on the bed', value: nominalGrip(settling), unit: '', from: 'nominal' as const },
-        ]
+    { key: 'method', quantity: 'word', value: water.method, origin: 'document' },
+    set('weightThatHolds', weight.massKg, 'mass'),
+    set('depth', water.depthM, 'length'),
+    set('streamAtPeak', water.streamMperS, 'speed'),
+    ...(water.method === 'drift' ? [set('drift', water.driftMperS, 'speed')] : []),
+    ...(isCastMethod(water.method)
+      ? [set('distance', water.distanceM, 'length'), nominal('grip', nominalGrip(settling), 'ratio')]
       : []),
-    { name: 'scope', value: water.scope, unit: '', from: 'document' },
+    set('scope', water.scope, 'ratio'),
     {
-      name: 'line’s thickness',
-      value: lineDiameterM(line),
-      unit: 'm',
-      from: line.diameterM === undefined ? 'nominal' : 'document',
+      ...nominal('lineDiameter', lineDiameterM(catalogue, line), 'diameter'),
+      origin: line.diameterM === undefined ? 'nominal' : 'document',
     },
-    { name: 'weed on the line', value: water.weedFactor, unit: '', from: 'document' },
-    { name: 'bait’s drag area, cm²', value: baitAreaM2(settling) * 1e4, unit: '', from: 'nominal' },
-    ...computed('least that holds', neededKg, 'kg'),
-    { name: 'reserve', value: reserve, unit: '', from: 'rule' },
-    ...computed('holds up to a stream of', holdsTo, 'm/s'),
-    ...computed('time to sink', sinkS, 's'),
+    set('weedFactor', water.weedFactor, 'ratio'),
+    nominal('baitDragArea', baitAreaM2(settling), 'area'),
+    ...computed('leastThatHolds', neededKg, 'mass'),
+    { key: 'reserve', quantity: 'ratio', value: reserve, origin: 'rule' },
+    ...computed('holdsToStream', holdsTo, 'speed'),
+    ...computed('timeToSink', sinkS, 'duration'),
   ]
+}
+
+function deriveSettle(_setup: PreparedSetup, { settling }: Settle): CalculationRequest[] {
+  const nominal = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
+  return [
+    holdRequest(settling, nominal),
+    { calculation: 'water.sink', input: sinkInput(settling), from: { dragAreaM2: 'nominal', lineDiameterM: 'nominal' } },
+  ]
+}
+
+function holdRequest(settling: Settling, from: CalculationRequest['from']): CalculationRequest {
+  const grip = nominalGrip(settling)
+  switch (settling.water.method) {
+    case 'shore':
+      return { calculation: 'water.shoreHold', input: shoreInput(settling, grip), from }
+    case 'uptide':
+      return { calculation: 'water.uptideHold', input: uptideInput(settling, grip), from }
+    default:
+      return { calculation: 'water.line', input: lineInput(settling), from: { layers: 'nominal', ...from } }
+  }
 }

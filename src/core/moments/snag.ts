@@ -1,14 +1,22 @@
-import { type Replacement, replacementOf } from '../build/replacement.ts'
-import type { Link } from '../strength/pathLinks.ts'
-import { jointOf, type Piece, parentId, pieceOfLink, type Trace } from '../trace/schema.ts'
+import { type LinkRef, linkKey, pieceIdOf } from '../documents/linkRef.ts'
+import { parentId, pieceById } from '../documents/pieces.ts'
+import type { Piece, Trace } from '../documents/trace.ts'
+import type { Link } from '../setup/pathLinks.ts'
+import { asUncertain, type EndPath, type PreparedSetup } from '../setup/prepareSetup.ts'
+import { type Replacement, replacementOf } from '../setup/replacement.ts'
+import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
-import { gradeAtLeast, type Input, type Moment, type Verdict, worstOf } from './moment.ts'
-import { weakLinkIds } from './weakLink.ts'
-import type { EndPath, Workings } from './workings.ts'
-
-/** Chances that hold or are to be watched: for a weak link, and for a break at the fuse or beyond. */
-const WEAK_LINK = { holds: 0.98, watch: 0.9 }
-const FUSE = { holds: 0.9, watch: 0.6 }
+import {
+  type CalculationRequest,
+  gradeAtLeast,
+  type Input,
+  type MomentKind,
+  type MomentResult,
+  type Verdict,
+  worstOf,
+} from './moment.ts'
+import { FUSE_CHANCE, WEAK_LINK_CHANCE } from './thresholds.ts'
+import { weakLinkKeys } from './weakLink.ts'
 
 export type SnagPath = {
   end: string
@@ -27,41 +35,46 @@ export type SnagPath = {
   verdict: Verdict
   margin: number
 }
-export type Snag = Moment & { paths: SnagPath[] }
+export type Snag = MomentResult<'snag'> & { paths: SnagPath[]; deciding: SnagPath }
+
+/** A pull for a break from each sinker and each hook. */
+export const SNAG: MomentKind<Snag> = {
+  judge: judgeSnag,
+  derive: deriveSnag,
+  levers: [{ of: 'conditions', field: 'lineOutM', quantity: 'length' }],
+}
 
 /**
- * Snag: a pull for a break from each sinker and each hook. Where a weak link to the sinker is wanted, the chance that it goes
- * first decides; else the chance that the break falls at the fuse or beyond it. Without a chosen fuse the trace's own
- * knot to the outfit counts: the main line is not to be lost.
+ * Where a weak link to the sinker is wanted, the chance that it goes first decides; else the chance that the break falls at the
+ * fuse or beyond it. Without a chosen fuse the trace's own knot to the outfit counts: the main line is not to be lost.
  */
-export function snagMoment(workings: Workings): Snag | undefined {
-  const paths = workings.ends.map((end) => snagPath(workings, workings.path(end.id)))
-  const worst = worstOf(paths)
-  if (!worst) return undefined
+function judgeSnag(setup: PreparedSetup): Snag | undefined {
+  const paths = setup.ends.map((end) => snagPath(setup, setup.path(end.id)))
+  const deciding = worstOf(paths)
+  if (!deciding) return undefined
   return {
     moment: 'snag',
-    verdict: worst.verdict,
-    end: worst.end,
-    decides: worst.goesFirst.id,
-    figure: { name: worst.wanted === 'weakLink' ? 'weakLinkGoesFirst' : 'breaksAtFuseOrBeyond', value: worst.chance, unit: '' },
-    margin: worst.margin,
-    inputs: inputsOf(worst),
+    verdict: deciding.verdict,
+    end: deciding.end,
+    decides: deciding.goesFirst.ref,
+    figure: {
+      key: deciding.wanted === 'weakLink' ? 'weakLinkGoesFirst' : 'breaksAtFuseOrBeyond',
+      quantity: 'share',
+      value: deciding.chance,
+    },
+    margin: deciding.margin,
+    inputs: inputsOf(deciding),
     paths,
+    deciding,
   }
 }
 
-function snagPath({ trace }: Workings, path: EndPath): SnagPath {
-  const weak = path.end.role === 'sinker' ? weakLinkIds(trace, path) : undefined
+function snagPath({ trace, catalogue }: PreparedSetup, path: EndPath): SnagPath {
+  const weak = path.end.role === 'sinker' ? weakLinkKeys(trace, path) : undefined
   const goesFirst = fuseOf(path)
-  const lost = lostBelow(trace, goesFirst.id)
-  const shared = {
-    end: path.end.id,
-    links: path.links,
-    first: path.first,
-    goesFirst,
-    lost,
-    replacement: replacementOf(trace, lost),
-  }
+  const lost = lostBelow(trace, goesFirst.ref)
+  const replacement = replacementOf({ trace, catalogue }, lost)
+  const shared = { end: path.end.id, links: path.links, first: path.first, goesFirst, lost, replacement }
   if (weak) {
     const chance = sumWhere(path, (link) => weak.has(link.id))
     const weakN = Math.min(...path.links.filter((link) => weak.has(link.id)).map(({ strengthN }) => strengthN))
@@ -70,43 +83,43 @@ function snagPath({ trace }: Workings, path: EndPath): SnagPath {
       path.links.findIndex((link) => weak.has(link.id)),
     )
     const restN = Math.min(...above.map(({ strengthN }) => strengthN))
-    return { ...shared, wanted: 'weakLink', chance, weakLinkShare: weakN / restN, ...graded(chance, WEAK_LINK) }
+    return { ...shared, wanted: 'weakLink', chance, weakLinkShare: weakN / restN, ...graded(chance, WEAK_LINK_CHANCE) }
   }
   const from = fuseIndex(trace, path)
   const chance = sumWhere(path, (_, i) => i >= from)
-  return { ...shared, wanted: 'fuse', chance, ...graded(chance, FUSE) }
+  return { ...shared, wanted: 'fuse', chance, ...graded(chance, FUSE_CHANCE) }
 }
 
 const graded = (chance: number, limits: { holds: number; watch: number }) => ({
-  verdict: gradeAtLeast(chance, limits.holds, limits.watch),
+  verdict: gradeAtLeast(chance, limits),
   margin: chance / limits.holds,
 })
 
 function sumWhere({ links, first }: EndPath, wanted: (link: Link, i: number) => boolean): number {
   return Math.min(
     1,
-    links.reduce((sum, link, i) => sum + (wanted(link, i) ? first[i]! : 0), 0),
+    links.reduce((sum, link, i) => sum + (wanted(link, i) ? (first[i] ?? 0) : 0), 0),
   )
 }
 
+/** Where the trace's own links begin, or the chosen fuse lies. */
 function fuseIndex(trace: Trace, { links }: EndPath): number {
-  const chosen = trace.fuse === undefined ? -1 : links.findIndex(({ id }) => id === trace.fuse)
-  if (chosen >= 0) return chosen
-  const own = new Set(trace.pieces.map(({ id }) => id))
-  return links.findIndex(({ id }) => own.has(pieceOfLink(id)))
+  const key = trace.fuse && linkKey(trace.fuse)
+  const chosen = links.findIndex(({ id }) => id === key)
+  return chosen >= 0 ? chosen : links.findIndex(({ ref }) => pieceIdOf(ref) !== undefined)
 }
 
 /**
  * The pieces that a break leaves behind: the broken link's own piece, all that hangs from it, and, where a line broke,
  * whatever slid on it. A knot tied part-way in a line takes what lies beyond its place.
  */
-export function lostBelow(trace: Trace, linkId: string): string[] {
-  const id = pieceOfLink(linkId)
-  const piece = trace.pieces.find((candidate) => candidate.id === id)
+export function lostBelow(trace: Trace, broken: LinkRef): string[] {
+  const id = pieceIdOf(broken)
+  const piece = id === undefined ? undefined : pieceById(trace, id)
   // The outfit's own line broke: the whole trace is gone.
   if (!piece) return trace.pieces.map((each) => each.id)
-  const partWay = piece.attach.how === 'fixed' && linkId !== id && jointOf(piece) ? piece.attach : undefined
-  const lost = new Set([id])
+  const partWay = piece.attach.how === 'fixed' && broken.at === 'joint' ? piece.attach : undefined
+  const lost = new Set([piece.id])
   const take = (gone: (candidate: Piece) => boolean) => {
     for (const candidate of trace.pieces) if (!lost.has(candidate.id) && gone(candidate)) lost.add(candidate.id)
   }
@@ -122,17 +135,25 @@ function isBeyond({ attach }: Piece, atM: number): boolean {
   return attach.how === 'joined' ? attach.end !== 'near' : attach.how !== 'through' && attach.atM > atM
 }
 
-function inputsOf(worst: SnagPath): Input[] {
+function inputsOf({ wanted, weakLinkShare, links }: SnagPath): Input[] {
   return [
-    {
-      name: 'wanted',
-      value: worst.wanted === 'weakLink' ? 'weak link goes first' : 'break at the fuse or beyond',
-      unit: '',
-      from: 'rule',
-    },
-    ...(worst.weakLinkShare === undefined
+    { key: 'wantedBreak', quantity: 'word', value: wanted, origin: 'rule' },
+    ...(weakLinkShare === undefined
       ? []
-      : [{ name: 'weak link over the weakest of the rest', value: worst.weakLinkShare, unit: '', from: 'computed' as const }]),
-    ...worst.links.map((link): Input => ({ name: link.id, value: link.strengthN, unit: 'N', from: link.basis })),
+      : [{ key: 'weakLinkShare', quantity: 'ratio', value: weakLinkShare, origin: 'computed' } as const]),
+    ...links.map(
+      (link): Input => ({ key: 'link', quantity: 'strength', value: link.strengthN, origin: link.origin, ref: link.ref }),
+    ),
+  ]
+}
+
+function deriveSnag(setup: PreparedSetup, { deciding }: Snag): CalculationRequest[] {
+  return [
+    chainRequest(setup, deciding.end),
+    {
+      calculation: 'strength.failure',
+      input: { links: asUncertain(deciding.links), loadN: 0 },
+      from: { links: 'nominal', loadN: 'rule' },
+    },
   ]
 }

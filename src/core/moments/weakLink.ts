@@ -1,10 +1,12 @@
-import { jointId, type Trace } from '../trace/schema.ts'
-import type { EndPath } from './workings.ts'
+import { jointRef, linkKey } from '../documents/linkRef.ts'
+import { hungFrom } from '../documents/pieces.ts'
+import type { Trace } from '../documents/trace.ts'
+import type { EndPath } from '../setup/prepareSetup.ts'
 
-/** The weak link's line and its own connections, where it lies on this path. */
-export function weakLinkIds(trace: Trace, { links }: EndPath): Set<string> | undefined {
+/** The keys of the weak link's line and its own connections, where it lies on this path. */
+export function weakLinkKeys(trace: Trace, { links }: Pick<EndPath, 'links'>): Set<string> | undefined {
   const id = trace.weakLink
   if (id === undefined || !links.some((link) => link.id === id)) return undefined
-  const below = trace.pieces.filter((piece) => piece.attach.how === 'joined' && piece.attach.to === id)
-  return new Set([id, jointId(id), ...below.map((piece) => jointId(piece.id))])
+  const below = hungFrom(trace, id).filter(({ attach }) => attach.how === 'joined')
+  return new Set([id, linkKey(jointRef(id)), ...below.map((piece) => linkKey(jointRef(piece.id)))])
 }

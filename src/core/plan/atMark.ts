@@ -1,7 +1,7 @@
-import type { Mark } from '../mark/mark.ts'
-import { type Stream, tideStream } from '../tide/stream.ts'
-import { heightAtM, TIDE_HOURS, type TideSpan, tideHourAt } from '../tide/tideSpan.ts'
-import type { Water } from '../trace/waterConditions.ts'
+import type { Mark } from '../documents/mark.ts'
+import type { Water } from '../documents/water.ts'
+import { type Stream, tideStream } from '../physics/tide/stream.ts'
+import { heightAtM, TIDE_HOURS, type TideSpan, tideHourAt } from '../physics/tide/tideSpan.ts'
 
 /** Wind at an hour: its speed, and where it comes from, clockwise from north. */
 export type Wind = { timeMs: number; speedMperS: number; fromDeg: number }

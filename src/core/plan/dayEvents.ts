@@ -1,6 +1,7 @@
-import type { Sky, SkyEvent } from '../sky/sky.ts'
-import type { TideSpan } from '../tide/tideSpan.ts'
-import type { Owned, Plan } from './planDay.ts'
+import type { Sky, SkyEvent } from '../physics/sky/sky.ts'
+import type { TideSpan } from '../physics/tide/tideSpan.ts'
+import type { Owned } from './owned.ts'
+import type { Plan } from './planDay.ts'
 import type { StreamPoint } from './streamThrough.ts'
 
 /** Something of a day that is worth a line in a calendar. */

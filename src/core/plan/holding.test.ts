@@ -1,19 +1,20 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
-import { heldBy } from '../mark/mark.ts'
-import { leastToHold } from '../settling/least.ts'
-import { usualConditions } from '../trace/conditions.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { learnedHolding } from '../learning/markLessons.ts'
+import { minimumSinker } from '../setup/settling/minimumSinker.ts'
 import { atMark } from './atMark.ts'
+import { defaultShapes, shapesOf } from './defaultBox.ts'
 import { holdingOf, wantedAt } from './holding.ts'
-import { changeAt, type Owned } from './planDay.ts'
+import type { Owned } from './owned.ts'
+import { changeAt } from './planDay.ts'
 import { settledOn } from './rigged.ts'
-import { shapesOf, usualShapes } from './usualBox.ts'
 
 const outfit = braidOutfit(50)
-const fishedBy = (family: string) => ({ ...draftOf(family, outfit, { ...usualConditions(), castStyle: 'none' }), outfit })
-const ledger = fishedBy('runningLedger')
+const ledger = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
 const tide = tideOfDay('2026-11-24')
 const { water } = atMark(MARK, tide, [], tide.startMs + 4 * HOUR_MS)
 
@@ -21,10 +22,10 @@ describe('what must be on', () => {
   test('is the least at the mark’s grip, and its reserve over it', () => {
     const shore = { ...MARK, method: 'shore' as const, scope: 1.05, distanceM: 70 }
     const settling = settledOn(ledger, { ...water, method: 'shore', scope: 1.05, distanceM: 70 }, undefined)!
-    const least = leastToHold(settling) as { kgFor: (grip: number) => number }
-    const { gripOf, reserve } = heldBy(shore)
+    const least = minimumSinker(settling) as { kgFor: (grip: number) => number }
+    const { gripOf, reserve } = learnedHolding(catalogue, shore, [])
     for (const shape of ['bomb', 'gripWire'] as const) {
-      const wanted = wantedAt(shore)(settling)(shape) as { neededKg: number; wantedKg: number }
+      const wanted = wantedAt(learnedHolding(catalogue, shore, []))(settling)(shape) as { neededKg: number; wantedKg: number }
       expect(wanted.neededKg).toBeCloseTo(least.kgFor(gripOf(shape)), 9)
       expect(wanted.wantedKg / wanted.neededKg).toBeCloseTo(reserve, 9)
     }
@@ -32,7 +33,7 @@ describe('what must be on', () => {
 
   test('where none holds it is a sentence, whatever the shape', () => {
     const wild = settledOn(ledger, { ...water, depthM: 1500, streamMperS: 4, scope: 1.05 }, undefined)!
-    expect(wantedAt(MARK)(wild)('pear')).toEqual({ trouble: expect.stringContaining('kg') })
+    expect(wantedAt(learnedHolding(catalogue, MARK, []))(wild)('pear')).toEqual({ trouble: expect.stringContaining('kg') })
   })
 
   test('a weight holds with the reserve, in still water only, or not at all', () => {
@@ -64,9 +65,9 @@ describe('the box', () => {
   test('has each shape once', () => expect(shapesOf(owned)).toEqual(['pear', 'bomb', 'gripWire']))
 
   test('from a boat all go along but wires; cast, the trace’s own shape and wires', () => {
-    for (const method of ['anchor', 'drift'] as const) expect(usualShapes(owned, ledger.trace, method)).toEqual(['pear', 'bomb'])
+    for (const method of ['anchor', 'drift'] as const) expect(defaultShapes(owned, ledger, method)).toEqual(['pear', 'bomb'])
     for (const method of ['shore', 'uptide'] as const)
-      expect(usualShapes(owned, ledger.trace, method)).toEqual(
+      expect(defaultShapes(owned, ledger, method)).toEqual(
         shapesOf(owned).filter((each) => each === shape || each === 'gripWire'),
       )
   })

@@ -1,19 +1,18 @@
-import type { SinkerShape } from '../gear/sinkers.ts'
-import { heldBy, type Mark } from '../mark/mark.ts'
-import { leastToHold } from '../settling/least.ts'
-import type { Settling } from '../settling/settling.ts'
+import type { SinkerShape } from '../catalogue/ids.ts'
+import type { LearnedHolding } from '../learning/markLessons.ts'
+import { minimumSinker } from '../setup/settling/minimumSinker.ts'
+import type { Settling } from '../setup/settling/settling.ts'
 
 /** What a sinker must weigh, in still water and with the mark's reserve; or why none holds. */
 export type Wanted = { neededKg: number; wantedKg: number } | { trouble: string }
 
 /** What must be on at a mark in some water, by the shape that is on: with what the mark has taught of grip and reserve. */
-export function wantedAt(mark: Mark): (settling: Settling) => (shape: SinkerShape) => Wanted {
-  const { gripOf, reserve } = heldBy(mark)
+export function wantedAt({ gripOf, reserve }: LearnedHolding): (settling: Settling) => (shape: SinkerShape) => Wanted {
   return (settling) => {
-    const least = leastToHold(settling)
-    if ('trouble' in least) return () => ({ trouble: least.trouble })
+    const minimum = minimumSinker(settling)
+    if ('trouble' in minimum) return () => ({ trouble: minimum.trouble })
     return (shape) => {
-      const neededKg = least.kgFor(gripOf(shape))
+      const neededKg = minimum.kgFor(gripOf(shape))
       return { neededKg, wantedKg: neededKg * reserve }
     }
   }

@@ -1,23 +1,35 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
-import { heldBy } from '../mark/mark.ts'
-import { prepare } from '../moments/workings.ts'
-import { leastToHold } from '../settling/least.ts'
-import { settlingOf } from '../settling/settling.ts'
-import { heightAtM } from '../tide/tideSpan.ts'
-import { usualConditions } from '../trace/conditions.ts'
-import { atMark, type Wind } from './atMark.ts'
-import { type Owned, type Plan, type PlanInput, planDay } from './planDay.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import type { Hold } from '../documents/observation.ts'
+import { learnedHolding } from '../learning/markLessons.ts'
+import { heightAtM, tideHourAt } from '../physics/tide/tideSpan.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
+import { minimumSinker } from '../setup/settling/minimumSinker.ts'
+import { settlingOf } from '../setup/settling/settling.ts'
+import { atMark, streamAt, type Wind } from './atMark.ts'
+import type { Owned } from './owned.ts'
+import { type Plan, type PlanInput, planDay } from './planDay.ts'
 import { slacksOf, streamThrough } from './streamThrough.ts'
 import { tideHere } from './tideHere.ts'
 
 const outfit = braidOutfit(50)
-const ledger = { ...draftOf('runningLedger', outfit, { ...usualConditions(), castStyle: 'none' }), outfit }
+const ledger = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
 const tide = tideOfDay('2026-11-24')
 const BOX: Owned[] = [0.115, 0.17, 0.23, 0.34, 0.45, 0.68, 0.9, 1.36].map((massKg) => ({ shape: 'pear', massKg }))
-const day: PlanInput = { fished: ledger, mark: MARK, tide, winds: [], fromMs: tide.startMs, toMs: tide.endMs, owned: BOX }
+const day: PlanInput = {
+  setup: ledger,
+  mark: MARK,
+  holds: [],
+  tide,
+  winds: [],
+  fromMs: tide.startMs,
+  toMs: tide.endMs,
+  owned: BOX,
+}
 const blow = (speedMperS: number, fromDeg: number): Wind[] =>
   [tide.startMs, tide.endMs + HOUR_MS].map((timeMs) => ({ timeMs, speedMperS, fromDeg }))
 
@@ -48,7 +60,26 @@ describe('a mark at an instant', () => {
       .timeMs
     const { directionDeg } = atMark(MARK, tide, [], timeMs).stream
     const over = (speed: number, off: number) => atMark(MARK, tide, blow(speed, directionDeg! + off), timeMs).windOverTide
-    expect([over(9, 0), over(9, 50), over(9, 90), over(9, 180), over(2, 0)]).toEqual([true, true, false, false, false])
+    expect([over(9, 0), over(9, 59), over(9, -59), over(9, 61), over(9, 180)]).toEqual([true, true, true, false, false])
+    expect([over(5, 0), over(4.9, 0)]).toEqual([true, false])
+  })
+
+  test('past the ends of its table the stream passes from the last row to the first', () => {
+    const mark = {
+      stream: MARK.stream.map((row) => ({
+        ...row,
+        directionDeg: 90,
+        springMperS: row.hour === -6 ? 0.2 : 1,
+        neapMperS: row.hour === -6 ? 0.2 : 1,
+      })),
+    }
+    const past = Array.from({ length: 1440 }, (_, minute) => tide.startMs + minute * 60_000)
+      .map((timeMs) => ({ hour: tideHourAt(tide, timeMs).hour, rate: streamAt(mark, tide, timeMs).rateMperS }))
+      .filter(({ hour }) => Math.abs(hour) > 6)
+    expect(past.length).toBeGreaterThan(10)
+    // 12.42 h from one high water to the next leave 0.42 h for the change.
+    const share = (hour: number) => (hour > 0 ? hour - 6 : hour + 6.42) / 0.42
+    for (const { hour, rate } of past) expect(rate).toBeCloseTo(1 - 0.8 * share(hour), 1)
   })
 
   test('wind between hours is turned the short way', () => {
@@ -119,10 +150,10 @@ describe('the plan of a day', () => {
   })
 
   test('a change to a heavier sinker comes while the old one holds still, to the five minutes', () => {
-    const workings = prepare(ledger.trace, outfit, ledger.conditions)
+    const prepared = prepareSetup(ledger)
     const wantedAt = (timeMs: number) => {
-      const least = leastToHold(settlingOf(workings, atMark(MARK, tide, [], timeMs).water)!)
-      return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * heldBy(MARK).reserve
+      const least = minimumSinker(settlingOf(prepared, atMark(MARK, tide, [], timeMs).water)!)
+      return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * learnedHolding(catalogue, MARK, []).reserve
     }
     const heavier = plan.changes.filter(({ from, to }) => from && to && to.massKg > from.massKg)
     expect(heavier.length).toBeGreaterThan(2)
@@ -161,12 +192,19 @@ describe('the plan of a day', () => {
     ]
     const { rows } = planDay({ ...day, mark: shore, owned: mixed })
     expect(rows.some(({ take }) => take?.shape === 'gripWire')).toBe(true)
-    const dragged = { at: '2026-11-01T10:00:00.000Z', method: 'shore' as const, shape: 'gripWire' as const, massKg: 0.15 }
-    const poor = planDay({
-      ...day,
-      mark: { ...shore, holds: Array(5).fill({ ...dragged, demand: 0.5, held: false }) },
-      owned: mixed,
+    const dragged = (hour: number): Hold => ({
+      formatVersion: 1,
+      id: `0000000${hour}-0000-4000-8000-000000000000`,
+      kind: 'hold',
+      at: `2026-11-01T0${hour}:00:00.000Z`,
+      markId: '00000000-0000-4000-8000-000000000000',
+      method: 'shore',
+      shape: 'gripWire',
+      massKg: 0.15,
+      demand: 0.5,
+      held: false,
     })
+    const poor = planDay({ ...day, mark: shore, holds: [1, 2, 3, 4, 5].map(dragged), owned: mixed })
     const held = (plan: Plan) => plan.rows.filter(({ take }) => take).length
     expect(held(poor)).toBeLessThan(rows.filter(({ take }) => take).length)
   })
@@ -182,6 +220,6 @@ describe('the plan of a day', () => {
       ...ledger,
       trace: { ...ledger.trace, pieces: ledger.trace.pieces.filter(({ role }) => role !== 'sinker' && role !== 'bait') },
     }
-    expect(planDay({ ...day, fished: bare }).rows[0]).toMatchObject({ take: undefined, wanted: { trouble: expect.any(String) } })
+    expect(planDay({ ...day, setup: bare }).rows[0]).toMatchObject({ take: undefined, wanted: { trouble: expect.any(String) } })
   })
 })

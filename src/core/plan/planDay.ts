@@ -1,18 +1,19 @@
-import type { SinkerShape } from '../gear/sinkers.ts'
-import type { Mark } from '../mark/mark.ts'
-import type { Fished } from '../moments/levers.ts'
-import { type Settling, settlingOf, weightOfSinker } from '../settling/settling.ts'
-import type { TideSpan } from '../tide/tideSpan.ts'
+import type { Mark } from '../documents/mark.ts'
+import type { Hold } from '../documents/observation.ts'
+import { learnedHolding } from '../learning/markLessons.ts'
+import type { TideSpan } from '../physics/tide/tideSpan.ts'
+import { type Settling, settlingOf, weightOfSinker } from '../setup/settling/settling.ts'
+import type { Setup } from '../setup/setup.ts'
 import { type AtMark, atMark, type Wind } from './atMark.ts'
 import { holdingOf, type Wanted, wantedAt } from './holding.ts'
+import type { Owned } from './owned.ts'
 import { rigged } from './rigged.ts'
 
-/** A sinker in the box. */
-export type Owned = { shape: SinkerShape; massKg: number }
-
 export type PlanInput = {
-  fished: Fished
+  setup: Setup
   mark: Mark
+  /** What was seen to hold and drag at the mark. */
+  holds: readonly Hold[]
   tide: TideSpan
   winds: readonly Wind[]
   fromMs: number
@@ -71,21 +72,21 @@ type Judged = {
 }
 
 /** What holds at an instant. */
-function judgeOf({ fished, mark, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
-  const workings = rigged(fished)
-  const wantedIn = wantedAt(mark)
+function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
+  const prepared = rigged(setup)
+  const wantedIn = wantedAt(learnedHolding(setup.catalogue, mark, holds))
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
   return (timeMs) => {
     const now = atMark(mark, tide, winds, timeMs)
-    const settling = settlingOf(workings, now.water)
+    const settling = settlingOf(prepared, now.water)
     if (!settling) return { now, holds: () => false, holding: [], wantedOf: () => ({ trouble: NOTHING_DOWN }) }
     const wanted = wantedIn(asLead(settling))
-    const holds = ({ shape, massKg }: Owned) => holdingOf(massKg, wanted(shape)) === 'holds'
+    const doesHold = ({ shape, massKg }: Owned) => holdingOf(massKg, wanted(shape)) === 'holds'
     const best = box.toSorted((a, b) => kgOf(wanted(a.shape)) - kgOf(wanted(b.shape)))[0]
     return {
       now,
-      holds,
-      holding: box.filter(holds),
+      holds: doesHold,
+      holding: box.filter(doesHold),
       wantedOf: (sinker) => wanted((sinker ?? best ?? settling.weight).shape),
     }
   }
@@ -96,7 +97,7 @@ const NOTHING_DOWN = 'Nothing takes this trace down: it has neither a sinker nor
 const kgOf = (wanted: Wanted) => ('wantedKg' in wanted ? wanted.wantedKg : Number.POSITIVE_INFINITY)
 
 /** A free line asked what lead would hold it. */
-const asLead = (settling: Settling): Settling => ({ ...settling, weight: weightOfSinker(settling.weight) })
+const asLead = (settling: Settling): Settling => ({ ...settling, weight: weightOfSinker(settling.catalogue, settling.weight) })
 
 const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.massKg && a?.shape === b?.shape
 
@@ -113,7 +114,7 @@ function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => Judged):
     let [early, late] = [before.timeMs, row.timeMs]
     while (late - early > CHANGE_MS) {
       const middle = early + Math.floor((late - early) / 2 / CHANGE_MS) * CHANGE_MS
-      const stays = heavier ? before.take && judge(middle).holds(before.take) : !judge(middle).holds(row.take!)
+      const stays = heavier ? before.take && judge(middle).holds(before.take) : row.take && !judge(middle).holds(row.take)
       if (stays) early = middle
       else late = middle
     }

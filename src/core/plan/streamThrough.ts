@@ -1,6 +1,6 @@
-import type { Mark } from '../mark/mark.ts'
-import type { Stream } from '../tide/stream.ts'
-import type { TideSpan } from '../tide/tideSpan.ts'
+import type { Mark } from '../documents/mark.ts'
+import type { Stream } from '../physics/tide/stream.ts'
+import type { TideSpan } from '../physics/tide/tideSpan.ts'
 import { streamAt } from './atMark.ts'
 
 export type StreamPoint = Stream & { timeMs: number }

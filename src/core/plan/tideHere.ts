@@ -1,7 +1,7 @@
-import type { Mark } from '../mark/mark.ts'
-import type { Turn } from '../tide/height.ts'
-import { heightsBetween, turnsOfTable } from '../tide/heightTable.ts'
-import type { TideSpan } from '../tide/tideSpan.ts'
+import type { Mark } from '../documents/mark.ts'
+import type { Turn } from '../physics/tide/height.ts'
+import { heightsBetween, turnsOfTable } from '../physics/tide/heightTable.ts'
+import type { TideSpan } from '../physics/tide/tideSpan.ts'
 
 const MINUTE_MS = 60_000
 /** A port's turn this close to the end of a table is the same turn as the table's. */

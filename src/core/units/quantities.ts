@@ -14,6 +14,8 @@ export const QUANTITIES = {
 
 export type Quantity = keyof typeof QUANTITIES
 
+export const isQuantity = (name: string): name is Quantity => Object.hasOwn(QUANTITIES, name)
+
 export const QUANTITY_NAMES: Record<Quantity, string> = {
   strength: 'strength',
   mass: 'weight',

@@ -27,6 +27,7 @@ const READ: [Quantity, string, number][] = [
   ['mass', '3 oz', 0.085048569375],
   ['mass', '1 1/2 oz', 0.0425242846875],
   ['mass', '85g', 0.085],
+  ['mass', '1 lb 8 oz', 0.680388555],
   ['speed', '1.2kn', 0.6173333],
   ['speed', '0.6 m/s', 0.6],
 ]
@@ -44,6 +45,7 @@ const REFUSED: [Quantity, string, RegExp][] = [
   ['length', '2/0', /hook size/],
   ['strength', '1,500', /1\.500 or 1500/],
   ['length', '4 6', /two numbers/],
+  ['mass', '8 oz 1 lb', /./],
   ['length', '4 kg 6', /read as a strength|two numbers/],
   ['length', '3 furlongs', /“furlongs” is not a unit of length: use m, cm/],
   ['mass', 'heavy', /does not start with a number/],

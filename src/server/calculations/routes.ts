@@ -1,9 +1,10 @@
 import Router from '@koa/router'
 import { z } from 'zod'
-import { CALCULATIONS, calculate, isCalculationName } from '../../core/calculations.ts'
-import { evaluate } from '../../core/moments/evaluate.ts'
-import { parseRequest } from '../../core/moments/parseRequest.ts'
-import { reportOf } from '../../core/moments/report.ts'
+import { evaluate } from '../../core/analysis/evaluate.ts'
+import { parseRequest } from '../../core/analysis/parseRequest.ts'
+import { reportOf } from '../../core/analysis/report.ts'
+import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
+import { CALCULATIONS, calculate, isCalculationName } from '../../core/physics/registry.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody } from '../http/parse.ts'
 
@@ -30,10 +31,9 @@ export function calculationRoutes(): Router {
   })
 
   router.post('/evaluate', (ctx) => {
-    const parsed = parseRequest(parseBody(ctx, z.unknown()))
+    const parsed = parseRequest(parseBody(ctx, z.unknown()), NOMINAL_CATALOGUE)
     if (!parsed.ok) throw new HttpError(400, 'invalid', 'The documents do not hold.', { issues: parsed.issues })
-    const { trace, outfit, conditions, ruleSet } = parsed.request
-    ctx.body = reportOf(evaluate(trace, outfit, conditions, ruleSet))
+    ctx.body = reportOf(evaluate(parsed.request.setup, parsed.request.ruleSet))
   })
 
   return router

@@ -3,12 +3,14 @@ import type { Database } from './database.ts'
 import { documents } from './migrations/2026-11-23-documents.ts'
 import { ruleSets } from './migrations/2026-11-23-rule-sets.ts'
 import { marks } from './migrations/2026-11-23-s-marks.ts'
+import { oneShape } from './migrations/2026-11-25-one-shape.ts'
 
 /** Every migration under its date and name, oldest first, a letter before the name where a day has several. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = {
   '2026-11-23-documents': documents,
   '2026-11-23-rule-sets': ruleSets,
   '2026-11-23-s-marks': marks,
+  '2026-11-25-one-shape': oneShape,
 }
 
 /** Brings the database to the newest shape; throws what a migration threw. */

@@ -1,7 +1,8 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely'
 
-/** A document's head: whose it is, where it stands, whether it is in the bin. */
-type HeadTable = {
+/** A document's head: its kind, whose it is, where it stands, whether it is in the bin. */
+type DocumentTable = {
+  kind: string
   id: string
   crewId: string
   revision: number
@@ -10,6 +11,7 @@ type HeadTable = {
 
 /** Every revision that was ever acknowledged; rows are added, never changed. */
 type RevisionTable = {
+  kind: string
   id: string
   crewId: string
   revision: number
@@ -17,16 +19,27 @@ type RevisionTable = {
   savedAt: Generated<Date>
 }
 
+/** What happened on the water, one row each; rows are added, never changed. */
+type ObservationTable = {
+  id: string
+  crewId: string
+  kind: string
+  at: Date
+  markId: string | null
+  traceId: string | null
+  traceRevision: number | null
+  outfitId: string | null
+  outfitRevision: number | null
+  /** By whom. */
+  observer: string
+  /** The rest of it, in its own format. */
+  details: JSONColumnType<object>
+  recordedAt: Generated<Date>
+}
+
 export type Tables = {
   crews: { id: string; name: string; demoLoadedAt: ColumnType<Date | null, null | undefined, Date | null> }
-  traces: HeadTable
-  traceRevisions: RevisionTable
-  outfits: HeadTable
-  outfitRevisions: RevisionTable
-  gear: HeadTable
-  gearRevisions: RevisionTable
-  ruleSets: HeadTable
-  ruleSetRevisions: RevisionTable
-  marks: HeadTable
-  markRevisions: RevisionTable
+  documents: DocumentTable
+  documentRevisions: RevisionTable
+  observations: ObservationTable
 }

@@ -1,4 +1,4 @@
-import { type Harmonics, harmonicsOf, heightsThrough, meanRangesM, turnsThrough } from '../../core/tide/height.ts'
+import { type Harmonics, harmonicsOf, heightsThrough, meanRangesM, turnsThrough } from '../../core/physics/tide/height.ts'
 import { assertInYears } from '../../core/time/years.ts'
 import type { Port } from '../../shared/tides.ts'
 import type { TideService } from './tideService.ts'

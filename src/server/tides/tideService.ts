@@ -1,4 +1,4 @@
-import type { TideSpan } from '../../core/tide/tideSpan.ts'
+import type { TideSpan } from '../../core/physics/tide/tideSpan.ts'
 import type { Port } from '../../shared/tides.ts'
 
 /** Where tides come from: a harbour authority's service, or the stand-in that ships. */

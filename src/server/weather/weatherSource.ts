@@ -1,5 +1,5 @@
+import type { Place } from '../../core/physics/sky/sky.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
-import type { Place } from '../../core/sky/sky.ts'
 
 /** Where the wind comes from, by the hour: a forecast service, or the stand-in that ships. */
 export type WeatherSource = {

@@ -3,13 +3,20 @@ import { Hammer, Redo2, Save, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import type { MomentName } from '../../../core/moments/moment.ts'
-import { familyName } from '../../../core/trace/families/families.ts'
-import { isLine, type Trace } from '../../../core/trace/schema.ts'
-import { createTrace, gearQuery, ruleSetInForceQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
-import { useEvaluation } from '../../judge/useEvaluation.ts'
+import { familyName } from '../../../core/catalogue/familyIds.ts'
+import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
+import { isLine } from '../../../core/documents/pieces.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import type { JudgedPath } from '../../../core/moments/judge.ts'
+import type { MomentName } from '../../../core/moments/moments.ts'
+import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { useEvaluation } from '../../moments/useEvaluation.ts'
+import { WhyPanel } from '../../moments/WhyPanel.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
 import { ExportMenu } from './ExportMenu.tsx'
@@ -22,12 +29,12 @@ import { PartPanel } from './PartPanel.tsx'
 import { StaleDialog } from './StaleDialog.tsx'
 import { StrengthView } from './StrengthView.tsx'
 import { type Bench, useBench } from './useBench.ts'
-import { useRedraw } from './useRedraw.ts'
-import { WhyPanel } from './WhyPanel.tsx'
+import { useEdits } from './useEdits.ts'
 
 /** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
 export function BenchBody({ saved, outfits }: { saved: SavedTrace; outfits: SavedOutfit[] }) {
   const bench = useBench(saved)
+  usePageTitle('Bench', bench.content.trace.name)
   const outfit = outfits.find(({ id }) => id === bench.content.outfitId)?.content
   if (!outfit)
     return (
@@ -45,9 +52,10 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: 
 
 function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const { trace, conditions } = bench.content
-  // Rules only remind: while they load, or cannot be had, the bench goes on without.
-  const ruleSet = useQuery(ruleSetInForceQuery).data ?? undefined
-  const judged = useEvaluation(trace, outfit, conditions, ruleSet)
+  const catalogue = useCatalogue()
+  const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const ruleSet = useRuleSetInForce()
+  const judged = useEvaluation(setup, ruleSet)
   const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')
   const [end, setEnd] = useState<string>()
@@ -59,23 +67,22 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   useShortcuts(bench)
   useLeaveWarning(bench.dirty)
 
-  const evaluation = judged.ok ? judged.evaluation : undefined
-  const path = evaluation?.snag?.paths.find((each) => each.end === (end ?? evaluation.run?.end)) ?? evaluation?.snag?.paths[0]
+  const evaluation = judged.ok ? judged.value : undefined
+  const paths = evaluation?.paths ?? []
+  const path = paths.find((each) => each.end.id === (end ?? evaluation?.moments.run?.end)) ?? paths[0]
   // A part off the shown path brings its own path up, so that its strength is there to see.
-  const select = (id: string) => {
-    setSelected(id)
-    const holds = (each: { links: readonly { id: string }[] }) => each.links.some((link) => link.id === id)
-    const other = path && !holds(path) ? evaluation?.snag?.paths.find(holds) : undefined
-    if (other) setEnd(other.end)
+  const select = (ref: LinkRef) => {
+    setSelected(ref)
+    const holds = (each: JudgedPath) => each.links.some((link) => sameLink(link.ref, ref))
+    const other = path && !holds(path) ? paths.find(holds) : undefined
+    if (other) setEnd(other.end.id)
   }
-  const redraw = useRedraw(bench, outfit, selected, select)
-  const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i]! })) ?? [], [path])
+  const edits = useEdits(bench, setup, selected, select)
+  const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i] ?? 0 })) ?? [], [path])
 
   const wide = useIsWide()
-  const judgedContent = useMemo(() => ({ trace, outfit, conditions, ruleSet }), [trace, outfit, conditions, ruleSet])
-  const why = evaluation && (
-    <WhyPanel moment={open} evaluation={evaluation} trace={trace} outfit={outfit} conditions={conditions} />
-  )
+  const opened = evaluation?.moments[open]
+  const why = evaluation && opened && <WhyPanel result={opened} setup={setup} />
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 p-3 sm:px-6">
@@ -87,7 +94,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
       )}
       <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
-          <MomentsBand evaluation={evaluation} trace={trace} outfit={outfit} open={open} onOpen={setOpen} />
+          <MomentsBand evaluation={evaluation} open={open} onOpen={setOpen} />
         ) : (
           <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
             {judged.ok ? '' : judged.message} Undo the last change, or set it right below.
@@ -97,26 +104,25 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
       {wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
           <StrengthView
-            trace={trace}
-            outfit={outfit}
+            rig={setup}
             evaluation={evaluation}
             path={path}
             dragN={conditions.dragN}
             selected={selected}
             onSelect={select}
             onEnd={setEnd}
-            redraw={redraw}
+            edits={edits}
             onSettle={bench.settle}
           />
-          {evaluation && <FindingsPanel bench={bench} content={judgedContent} evaluation={evaluation} />}
+          {evaluation && <FindingsPanel bench={bench} ruleSet={ruleSet} evaluation={evaluation} />}
           <div className="grid items-start gap-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.25fr)] md:grid-cols-2">
             <PartPanel
               bench={bench}
-              outfit={outfit}
+              rig={setup}
               selected={selected}
               links={links}
               ownedSinkersKg={ownedSinkersKg}
-              redraw={redraw}
+              edits={edits}
             />
             <ConditionsPanel bench={bench} evaluation={evaluation} />
             {why}
@@ -124,7 +130,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         </div>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
-          <PartList trace={trace} outfit={outfit} links={links} />
+          <PartList rig={setup} links={links} />
           {evaluation && <FindingsList findings={evaluation.findings} />}
           <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
           {why}
@@ -136,8 +142,9 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 }
 
 /** What is chosen to begin with: the first line of the trace. */
-function firstLine(trace: Trace): string {
-  return (trace.pieces.find(isLine) ?? trace.pieces[0])?.id ?? 'main'
+function firstLine(trace: Trace): LinkRef {
+  const first = trace.pieces.find(isLine) ?? trace.pieces[0]
+  return first ? pieceRef(first.id) : woundRef('main')
 }
 
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
@@ -241,16 +248,16 @@ function useKeepAsNew(bench: Bench, savedId: string) {
   const client = useQueryClient()
   return () => {
     const { content } = bench
-    createTrace(crypto.randomUUID(), {
+    createDocument('traces', {
       ...content,
       trace: { ...content.trace, name: `${content.trace.name}, mine`.slice(0, 80) },
     })
       .then((created) => {
         bench.dismissStale()
         bench.forget()
-        client.invalidateQueries({ queryKey: ['traces'] })
-        client.invalidateQueries({ queryKey: ['trace', savedId] })
-        navigate(`/traces/${created.id}`)
+        void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+        void client.invalidateQueries({ queryKey: ['traces', savedId] })
+        void navigate(`/traces/${created.id}`)
       })
       .catch((error: Error) => toast.error(error.message))
   }

@@ -1,13 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
-import { outfitsQuery, traceQuery } from '../../api/documents.ts'
+import { documentQuery, outfitsQuery } from '../../api/documents.ts'
 import { ApiError } from '../../api/http.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { BenchBody } from './BenchBody.tsx'
 
 export default function BenchScreen() {
   const { id = '' } = useParams()
-  const trace = useQuery(traceQuery(id))
+  const trace = useQuery(documentQuery('traces', id))
   const outfits = useQuery(outfitsQuery)
   const error = (trace.data ? null : trace.error) ?? (outfits.data ? null : outfits.error)
   if (error)

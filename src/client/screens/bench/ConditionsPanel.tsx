@@ -1,28 +1,29 @@
-import type { Evaluation } from '../../../core/moments/evaluate.ts'
-import type { Conditions } from '../../../core/trace/conditions.ts'
+import type { Evaluation } from '../../../core/analysis/evaluate.ts'
+import { CAST_STYLE_IDS } from '../../../core/catalogue/ids.ts'
+import type { Conditions } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
-import { CAST_CHOICES, castName } from '../../words/castWords.ts'
-import { percent } from '../../words/verdictWords.ts'
+import { castName } from '../../words/castWords.ts'
+import { percent } from '../../words/percent.ts'
 import { above, notBelow } from './limits.ts'
 import type { Bench } from './useBench.ts'
 import { WaterFields } from './WaterFields.tsx'
 
-/** How the trace is fished: drag and where it was measured, line out, cast, and how full the spool is. */
+/** What the trace is judged under: drag and where it was measured, line out, cast, and how full the spool is. */
 export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluation: Evaluation | undefined }) {
   const show = useShow()
   const { units } = usePreferences()
   const { conditions } = bench.content
   const set = (change: Partial<Conditions>, tag?: string) => bench.editConditions(change, tag)
   const stepN = QUANTITIES.strength.units[units.strength === 'lb' ? 'lb' : 'kg'] / 2
-  const spool = evaluation?.spool
+  const spool = evaluation?.setup.spool
+  const run = evaluation?.moments.run
+  const catalogue = useCatalogue()
   return (
-    <Sheet
-      title="Fished like this"
-      aside={evaluation?.run && <span>drag safe to {show.computed('strength', evaluation.run.figure.value)}</span>}
-    >
+    <Sheet title="Conditions" aside={run && <span>drag safe to {show.computed('strength', run.figure.value)}</span>}>
       <div role="group" aria-label="Conditions" className="grid gap-2" onBlur={bench.settle}>
         <QuantityField
           label="drag set"
@@ -56,11 +57,11 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             id="cast-style"
             value={conditions.castStyle}
             onChange={(event) => set({ castStyle: event.target.value as Conditions['castStyle'] })}
-            choices={CAST_CHOICES.map((style) => ({ value: style, text: castName(style) }))}
+            choices={CAST_STYLE_IDS.map((style) => ({ value: style, text: castName(catalogue, style) }))}
           />
         </Field>
         <QuantityField
-          label="fish’s speed"
+          label="fish speed"
           quantity="speed"
           valueSi={conditions.fishSpeedMperS}
           check={notBelow(25)}
@@ -90,7 +91,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           />
           line is wet
         </label>
-        <WaterFields water={conditions.water} onChange={(water, tag) => set({ water }, tag)} />
+        <WaterFields bench={bench} />
         {spool && (
           <p className="text-sm text-quiet">
             Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.

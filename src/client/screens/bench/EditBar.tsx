@@ -1,45 +1,51 @@
 import { ArrowLeft, ArrowRight, Plus, Replace, Scissors, Trash2 } from 'lucide-react'
-import { useState } from 'react'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import { addPart } from '../../../core/trace/redraw/addPart.ts'
-import { NEW_PARTS, SINGLE_PARTS } from '../../../core/trace/redraw/newParts.ts'
-import { placesAt } from '../../../core/trace/redraw/places.ts'
-import { goesWith, removePart } from '../../../core/trace/redraw/removePart.ts'
-import { replacePart } from '../../../core/trace/redraw/replacePart.ts'
-import { isLine, OUTFIT, parentId, pieceOfLink, type Trace } from '../../../core/trace/schema.ts'
+import { useMemo, useState } from 'react'
+import { type LinkRef, pieceIdOf } from '../../../core/documents/linkRef.ts'
+import { isLine, parentId, pieceById } from '../../../core/documents/pieces.ts'
+import type { Piece } from '../../../core/documents/trace.ts'
+import { OUTFIT } from '../../../core/documents/vocabulary.ts'
+import { addPart } from '../../../core/edit/addPart.ts'
+import { newParts, SINGLE_PARTS } from '../../../core/edit/newParts.ts'
+import { placesAt } from '../../../core/edit/places.ts'
+import { goesWith, removePart } from '../../../core/edit/removePart.ts'
+import { replacePart } from '../../../core/edit/replacePart.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import { Button } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { placeWords, theName } from '../../words/placeWords.ts'
 import { type PartChoice, PartChooser } from './PartChooser.tsx'
-import type { Redraw } from './useRedraw.ts'
+import type { Edits } from './useEdits.ts'
 
-type Props = { trace: Trace; outfit: Outfit; selected: string; redraw: Redraw }
+type Props = { rig: Rig; selected: LinkRef; edits: Edits }
 
 /** What can be done to the chosen part: put one in, change it for another, split, change places, take out. */
-export function EditBar({ trace, outfit, selected, redraw }: Props) {
-  const piece = trace.pieces.find(({ id }) => id === pieceOfLink(selected))
-  const { asked, ask } = redraw
+export function EditBar({ rig, selected, edits }: Props) {
+  const { trace } = rig
+  const id = pieceIdOf(selected)
+  const piece = id === undefined ? undefined : pieceById(trace, id)
+  const { asked, ask } = edits
+  const parts = useMemo(() => newParts(rig.catalogue), [rig.catalogue])
   return (
     <div role="toolbar" aria-label="Change the trace" className="flex flex-wrap gap-1">
       <BarButton onClick={() => ask('add')} keys="Insert" text="Add part" icon={<Plus className="size-4" />} />
       <BarButton onClick={() => ask('replace')} off={!piece} text="Replace" icon={<Replace className="size-4" />} />
-      <BarButton onClick={redraw.split} off={!isLine(piece)} text="Split" icon={<Scissors className="size-4" />} />
+      <BarButton onClick={edits.split} off={!isLine(piece)} text="Split" icon={<Scissors className="size-4" />} />
       <BarButton
-        onClick={() => redraw.move('reel')}
+        onClick={() => edits.move('reel')}
         off={!piece}
         keys="Shift+ArrowLeft"
         text="To the reel"
         icon={<ArrowLeft className="size-4" />}
       />
       <BarButton
-        onClick={() => redraw.move('hook')}
+        onClick={() => edits.move('hook')}
         off={!piece}
         keys="Shift+ArrowRight"
         text="To the hook"
         icon={<ArrowRight className="size-4" />}
       />
-      <BarButton onClick={redraw.remove} off={!piece} keys="Delete" text="Remove" icon={<Trash2 className="size-4" />} />
-      {asked === 'add' && <AddPanel trace={trace} outfit={outfit} selected={selected} redraw={redraw} />}
+      <BarButton onClick={edits.remove} off={!piece} keys="Delete" text="Remove" icon={<Trash2 className="size-4" />} />
+      {asked === 'add' && <AddPanel rig={rig} selected={selected} edits={edits} />}
       {asked === 'replace' && piece && (
         <Panel
           open
@@ -48,16 +54,17 @@ export function EditBar({ trace, outfit, selected, redraw }: Props) {
           about="What hangs from it hangs from the new part."
         >
           <PartChooser
-            choices={(Object.keys(SINGLE_PARTS) as (keyof typeof SINGLE_PARTS)[]).map((id) => ({
-              id,
-              ...SINGLE_PARTS[id],
-              result: replacePart(trace, outfit, piece.id, id),
+            choices={(Object.keys(SINGLE_PARTS) as (keyof typeof SINGLE_PARTS)[]).map((each) => ({
+              id: each,
+              name: parts[each]?.name ?? each,
+              group: SINGLE_PARTS[each].group,
+              result: replacePart(rig, piece.id, each),
             }))}
-            onChoose={redraw.take}
+            onChoose={edits.take}
           />
         </Panel>
       )}
-      {asked === 'remove' && piece && <RemovePanel trace={trace} outfit={outfit} id={piece.id} redraw={redraw} />}
+      {asked === 'remove' && piece && <RemovePanel rig={rig} piece={piece} edits={edits} />}
     </div>
   )
 }
@@ -79,17 +86,20 @@ function BarButton({ onClick, off = false, keys, text, icon }: ButtonProps) {
   )
 }
 
-function AddPanel({ trace, outfit, selected, redraw }: Props) {
+function AddPanel({ rig, selected, edits }: Props) {
+  const { trace } = rig
   const places = placesAt(trace, selected)
   const [at, setAt] = useState(0)
   const place = places[at]
   const choices = place
-    ? Object.entries(NEW_PARTS).map(([id, part]): PartChoice => ({ id, ...part, result: addPart(trace, outfit, place, id) }))
+    ? Object.entries(newParts(rig.catalogue)).map(
+        ([id, { name, group }]): PartChoice => ({ id, name, group, result: addPart(rig, place, id) }),
+      )
     : []
   return (
     <Panel
       open
-      onOpenChange={() => redraw.ask(undefined)}
+      onOpenChange={() => edits.ask(undefined)}
       title="Add a part"
       about={
         place
@@ -108,28 +118,29 @@ function AddPanel({ trace, outfit, selected, redraw }: Props) {
           ))}
         </fieldset>
       )}
-      {places.length === 1 && <p className="mt-3">{placeWords(places[0]!, trace)}</p>}
-      {place && <PartChooser key={at} choices={choices} onChoose={redraw.take} />}
+      {places.length === 1 && place && <p className="mt-3">{placeWords(place, trace)}</p>}
+      {place && <PartChooser key={at} choices={choices} onChoose={edits.take} />}
     </Panel>
   )
 }
 
-function RemovePanel({ trace, outfit, id, redraw }: { trace: Trace; outfit: Outfit; id: string; redraw: Redraw }) {
+function RemovePanel({ rig, piece: { id, attach }, edits }: { rig: Rig; piece: Piece; edits: Edits }) {
+  const { trace } = rig
   const name = (each: string) => each.replaceAll('-', ' ')
-  const alone = removePart(trace, outfit, id, { below: false })
-  const all = removePart(trace, outfit, id, { below: true })
+  const alone = removePart(rig, id, { below: false })
+  const all = removePart(rig, id, { below: true })
   const withIt = goesWith(trace, id)
-  const parent = parentId(trace.pieces.find((piece) => piece.id === id)!.attach)
+  const parent = parentId(attach)
   return (
-    <Panel open onOpenChange={() => redraw.ask(undefined)} title={`Take out ${theName(trace, id)}`} about="Undo brings it back.">
+    <Panel open onOpenChange={() => edits.ask(undefined)} title={`Take out ${theName(trace, id)}`} about="Undo brings it back.">
       <div className="mt-3 grid gap-2">
-        <Button disabled={!alone.ok} className="h-auto! py-2 whitespace-normal!" onClick={() => alone.ok && redraw.take(alone)}>
+        <Button disabled={!alone.ok} className="h-auto! py-2 whitespace-normal!" onClick={() => alone.ok && edits.take(alone)}>
           {withIt.length > 0
             ? `With what rides on it: ${withIt.map(name).join(', ')}`
             : `Only ${theName(trace, id)}; what follows is tied to ${parent === OUTFIT ? 'the outfit’s line' : theName(trace, parent)}`}
           {!alone.ok && ` – ${alone.why}`}
         </Button>
-        <Button disabled={!all.ok} onClick={() => all.ok && redraw.take(all)}>
+        <Button disabled={!all.ok} onClick={() => all.ok && edits.take(all)}>
           With all that hangs from it
         </Button>
       </div>

@@ -1,5 +1,5 @@
-import type { Trace } from '../../../core/trace/schema.ts'
-import { writeTraceFile } from '../../../core/trace/traceFile.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { writeTraceFile } from '../../../files/traceFile.ts'
 import { standaloneSvg } from '../../charts/standaloneSvg.ts'
 import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
 import { download, fileName } from '../../ui/download.ts'

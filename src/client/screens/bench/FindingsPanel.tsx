@@ -1,13 +1,15 @@
 import { useMemo, useState } from 'react'
 import type { Finding, Severity } from '../../../core/advice/finding.ts'
-import { type Content, type Mending, mendingsOf } from '../../../core/advice/mend.ts'
 import { takenUp } from '../../../core/advice/setAside.ts'
-import type { Evaluation } from '../../../core/moments/evaluate.ts'
+import type { TriedRemedy } from '../../../core/advice/tryRemedies.ts'
+import { tryRemedies } from '../../../core/advice/tryRemedies.ts'
+import type { Evaluation } from '../../../core/analysis/evaluate.ts'
+import type { RuleSet } from '../../../core/documents/ruleSet.ts'
+import { momentName } from '../../moments/momentViews.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
-import { useSettled } from '../../ui/useSettled.ts'
+import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
 import { phraseWords } from '../../words/findingWords.ts'
-import { MOMENT_NAMES } from '../../words/verdictWords.ts'
 import { SetAsidePanel } from './SetAsidePanel.tsx'
 import type { Bench } from './useBench.ts'
 
@@ -16,15 +18,15 @@ const SHOWN_FIRST = 3
 const REST_MS = 150
 
 const SEVERITY: Record<Severity, { word: string; tone: string }> = {
-  fault: { word: 'mend', tone: 'text-fails' },
+  fault: { word: 'fix', tone: 'text-fails' },
   caution: { word: 'watch', tone: 'text-watch' },
   note: { word: 'note', tone: 'text-quiet' },
 }
 
-type Props = { bench: Bench; content: Content; evaluation: Evaluation }
+type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluation }
 
-/** What is wrong, the three worst first, each with the step that mends it and what that step would cost elsewhere. */
-export function FindingsPanel({ bench, content, evaluation }: Props) {
+/** What is wrong, the three worst first, each with the step that fixes it and what that step would cost elsewhere. */
+export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
   const [all, setAll] = useState(false)
   const open = evaluation.findings.filter(({ aside }) => aside === undefined)
   const aside = evaluation.findings.filter((finding) => finding.aside !== undefined)
@@ -44,7 +46,7 @@ export function FindingsPanel({ bench, content, evaluation }: Props) {
       {open.length === 0 && <p className="text-quiet">Nothing but what was set aside.</p>}
       <ul className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
         {shown.map((finding) => (
-          <FindingRow key={finding.id} finding={finding} bench={bench} content={content} evaluation={evaluation} />
+          <FindingRow key={finding.id} finding={finding} bench={bench} ruleSet={ruleSet} evaluation={evaluation} />
         ))}
       </ul>
       {all && aside.length > 0 && (
@@ -86,27 +88,35 @@ function Sentence({ finding }: { finding: Finding }) {
   )
 }
 
-function FindingRow({ finding, bench, content, evaluation }: Props & { finding: Finding }) {
-  const judged = useSettled(
-    useMemo(() => ({ finding, content, evaluation }), [finding, content, evaluation]),
+function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: Finding }) {
+  const settled = useDebouncedValue(
+    useMemo(() => ({ finding, ruleSet, evaluation }), [finding, ruleSet, evaluation]),
     REST_MS,
   )
-  const mendings = useMemo(() => mendingsOf(judged.finding, judged.content, judged.evaluation), [judged])
-  const current = judged.finding === finding
+  const remedies = useMemo(
+    () =>
+      tryRemedies(settled.finding, {
+        judgement: settled.evaluation,
+        findings: settled.evaluation.findings,
+        ruleSet: settled.ruleSet,
+      }),
+    [settled],
+  )
+  const current = settled.finding === finding
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
       <Sentence finding={finding} />
       <div className="flex flex-wrap gap-1.5">
-        {mendings.slice(0, 2).map((mending) => (
+        {remedies.slice(0, 2).map((remedy) => (
           <Button
-            key={mending.label}
+            key={remedy.label}
             className="h-auto! text-left text-sm whitespace-normal!"
             disabled={!current}
-            onClick={() => bench.mend({ trace: mending.trace, conditions: mending.conditions })}
+            onClick={() => bench.apply({ trace: remedy.trace, conditions: remedy.conditions })}
           >
             <span>
-              {mending.label.charAt(0).toUpperCase() + mending.label.slice(1)}
-              <Costs mending={mending} />
+              {remedy.label.charAt(0).toUpperCase() + remedy.label.slice(1)}
+              <Costs remedy={remedy} />
             </span>
           </Button>
         ))}
@@ -117,13 +127,13 @@ function FindingRow({ finding, bench, content, evaluation }: Props & { finding: 
 }
 
 /** What a remedy lowers or brings, said before it is applied. */
-function Costs({ mending }: { mending: Mending }) {
+function Costs({ remedy }: { remedy: TriedRemedy }) {
   const show = useShow()
-  const brought = mending.brings.filter(({ severity }) => severity !== 'note')
-  if (mending.lowers.length === 0 && brought.length === 0) return null
+  const brought = remedy.brings.filter(({ severity }) => severity !== 'note')
+  if (remedy.lowers.length === 0 && brought.length === 0) return null
   return (
     <span className="block text-quiet">
-      {mending.lowers.map(({ moment, from, to }) => `${MOMENT_NAMES[moment]} goes from ${from} to ${to}. `)}
+      {remedy.lowers.map(({ moment, from, to }) => `${momentName(moment)} goes from ${from} to ${to}. `)}
       {brought.map(({ why }) => `Then: ${phraseWords(why, show)} `)}
     </span>
   )

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { format } from 'date-fns'
 import { History } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -31,7 +32,7 @@ export function HistoryPanel({ bench, id }: { bench: Bench; id: string }) {
 }
 
 function Revisions({ bench, id, onDone }: { bench: Bench; id: string; onDone: () => void }) {
-  const revisions = useQuery(revisionsQuery(id))
+  const revisions = useQuery(revisionsQuery('traces', id))
   const [chosen, setChosen] = useState<number>()
   if (revisions.error && !revisions.data)
     return <Failed what="The history" error={revisions.error} onRetry={() => revisions.refetch()} />
@@ -48,8 +49,7 @@ function Revisions({ bench, id, onDone }: { bench: Bench; id: string; onDone: ()
           >
             <span className="font-semibold">Revision {revision}</span>
             <span className="text-quiet">
-              {new Date(savedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })},{' '}
-              {clockTime(savedAt)}
+              {format(new Date(savedAt), 'd MMM yyyy')}, {clockTime(savedAt)}
             </span>
           </button>
           {chosen === revision && <Revision bench={bench} id={id} revision={revision} onDone={onDone} />}
@@ -60,7 +60,7 @@ function Revisions({ bench, id, onDone }: { bench: Bench; id: string; onDone: ()
 }
 
 function Revision({ bench, id, revision, onDone }: { bench: Bench; id: string; revision: number; onDone: () => void }) {
-  const saved = useQuery(revisionQuery(id, revision))
+  const saved = useQuery(revisionQuery('traces', id, revision))
   if (saved.error && !saved.data) return <Failed what="That revision" error={saved.error} onRetry={() => saved.refetch()} />
   if (!saved.data) return <Loading what="that revision" />
   const { content } = saved.data

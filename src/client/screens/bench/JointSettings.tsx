@@ -1,27 +1,31 @@
-import { turnsIn } from '../../../core/build/cutList.ts'
-import { type ConnectionId, connectionOf } from '../../../core/gear/connections.ts'
-import { MATERIALS, type Material } from '../../../core/gear/materials.ts'
-import { withJoint } from '../../../core/trace/edit.ts'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import { isLine, type Joint, OUTFIT, type Piece, parentId, type Trace } from '../../../core/trace/schema.ts'
-import { likeConnections, materialsBeside } from '../../../core/trace/suits.ts'
+import { type Catalogue, efficiencyOf } from '../../../core/catalogue/catalogue.ts'
+import type { ConnectionId, Material } from '../../../core/catalogue/ids.ts'
+import type { Joint } from '../../../core/documents/fields.ts'
+import { isLine, lineById, parentId } from '../../../core/documents/pieces.ts'
+import type { Piece } from '../../../core/documents/trace.ts'
+import { OUTFIT } from '../../../core/documents/vocabulary.ts'
+import { withJoint } from '../../../core/edit/changes.ts'
+import { likeConnections, materialsBeside } from '../../../core/setup/connectionRules.ts'
+import { turnsIn } from '../../../core/setup/cutLength.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
 
-type Props = { bench: Bench; piece: Piece; joint: Joint; trace: Trace; outfit: Outfit }
+type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }
 
 /** How a piece is tied to what it hangs from: only what suits both lines is offered, the rest shown with the reason. */
-export function JointSettings({ bench, piece, joint, trace, outfit }: Props) {
+export function JointSettings({ bench, piece, joint, rig }: Props) {
+  const { trace, catalogue } = rig
   const id = `${piece.id}-joint`
-  const materials = materialsBeside(piece, trace, outfit)
-  const connection = connectionOf(joint.connection)
-  const line = isLine(piece) ? piece : trace.pieces.find((other) => other.id === parentId(piece.attach))
+  const materials = materialsBeside(piece, rig)
+  const connection = catalogue.connections[joint.connection]
+  const line = isLine(piece) ? piece : lineById(trace, parentId(piece.attach))
   const set = (change: Partial<Joint>, tag?: string) =>
     bench.editTrace((old) => withJoint(old, piece.id, (now) => ({ ...now, ...change })), tag)
-  const choices = likeConnections(joint).map((candidate) => choiceOf(candidate, materials))
+  const choices = likeConnections(catalogue, joint).map((candidate) => choiceOf(catalogue, candidate, materials))
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">Connection</legend>
@@ -34,17 +38,17 @@ export function JointSettings({ bench, piece, joint, trace, outfit }: Props) {
           id={id}
           value={joint.connection}
           choices={choices}
-          onChange={(event) => set({ connection: event.target.value as ConnectionId, turns: undefined, efficiency: undefined })}
+          onChange={(event) => set({ connection: event.target.value as ConnectionId, turns: undefined, own: undefined })}
         />
       </Field>
-      {connection.turns && isLine(line) && (
+      {connection.turns && line && (
         <NumberField
           label="turns"
           value={joint.turns}
           whole
           least={1}
           most={60}
-          placeholder={`${turnsIn({ connection: joint.connection }, line)}, as usual`}
+          placeholder={`${turnsIn(catalogue, { connection: joint.connection }, line)}, as usual`}
           onChange={(turns) => set({ turns }, `${piece.id} turns`)}
         />
       )}
@@ -62,20 +66,21 @@ export function JointSettings({ bench, piece, joint, trace, outfit }: Props) {
       )}
       <NumberField
         label="own test, %"
-        value={joint.efficiency === undefined ? undefined : joint.efficiency * 100}
+        value={joint.own && joint.own.efficiency * 100}
         least={1}
         most={100}
         placeholder={`nominal ${materials.map((material) => Math.round((connection.efficiency[material] ?? 0) * 100)).join(' and ')}`}
-        onChange={(value) => set({ efficiency: value === undefined ? undefined : value / 100 }, `${piece.id} efficiency`)}
+        onChange={(value) => set({ own: value === undefined ? undefined : { efficiency: value / 100 } }, `${piece.id} own test`)}
       />
     </fieldset>
   )
 }
 
-function choiceOf(id: ConnectionId, materials: readonly Material[]): Choice {
-  const { name, efficiency } = connectionOf(id)
-  const misfit = materials.find((material) => efficiency[material] === undefined)
-  if (misfit) return { value: id, text: `${name}: not tied in ${MATERIALS[misfit].name}`, disabled: true }
-  const shares = [...new Set(materials.map((material) => Math.round(efficiency[material]! * 100)))]
+function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Material[]): Choice {
+  const { name } = catalogue.connections[id]
+  const figures = materials.map((material) => efficiencyOf(catalogue, { connection: id }, material))
+  const misfit = materials[figures.indexOf(undefined)]
+  if (misfit) return { value: id, text: `${name}: not tied in ${catalogue.materials[misfit].name}`, disabled: true }
+  const shares = [...new Set(figures.map((figure) => Math.round(100 * (figure?.mean ?? 0))))]
   return { value: id, text: `${name}, ${shares.join(' / ')} %` }
 }

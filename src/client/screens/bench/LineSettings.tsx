@@ -1,11 +1,12 @@
-import { connectionOf } from '../../../core/gear/connections.ts'
-import { nextLabelN } from '../../../core/gear/labels.ts'
-import { MATERIALS, type Material, nominalDiameterM } from '../../../core/gear/materials.ts'
-import { withLength, withPiece } from '../../../core/trace/edit.ts'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import { linesOf, withRole } from '../../../core/trace/redraw/withRole.ts'
-import type { LinePiece, Trace } from '../../../core/trace/schema.ts'
-import { knotThatMisfits } from '../../../core/trace/suits.ts'
+import type { Material } from '../../../core/catalogue/ids.ts'
+import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
+import { nextLabelN } from '../../../core/catalogue/labels.ts'
+import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
+import type { LinePiece } from '../../../core/documents/trace.ts'
+import { withLength, withPiece } from '../../../core/edit/changes.ts'
+import { linesOf, withRole } from '../../../core/edit/withRole.ts'
+import { knotThatMisfits } from '../../../core/setup/connectionRules.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -13,15 +14,15 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { lineSpec, ROLE_PLURALS } from '../../words/names.ts'
 import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
-import type { Redraw } from './useRedraw.ts'
+import type { Edits } from './useEdits.ts'
 
 /** Strength, length, material, diameter and wear of a line, and whether it is the weak link. */
-type Props = { bench: Bench; redraw: Redraw; outfit: Outfit; line: LinePiece }
+type Props = { bench: Bench; edits: Edits; rig: Rig; line: LinePiece }
 
-export function LineSettings({ bench, redraw, outfit, line }: Props) {
+export function LineSettings({ bench, edits, rig, line }: Props) {
   const { units } = usePreferences()
   const show = useShow()
-  const { trace } = bench.content
+  const { trace, catalogue } = rig
   const set = (change: Partial<LinePiece>, tag?: string) =>
     bench.editTrace((old) => withPiece(old, line.id, (now) => ({ ...now, ...change }) as LinePiece), tag)
   return (
@@ -46,13 +47,13 @@ export function LineSettings({ bench, redraw, outfit, line }: Props) {
           id="line-material"
           value={line.material}
           onChange={(event) => set({ material: event.target.value as Material })}
-          choices={(Object.keys(MATERIALS) as Material[]).map((material) => {
-            const misfit = knotThatMisfits(trace, line, material)
+          choices={MATERIAL_IDS.map((material) => {
+            const misfit = knotThatMisfits(rig, line, material)
             return {
               value: material,
               text: misfit
-                ? `${MATERIALS[material].name}: ${connectionOf(misfit).name} is not tied in it`
-                : MATERIALS[material].name,
+                ? `${catalogue.materials[material].name}: ${catalogue.connections[misfit].name} is not tied in it`
+                : catalogue.materials[material].name,
               disabled: misfit !== undefined,
             }
           })}
@@ -63,7 +64,7 @@ export function LineSettings({ bench, redraw, outfit, line }: Props) {
         quantity="diameter"
         valueSi={line.diameterM}
         check={above(0, 0.02)}
-        placeholder={`nominal ${show.computed('diameter', nominalDiameterM(line.material, line.strengthN))}`}
+        placeholder={`nominal ${show.computed('diameter', nominalDiameterM(catalogue, line.material, line.strengthN))}`}
         onChange={(diameterM) => set({ diameterM }, `${line.id} diameter`)}
         onClear={() => set({ diameterM: undefined })}
       />
@@ -84,24 +85,24 @@ export function LineSettings({ bench, redraw, outfit, line }: Props) {
         />
         weak link: meant to part when the sinker snags
       </label>
-      <AllOfRole trace={trace} outfit={outfit} line={line} redraw={redraw} />
+      <AllOfRole rig={rig} line={line} edits={edits} />
     </>
   )
 }
 
 /** One step for all lines of a role: the others become what this one is. */
-function AllOfRole({ trace, outfit, line, redraw }: { trace: Trace; outfit: Outfit; line: LinePiece; redraw: Redraw }) {
+function AllOfRole({ rig, line, edits }: { rig: Rig; line: LinePiece; edits: Edits }) {
   const show = useShow()
   const { role, material, strengthN } = line
-  const lines = linesOf(trace, role)
+  const lines = linesOf(rig.trace, role)
   if (lines.every((other) => other.material === material && other.strengthN === strengthN)) return null
   const change = () => {
-    const result = withRole(trace, outfit, role, { material, strengthN })
-    redraw.take(result.ok ? { ...result, chosen: line.id } : result)
+    const result = withRole(rig, role, { material, strengthN })
+    edits.take(result.ok ? { ...result, chosen: line.id } : result)
   }
   return (
     <Button onClick={change}>
-      All {lines.length} {ROLE_PLURALS[role]} to {lineSpec(line, show)}
+      All {lines.length} {ROLE_PLURALS[role]} to {lineSpec(rig.catalogue, line, show)}
     </Button>
   )
 }

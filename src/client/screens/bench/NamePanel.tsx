@@ -1,6 +1,6 @@
 import { PencilLine } from 'lucide-react'
 import { useState } from 'react'
-import { MOST_TAGS } from '../../../core/trace/schema.ts'
+import { MOST_TAGS } from '../../../core/documents/vocabulary.ts'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import type { Bench } from './useBench.ts'

@@ -1,11 +1,11 @@
 import { type KeyboardEvent, useState } from 'react'
-import { PART_GROUPS } from '../../../core/trace/redraw/newParts.ts'
-import type { Redrawn } from '../../../core/trace/redraw/redrawn.ts'
+import type { EditResult } from '../../../core/edit/editResult.ts'
+import { PART_GROUPS } from '../../../core/edit/newParts.ts'
 import { fieldClass } from '../../ui/controls.tsx'
 
-export type PartChoice = { id: string; name: string; group: (typeof PART_GROUPS)[number]; result: Redrawn }
+export type PartChoice = { id: string; name: string; group: (typeof PART_GROUPS)[number]; result: EditResult }
 
-type Props = { choices: readonly PartChoice[]; onChoose: (result: Extract<Redrawn, { ok: true }>) => void }
+type Props = { choices: readonly PartChoice[]; onChoose: (result: Extract<EditResult, { ok: true }>) => void }
 
 /** Parts by kind, found by typing a few letters; Enter takes the first that can be. What cannot says why. */
 export function PartChooser({ choices, onChoose }: Props) {

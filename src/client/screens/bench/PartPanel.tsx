@@ -1,86 +1,83 @@
 import type { ReactNode } from 'react'
-import { BAITS, type BaitType } from '../../../core/gear/baits.ts'
-import { hardwareOf } from '../../../core/gear/hardware.ts'
-import { HOOK_PATTERNS, type HookPattern } from '../../../core/gear/hooks.ts'
-import { SINKER_SHAPES, type SinkerShape } from '../../../core/gear/sinkers.ts'
-import type { Link } from '../../../core/strength/pathLinks.ts'
-import { clipFor, withClip, withoutClip, withPiece } from '../../../core/trace/edit.ts'
-import { pieceName } from '../../../core/trace/names.ts'
-import { mainLine, type Outfit } from '../../../core/trace/outfit.ts'
-import { ridesOn } from '../../../core/trace/redraw/along.ts'
-import { slideRange } from '../../../core/trace/redraw/slidePart.ts'
-import { type HardwarePiece, isLine, jointOf, OUTFIT, type Piece, pieceOfLink, type Trace } from '../../../core/trace/schema.ts'
+import { type LinkRef, pieceIdOf, sameLink } from '../../../core/documents/linkRef.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { isLine, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
+import type { Piece, Trace } from '../../../core/documents/trace.ts'
+import { OUTFIT } from '../../../core/documents/vocabulary.ts'
+import { ridesOn } from '../../../core/edit/along.ts'
+import { withFuse } from '../../../core/edit/changes.ts'
+import { slideRange } from '../../../core/edit/slidePart.ts'
+import { pieceName } from '../../../core/setup/names.ts'
+import { mainLine } from '../../../core/setup/outfitLines.ts'
+import type { Link } from '../../../core/setup/pathLinks.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { lineSpec, linkName, woundName } from '../../words/names.ts'
-import { percent } from '../../words/verdictWords.ts'
-import { HookSettings } from './HookSettings.tsx'
+import { percent } from '../../words/percent.ts'
 import { JointSettings } from './JointSettings.tsx'
-import { LineSettings } from './LineSettings.tsx'
-import { above } from './limits.ts'
+import { PieceSettings } from './PieceSettings.tsx'
 import type { Bench } from './useBench.ts'
-import type { Redraw } from './useRedraw.ts'
+import type { Edits } from './useEdits.ts'
+
+/** A link of the path that is shown, with the chance that it goes first. */
+export type ShownLink = Link & { first: number }
 
 type Props = {
   bench: Bench
-  outfit: Outfit
-  selected: string
-  links: readonly (Link & { first: number })[]
+  rig: Rig
+  selected: LinkRef
+  links: readonly ShownLink[]
   ownedSinkersKg: readonly number[]
-  redraw: Redraw
+  edits: Edits
 }
 
 /** The settings of the chosen part, and of the joint it hangs by. */
-export function PartPanel({ bench, outfit, selected, links, ownedSinkersKg, redraw }: Props) {
-  const { trace } = bench.content
-  const piece = trace.pieces.find(({ id }) => id === pieceOfLink(selected))
-  const name = linkName(trace, outfit, selected)
-  const strength = <LinkStrength selected={selected} links={links} name={name} />
-  if (!piece) return <OutfitPart outfit={outfit} title={selected === 'reel' ? 'outfit' : name} strength={strength} />
+export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }: Props) {
+  const { trace, outfit, catalogue } = rig
+  const id = pieceIdOf(selected)
+  const piece = id === undefined ? undefined : pieceById(trace, id)
+  const name = linkName(rig, selected)
+  const link = links.find(({ ref }) => sameLink(ref, selected))
+  const strength = link && <LinkStrength link={link} links={links} name={name} />
+  if (!piece) return <OutfitPart outfit={outfit} title={selected.at === 'reel' ? 'outfit' : name} strength={strength} />
   const joint = jointOf(piece)
+  const fuse = selected.at === 'piece' || selected.at === 'joint' ? selected : undefined
   return (
     <Sheet
       title={pieceName(piece)}
       aside={
         <span className="text-sm text-quiet">
-          {isLine(piece) ? piece.role : piece.role === 'hardware' ? hardwareOf(piece.type).name : piece.role}
+          {isLine(piece) ? piece.role : piece.role === 'hardware' ? catalogue.hardware[piece.type].name : piece.role}
         </span>
       }
     >
       {/* A key of its own for each piece: typed text never moves to another part's field. */}
       <div key={piece.id} role="group" aria-label="Settings of the part" className="grid gap-2" onBlur={bench.settle}>
         {strength}
-        {links.some(({ id }) => id === selected) && (
+        {link && fuse && (
           <label className="flex items-center gap-2">
             <input
               type="checkbox"
               className="size-5"
-              checked={trace.fuse === selected}
-              onChange={(event) => bench.editTrace((old) => ({ ...old, fuse: event.target.checked ? selected : undefined }))}
+              checked={sameLink(trace.fuse, fuse)}
+              onChange={(event) => bench.editTrace((old) => withFuse(old, event.target.checked ? fuse : undefined))}
             />
             fuse: meant to go first under a fish
           </label>
         )}
-        <PieceSettings
-          bench={bench}
-          redraw={redraw}
-          outfit={outfit}
-          piece={piece}
-          trace={trace}
-          ownedSinkersKg={ownedSinkersKg}
-        />
-        <PlaceOnLine piece={piece} trace={trace} redraw={redraw} />
-        {joint && joint.connection !== 'runsOn' && joint.connection !== 'fitted' && (
-          <JointSettings bench={bench} piece={piece} joint={joint} trace={trace} outfit={outfit} />
-        )}
+        <PieceSettings bench={bench} edits={edits} rig={rig} piece={piece} ownedSinkersKg={ownedSinkersKg} />
+        <PlaceOnLine piece={piece} trace={trace} edits={edits} />
+        {isTied(joint) && <JointSettings bench={bench} piece={piece} joint={joint} rig={rig} />}
       </div>
     </Sheet>
   )
 }
 
 /** Where along its line a part sits: from the reel's end, or up from the free end of the outfit's line. */
-function PlaceOnLine({ piece, trace, redraw }: { piece: Piece; trace: Trace; redraw: Redraw }) {
+function PlaceOnLine({ piece, trace, edits }: { piece: Piece; trace: Trace; edits: Edits }) {
   const range = slideRange(trace, piece.id)
   const show = useShow()
   if (!range) return null
@@ -96,16 +93,14 @@ function PlaceOnLine({ piece, trace, redraw }: { piece: Piece; trace: Trace; red
           ? undefined
           : `From ${show.computed('length', leastM)} to ${show.computed('length', mostM)}: nothing passes its neighbours.`
       }
-      onChange={(si) => redraw.slideTo(piece.id, onOutfit ? -si : si)}
+      onChange={(si) => edits.slideTo(piece.id, onOutfit ? -si : si)}
       step={(si, direction) => Math.min(mostM, Math.max(leastM, si + direction * 0.05))}
     />
   )
 }
 
-function LinkStrength({ selected, links, name }: { selected: string; links: Props['links']; name: string }) {
+function LinkStrength({ link, links, name }: { link: ShownLink; links: Props['links']; name: string }) {
   const show = useShow()
-  const link = links.find(({ id }) => id === selected)
-  if (!link) return null
   return (
     <p className="rounded-md bg-well px-2 py-1" aria-live="polite">
       {name}: <strong>{show.computed('strength', link.strengthN)}</strong>{' '}
@@ -122,131 +117,19 @@ function LinkReason({ link, links }: { link: Link; links: readonly Link[] }) {
   const at = links.findIndex(({ id }) => id === link.id)
   const side = link.governedBy === 'above' ? -1 : 1
   const line = link.governedBy === 'self' ? undefined : links[at + side]
-  const basis = link.basis === 'own' ? 'own test' : 'nominal'
-  if (line?.kind !== 'line') return <span className="block text-sm text-quiet">{basis}</span>
+  const origin = link.origin === 'own' ? 'own test' : 'nominal'
+  if (line?.kind !== 'line') return <span className="block text-sm text-quiet">{origin}</span>
   return (
     <span className="block text-sm text-quiet">
       {percent(link.strengthN / line.strengthN)} of the line {link.governedBy}, {show.computed('strength', line.strengthN)};{' '}
-      {basis}
+      {origin}
     </span>
-  )
-}
-
-function PieceSettings({
-  bench,
-  redraw,
-  outfit,
-  piece,
-  trace,
-  ownedSinkersKg,
-}: {
-  bench: Bench
-  redraw: Redraw
-  outfit: Outfit
-  piece: Piece
-  trace: Trace
-  ownedSinkersKg: readonly number[]
-}) {
-  const set = (change: Partial<Piece>, tag?: string) =>
-    bench.editTrace((old) => withPiece(old, piece.id, (now) => ({ ...now, ...change }) as Piece), tag)
-  if (isLine(piece)) return <LineSettings bench={bench} redraw={redraw} outfit={outfit} line={piece} />
-  switch (piece.role) {
-    case 'hook':
-      return (
-        <HookSettings
-          hook={piece}
-          onSize={(size) => set({ size }, `${piece.id} size`)}
-          onPattern={(pattern: HookPattern) => set({ pattern })}
-          onMake={(make) => set(make)}
-          patterns={HOOK_PATTERNS}
-        />
-      )
-    case 'sinker':
-      return (
-        <>
-          <QuantityField
-            label="weight"
-            quantity="mass"
-            valueSi={piece.massKg}
-            check={above(0, 50)}
-            onChange={(massKg) => set({ massKg }, `${piece.id} mass`)}
-            step={(massKg, direction) => nextOwned(ownedSinkersKg, massKg, direction)}
-            hint="the steps are the sinkers owned"
-          />
-          <Field label="shape" htmlFor="sinker-shape">
-            <Select
-              id="sinker-shape"
-              value={piece.shape}
-              onChange={(event) => set({ shape: event.target.value as SinkerShape })}
-              choices={Object.entries(SINKER_SHAPES).map(([value, { name }]) => ({ value, text: name }))}
-            />
-          </Field>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={clipFor(trace, piece.id) !== undefined}
-              onChange={(event) =>
-                bench.editTrace((old) => (event.target.checked ? withClip(old, piece.id) : withoutClip(old, piece.id)))
-              }
-            />
-            a release clip carries it through the cast
-          </label>
-        </>
-      )
-    case 'bait':
-      return (
-        <Field label="bait" htmlFor="bait-kind">
-          <Select
-            id="bait-kind"
-            value={piece.bait}
-            onChange={(event) => set({ bait: event.target.value as BaitType })}
-            choices={Object.entries(BAITS).map(([value, { name }]) => ({ value, text: name }))}
-          />
-        </Field>
-      )
-    case 'hardware':
-      return <HardwareSize piece={piece} onSize={(size) => set({ size })} />
-    default:
-      return (
-        <QuantityField
-          label="weight"
-          quantity="mass"
-          valueSi={piece.massKg}
-          check={above(0, 50)}
-          onChange={(massKg) => set({ massKg }, `${piece.id} mass`)}
-        />
-      )
-  }
-}
-
-function HardwareSize({ piece, onSize }: { piece: HardwarePiece; onSize: (size: string) => void }) {
-  const show = useShow()
-  const { sizes } = hardwareOf(piece.type)
-  if (sizes.length === 0) return <p className="text-quiet">Carries no pull of its own.</p>
-  return (
-    <Field label="size" htmlFor="hardware-size" hint="numbers fall as swivels grow">
-      <Select
-        id="hardware-size"
-        value={piece.size ?? ''}
-        onChange={(event) => onSize(event.target.value)}
-        choices={sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` }))}
-      />
-    </Field>
-  )
-}
-
-/** The next owned weight up or down; the same where there is none. */
-function nextOwned(ownedKg: readonly number[], massKg: number, direction: 1 | -1): number {
-  const sorted = [...ownedKg].sort((a, b) => a - b)
-  return (
-    (direction === 1 ? sorted.find((owned) => owned > massKg * 1.001) : sorted.findLast((owned) => owned < massKg * 0.999)) ??
-    massKg
   )
 }
 
 function OutfitPart({ outfit, title, strength }: { outfit: Outfit; title: string; strength: ReactNode }) {
   const show = useShow()
+  const catalogue = useCatalogue()
   const rows: [string, string][] = [
     [
       'rod',
@@ -254,7 +137,7 @@ function OutfitPart({ outfit, title, strength }: { outfit: Outfit; title: string
     ],
     ...outfit.wound.map((line): [string, string] => [
       woundName(line),
-      `${lineSpec(line, show)}, ${line.lengthM === undefined ? 'fills the spool' : show.entered('length', line.lengthM)}`,
+      `${lineSpec(catalogue, line, show)}, ${line.lengthM === undefined ? 'fills the spool' : show.entered('length', line.lengthM)}`,
     ]),
     ['line class', show.entered('strength', mainLine(outfit).strengthN)],
     ['most drag', show.entered('strength', outfit.reel.highestDragN)],

@@ -1,46 +1,49 @@
 import { Tabs } from 'radix-ui'
 import { useCallback, useMemo, useState } from 'react'
+import type { Evaluation } from '../../../core/analysis/evaluate.ts'
+import { type LinkRef, linkKey } from '../../../core/documents/linkRef.ts'
+import { pieceById } from '../../../core/documents/pieces.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { ridesOn } from '../../../core/edit/along.ts'
 import { layOutProfile } from '../../../core/layout/profile.ts'
-import type { Evaluation } from '../../../core/moments/evaluate.ts'
-import type { SnagPath } from '../../../core/moments/snag.ts'
-import { pieceName } from '../../../core/trace/names.ts'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import { ridesOn } from '../../../core/trace/redraw/along.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
+import type { JudgedPath } from '../../../core/moments/judge.ts'
+import { pieceName } from '../../../core/setup/names.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import { formatComputed } from '../../../core/units/formatQuantity.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { Reach, type ReachAction } from '../../charts/Reach.tsx'
 import { type LoadLine, StrengthProfile } from '../../charts/StrengthProfile.tsx'
 import { useReach } from '../../charts/useReach.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
-import { useStable } from '../../ui/useStable.ts'
+import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { useWidth } from '../../ui/useWidth.ts'
 import { linkName } from '../../words/names.ts'
 import { EditBar } from './EditBar.tsx'
-import type { Redraw } from './useRedraw.ts'
+import type { Edits } from './useEdits.ts'
 
 type Props = {
-  trace: Trace
-  outfit: Outfit
+  rig: Rig
   evaluation: Evaluation | undefined
-  path: SnagPath | undefined
+  path: JudgedPath | undefined
   dragN: number
-  selected: string
-  onSelect: (id: string) => void
+  selected: LinkRef
+  onSelect: (ref: LinkRef) => void
   onEnd: (end: string) => void
-  redraw: Redraw
+  edits: Edits
   onSettle: () => void
 }
 
 const PROFILE_HEIGHT = 190
 
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
-export function StrengthView({ trace, outfit, evaluation, path, dragN, selected, onSelect, onEnd, redraw, onSettle }: Props) {
+export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect, onEnd, edits, onSettle }: Props) {
+  const { trace, outfit } = rig
+  const chosen = linkKey(selected)
   const show = useShow()
   const { units } = usePreferences()
   const [trueScale, setTrueScale] = useState(false)
   const { ref, width } = useWidth<HTMLDivElement>()
-  const { label, labelWidth, layout } = useReach(trace, outfit, width, show, trueScale)
+  const { label, labelWidth, layout } = useReach(rig, width, show, trueScale)
   const loads = useMemo(() => loadsOf(evaluation, path, dragN), [evaluation, path, dragN])
   const unitN = QUANTITIES.strength.units[units.strength as 'lb' | 'kg' | 'N']
   const profile = useMemo(
@@ -56,16 +59,16 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
     [path, layout, loads, unitN],
   )
   const weakest = profile?.steps.find((step) => step.weakest)
-  const name = useCallback((id: string) => linkName(trace, outfit, id), [trace, outfit])
-  const rides = useCallback((id: string) => ridingLine(trace, id), [trace])
-  const select = useStable(onSelect)
-  const slide = useStable(redraw.slideTo)
-  const slid = useStable(onSettle)
-  const onKey = useStable((action: ReachAction) => KEYS[action](redraw))
-  const ends = trace.pieces.filter(({ id }) => evaluation?.snag?.paths.some(({ end }) => end === id))
+  const name = useCallback((ref: LinkRef) => linkName(rig, ref), [rig])
+  const rides = useCallback((ref: LinkRef) => ridingLine(trace, ref), [trace])
+  const select = useStableCallback(onSelect)
+  const slide = useStableCallback(edits.slideTo)
+  const slid = useStableCallback(onSettle)
+  const onKey = useStableCallback((action: ReachAction) => KEYS[action](edits))
+  const ends = evaluation?.setup.ends ?? []
 
   return (
-    <Tabs.Root asChild value={path?.end ?? ''} onValueChange={onEnd} activationMode="automatic">
+    <Tabs.Root asChild value={path?.end.id ?? ''} onValueChange={onEnd} activationMode="automatic">
       <section className="rounded-lg border border-rule bg-sheet" aria-label="Reach and strength profile">
         <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
           <Tabs.List className="flex flex-wrap gap-1" aria-label="Strength to which end">
@@ -79,7 +82,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
               </Tabs.Trigger>
             ))}
           </Tabs.List>
-          <EditBar trace={trace} outfit={outfit} selected={selected} redraw={redraw} />
+          <EditBar rig={rig} selected={selected} edits={edits} />
           <label className="flex items-center gap-1.5 text-quiet">
             <input
               type="checkbox"
@@ -91,7 +94,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
             {width > 0 && layout.metresPerUnit !== undefined && <ScaleBar metresPerUnit={layout.metresPerUnit} />}
           </label>
         </div>
-        <Tabs.Content value={path?.end ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto" data-drawing>
+        <Tabs.Content value={path?.end.id ?? ''} tabIndex={-1} ref={ref} className="mx-3 overflow-x-auto" data-drawing>
           {width > 0 && (
             <>
               <Reach
@@ -101,7 +104,7 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
                 label={label}
                 labelWidth={labelWidth}
                 name={name}
-                selected={selected}
+                selected={chosen}
                 weakest={weakest?.id}
                 onSelect={select}
                 rides={rides}
@@ -115,14 +118,14 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
                   width={layout.width}
                   height={PROFILE_HEIGHT}
                   loads={loads}
-                  selected={selected}
+                  selected={chosen}
                   onSelect={onSelect}
                   name={name}
                   format={(forceN) => formatComputed('strength', forceN, units.strength).value.replace(/\.0$/, '')}
                   unit={units.strength}
                   summary={
                     weakest
-                      ? `Strength profile: the weakest link is ${name(weakest.id)} at ${show.computed('strength', weakest.strengthN)}`
+                      ? `Strength profile: the weakest link is ${name(weakest.ref)} at ${show.computed('strength', weakest.strengthN)}`
                       : ''
                   }
                 />
@@ -135,25 +138,25 @@ export function StrengthView({ trace, outfit, evaluation, path, dragN, selected,
   )
 }
 
-const KEYS: Record<ReachAction, (redraw: Redraw) => void> = {
+const KEYS: Record<ReachAction, (redraw: Edits) => void> = {
   add: (redraw) => redraw.ask('add'),
   remove: (redraw) => redraw.remove(),
   nudgeToReel: (redraw) => redraw.nudge('reel'),
   nudgeToHook: (redraw) => redraw.nudge('hook'),
 }
 
-function ridingLine(trace: Trace, id: string): string | undefined {
-  const piece = trace.pieces.find((each) => each.id === id)
+function ridingLine(trace: Trace, ref: LinkRef): string | undefined {
+  const piece = ref.at === 'piece' ? pieceById(trace, ref.id) : undefined
   return piece && ridesOn(piece)
 }
 
-function loadsOf(evaluation: Evaluation | undefined, path: SnagPath | undefined, dragN: number): LoadLine[] {
-  const peakN = evaluation?.run?.paths[0]?.drag.peakN
-  const onCastPath = evaluation?.cast && evaluation.cast.end === path?.end
+function loadsOf(evaluation: Evaluation | undefined, path: JudgedPath | undefined, dragN: number): LoadLine[] {
+  const { run, cast } = evaluation?.moments ?? {}
+  const peakN = run?.paths[0]?.drag.peakN
   return [
     ...(peakN === undefined ? [] : [{ name: 'peak in a run', forceN: peakN, tone: 'watch' as const }]),
     { name: 'drag as set', forceN: dragN, tone: 'tide' as const },
-    ...(onCastPath ? [{ name: 'peak of the cast', forceN: evaluation.cast!.peakN, tone: 'watch' as const }] : []),
+    ...(cast && cast.end === path?.end.id ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
   ]
 }
 

@@ -1,17 +1,21 @@
 import { useQuery } from '@tanstack/react-query'
-import { springWater } from '../../../core/mark/springWater.ts'
-import { isCastMethod, usualWater, type Water } from '../../../core/trace/waterConditions.ts'
-import { marksQuery } from '../../api/water.ts'
+import { isCastMethod } from '../../../core/catalogue/methods.ts'
+import { defaultWater, type Water } from '../../../core/documents/water.ts'
+import { marksQuery } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { notBelow } from './limits.ts'
+import type { Bench } from './useBench.ts'
 
-type Props = { water: Water | undefined; onChange: (water: Water | undefined, tag?: string) => void }
-
-/** Depth, stream and method, for how it settles; left out, that moment is not reckoned. */
-export function WaterFields({ water, onChange }: Props) {
+/** Depth, stream and method, for how it settles; left out, that moment is not judged. */
+export function WaterFields({ bench }: { bench: Bench }) {
+  const catalogue = useCatalogue()
   const marks = useQuery(marksQuery).data ?? []
+  const { markId, conditions } = bench.content
+  const { water } = conditions
+  const onChange = (next: Water | undefined, tag?: string) => bench.editConditions({ water: next }, tag)
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
@@ -21,25 +25,19 @@ export function WaterFields({ water, onChange }: Props) {
           type="checkbox"
           className="size-5"
           checked={water !== undefined}
-          onChange={(event) => onChange(event.target.checked ? usualWater('anchor') : undefined)}
+          onChange={(event) => onChange(event.target.checked ? defaultWater(catalogue, 'anchor') : undefined)}
         />
-        reckon how it settles
+        calculate how it settles
       </label>
       {water && (
         <>
           {marks.length > 0 && (
-            <Field label="as at" htmlFor="water-mark">
+            <Field label="for" htmlFor="water-mark" hint="choosing one fills in its water at springs">
               <Select
                 id="water-mark"
-                value=""
-                onChange={(event) => {
-                  const mark = marks.find(({ id }) => id === event.target.value)
-                  if (mark) onChange(springWater(mark.content))
-                }}
-                choices={[
-                  { value: '', text: 'a mark at springs …' },
-                  ...marks.map(({ id, content }) => ({ value: id, text: content.name })),
-                ]}
+                value={marks.some(({ id }) => id === markId) ? markId : ''}
+                onChange={(event) => bench.chooseMark(marks.find(({ id }) => id === event.target.value))}
+                choices={[{ value: '', text: 'no mark' }, ...marks.map(({ id, content }) => ({ value: id, text: content.name }))]}
               />
             </Field>
           )}

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { braidOutfit } from '../../../../tests/fixtures/outfits.ts'
 import { attempt, editsArb, STARTS } from '../../../../tests/fixtures/randomTraces.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
 import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
 
 const run = (actions: HistoryAction<number>[], from: History<number> = startHistory(0)) =>

@@ -4,8 +4,8 @@ export const above = (least: number, most: number) => (si: number) =>
     ? undefined
     : si <= least
       ? 'It must be more than nothing.'
-      : 'That is more than the tool reckons with.'
+      : 'That is more than this tool calculates with.'
 
 /** The same where nothing is allowed too. */
 export const notBelow = (most: number) => (si: number) =>
-  si >= 0 && si <= most ? undefined : si < 0 ? 'It cannot be less than nothing.' : 'That is more than the tool reckons with.'
+  si >= 0 && si <= most ? undefined : si < 0 ? 'It cannot be less than nothing.' : 'That is more than this tool calculates with.'

@@ -1,9 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
-import type { Conditions } from '../../../core/trace/conditions.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
-import { type TraceContent, traceContent } from '../../../shared/traces.ts'
-import { type SavedTrace, saveTrace, traceQuery } from '../../api/documents.ts'
+import type { Conditions } from '../../../core/documents/conditions.ts'
+import { sameJson } from '../../../core/documents/sameJson.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { springWater } from '../../../core/setup/springWater.ts'
+import type { TraceContent } from '../../../shared/traceContent.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { documentQuery, type SavedTrace, saveDocument } from '../../api/documents.ts'
 import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
 import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
 
@@ -22,8 +25,10 @@ export type Bench = {
   savedAt: string
   editTrace: (change: (trace: Trace) => Trace, tag?: string) => void
   editConditions: (change: Partial<Conditions>, tag?: string) => void
-  /** Puts a mended trace and its conditions in place, as one step. */
-  mend: (mended: { trace: Trace; conditions: Conditions }) => void
+  /** The mark the trace is for; its water at springs comes with it. */
+  chooseMark: (mark: SavedMark | undefined) => void
+  /** Puts what a remedy made in place, as one step. */
+  apply: (made: { trace: Trace; conditions: Conditions }) => void
   chooseOutfit: (outfitId: string) => void
   /** Puts an earlier content in place of what is here; one undo goes back. */
   bringBack: (content: TraceContent) => void
@@ -43,8 +48,8 @@ export type Bench = {
 type Start = { history: History<TraceContent>; baseRevision: number; resumed: boolean }
 
 function begin(saved: SavedTrace): Start {
-  const draft = readDraft(traceContent, saved.id)
-  if (!draft || sameContent(draft.content, saved.content))
+  const draft = readDraft('traces', saved.id)
+  if (!draft || sameJson(draft.content, saved.content))
     return { history: startHistory(saved.content), baseRevision: saved.revision, resumed: false }
   return { history: startHistory(draft.content, [saved.content]), baseRevision: draft.baseRevision, resumed: true }
 }
@@ -58,7 +63,7 @@ export function useBench(saved: SavedTrace): Bench {
   const [stale, setStale] = useState<SavedTrace>()
   const client = useQueryClient()
   const content = history.present
-  const dirty = content !== clean.content && !sameContent(content, clean.content)
+  const dirty = content !== clean.content && !sameJson(content, clean.content)
 
   const kept = useRef<string>(undefined)
   useEffect(() => {
@@ -67,14 +72,15 @@ export function useBench(saved: SavedTrace): Bench {
   }, [dirty, saved.id, baseRevision, content])
 
   const { mutate, isPending, error } = useMutation({
-    mutationFn: (onto: { revision: number; content: TraceContent }) => saveTrace(saved.id, onto.revision, onto.content),
+    mutationFn: (onto: { revision: number; content: TraceContent }) =>
+      saveDocument('traces', saved.id, onto.revision, onto.content),
     onSuccess: (result) => {
       if ('stale' in result) return setStale(result.stale)
       setStale(undefined)
       setBaseRevision(result.saved.revision)
       setClean(result.saved)
-      client.setQueryData(traceQuery(saved.id).queryKey, result.saved)
-      return client.invalidateQueries({ queryKey: ['traces'] })
+      client.setQueryData(documentQuery('traces', saved.id).queryKey, result.saved)
+      return client.invalidateQueries({ queryKey: ['traces', 'list'] })
     },
   })
 
@@ -95,8 +101,14 @@ export function useBench(saved: SavedTrace): Bench {
       savedAt: clean.savedAt,
       editTrace: (change, tag) => edit({ ...content, trace: change(content.trace) }, tag),
       editConditions: (change, tag) => edit({ ...content, conditions: { ...content.conditions, ...change } }, tag),
-      mend: (mended) => edit({ ...content, ...mended }),
+      apply: (made) => edit({ ...content, ...made }),
       chooseOutfit: (outfitId) => edit({ ...content, outfitId }),
+      chooseMark: (mark) =>
+        edit({
+          ...content,
+          markId: mark?.id,
+          conditions: mark ? { ...content.conditions, water: springWater(mark.content) } : content.conditions,
+        }),
       bringBack: (earlier) => edit(earlier),
       undo: () => act('undo'),
       redo: () => act('redo'),
@@ -132,14 +144,4 @@ export function useBench(saved: SavedTrace): Bench {
       saved.id,
     ],
   )
-}
-
-/** Documents that came over the wire have their keys in another order. */
-function sameContent(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
-  const [left, right] = [Object.entries(a), Object.entries(b)].map((entries) =>
-    entries.filter(([, value]) => value !== undefined),
-  )
-  return left!.length === right!.length && left!.every(([key, value]) => sameContent(value, (b as Record<string, unknown>)[key]))
 }

@@ -2,18 +2,21 @@ import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { cutList, usedOfOutfitM } from '../../../core/build/cutList.ts'
+import { cutList } from '../../../core/build/cutList.ts'
 import { partsList } from '../../../core/build/partsList.ts'
-import { replacementOf } from '../../../core/build/replacement.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
-import { lineDiameterM } from '../../../core/gear/materials.ts'
-import { freeLine, type Outfit } from '../../../core/trace/outfit.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
-import { outfitsQuery, traceQuery } from '../../api/documents.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { usedOfOutfitM } from '../../../core/setup/cutLength.ts'
+import { freeLine } from '../../../core/setup/outfitLines.ts'
+import { wholeReplacement } from '../../../core/setup/replacement.ts'
+import { documentQuery, outfitsQuery } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { lineSpec, pieceSpec } from '../../words/names.ts'
 import { CutTable } from './CutTable.tsx'
 import { stepWords } from './stepWords.ts'
@@ -21,7 +24,8 @@ import { stepWords } from './stepWords.ts'
 /** Cut list, order of threading and steps of one trace, for a batch; made to be printed and to be read on a phone. */
 export default function BuildSheetScreen() {
   const { id = '' } = useParams()
-  const saved = useQuery(traceQuery(id))
+  const saved = useQuery(documentQuery('traces', id))
+  usePageTitle('Build sheet', saved.data?.content.trace.name)
   const outfits = useQuery(outfitsQuery)
   const error = (saved.data ? null : saved.error) ?? (outfits.data ? null : outfits.error)
   if (error)
@@ -47,19 +51,14 @@ const MOST = 200
 function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace; outfit: Outfit; revision: number }) {
   const show = useShow()
   const [count, setCount] = useState(1)
-  const groups = useMemo(() => cutList(trace), [trace])
+  const catalogue = useCatalogue()
+  const rig = useMemo(() => ({ trace, outfit, catalogue }), [trace, outfit, catalogue])
+  const groups = useMemo(() => cutList(rig), [rig])
   const parts = useMemo(() => partsList(trace), [trace])
-  const steps = useMemo(() => buildSteps(trace), [trace])
-  const whole = useMemo(
-    () =>
-      replacementOf(
-        trace,
-        trace.pieces.map(({ id }) => id),
-      ),
-    [trace],
-  )
+  const steps = useMemo(() => buildSteps(rig), [rig])
+  const whole = useMemo(() => wholeReplacement(rig), [rig])
   const main = freeLine(outfit)
-  const ofOutfitM = usedOfOutfitM(trace, { material: main.material, diameterM: lineDiameterM(main) })
+  const ofOutfitM = usedOfOutfitM(rig, main)
   return (
     <article className="mx-auto grid max-w-5xl gap-3 p-3 sm:px-6">
       <header className="flex flex-wrap items-end gap-3">
@@ -102,7 +101,7 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
         <ul className="grid gap-x-8 sm:grid-cols-2">
           {parts.map(({ sample, count: each }) => (
             <li key={sample.id} className="flex justify-between gap-4 border-t border-rule py-1">
-              <span>{pieceSpec(sample, show)}</span>
+              <span>{pieceSpec(catalogue, sample, show)}</span>
               <span className="font-semibold">{each * count}</span>
             </li>
           ))}
@@ -110,11 +109,11 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
       </Sheet>
       <Sheet
         title="Thread and tie, in this order"
-        aside={<span className="text-sm text-quiet">{lineSpec(main, show)} on the reel</span>}
+        aside={<span className="text-sm text-quiet">{lineSpec(catalogue, main, show)} on the reel</span>}
       >
         <ol className="list-decimal pl-6">
           {steps.map((step) => {
-            const { text, why } = stepWords(step, trace, show)
+            const { text, why } = stepWords(step, rig, show)
             return (
               <li key={text} className="border-t border-rule py-1.5 pl-1 marker:font-semibold">
                 {text}

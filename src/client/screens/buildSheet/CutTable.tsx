@@ -1,11 +1,12 @@
 import type { CutGroup } from '../../../core/build/cutList.ts'
-import { connectionOf } from '../../../core/gear/connections.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { lineSpec } from '../../words/names.ts'
 
 /** The cuts of each line, with what every connection adds, and the total for the batch. */
 export function CutTable({ groups, count }: { groups: CutGroup[]; count: number }) {
   const show = useShow()
+  const catalogue = useCatalogue()
   return (
     <table className="w-full">
       <thead className="text-left text-sm text-quiet">
@@ -20,7 +21,8 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
         <tbody key={`${group.material}${group.strengthN}${group.diameterM}`}>
           <tr className="border-t-2 border-rule">
             <th scope="rowgroup" colSpan={2} className="pt-2 text-left">
-              {lineSpec(group, show)} <span className="font-normal text-quiet">{show.computed('diameter', group.diameterM)}</span>
+              {lineSpec(catalogue, group, show)}{' '}
+              <span className="font-normal text-quiet">{show.computed('diameter', group.diameterM)}</span>
             </th>
             <td colSpan={2} className="pt-2 text-right">
               {count > 1 && `${count} × ${show.computed('length', group.totalM)} = `}
@@ -33,7 +35,7 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
               <td className="pl-3 text-right whitespace-nowrap">{show.entered('length', cut.finishedM)}</td>
               <td className="pl-4 text-sm text-quiet max-sm:hidden">
                 {cut.uses
-                  .map(({ connection, usedM }) => `${connectionOf(connection).name} ${show.computed('length', usedM)}`)
+                  .map(({ connection, usedM }) => `${catalogue.connections[connection].name} ${show.computed('length', usedM)}`)
                   .join(' + ')}
               </td>
               <td className="pl-3 text-right font-semibold whitespace-nowrap">{show.computed('length', cut.cutM)}</td>

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../../tests/fixtures/families.ts'
+import { catalogue } from '../../../../tests/fixtures/setups.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
 import type { Show } from '../../settings/preferences.tsx'
 import { stepWords } from './stepWords.ts'
@@ -7,11 +8,11 @@ import { stepWords } from './stepWords.ts'
 const metres: Show = { computed: (_, si) => `${si} m`, entered: (_, si) => `${si} m` }
 const wordsOf = (family: string) => {
   const { trace } = FAMILY_FIXTURES.find((fixture) => fixture.trace.family === family)!
-  return buildSteps(trace).map((step) => stepWords(step, trace, metres).text)
+  return buildSteps({ trace, catalogue }).map((step) => stepWords(step, { trace, catalogue }, metres).text)
 }
 
 test('a running ledger, step by step', () => {
-  expect(wordsOf('running ledger')).toEqual([
+  expect(wordsOf('runningLedger')).toEqual([
     'Slide onto the leader, in this order: lead, bead.',
     'Tie the swivel to the leader: uni, 5 turns.',
     'Tie the hook length to the swivel: uni, 5 turns.',
@@ -21,19 +22,18 @@ test('a running ledger, step by step', () => {
 })
 
 test('knots tied part-way say where; what runs on the reel’s own line goes on before the last knot', () => {
-  expect(wordsOf('string of small dressed hooks')).toContain(
-    'Fix the loop 2 on the body, 0.7 m from its upper end: dropper loop, 6 turns.',
-  )
-  const kite = wordsOf('kite bait')
+  expect(wordsOf('hookString')).toContain('Fix the loop 2 on the body, 0.7 m from its upper end: dropper loop, 6 turns.')
+  const kite = wordsOf('kiteBait')
   expect(kite.at(-2)).toBe('Slide onto the line on the reel, in this order: small lead, marker, clip ring.')
   expect(kite.at(-1)).toMatch(/^At the water, tie the swivel/)
 })
 
 test.each(FAMILY_FIXTURES)('$trace.family: every step is a whole sentence', ({ trace }) => {
-  for (const step of buildSteps(trace)) expect(stepWords(step, trace, metres).text).toMatch(/^[A-Z].*\.$/)
+  for (const step of buildSteps({ trace, catalogue }))
+    expect(stepWords(step, { trace, catalogue }, metres).text).toMatch(/^[A-Z].*\.$/)
   expect(
-    buildSteps(trace)
-      .map((step) => stepWords(step, trace, metres).text)
+    buildSteps({ trace, catalogue })
+      .map((step) => stepWords(step, { trace, catalogue }, metres).text)
       .join(' '),
   ).not.toMatch(/undefined|NaN/)
 })

@@ -1,13 +1,20 @@
 import type { Step } from '../../../core/build/steps.ts'
-import { connectionOf } from '../../../core/gear/connections.ts'
-import { pieceName } from '../../../core/trace/names.ts'
-import { type Joint, OUTFIT, type Trace } from '../../../core/trace/schema.ts'
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
+import type { Joint } from '../../../core/documents/fields.ts'
+import { isTied, pieceById } from '../../../core/documents/pieces.ts'
+import { OUTFIT } from '../../../core/documents/vocabulary.ts'
+import { pieceName } from '../../../core/setup/names.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import type { Show } from '../../settings/preferences.tsx'
 
 /** One step of the build in a sentence, and why it comes there where that is not plain. */
-export function stepWords(step: Step, trace: Trace, show: Show): { text: string; why?: string } {
+export function stepWords(
+  step: Step,
+  { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
+  show: Show,
+): { text: string; why?: string } {
   const name = (id: string) => {
-    const piece = trace.pieces.find((each) => each.id === id)
+    const piece = pieceById(trace, id)
     return piece ? pieceName(piece) : 'line on the reel'
   }
   switch (step.do) {
@@ -18,28 +25,29 @@ export function stepWords(step: Step, trace: Trace, show: Show): { text: string;
       }
     case 'tie':
       return {
-        text: `Tie the ${name(step.piece)} to the ${name(step.to)}: ${knot(step.joint, step.turns)}.`,
-        ...caution(step.joint),
+        text: `Tie the ${name(step.piece)} to the ${name(step.to)}: ${knot(catalogue, step.joint, step.turns)}.`,
+        ...caution(catalogue, step.joint),
       }
     case 'fit':
       return { text: `Put the ${name(step.piece)} on the ${name(step.to)}.` }
     case 'fix': {
-      const fixed = connectionOf(step.joint.connection).joins !== 'fixture'
+      const fixed = isTied(step.joint)
       return {
-        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.entered('length', step.atM)} from its upper end${fixed ? `: ${knot(step.joint, step.turns)}` : ''}.`,
+        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.entered('length', step.atM)} from its upper end${fixed ? `: ${knot(catalogue, step.joint, step.turns)}` : ''}.`,
       }
     }
     case 'connect':
       return {
-        text: `At the water, tie the ${name(step.piece)} to the line on the reel: ${knot(step.joint, step.turns)}.`,
-        ...caution(step.joint),
+        text: `At the water, tie the ${name(step.piece)} to the line on the reel: ${knot(catalogue, step.joint, step.turns)}.`,
+        ...caution(catalogue, step.joint),
       }
   }
 }
 
-const knot = (joint: Joint, turns: number) => `${connectionOf(joint.connection).name}${turns > 0 ? `, ${turns} turns` : ''}`
+const knot = ({ connections }: Catalogue, joint: Joint, turns: number) =>
+  `${connections[joint.connection].name}${turns > 0 ? `, ${turns} turns` : ''}`
 
-function caution(joint: Joint): { why?: string } {
-  const words = connectionOf(joint.connection).caution
-  return words ? { why: `${words[0]!.toUpperCase()}${words.slice(1)}.` } : {}
+function caution({ connections }: Catalogue, joint: Joint): { why?: string } {
+  const words = connections[joint.connection].caution
+  return words ? { why: `${words.charAt(0).toUpperCase()}${words.slice(1)}.` } : {}
 }

@@ -1,9 +1,13 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { type Fished, leverNamed } from '../../../core/moments/levers.ts'
-import { outfitsQuery, revisionQuery, type SavedOutfit, type SavedTrace, traceQuery } from '../../api/documents.ts'
+import { leverNamed } from '../../../core/analysis/levers.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
+import { documentQuery, outfitsQuery, revisionQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { CompareTable } from './CompareTable.tsx'
 import { DifferenceColumns } from './DifferenceColumns.tsx'
 import { SensitivityBars } from './SensitivityBars.tsx'
@@ -14,12 +18,13 @@ const MOST = 3
 
 /** Two or three traces or revisions side by side: verdicts, figures, what differs, what if, and what moves the verdict most. */
 export default function CompareScreen() {
+  usePageTitle('Compare')
   const [search] = useSearchParams()
   const wanted = [...new Set((search.get('with') ?? '').split(',').filter(Boolean))].slice(0, MOST)
   const traces = useQueries({
     queries: wanted.map((each) => {
       const [id = '', revision] = each.split('@')
-      return revision ? revisionQuery(id, Number(revision)) : traceQuery(id)
+      return revision ? revisionQuery('traces', id, Number(revision)) : documentQuery('traces', id)
     }),
   })
   const outfits = useQuery(outfitsQuery)
@@ -53,18 +58,21 @@ export default function CompareScreen() {
 }
 
 function Compared({ wanted, saved, outfits }: { wanted: string[]; saved: SavedTrace[]; outfits: SavedOutfit[] }) {
+  const catalogue = useCatalogue()
   const [whatIf, setWhatIf] = useState<WhatIfSetting>({ lever: 'dragN', factor: 1 })
   const sides = useMemo(
     () =>
       saved.flatMap(({ content, revision }, i): Side[] => {
         const outfit = outfits.find(({ id }) => id === content.outfitId)?.content
         if (!outfit) return []
-        const title = wanted[i]!.includes('@') ? `${content.trace.name}, revision ${revision}` : content.trace.name
-        return [{ key: wanted[i]!, title, content, fished: { trace: content.trace, outfit, conditions: content.conditions } }]
+        const key = wanted[i] ?? ''
+        const title = key.includes('@') ? `${content.trace.name}, revision ${revision}` : content.trace.name
+        const { trace, conditions } = content
+        return [{ key, title, content, setup: { trace, outfit, conditions, catalogue } }]
       }),
-    [saved, outfits, wanted],
+    [saved, outfits, wanted, catalogue],
   )
-  const supposed = useMemo(() => sides.map((side) => ({ ...side, fished: suppose(side.fished, whatIf) })), [sides, whatIf])
+  const supposed = useMemo(() => sides.map((side) => ({ ...side, setup: suppose(side.setup, whatIf) })), [sides, whatIf])
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
       <h1 className="text-xl font-bold">Compare</h1>
@@ -82,7 +90,7 @@ function Compared({ wanted, saved, outfits }: { wanted: string[]; saved: SavedTr
 }
 
 /** A trace with one value so many times as large; unchanged where it has no such value. */
-function suppose(fished: Fished, { lever, factor }: WhatIfSetting): Fished {
-  if (factor === 1) return fished
-  return leverNamed(fished, lever)?.scaled(factor) ?? fished
+function suppose(setup: Setup, { lever, factor }: WhatIfSetting): Setup {
+  if (factor === 1) return setup
+  return leverNamed(setup, MOMENT_NAMES, lever)?.scaled(factor) ?? setup
 }

@@ -1,13 +1,16 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { MomentName, Verdict } from '../../../core/moments/moment.ts'
-import type { Sensitivity, Sway } from '../../../core/moments/sensitivity.ts'
+import type { Sensitivity, Sway } from '../../../core/analysis/sensitivity.ts'
+import type { Verdict } from '../../../core/moments/moment.ts'
+import type { MomentName } from '../../../core/moments/moments.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
 import { runSensitivity } from '../../../workers/runSensitivity.ts'
+import { MOMENT_CHOICES } from '../../moments/momentViews.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Select, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
-import { useSettled } from '../../ui/useSettled.ts'
-import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
+import { leverValueWords, leverWords } from '../../words/leverWords.ts'
 import type { Side } from './side.ts'
 
 const MOST_BARS = 8
@@ -16,10 +19,11 @@ const REST_MS = 150
 /** What moves a verdict most: each input a tenth less and a tenth more, worked out in a worker. */
 export function SensitivityBars({ sides }: { sides: Side[] }) {
   const [moment, setMoment] = useState<MomentName>('run')
-  const settled = useSettled(sides, REST_MS)
+  const settled = useDebouncedValue(sides, REST_MS)
+  const setups = settled.map(({ setup }) => setup)
   const result = useQuery({
-    queryKey: ['sensitivity', moment, settled.map(({ fished }) => fished)],
-    queryFn: ({ signal }) => runSensitivity({ fished: settled.map(({ fished }) => fished), moment }, signal),
+    queryKey: ['sensitivity', moment, setups],
+    queryFn: ({ signal }) => runSensitivity({ setups, moment }, signal),
     placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
   })
@@ -32,7 +36,7 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
             aria-label="Moment"
             value={moment}
             onChange={(event) => setMoment(event.target.value as MomentName)}
-            choices={MOMENT_ORDER.map((name) => ({ value: name, text: MOMENT_NAMES[name] }))}
+            choices={MOMENT_CHOICES}
           />
         </span>
       }
@@ -49,7 +53,7 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
           {sides.map((side, i) => (
             <section key={side.key} aria-label={side.title} className="min-w-0">
               <h3 className="mb-1 font-semibold">{side.title}</h3>
-              <Bars sensitivity={result.data[i]} />
+              <Bars sensitivity={result.data[i]} rig={side.setup} />
             </section>
           ))}
         </div>
@@ -58,7 +62,7 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
   )
 }
 
-function Bars({ sensitivity }: { sensitivity: Sensitivity | undefined }) {
+function Bars({ sensitivity, rig }: { sensitivity: Sensitivity | undefined; rig: Rig }) {
   if (!sensitivity) return <p className="text-quiet">The moment does not apply.</p>
   const { margin, verdict, sways } = sensitivity
   if (sways.length === 0) return <p className="text-quiet">Nothing within a tenth moves it.</p>
@@ -66,7 +70,7 @@ function Bars({ sensitivity }: { sensitivity: Sensitivity | undefined }) {
   return (
     <ul className="grid gap-1.5">
       {sways.slice(0, MOST_BARS).map((sway) => (
-        <Bar key={sway.id} sway={sway} margin={margin} verdict={verdict} reach={reach} />
+        <Bar key={sway.id} sway={sway} rig={rig} margin={margin} verdict={verdict} reach={reach} />
       ))}
     </ul>
   )
@@ -75,10 +79,11 @@ function Bars({ sensitivity }: { sensitivity: Sensitivity | undefined }) {
 const TONE: Record<Verdict, string> = { holds: 'bg-holds', watch: 'bg-watch', fails: 'bg-fails' }
 
 /** One input: the bar left for less margin, right for more, each half in the tone of the verdict it would give, and in words. */
-function Bar({ sway, margin, verdict: current, reach }: { sway: Sway; margin: number; verdict: Verdict; reach: number }) {
+type BarProps = { sway: Sway; rig: Rig; margin: number; verdict: Verdict; reach: number }
+
+function Bar({ sway, rig, margin, verdict: current, reach }: BarProps) {
   const show = useShow()
-  const { label, value, low, high } = sway
-  const now = typeof value === 'number' ? value.toFixed(2) : show.computed(value.quantity, value.si)
+  const { low, high } = sway
   const halves = [
     { side: '−10 %', ...low },
     { side: '+10 %', ...high },
@@ -86,7 +91,7 @@ function Bar({ sway, margin, verdict: current, reach }: { sway: Sway; margin: nu
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_minmax(7rem,1fr)] items-center gap-2 text-sm">
       <span>
-        {label} <span className="text-quiet">{now}</span>
+        {leverWords(sway, rig)} <span className="text-quiet">{leverValueWords(sway, show)}</span>
         {halves
           .filter(({ verdict }) => verdict !== current)
           .map(({ side, verdict }) => (

@@ -1,7 +1,9 @@
 import { Slider } from 'radix-ui'
-import { leverNamed } from '../../../core/moments/levers.ts'
+import { leverNamed } from '../../../core/analysis/levers.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Select, Sheet } from '../../ui/controls.tsx'
+import { leverValueWords } from '../../words/leverWords.ts'
 import type { Side } from './side.ts'
 
 export type WhatIfSetting = { lever: string; factor: number }
@@ -15,12 +17,12 @@ const LEVERS = [
 
 type Props = { setting: WhatIfSetting; onChange: (setting: WhatIfSetting) => void; sides: Side[]; supposed: Side[] }
 
-/** One value of every trace made smaller or larger together, and all that follows redrawn. */
+/** One value of every trace made smaller or larger together, and all that follows drawn again. */
 export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }: Props) {
   const show = useShow()
   const shownOf = (side: Side) => {
-    const value = leverNamed(side.fished, lever)?.value
-    return value === undefined || typeof value === 'number' ? 'has none' : show.computed(value.quantity, value.si)
+    const found = leverNamed(side.setup, MOMENT_NAMES, lever)
+    return found ? leverValueWords(found, show) : 'has none'
   }
   return (
     <Sheet title="What if">
@@ -53,7 +55,9 @@ export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }
         </Button>
       </div>
       <p className="mt-2 text-sm text-quiet">
-        {sides.map((side, i) => `${side.title}: ${shownOf(side)}${factor === 1 ? '' : ` → ${shownOf(supposed[i]!)}`}`).join('; ')}
+        {sides
+          .map((side, i) => `${side.title}: ${shownOf(side)}${factor === 1 ? '' : ` → ${shownOf(supposed[i] ?? side)}`}`)
+          .join('; ')}
       </p>
     </Sheet>
   )

@@ -2,12 +2,13 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Upload } from 'lucide-react'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { usualConditions } from '../../../core/trace/conditions.ts'
-import { fitIssues } from '../../../core/trace/fitsOutfit.ts'
-import type { ParsedTrace } from '../../../core/trace/parseTrace.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
-import { readTraceFile } from '../../../core/trace/traceFile.ts'
-import { createTrace, type SavedOutfit } from '../../api/documents.ts'
+import { defaultConditions } from '../../../core/documents/conditions.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { fitIssues } from '../../../core/setup/fitIssues.ts'
+import type { ParsedTrace } from '../../../core/setup/parseTrace.ts'
+import { readTraceFile } from '../../../files/traceFile.ts'
+import { createDocument, type SavedOutfit } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
 import { Button, Field, Select } from '../../ui/controls.tsx'
@@ -22,10 +23,11 @@ const MOST_BYTES = 1_000_000
 export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
   const [open, setOpen] = useState(false)
   const [read, setRead] = useState<ParsedTrace>()
+  const catalogue = useCatalogue()
   const choose = async (file: File | undefined) => {
     if (!file) return setRead(undefined)
     if (file.size > MOST_BYTES) return setRead({ ok: false, issues: [{ path: [], message: 'is over a megabyte: no trace is' }] })
-    setRead(readTraceFile(await file.text()))
+    setRead(readTraceFile(await file.text(), catalogue))
   }
   return (
     <Panel
@@ -47,26 +49,26 @@ export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
         {read && !read.ok && (
           <FileFaults faults={read.issues.map(({ path, message }) => ({ place: path.join('.') || 'the file', message }))} />
         )}
-        {read?.ok && outfits.length > 0 && <Confirm trace={read.trace} outfits={outfits} />}
+        {read?.ok && outfits[0] && <Confirm trace={read.trace} outfits={outfits} first={outfits[0]} />}
       </div>
     </Panel>
   )
 }
 
-function Confirm({ trace, outfits }: { trace: Trace; outfits: SavedOutfit[] }) {
+function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit[]; first: SavedOutfit }) {
   const navigate = useNavigate()
   const client = useQueryClient()
-  const [outfitId, setOutfitId] = useState(
-    (outfits.find(({ content }) => fitIssues(trace, content).length === 0) ?? outfits[0]!).id,
-  )
-  const outfit = outfits.find(({ id }) => id === outfitId)!.content
-  const [misfit] = fitIssues(trace, outfit)
+  const catalogue = useCatalogue()
+  const fits = ({ content }: SavedOutfit) => fitIssues({ trace, outfit: content, catalogue }).length === 0
+  const [chosen, setChosen] = useState(outfits.find(fits) ?? first)
+  const { id: outfitId, content: outfit } = chosen
+  const [misfit] = fitIssues({ trace, outfit, catalogue })
   const layout = useMiniReach(trace, outfit)
   const take = useMutation({
-    mutationFn: () => createTrace(crypto.randomUUID(), { trace, outfitId, conditions: usualConditions() }),
+    mutationFn: () => createDocument('traces', { trace, outfitId, conditions: defaultConditions() }),
     onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: ['traces'] })
-      navigate(`/traces/${saved.id}`)
+      void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+      void navigate(`/traces/${saved.id}`)
     },
   })
   return (
@@ -79,7 +81,7 @@ function Confirm({ trace, outfits }: { trace: Trace; outfits: SavedOutfit[] }) {
         <Select
           id="import-outfit"
           value={outfitId}
-          onChange={(event) => setOutfitId(event.target.value)}
+          onChange={(event) => setChosen(outfits.find(({ id }) => id === event.target.value) ?? chosen)}
           choices={outfits.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </Field>

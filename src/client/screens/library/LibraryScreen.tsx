@@ -2,13 +2,16 @@ import { useQuery } from '@tanstack/react-query'
 import { Plus } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { momentsOf } from '../../../core/moments/evaluate.ts'
-import type { Verdict } from '../../../core/moments/moment.ts'
-import { familyName } from '../../../core/trace/families/families.ts'
-import { outfitsQuery, type SavedOutfit, type SavedTrace, tracesQuery } from '../../api/documents.ts'
-import { type Judged, judge } from '../../judge/useEvaluation.ts'
+import { familyName } from '../../../core/catalogue/familyIds.ts'
+import { resultsOf } from '../../../core/moments/judge.ts'
+import { type Verdict, worseVerdict } from '../../../core/moments/moment.ts'
+import { listQuery, outfitsQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { type Judged, judged as judgedOf } from '../../moments/judged.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { UnreadableList } from '../../ui/UnreadableList.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { ImportPanel } from './ImportPanel.tsx'
 import { TraceCard } from './TraceCard.tsx'
 import { useTraceActions } from './useTraceActions.ts'
@@ -16,7 +19,8 @@ import { useTraceActions } from './useTraceActions.ts'
 /** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
 export function LibraryScreen() {
   const [bin, setBin] = useState(false)
-  const traces = useQuery(tracesQuery(bin))
+  usePageTitle(bin ? 'Bin' : 'Traces')
+  const traces = useQuery(listQuery('traces', bin))
   const outfits = useQuery(outfitsQuery)
   const error = (traces.data ? null : traces.error) ?? (outfits.data ? null : outfits.error)
   return (
@@ -43,7 +47,10 @@ export function LibraryScreen() {
       ) : !traces.data || !outfits.data ? (
         <Loading what="the traces" />
       ) : (
-        <TraceList traces={traces.data} outfits={outfits.data} bin={bin} />
+        <>
+          <UnreadableList unreadable={traces.data.unreadable} />
+          <TraceList traces={traces.data.documents} outfits={outfits.data} bin={bin} />
+        </>
       )}
     </div>
   )
@@ -68,16 +75,18 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
   const [picked, setPicked] = useState<readonly string[]>([])
   const pick = (id: string) =>
     setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
+  const catalogue = useCatalogue()
   const rows = useMemo(() => {
     const byId = new Map(outfits.map((outfit) => [outfit.id, outfit]))
     return traces.map((saved) => {
       const outfit = byId.get(saved.content.outfitId)?.content
+      const { trace, conditions } = saved.content
       const judged: Judged = outfit
-        ? judge(saved.content.trace, outfit, saved.content.conditions)
+        ? judgedOf({ trace, outfit, conditions, catalogue })
         : { ok: false, message: 'Its outfit is in the bin.' }
       return { saved, outfit, judged }
     })
-  }, [traces, outfits])
+  }, [traces, outfits, catalogue])
   const shown = rows.filter(({ saved, outfit, judged }) => {
     const { trace } = saved.content
     const text =
@@ -167,6 +176,5 @@ function TraceList({ traces, outfits, bin }: { traces: SavedTrace[]; outfits: Sa
 
 function worstVerdict(judged: Judged): Verdict {
   if (!judged.ok) return 'fails'
-  const verdicts = momentsOf(judged.evaluation).map(({ verdict }) => verdict)
-  return verdicts.includes('fails') ? 'fails' : verdicts.includes('watch') ? 'watch' : 'holds'
+  return resultsOf(judged.value).reduce<Verdict>((worst, { verdict }) => worseVerdict(worst, verdict), 'holds')
 }

@@ -1,15 +1,16 @@
 import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
-import { familyName } from '../../../core/trace/families/families.ts'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
+import { familyName } from '../../../core/catalogue/familyIds.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
 import type { SavedTrace } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
-import type { Judged } from '../../judge/useEvaluation.ts'
+import type { Judged } from '../../moments/judged.ts'
+import { momentName } from '../../moments/momentViews.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
-import { MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
 import type { TraceActions } from './useTraceActions.ts'
 
 type Props = {
@@ -56,11 +57,11 @@ export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick 
       <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
         {judged.ok ? (
           <ul className="text-sm max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
-            {MOMENT_ORDER.map((name) => {
-              const moment = judged.evaluation[name]
+            {MOMENT_NAMES.map((name) => {
+              const moment = judged.value.moments[name]
               return (
                 <li key={name} className="flex justify-between gap-2">
-                  {MOMENT_NAMES[name]}{' '}
+                  {momentName(name)}{' '}
                   {moment ? (
                     <VerdictMark verdict={moment.verdict} />
                   ) : (

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { binTrace, createTrace, restoreTrace, type SavedTrace } from '../../api/documents.ts'
+import { binDocument, createDocument, restoreDocument, type SavedTrace } from '../../api/documents.ts'
 
 export type TraceActions = {
   duplicate: (saved: SavedTrace) => void
@@ -15,11 +15,11 @@ export function useTraceActions(): TraceActions {
   const navigate = useNavigate()
   const refresh = () => client.invalidateQueries({ queryKey: ['traces'] })
   const failed = (error: Error) => toast.error(error.message)
-  const restore = useMutation({ mutationFn: restoreTrace, onSuccess: refresh, onError: failed })
+  const restore = useMutation({ mutationFn: (id: string) => restoreDocument('traces', id), onSuccess: refresh, onError: failed })
   const bin = useMutation({
-    mutationFn: binTrace,
+    mutationFn: (id: string) => binDocument('traces', id),
     onSuccess: (saved) => {
-      refresh()
+      void refresh()
       toast(`“${saved.content.trace.name}” is in the bin.`, {
         action: { label: 'Take back', onClick: () => restore.mutate(saved.id) },
       })
@@ -28,13 +28,13 @@ export function useTraceActions(): TraceActions {
   })
   const duplicate = useMutation({
     mutationFn: ({ content }: SavedTrace) =>
-      createTrace(crypto.randomUUID(), {
+      createDocument('traces', {
         ...content,
         trace: { ...content.trace, name: `${content.trace.name}, copy`.slice(0, 80) },
       }),
     onSuccess: (saved) => {
-      refresh()
-      navigate(`/traces/${saved.id}`)
+      void refresh()
+      void navigate(`/traces/${saved.id}`)
     },
     onError: failed,
   })

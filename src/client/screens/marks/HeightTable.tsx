@@ -1,4 +1,4 @@
-import type { Mark } from '../../../core/mark/mark.ts'
+import type { Mark } from '../../../core/documents/mark.ts'
 import { dateIn } from '../../../core/time/localDay.ts'
 import { Button } from '../../ui/controls.tsx'
 import { ChooseTable } from './ChooseTable.tsx'

@@ -4,7 +4,9 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import type { Waypoint } from '../../../files/gpx.ts'
 import type { ReadFile } from '../../../files/readCsv.ts'
-import { createMark, marksQuery, portsQuery } from '../../api/water.ts'
+import { createDocument, marksQuery } from '../../api/documents.ts'
+import { newId } from '../../api/newId.ts'
+import { portsQuery } from '../../api/water.ts'
 import { Button } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
@@ -17,7 +19,7 @@ type Named = Waypoint & { id: string }
 
 async function readPlaces(text: string): Promise<ReadFile<Named[]>> {
   const read = (await import('../../../files/gpx.ts')).readGpx(text)
-  return read.ok ? { ok: true, value: read.value.map((place) => ({ ...place, id: crypto.randomUUID() })) } : read
+  return read.ok ? { ok: true, value: read.value.map((place) => ({ ...place, id: newId() })) } : read
 }
 
 /** Takes in the places of a GPX file: shown first, and stored only when it is said so. */
@@ -32,8 +34,10 @@ export function ImportMarks() {
   }
   const take = useMutation({
     mutationFn: async (points: readonly Named[]) => {
+      const [port] = ports.data ?? []
+      if (!port) throw new Error('No port is known that a mark could have its tide from.')
       const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
-      for (const { id, mark, ...place } of points) await createMark(id, mark ?? newMark(ports.data![0]!.id, timeZone, place))
+      for (const { id, mark, ...place } of points) await createDocument('marks', mark ?? newMark(port.id, timeZone, place), id)
     },
     onSuccess: (_, points) => {
       setOpen(false)

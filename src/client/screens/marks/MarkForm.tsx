@@ -1,13 +1,14 @@
 import { Link } from 'react-router'
-import type { Mark } from '../../../core/mark/mark.ts'
-import { isCastMethod } from '../../../core/trace/waterConditions.ts'
+import { isCastMethod } from '../../../core/catalogue/methods.ts'
+import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
-import type { SavedMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/documents.ts'
 import { Button, buttonClass, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { PositionField } from '../../ui/PositionField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { HeightTable } from './HeightTable.tsx'
 import { StreamTable } from './StreamTable.tsx'
 import { useMarkForm } from './useMarkForm.ts'
@@ -16,6 +17,7 @@ type Props = { saved: SavedMark | undefined; first: Mark; ports: readonly Port[]
 
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
 export function MarkForm({ saved, first, ports }: Props) {
+  usePageTitle('Mark', saved?.content.name ?? 'New')
   const { form, mark, change, submit, complaint, resumed, saving, error, theirs, takeTheirs, saveOver } = useMarkForm(
     saved,
     first,
@@ -93,7 +95,7 @@ export function MarkForm({ saved, first, ports }: Props) {
               </Field>
             </div>
           </Sheet>
-          <Sheet title="How it is fished">
+          <Sheet title="Method">
             <div className="grid gap-2">
               <MethodField of={mark} onChange={change} />
               {isCastMethod(mark.method) && <DistanceField of={mark} onChange={change} />}

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
-import { marksQuery, portsQuery } from '../../api/water.ts'
+import { marksQuery } from '../../api/documents.ts'
+import { portsQuery } from '../../api/water.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { MarkForm } from './MarkForm.tsx'
 import { newMark } from './newMark.ts'
@@ -11,11 +12,12 @@ export default function MarkScreen() {
   const marks = useQuery(marksQuery)
   const ports = useQuery(portsQuery)
   const failed = [marks, ports].find(({ error, data }) => error && !data)
-  if (failed) return <Failed what="The mark" error={failed.error!} onRetry={() => failed.refetch()} />
-  if (!marks.data || !ports.data) return <Loading what="the mark" />
+  if (failed?.error) return <Failed what="The mark" error={failed.error} onRetry={() => failed.refetch()} />
+  const [port] = ports.data ?? []
+  if (!marks.data || !ports.data || !port) return <Loading what="the mark" />
   if (id === 'new') {
     const timeZone = marks.data[0]?.content.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-    return <MarkForm key="new" saved={undefined} first={newMark(ports.data[0]!.id, timeZone, { name: '' })} ports={ports.data} />
+    return <MarkForm key="new" saved={undefined} first={newMark(port.id, timeZone, { name: '' })} ports={ports.data} />
   }
   const saved = marks.data.find((mark) => mark.id === id)
   if (!saved) return <Failed what="The mark" error={new Error('There is no such mark, or it is in the bin.')} />

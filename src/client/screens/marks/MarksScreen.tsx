@@ -2,22 +2,27 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Download, Plus, Trash2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { BEDS } from '../../../core/gear/grip.ts'
-import { METHODS } from '../../../core/trace/waterConditions.ts'
 import { formatPosition } from '../../../core/units/parsePosition.ts'
-import { binMark, marksQuery, portsQuery, restoreMark, type SavedMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { binDocument, listQuery, marksQuery, restoreDocument } from '../../api/documents.ts'
+import { portsQuery } from '../../api/water.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { UnreadableList } from '../../ui/UnreadableList.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { ImportMarks } from './ImportMarks.tsx'
 
 /** Every mark; new ones by hand or from a file, all of them out again. */
 export default function MarksScreen() {
+  usePageTitle('Marks')
   const marks = useQuery(marksQuery)
+  const unreadable = useQuery(listQuery('marks')).data?.unreadable ?? []
   const saveAll = async () => {
     const { writeGpx } = await import('../../../files/gpx.ts')
-    download('marks.gpx', 'application/gpx+xml', writeGpx(marks.data!.map(({ content }) => content)))
+    download('marks.gpx', 'application/gpx+xml', writeGpx((marks.data ?? []).map(({ content }) => content)))
   }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
@@ -31,6 +36,7 @@ export default function MarksScreen() {
           <Plus className="size-4" aria-hidden="true" /> New mark
         </Link>
       </div>
+      <UnreadableList unreadable={unreadable} />
       {marks.error && !marks.data ? (
         <Failed what="The marks" error={marks.error} onRetry={() => marks.refetch()} />
       ) : !marks.data ? (
@@ -46,15 +52,16 @@ export default function MarksScreen() {
 
 function MarkList({ marks }: { marks: readonly SavedMark[] }) {
   const show = useShow()
+  const catalogue = useCatalogue()
   const client = useQueryClient()
   const ports = useQuery(portsQuery)
   const refresh = () => client.invalidateQueries({ queryKey: marksQuery.queryKey })
   const onError = (error: Error) => toast.error(error.message)
-  const restore = useMutation({ mutationFn: restoreMark, onSuccess: refresh, onError })
+  const restore = useMutation({ mutationFn: (id: string) => restoreDocument('marks', id), onSuccess: refresh, onError })
   const bin = useMutation({
-    mutationFn: binMark,
+    mutationFn: (id: string) => binDocument('marks', id),
     onSuccess: (saved) => {
-      refresh()
+      void refresh()
       toast(`“${saved.content.name}” is in the bin.`, { action: { label: 'Take back', onClick: () => restore.mutate(saved.id) } })
     },
     onError,
@@ -73,7 +80,8 @@ function MarkList({ marks }: { marks: readonly SavedMark[] }) {
               </p>
             </div>
             <p className="grow basis-60 text-sm">
-              {show.entered('length', content.depthM)} at datum, {BEDS[content.bed].name}, {METHODS[content.method].name}
+              {show.entered('length', content.depthM)} at datum, {catalogue.beds[content.bed].name},{' '}
+              {catalogue.methods[content.method].name}
               <span className="block text-quiet">
                 {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs run up to{' '}
                 {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}

@@ -1,10 +1,10 @@
 import { Download } from 'lucide-react'
-import { useState } from 'react'
-import type { Mark } from '../../../core/mark/mark.ts'
+import type { Mark } from '../../../core/documents/mark.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { download, fileName } from '../../ui/download.ts'
+import { type ReadText, useDraftText } from '../../ui/useDraftText.ts'
 import { ChooseTable } from './ChooseTable.tsx'
 
 type Row = Mark['stream'][number]
@@ -89,28 +89,26 @@ function hourWords(hour: number): string {
 
 type CellProps = { name: string; value: number; column: Column; onChange: (value: number) => void }
 
-/** A number of the table; one that does not read stays to be mended and does not count. */
+/** A number of the table. */
 function Cell({ name, value, column: { most, factor, decimals }, onChange }: CellProps) {
-  const [draft, setDraft] = useState<string>()
-  const read = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * factor)
-  const isGood = (number: number) => number >= 0 && number <= most
-  const faulty = draft !== undefined && !isGood(read(draft))
-  const words = `From 0 to ${Math.floor(most / factor)}.`
+  const read = (text: string): ReadText<number> => {
+    const number = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * factor
+    return number >= 0 && number <= most
+      ? { ok: true, value: number }
+      : { ok: false, message: `From 0 to ${Math.floor(most / factor)}.` }
+  }
+  const { text, fault, type, leave } = useDraftText(String(Number((value / factor).toFixed(decimals))), read, onChange)
   return (
     <input
       aria-label={name}
       className="w-full min-w-0 rounded-md border border-rule bg-well px-2 py-1 aria-invalid:border-fails aria-invalid:border-2"
       inputMode="decimal"
       autoComplete="off"
-      value={draft ?? String(Number((value / factor).toFixed(decimals)))}
-      aria-invalid={faulty ? true : undefined}
-      title={faulty ? words : undefined}
-      onChange={(event) => {
-        setDraft(event.target.value)
-        const number = read(event.target.value)
-        if (isGood(number)) onChange(number)
-      }}
-      onBlur={() => faulty || setDraft(undefined)}
+      value={text}
+      aria-invalid={fault ? true : undefined}
+      title={fault}
+      onChange={(event) => type(event.target.value)}
+      onBlur={leave}
     />
   )
 }

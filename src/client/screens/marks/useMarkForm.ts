@@ -1,10 +1,15 @@
+import { zodResolver } from '@hookform/resolvers/zod'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { type Mark, markSchema } from '../../../core/mark/mark.ts'
+import type { z } from 'zod'
+import { type Mark, markSchema } from '../../../core/documents/mark.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { createDocument, marksQuery, saveDocument } from '../../api/documents.ts'
 import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
-import { createMark, marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
+import { newId } from '../../api/newId.ts'
 
 const FIELD_WORDS: Record<string, string> = {
   name: 'The mark',
@@ -22,10 +27,14 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   const form = useRef<HTMLFormElement>(null)
   const draftId = saved?.id ?? 'new-mark'
   // Sent twice, a new mark is stored once.
-  const [newId] = useState(() => crypto.randomUUID())
-  const [kept] = useState(() => readDraft(markSchema, draftId))
+  const [id] = useState(newId)
+  const [kept] = useState(() => readDraft('marks', draftId))
   const [base, setBase] = useState(kept?.baseRevision ?? saved?.revision ?? 1)
-  const [mark, setMark] = useState<Mark>(kept?.content ?? first)
+  const { control, reset, setValue, handleSubmit } = useForm<z.input<typeof markSchema>, unknown, Mark>({
+    resolver: zodResolver(markSchema),
+    defaultValues: kept?.content ?? first,
+  })
+  const mark = useWatch({ control }) as Mark
   const [touched, setTouched] = useState(kept !== undefined)
   const [complaint, setComplaint] = useState<string>()
   const keptText = useRef<string>(undefined)
@@ -35,20 +44,20 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   const change = (next: Partial<Mark>) => {
     setTouched(true)
     setComplaint(undefined)
-    setMark((old) => ({ ...old, ...next }))
+    for (const field of Object.keys(next) as (keyof Mark)[]) setValue(field, next[field])
   }
   const forget = () => {
     if (keptText.current) dropDraft(draftId, keptText.current)
-    client.invalidateQueries({ queryKey: marksQuery.queryKey })
+    void client.invalidateQueries({ queryKey: marksQuery.queryKey })
   }
   const save = useMutation({
     mutationFn: async ({ content, onto }: { content: Mark; onto: number }) =>
-      saved ? saveMark(saved.id, onto, content) : { saved: await createMark(newId, content) },
+      saved ? saveDocument('marks', saved.id, onto, content) : { saved: await createDocument('marks', content, id) },
     onSuccess: (result) => {
       if ('stale' in result) return
       forget()
       toast('The mark is saved.')
-      navigate('/water/marks')
+      void navigate('/water/marks')
     },
   })
   const theirs = save.data && 'stale' in save.data ? save.data.stale : undefined
@@ -56,14 +65,15 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
     const faulty = form.current?.querySelector<HTMLElement>('[aria-invalid=true]')
     if (faulty) {
       faulty.focus()
-      return setComplaint('Something marked does not read: mend it first. Nothing was saved.')
+      return setComplaint('Something marked does not read: put it right first. Nothing was saved.')
     }
-    const parsed = markSchema.safeParse(mark)
-    if (!parsed.success) {
-      const issue = parsed.error.issues[0]!
-      return setComplaint(`${FIELD_WORDS[String(issue.path[0])] ?? 'The mark'} ${issue.message}. Nothing was saved.`)
-    }
-    save.mutate({ content: parsed.data, onto })
+    void handleSubmit(
+      (content) => save.mutate({ content, onto }),
+      (errors) => {
+        const [[field, error] = []] = Object.entries(errors)
+        setComplaint(`${FIELD_WORDS[field ?? ''] ?? 'The mark'} ${messageIn(error)}. Nothing was saved.`)
+      },
+    )()
   }
   return {
     form,
@@ -82,9 +92,17 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
       if (!theirs) return
       forget()
       setTouched(false)
-      setMark(theirs.content)
+      reset(theirs.content)
       setBase(theirs.revision)
       save.reset()
     },
   }
+}
+
+/** The first message of a field’s error, or of a row of its table. */
+function messageIn(error: unknown): string {
+  if (typeof error !== 'object' || error === null) return 'is not right'
+  if ('message' in error && typeof error.message === 'string' && error.message !== '') return error.message
+  const inner = Object.values(error).find((each) => typeof each === 'object' && each !== null && !(each instanceof Node))
+  return messageIn(inner)
 }

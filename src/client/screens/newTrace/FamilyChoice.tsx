@@ -1,7 +1,8 @@
-import { FAMILIES, familyOf, OWN_DESIGN } from '../../../core/trace/families/families.ts'
-import { FAMILY_GROUPS } from '../../../core/trace/families/family.ts'
+import { type FamilyId, familyName, OWN_DESIGN } from '../../../core/catalogue/familyIds.ts'
+import { FAMILIES, familyOf } from '../../../core/families/families.ts'
+import { FAMILY_GROUPS } from '../../../core/families/family.ts'
 
-type Props = { value: string; onChange: (id: string) => void }
+type Props = { value: FamilyId; onChange: (id: FamilyId) => void }
 
 /** The families by what they are for, with a word on the chosen one; or nothing at all, to draw from. */
 export function FamilyChoice({ value, onChange }: Props) {
@@ -14,8 +15,8 @@ export function FamilyChoice({ value, onChange }: Props) {
         {FAMILY_GROUPS.map((group) => (
           <section key={group} className="mb-3 break-inside-avoid" aria-label={group}>
             <h3 className="mb-1 text-sm font-semibold text-quiet">{group}</h3>
-            {FAMILIES.filter((family) => family.group === group).map(({ id, name }) => (
-              <FamilyRow key={id} id={id} name={name} chosen={id === value} onChange={onChange} />
+            {FAMILIES.filter((family) => family.group === group).map(({ id }) => (
+              <FamilyRow key={id} id={id} name={familyName(id)} chosen={id === value} onChange={onChange} />
             ))}
           </section>
         ))}
@@ -28,7 +29,7 @@ export function FamilyChoice({ value, onChange }: Props) {
   )
 }
 
-type RowProps = { id: string; name: string; chosen: boolean; onChange: Props['onChange'] }
+type RowProps = { id: FamilyId; name: string; chosen: boolean; onChange: Props['onChange'] }
 
 function FamilyRow({ id, name, chosen, onChange }: RowProps) {
   return (

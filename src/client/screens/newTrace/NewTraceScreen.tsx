@@ -1,22 +1,28 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { type Conditions, usualConditions } from '../../../core/trace/conditions.ts'
-import { emptyTrace } from '../../../core/trace/emptyTrace.ts'
-import { draft } from '../../../core/trace/families/draft.ts'
-import { FAMILIES, familyOf } from '../../../core/trace/families/families.ts'
-import { type Family, usualWishes, type Wishes } from '../../../core/trace/families/family.ts'
-import type { Outfit } from '../../../core/trace/outfit.ts'
-import { createTrace, outfitsQuery, type SavedOutfit, tracesQuery } from '../../api/documents.ts'
+import type { FamilyId } from '../../../core/catalogue/familyIds.ts'
+import { CAST_STYLE_IDS } from '../../../core/catalogue/ids.ts'
+import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { draft } from '../../../core/families/draft.ts'
+import { emptyTrace } from '../../../core/families/emptyTrace.ts'
+import { familyOf } from '../../../core/families/families.ts'
+import { defaultWishes, type Family, type Wishes } from '../../../core/families/family.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
+import { createDocument, crewSettingsQuery, outfitsQuery, type SavedOutfit } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
-import { judge } from '../../judge/useEvaluation.ts'
+import { momentName, viewOf } from '../../moments/momentViews.ts'
+import { useEvaluation } from '../../moments/useEvaluation.ts'
+import { useWording } from '../../moments/useWording.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
-import { CAST_CHOICES, castName } from '../../words/castWords.ts'
-import { figureWords, MOMENT_NAMES, MOMENT_ORDER } from '../../words/verdictWords.ts'
+import { castName } from '../../words/castWords.ts'
 import { FamilyChoice } from './FamilyChoice.tsx'
 import { WishFields } from './WishFields.tsx'
 
@@ -24,25 +30,27 @@ const NO_WISHES: Wishes = { name: 'New trace', hookSize: '2/0', hookPattern: 'j'
 
 /** From an outfit and a family to a sound first draft, in the order of the work. */
 export default function NewTraceScreen() {
+  usePageTitle('New trace')
   const outfits = useQuery(outfitsQuery)
   if (outfits.error && !outfits.data) return <Failed what="The outfits" error={outfits.error} onRetry={() => outfits.refetch()} />
   if (!outfits.data) return <Loading what="the outfits" />
-  if (outfits.data.length === 0)
-    return <Empty title="No outfit yet">A trace is tied to an outfit: rod, reel and the line on it.</Empty>
-  return <NewTraceForm outfits={outfits.data} />
+  const [first] = outfits.data
+  if (!first) return <Empty title="No outfit yet">A trace is tied to an outfit: rod, reel and the line on it.</Empty>
+  return <NewTraceForm outfits={outfits.data} first={first} />
 }
 
-function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
-  const [outfitId, setOutfitId] = useState(outfits[0]!.id)
-  const [familyId, setFamilyId] = useState<string>(FAMILIES[0]!.id)
+function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: SavedOutfit }) {
+  const catalogue = useCatalogue()
+  const [outfitId, setOutfitId] = useState(first.id)
+  const [familyId, setFamilyId] = useState<FamilyId>('runningLedger')
   const [changed, setChanged] = useState<Partial<Wishes>>({})
   const [castStyle, setCastStyle] = useState<Conditions['castStyle']>()
   const family = familyOf(familyId)
-  const wishes = { ...(family ? usualWishes(family) : NO_WISHES), ...changed }
+  const wishes = { ...(family ? defaultWishes(family) : NO_WISHES), ...changed }
   const set = (change: Partial<Wishes>) => setChanged((old) => ({ ...old, ...change }))
-  const outfit = outfits.find(({ id }) => id === outfitId)!.content
-  const casts = family?.casts ?? CAST_CHOICES
-  const cast = castStyle && casts.includes(castStyle) ? castStyle : casts[0]!
+  const outfit = (outfits.find(({ id }) => id === outfitId) ?? first).content
+  const casts: readonly Conditions['castStyle'][] = family?.casts ?? CAST_STYLE_IDS
+  const cast = castStyle && casts.includes(castStyle) ? castStyle : (casts[0] ?? 'none')
 
   return (
     <div className="grid items-start gap-3 p-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
@@ -65,7 +73,7 @@ function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
             }}
           />
         </Sheet>
-        <Sheet title={family ? '3. Bait, hook, weights and lengths' : '3. How it is fished'}>
+        <Sheet title={family ? '3. Bait, hook, weights and lengths' : '3. Cast'}>
           <div key={familyId} className="grid gap-2">
             {family && <WishFields family={family} wishes={wishes} onChange={set} />}
             <Field label="cast" htmlFor="new-cast">
@@ -73,7 +81,7 @@ function NewTraceForm({ outfits }: { outfits: SavedOutfit[] }) {
                 id="new-cast"
                 value={cast}
                 onChange={(event) => setCastStyle(event.target.value as Conditions['castStyle'])}
-                choices={casts.map((style) => ({ value: style, text: castName(style) }))}
+                choices={casts.map((style) => ({ value: style, text: castName(catalogue, style) }))}
               />
             </Field>
           </div>
@@ -140,19 +148,24 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
   const show = useShow()
   const navigate = useNavigate()
   const client = useQueryClient()
+  const catalogue = useCatalogue()
+  const own = useQuery(crewSettingsQuery).data?.content.conditions
   const name = wishes.name.trim()
   const { trace, conditions } = useMemo(() => {
-    const fished = { ...usualConditions(), castStyle }
+    const conditions = { ...defaultConditions(own), castStyle }
     const named = { ...wishes, name: name || 'New trace' }
-    return family ? draft(family, named, outfit, fished) : { trace: emptyTrace(named.name), conditions: fished }
-  }, [family, wishes, name, outfit, castStyle])
-  const judged = judge(trace, outfit, conditions)
+    if (!family) return { trace: emptyTrace(named.name), conditions }
+    return draft({ family, wishes: named, outfit, conditions, catalogue })
+  }, [family, wishes, name, outfit, castStyle, own, catalogue])
+  const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const judged = useEvaluation(setup)
+  const wording = useWording(setup)
   const layout = useMiniReach(trace, outfit)
   const create = useMutation({
-    mutationFn: () => createTrace(crypto.randomUUID(), { trace, outfitId, conditions }),
+    mutationFn: () => createDocument('traces', { trace, outfitId, conditions }),
     onSuccess: (saved) => {
-      client.invalidateQueries({ queryKey: tracesQuery(false).queryKey })
-      navigate(`/traces/${saved.id}`)
+      void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+      void navigate(`/traces/${saved.id}`)
     },
   })
   return (
@@ -160,13 +173,13 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
       <MiniReach trace={trace} outfit={outfit} layout={layout} />
       {judged.ok && family && (
         <ul className="my-3 grid gap-1">
-          {MOMENT_ORDER.map((moment) => {
-            const result = judged.evaluation[moment]
+          {MOMENT_NAMES.map((moment) => {
+            const result = judged.value.moments[moment]
             return (
               <li key={moment} className="grid grid-cols-[3.5rem_5rem_1fr] items-center gap-2">
-                <span className="font-semibold">{MOMENT_NAMES[moment]}</span>
+                <span className="font-semibold">{momentName(moment)}</span>
                 {result ? <VerdictMark verdict={result.verdict} /> : <span className="text-quiet">–</span>}
-                <span className="text-sm text-quiet">{figureWords(judged.evaluation, moment, show)}</span>
+                <span className="text-sm text-quiet">{result && viewOf(result).figure(result, wording)}</span>
               </li>
             )
           })}

@@ -1,6 +1,6 @@
-import { BAITS, type BaitType } from '../../../core/gear/baits.ts'
-import { HOOK_PATTERNS, HOOK_SIZES, type HookPattern } from '../../../core/gear/hooks.ts'
-import type { Family, Parameter, Wishes } from '../../../core/trace/families/family.ts'
+import type { BaitType, HookPattern } from '../../../core/catalogue/ids.ts'
+import type { Family, Parameter, Wishes } from '../../../core/families/family.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -10,6 +10,7 @@ type Props = { family: Family; wishes: Wishes; onChange: (change: Partial<Wishes
 
 /** What can be said of a family before its draft is made: its bait, its hook, and its own parameters. */
 export function WishFields({ family, wishes, onChange }: Props) {
+  const catalogue = useCatalogue()
   return (
     <>
       {family.bait && (
@@ -18,7 +19,7 @@ export function WishFields({ family, wishes, onChange }: Props) {
             id="new-bait"
             value={wishes.bait}
             onChange={(event) => onChange({ bait: event.target.value as BaitType })}
-            choices={Object.entries(BAITS).map(([value, { name }]) => ({ value, text: name }))}
+            choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
           />
         </Field>
       )}
@@ -29,7 +30,10 @@ export function WishFields({ family, wishes, onChange }: Props) {
               id="new-size"
               value={wishes.hookSize}
               onChange={(event) => onChange({ hookSize: event.target.value })}
-              choices={HOOK_SIZES.map((size) => ({ value: size, text: size.includes('/') ? size : `${size} (small)` }))}
+              choices={catalogue.hooks.sizes.map((size) => ({
+                value: size,
+                text: size.includes('/') ? size : `${size} (small)`,
+              }))}
             />
           </Field>
           <Field label="pattern" htmlFor="new-pattern">
@@ -37,7 +41,7 @@ export function WishFields({ family, wishes, onChange }: Props) {
               id="new-pattern"
               value={wishes.hookPattern}
               onChange={(event) => onChange({ hookPattern: event.target.value as HookPattern })}
-              choices={Object.entries(HOOK_PATTERNS).map(([value, { name }]) => ({ value, text: name }))}
+              choices={Object.entries(catalogue.hooks.patterns).map(([value, { name }]) => ({ value, text: name }))}
             />
           </Field>
         </>

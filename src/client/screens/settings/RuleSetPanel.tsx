@@ -1,5 +1,8 @@
-import { useState } from 'react'
-import { type RuleSet, ruleSetSchema } from '../../../core/trace/ruleSet.ts'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useForm, useWatch } from 'react-hook-form'
+import type { z } from 'zod'
+import { type RuleSet, ruleSetSchema } from '../../../core/documents/ruleSet.ts'
+import { RULE_SET_VERSION } from '../../../core/documents/versions.ts'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Panel } from '../../ui/Panel.tsx'
@@ -18,14 +21,29 @@ const CHECKS = [
   ['lightsAllowed', 'lights are allowed'],
 ] as const
 
+type Limit = (typeof LENGTHS)[number][0] | 'maxHooks' | 'leastLeadKg'
 type Props = { set: RuleSet | undefined; onDone: (content: RuleSet | undefined) => void }
+
+const NEW_RULE_SET: RuleSet = {
+  formatVersion: RULE_SET_VERSION,
+  name: '',
+  checkedOn: '',
+  circleOnly: false,
+  nonOffsetOnly: false,
+  barblessOnly: false,
+  wireAllowed: true,
+  lightsAllowed: true,
+}
 
 /** What a rule set limits; an empty field limits nothing. */
 export function RuleSetPanel({ set, onDone }: Props) {
-  const [draft, setDraft] = useState<Partial<RuleSet>>(set ?? { name: '', checkedOn: '', wireAllowed: true, lightsAllowed: true })
-  const parsed = ruleSetSchema.safeParse(draft)
-  const change = (next: Partial<RuleSet>) => setDraft((old) => ({ ...old, ...next }))
-  const clear = (key: keyof RuleSet) => setDraft(({ [key]: _gone, ...rest }) => rest)
+  const { register, control, setValue, handleSubmit, formState } = useForm<z.input<typeof ruleSetSchema>, unknown, RuleSet>({
+    resolver: zodResolver(ruleSetSchema),
+    defaultValues: set ?? NEW_RULE_SET,
+    mode: 'onChange',
+  })
+  const limits = useWatch({ control })
+  const limit = (field: Limit, value: number | undefined) => setValue(field, value, { shouldValidate: true })
   return (
     <Panel
       open
@@ -33,74 +51,51 @@ export function RuleSetPanel({ set, onDone }: Props) {
       title={set ? 'Change the rule set' : 'New rule set'}
       about="From the book in force where you fish. Say when you last held it against the book."
     >
-      <form
-        className="mt-3 grid gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (parsed.success) onDone(parsed.data)
-        }}
-      >
+      <form className="mt-3 grid gap-2" onSubmit={handleSubmit(onDone)}>
         <Field label="name" htmlFor="rules-name">
-          <input
-            id="rules-name"
-            className={fieldClass}
-            value={draft.name ?? ''}
-            maxLength={80}
-            onChange={(event) => change({ name: event.target.value })}
-          />
+          <input id="rules-name" className={fieldClass} maxLength={80} {...register('name')} />
         </Field>
         <Field label="last checked" htmlFor="rules-checked">
-          <input
-            id="rules-checked"
-            type="date"
-            className={fieldClass}
-            value={draft.checkedOn ?? ''}
-            onChange={(event) => change({ checkedOn: event.target.value })}
-          />
+          <input id="rules-checked" type="date" className={fieldClass} {...register('checkedOn')} />
         </Field>
         {LENGTHS.map(([key, label]) => (
           <QuantityField
             key={key}
             label={label}
             quantity="length"
-            valueSi={draft[key]}
+            valueSi={limits[key]}
             placeholder="not limited"
             check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
-            onChange={(m) => change({ [key]: m })}
-            onClear={() => clear(key)}
+            onChange={(m) => limit(key, m)}
+            onClear={() => limit(key, undefined)}
           />
         ))}
         <NumberField
           label="most hooks"
-          value={draft.maxHooks}
+          value={limits.maxHooks}
           whole
           least={1}
           most={100}
           placeholder="not limited"
-          onChange={(maxHooks) => (maxHooks === undefined ? clear('maxHooks') : change({ maxHooks }))}
+          onChange={(maxHooks) => limit('maxHooks', maxHooks)}
         />
         <QuantityField
           label="least lead"
           quantity="mass"
-          valueSi={draft.leastLeadKg}
+          valueSi={limits.leastLeadKg}
           placeholder="not limited"
           check={(kg) => (kg > 0 && kg <= 10 ? undefined : 'More than nothing, up to 10 kg.')}
-          onChange={(leastLeadKg) => change({ leastLeadKg })}
-          onClear={() => clear('leastLeadKg')}
+          onChange={(kg) => limit('leastLeadKg', kg)}
+          onClear={() => limit('leastLeadKg', undefined)}
         />
         {CHECKS.map(([key, label]) => (
           <label key={key} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={draft[key] ?? false}
-              onChange={(event) => change({ [key]: event.target.checked })}
-            />
+            <input type="checkbox" className="size-5" {...register(key)} />
             {label}
           </label>
         ))}
-        {!parsed.success && <p className="text-sm text-quiet">It needs a name, and the day it was last checked.</p>}
-        <Button tone="strong" type="submit" className="justify-self-end" disabled={!parsed.success}>
+        {!formState.isValid && <p className="text-sm text-quiet">It needs a name, and the day it was last checked.</p>}
+        <Button tone="strong" type="submit" className="justify-self-end" disabled={!formState.isValid}>
           Keep
         </Button>
       </form>

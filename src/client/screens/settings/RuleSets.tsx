@@ -2,8 +2,16 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import type { RuleSet } from '../../../core/trace/ruleSet.ts'
-import { binRuleSet, createRuleSet, ruleSetsQuery, type SavedRuleSet, saveRuleSet } from '../../api/documents.ts'
+import type { RuleSet } from '../../../core/documents/ruleSet.ts'
+import {
+  binDocument,
+  changeCrewSettings,
+  createDocument,
+  crewSettingsQuery,
+  ruleSetsQuery,
+  type SavedRuleSet,
+  saveDocument,
+} from '../../api/documents.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
@@ -33,23 +41,26 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
   const show = useShow()
   const client = useQueryClient()
   const [editing, setEditing] = useState<SavedRuleSet | 'new'>()
-  const done = {
-    onSuccess: () => client.invalidateQueries({ queryKey: ruleSetsQuery.queryKey }),
-    onError: (error: Error) => toast.error(error.message),
-  }
+  const settings = useQuery(crewSettingsQuery)
+  const onError = (error: Error) => toast.error(error.message)
+  const done = { onSuccess: () => client.invalidateQueries({ queryKey: ['rule-sets'] }), onError }
   const force = useMutation({
-    mutationFn: async (id: string | undefined) => {
-      for (const set of sets)
-        if (set.content.inForce !== (set.id === id)) await saveRuleSet(set, { ...set.content, inForce: set.id === id })
-    },
-    ...done,
+    mutationFn: (id: string | undefined) =>
+      changeCrewSettings(client, ({ ruleSetId: _old, ...rest }) => ({ ...rest, ...(id === undefined ? {} : { ruleSetId: id }) })),
+    onError,
   })
   const keep = useMutation({
-    mutationFn: (content: RuleSet) => (editing === 'new' || !editing ? createRuleSet(content) : saveRuleSet(editing, content)),
-    ...done,
+    mutationFn: async (content: RuleSet) => {
+      if (editing === 'new' || !editing) return void (await createDocument('rule-sets', content))
+      const saved = await saveDocument('rule-sets', editing.id, editing.revision, content)
+      if ('stale' in saved) throw new Error('This rule set was changed elsewhere since: it is read anew, change it again.')
+    },
+    onSettled: done.onSuccess,
+    onError,
   })
-  const bin = useMutation({ mutationFn: binRuleSet, ...done })
-  const inForce = force.isPending ? force.variables : sets.find(({ content }) => content.inForce)?.id
+  const bin = useMutation({ mutationFn: (id: string) => binDocument('rule-sets', id), ...done })
+  const known = settings.data?.content.ruleSetId
+  const inForce = force.isPending ? force.variables : sets.find(({ id }) => id === known)?.id
   return (
     <div className="grid gap-2">
       <ul aria-label="Rule set in force" className="grid gap-1">
@@ -61,7 +72,7 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
                 name="rule-set"
                 className="size-5"
                 checked={inForce === set?.id}
-                disabled={force.isPending}
+                disabled={force.isPending || !settings.data}
                 onChange={() => force.mutate(set?.id)}
               />
               <span>

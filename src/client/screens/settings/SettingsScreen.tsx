@@ -1,6 +1,7 @@
 import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts'
 import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { RuleSets } from './RuleSets.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
@@ -14,6 +15,7 @@ const SAMPLE_SI: Record<Quantity, number> = {
 
 /** Units by quantity, kept in this browser. */
 export default function SettingsScreen() {
+  usePageTitle('Settings')
   const { units, setUnit } = usePreferences()
   const show = useShow()
   return (

@@ -1,13 +1,19 @@
 import { useMemo, useState } from 'react'
-import { lineDiameterM, MATERIALS, type Material } from '../../../core/gear/materials.ts'
-import type { Fished } from '../../../core/moments/levers.ts'
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
+import type { Material } from '../../../core/catalogue/ids.ts'
+import { lineDiameterM } from '../../../core/catalogue/materials.ts'
+import type { Hold } from '../../../core/documents/observation.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { learnedHolding } from '../../../core/learning/markLessons.ts'
 import { atMark } from '../../../core/plan/atMark.ts'
 import { holdingOf, type Wanted, wantedAt } from '../../../core/plan/holding.ts'
-import { changeAt, type Owned, type Plan } from '../../../core/plan/planDay.ts'
+import type { Owned } from '../../../core/plan/owned.ts'
+import { changeAt, type Plan } from '../../../core/plan/planDay.ts'
 import { settledOn } from '../../../core/plan/rigged.ts'
-import { mainLine, type Outfit, withMainLine } from '../../../core/trace/outfit.ts'
-import type { SavedMark } from '../../api/water.ts'
-import { LineStory, type Told } from '../../judge/LineStory.tsx'
+import { mainLine, withMainLine } from '../../../core/setup/outfitLines.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { LineInWater, type Told } from '../../moments/LineInWater.tsx'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { Select, Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -19,8 +25,9 @@ const VIEW_HEIGHT = 230
 
 type Props = {
   mark: SavedMark
+  holds: readonly Hold[]
   day: Day
-  fished: Fished
+  setup: Setup
   plan: Plan | undefined
   owned: readonly Owned[]
   atMs: number
@@ -30,29 +37,30 @@ type Props = {
 type Beside = { material: Material; diameterM: number }
 
 /** The mark at one time: what holds there, the line's true shape, another line beside it, and what held or dragged. */
-export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
+export function AtTime({ mark, holds, day, setup, plan, owned, atMs, clock }: Props) {
   const show = useShow()
+  const { catalogue } = setup
   const [chosen, setChosen] = useState('plan')
   const [beside, setBeside] = useState<Beside>()
   const now = useMemo(() => atMark(mark.content, day.tide, day.winds, atMs), [mark, day, atMs])
   const planned = plan && changeAt(plan.changes, atMs)?.to
   const sinker = chosen === 'plan' ? planned : owned.find((each) => nameOf(each) === chosen)
-  const settling = useMemo(() => settledOn(fished, now.water, sinker), [fished, now, sinker])
+  const settling = useMemo(() => settledOn(setup, now.water, sinker), [setup, now, sinker])
   const lines = useMemo((): Told[] => {
     if (!settling) return []
-    const first = { name: lineName(fished.outfit), settling }
+    const first = { name: lineName(catalogue, setup.outfit), settling }
     if (!beside) return [first]
-    const outfit = withMainLine(fished.outfit, beside)
-    const other = settledOn({ ...fished, outfit }, now.water, sinker)
-    return other ? [first, { name: `Beside it, ${lineName(outfit)}`, settling: other }] : [first]
-  }, [settling, beside, fished, now, sinker])
+    const outfit = withMainLine(setup.outfit, beside)
+    const other = settledOn({ ...setup, outfit }, now.water, sinker)
+    return other ? [first, { name: `Beside it, ${lineName(catalogue, outfit)}`, settling: other }] : [first]
+  }, [settling, beside, setup, catalogue, now, sinker])
   if (!settling)
     return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
-  const wantedIn = wantedAt(mark.content)
+  const wantedIn = wantedAt(learnedHolding(catalogue, mark.content, holds))
   return (
     <Sheet
       className="max-lg:order-first"
-      title={`At ${clock(atMs)}: ${planned ? sinkerWords(planned, show) : plan ? 'none of the box holds' : '…'}`}
+      title={`At ${clock(atMs)}: ${planned ? sinkerWords(catalogue, planned, show) : plan ? 'none of the box holds' : '…'}`}
       aside={
         <span className="text-sm text-quiet">
           {show.computed('speed', now.stream.rateMperS)}
@@ -78,8 +86,8 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
             value={chosen}
             onChange={(event) => setChosen(event.target.value)}
             choices={[
-              { value: 'plan', text: planned ? `the timetable’s, ${sinkerWords(planned, show)}` : 'the trace’s own' },
-              ...owned.map((each) => ({ value: nameOf(each), text: sinkerWords(each, show) })),
+              { value: 'plan', text: planned ? `the timetable’s, ${sinkerWords(catalogue, planned, show)}` : 'the trace’s own' },
+              ...owned.map((each) => ({ value: nameOf(each), text: sinkerWords(catalogue, each, show) })),
             ]}
           />
         </div>
@@ -93,7 +101,7 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
             onChange={(event) => setBeside(besideOf(event.target.value as Material | ''))}
             choices={[
               { value: '', text: 'no other line' },
-              ...LINES.map((each) => ({ value: each, text: `${MATERIALS[each].name} main line` })),
+              ...LINES.map((each) => ({ value: each, text: `${catalogue.materials[each].name} main line` })),
             ]}
           />
         </div>
@@ -109,8 +117,8 @@ export function AtTime({ mark, day, fished, plan, owned, atMs, clock }: Props) {
           </div>
         )}
       </div>
-      <LineStory lines={lines} height={VIEW_HEIGHT} />
-      <HeldOrDragged mark={mark} settling={settling} at={atMs} clock={clock} />
+      <LineInWater lines={lines} height={VIEW_HEIGHT} />
+      <HeldOrDragged mark={mark} holds={holds} settling={settling} at={atMs} clock={clock} />
     </Sheet>
   )
 }
@@ -129,11 +137,11 @@ const LINES: readonly Material[] = ['mono', 'braid', 'fluoro']
 /** The thickness that a compared line begins with. */
 const BEGINS_M: Partial<Record<Material, number>> = { mono: 0.0005, braid: 0.00028, fluoro: 0.0005 }
 const besideOf = (material: Material | ''): Beside | undefined =>
-  material === '' ? undefined : { material, diameterM: BEGINS_M[material]! }
+  material === '' ? undefined : { material, diameterM: BEGINS_M[material] ?? 0.0005 }
 
 const nameOf = ({ shape, massKg }: Owned) => `${shape} ${massKg}`
 
-const lineName = (outfit: Outfit) => {
+const lineName = (catalogue: Catalogue, outfit: Outfit) => {
   const line = mainLine(outfit)
-  return `${(lineDiameterM(line) * 1000).toFixed(2)} mm ${MATERIALS[line.material].name}`
+  return `${(lineDiameterM(catalogue, line) * 1000).toFixed(2)} mm ${catalogue.materials[line.material].name}`
 }

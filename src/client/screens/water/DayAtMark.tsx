@@ -1,14 +1,14 @@
-import { useCallback, useState } from 'react'
-import { BEDS } from '../../../core/gear/grip.ts'
-import { SINKER_SHAPES } from '../../../core/gear/sinkers.ts'
-import type { Fished } from '../../../core/moments/levers.ts'
-import type { Owned } from '../../../core/plan/planDay.ts'
-import { shapesOf } from '../../../core/plan/usualBox.ts'
+import { useQuery } from '@tanstack/react-query'
+import { useCallback, useMemo, useState } from 'react'
+import { standingHolds } from '../../../core/learning/markLessons.ts'
+import { shapesOf } from '../../../core/plan/defaultBox.ts'
+import type { Owned } from '../../../core/plan/owned.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
 import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
-import { METHODS } from '../../../core/trace/waterConditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { SavedTrace } from '../../api/documents.ts'
-import type { SavedMark } from '../../api/water.ts'
+import type { SavedMark, SavedTrace } from '../../api/documents.ts'
+import { observationsQuery } from '../../api/water.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -27,7 +27,7 @@ type Props = {
   mark: SavedMark
   localDay: LocalDay
   trace: SavedTrace
-  fished: Fished
+  setup: Setup
   owned: readonly Owned[]
   box: Owned[]
   onBox: (shapes: string[]) => void
@@ -46,7 +46,7 @@ function KnownDay({
   mark,
   localDay,
   trace,
-  fished,
+  setup,
   owned,
   box,
   onBox,
@@ -60,9 +60,13 @@ function KnownDay({
     (timeMs: number) => setAtMs(Math.min(endMs - SCRUB_MS, startMs + Math.round((timeMs - startMs) / SCRUB_MS) * SCRUB_MS)),
     [startMs, endMs],
   )
-  const fishedKey = `${trace.id} ${trace.revision}`
-  const { plan, error, share, stopped, stop, again } = usePlan({ mark, localDay, day, fished, fishedKey, owned: box })
+  // Without what was seen there, the book counts alone.
+  const seen = useQuery(observationsQuery(mark.id)).data
+  const holds = useMemo(() => standingHolds(seen ?? []), [seen])
+  const setupKey = `${trace.id} ${trace.revision}`
+  const { plan, error, share, stopped, stop, again } = usePlan({ mark, holds, localDay, day, setup, setupKey, owned: box })
   const { content } = mark
+  const { catalogue } = setup
   return (
     <>
       <Sheet>
@@ -82,11 +86,11 @@ function KnownDay({
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <Sheet
           title="Sinkers"
-          aside={<ExportPlan mark={content} trace={fished.trace} localDay={localDay} day={day} plan={plan} />}
+          aside={<ExportPlan mark={content} trace={setup.trace} localDay={localDay} day={day} plan={plan} />}
         >
           <p className="mb-2 text-sm text-quiet">
-            {content.name}, {METHODS[content.method].name}, {BEDS[content.bed].name}; times in {timeZone}. Estimates: your own
-            holds and the local tide table come first.
+            {content.name}, {catalogue.methods[content.method].name}, {catalogue.beds[content.bed].name}; times in {timeZone}.
+            Estimates: your own holds and the local tide table come first.
           </p>
           <BoxChoice owned={owned} box={box} onBox={onBox} />
           {error ? (
@@ -104,7 +108,7 @@ function KnownDay({
             <Timetable plan={plan} timeZone={timeZone} withShape={shapesOf(box).length > 1} atMs={atMs} onScrub={scrubTo} />
           )}
         </Sheet>
-        <AtTime mark={mark} day={day} fished={fished} plan={plan} owned={box} atMs={atMs} clock={clock} />
+        <AtTime mark={mark} holds={holds} day={day} setup={setup} plan={plan} owned={box} atMs={atMs} clock={clock} />
       </div>
     </>
   )
@@ -120,6 +124,7 @@ function firstTime({ startMs, endMs }: LocalDay): number {
 /** Which shapes of what is owned are in the box. */
 function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readonly Owned[]; onBox: (shapes: string[]) => void }) {
   const show = useShow()
+  const { sinkers } = useCatalogue()
   const chosen: string[] = shapesOf(box)
   if (owned.length === 0) return <p className="mb-2 text-watch">No sinkers are owned, so none can be named.</p>
   return (
@@ -135,7 +140,7 @@ function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readon
               checked={chosen.includes(shape)}
               onChange={(event) => onBox(event.target.checked ? [...chosen, shape] : chosen.filter((each) => each !== shape))}
             />
-            {SINKER_SHAPES[shape].name}
+            {sinkers[shape].name}
             <span className="text-quiet">
               {show.entered('mass', Math.min(...sizes))} to {show.entered('mass', Math.max(...sizes))}
             </span>

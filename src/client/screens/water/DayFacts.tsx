@@ -1,8 +1,8 @@
-import { phaseName, type Span } from '../../../core/sky/sky.ts'
-import { springsAndNeaps, tideHourAt } from '../../../core/tide/tideSpan.ts'
+import { phaseName, type Span } from '../../../core/physics/sky/sky.ts'
+import { springsAndNeaps, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { percent } from '../../words/verdictWords.ts'
+import { percent } from '../../words/percent.ts'
 import { daysFrom } from '../../words/waterWords.ts'
 import type { Day } from './useDay.ts'
 

@@ -1,10 +1,11 @@
 import { Printer } from 'lucide-react'
 import { toast } from 'sonner'
-import type { Mark } from '../../../core/mark/mark.ts'
+import type { Mark } from '../../../core/documents/mark.ts'
+import type { Trace } from '../../../core/documents/trace.ts'
 import { dayEvents } from '../../../core/plan/dayEvents.ts'
 import type { Plan } from '../../../core/plan/planDay.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
-import type { Trace } from '../../../core/trace/schema.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
@@ -17,6 +18,7 @@ type Props = { mark: Mark; trace: Trace; localDay: LocalDay; day: Day; plan: Pla
 /** The plan of the day to take along: as a calendar, as a table, on paper. */
 export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
   const show = useShow()
+  const catalogue = useCatalogue()
   const title = `${mark.name} ${localDay.date}`
   // What writes the files is fetched when it is wanted.
   const orSay = (save: () => Promise<void>) => () =>
@@ -32,7 +34,7 @@ export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
     download(
       fileName(title, 'ics'),
       'text/calendar',
-      writeCalendar(about, events, (event) => eventWords(event, show), Date.now()),
+      writeCalendar(about, events, (event) => eventWords(catalogue, event, show), Date.now()),
     )
   })
   const saveTable = orSay(async () => {

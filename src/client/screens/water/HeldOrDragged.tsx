@@ -1,72 +1,66 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { toast } from 'sonner'
-import { HOLD_KINDS, holdKindOf } from '../../../core/gear/grip.ts'
-import { countsLesson, gripLesson, type Lesson, type Mark, withHold } from '../../../core/mark/mark.ts'
-import { demandOn } from '../../../core/settling/demand.ts'
-import type { Learned } from '../../../core/settling/learn.ts'
-import { leastToHold } from '../../../core/settling/least.ts'
-import type { Settling } from '../../../core/settling/settling.ts'
+import { holdKindOf } from '../../../core/catalogue/grip.ts'
+import { isCastMethod } from '../../../core/catalogue/methods.ts'
+import type { Hold, Observation } from '../../../core/documents/observation.ts'
+import { gripLesson, type Lesson, reserveLesson } from '../../../core/learning/markLessons.ts'
+import type { Learned } from '../../../core/learning/ratioBelief.ts'
+import { demandOn } from '../../../core/setup/settling/demand.ts'
+import { minimumSinker } from '../../../core/setup/settling/minimumSinker.ts'
+import type { Settling } from '../../../core/setup/settling/settling.ts'
 import { dateIn } from '../../../core/time/localDay.ts'
-import { isCastMethod } from '../../../core/trace/waterConditions.ts'
-import { marksQuery, type SavedMark, saveMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { newId } from '../../api/newId.ts'
+import { addObservation } from '../../api/water.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 
-type Props = { mark: SavedMark; settling: Settling; at: number; clock: (timeMs: number) => string }
+type Props = { mark: SavedMark; holds: readonly Hold[]; settling: Settling; at: number; clock: (timeMs: number) => string }
 
 /** Writes down that the sinker held or dragged here, and shows what the mark has taught: before, what was seen, and after. */
-export function HeldOrDragged({ mark, settling, at, clock }: Props) {
+export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
   const show = useShow()
   const client = useQueryClient()
   const { content } = mark
-  const { weight } = settling
+  const { weight, catalogue } = settling
   const { method } = settling.water
-  const demand = demandOn(settling, leastToHold(settling))
-  const save = useMutation({
-    mutationFn: (next: Mark) => saveMark(mark.id, mark.revision, next),
-    onSuccess: (result) => {
-      const now = 'saved' in result ? result.saved : result.stale
-      if ('stale' in result) toast.error('The mark was changed elsewhere since: it is read anew, say it again.')
-      client.setQueryData(marksQuery.queryKey, (old) => old?.map((each) => (each.id === now.id ? now : each)))
-    },
+  const demand = demandOn(settling, minimumSinker(settling))
+  const tell = useMutation({
+    mutationFn: (observation: Observation) => addObservation(observation),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['observations', mark.id] }),
     onError: (error) => toast.error(error.message),
   })
-  const saw = (held: boolean) =>
-    save.mutate(
-      withHold(content, {
-        at: new Date(at).toISOString(),
-        method,
-        shape: weight.shape,
-        massKg: weight.massKg,
-        demand: demand!,
-        held,
-      }),
-    )
+  const circumstances = { formatVersion: 1 as const, id: newId(), at: new Date(at).toISOString(), markId: mark.id }
+  const saw = (held: boolean) => {
+    if (demand === undefined) return
+    const { shape, massKg } = weight
+    tell.mutate({ ...circumstances, kind: 'hold', method, shape, massKg, demand, held })
+  }
   const cast = isCastMethod(method)
   const kind = holdKindOf(weight.shape)
-  const lesson = cast ? gripLesson(content, kind) : countsLesson(content, method)
+  const lesson = cast ? gripLesson(catalogue, content, holds, kind) : reserveLesson(catalogue, holds, method)
   return (
     <section aria-label="What held and dragged here" className="no-print mt-3 border-t border-rule pt-2 text-sm">
       <div className="flex flex-wrap items-center gap-2">
         <span className="mr-auto">
           {show.computed('mass', weight.massKg)} at {clock(at)}:
         </span>
-        <Button disabled={demand === undefined || save.isPending} onClick={() => saw(true)}>
+        <Button disabled={demand === undefined || tell.isPending} onClick={() => saw(true)}>
           It held
         </Button>
-        <Button disabled={demand === undefined || save.isPending} onClick={() => saw(false)}>
+        <Button disabled={demand === undefined || tell.isPending} onClick={() => saw(false)}>
           It dragged
         </Button>
       </div>
       <p className="mt-1">
-        {cast ? gripWords(lesson, HOLD_KINDS[kind]) : reserveWords(lesson)}
+        {cast ? gripWords(lesson, catalogue.grip.kinds[kind]) : reserveWords(lesson)}
         {cast && kind === 'wired' && ' Wires do not truly grip by weight: take it as rough.'}
       </p>
       {lesson.evidence.length > 0 && (
         <ul className="mt-1" aria-label="What was seen">
           {lesson.evidence.map((hold) => (
-            <li key={`${hold.at} ${hold.shape} ${hold.massKg}`} className="flex items-center gap-2 border-t border-rule">
+            <li key={hold.id} className="flex items-center gap-2 border-t border-rule">
               <span className="mr-auto">
                 {dateIn(content.timeZone, Date.parse(hold.at))} {clock(Date.parse(hold.at))}: {show.entered('mass', hold.massKg)}{' '}
                 {hold.held ? 'held' : 'dragged'}{' '}
@@ -78,8 +72,8 @@ export function HeldOrDragged({ mark, settling, at, clock }: Props) {
                 tone="quiet"
                 aria-label="Take this out"
                 title="Take this out"
-                disabled={save.isPending}
-                onClick={() => save.mutate({ ...content, holds: content.holds?.filter((each) => each !== hold) })}
+                disabled={tell.isPending}
+                onClick={() => tell.mutate({ ...circumstances, id: newId(), kind: 'retraction', of: hold.id })}
               >
                 <Trash2 className="size-4" aria-hidden="true" />
               </Button>

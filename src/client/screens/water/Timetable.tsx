@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { type Show, useShow } from '../../settings/preferences.tsx'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
 
@@ -21,6 +22,7 @@ export function Timetable({ plan, ...at }: Props) {
 /** Every change of the day; the sinker that is on is marked, and on a narrow screen is the one in view. */
 function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'plan'> & { changes: readonly Change[] }) {
   const show = useShow()
+  const catalogue = useCatalogue()
   const list = useRef<HTMLOListElement>(null)
   const on = changeAt(changes, atMs)?.timeMs
   useEffect(() => {
@@ -42,7 +44,7 @@ function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'p
             className={`min-h-8 rounded-md border px-2 text-sm aria-[current]:bg-well ${to ? 'border-rule aria-[current]:border-ink' : 'border-fails text-fails'}`}
           >
             <span className="text-quiet">{clockIn(timeZone, timeMs)}</span>{' '}
-            <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(to, show, withShape)}` : 'none holds'}</strong>
+            <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(catalogue, to, show, withShape)}` : 'none holds'}</strong>
           </button>
         </li>
       ))}
@@ -105,6 +107,7 @@ type RowProps = {
 }
 
 function Row({ row, changed, current, time, withShape, show, onScrub }: RowProps) {
+  const catalogue = useCatalogue()
   const { timeMs, depthM, stream, wanted, take, windOverTide } = row
   return (
     <tr
@@ -140,7 +143,7 @@ function Row({ row, changed, current, time, withShape, show, onScrub }: RowProps
       )}
       <td className={`pl-3 ${changed ? 'font-bold' : ''} ${take ? '' : 'text-fails'}`}>
         {changed && <span aria-hidden="true">▸ </span>}
-        {take ? sinkerWords(take, show, withShape) : 'none of the box'}
+        {take ? sinkerWords(catalogue, take, show, withShape) : 'none of the box'}
         {windOverTide && <span className="ml-1.5 text-watch">wind over tide</span>}
       </td>
     </tr>

@@ -1,37 +1,41 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { CoreError } from '../../../core/errors.ts'
-import type { Fished } from '../../../core/moments/levers.ts'
-import type { Owned } from '../../../core/plan/planDay.ts'
+import { defaultShapes } from '../../../core/plan/defaultBox.ts'
+import type { Owned } from '../../../core/plan/owned.ts'
 import { rigged } from '../../../core/plan/rigged.ts'
-import { usualShapes } from '../../../core/plan/usualBox.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
 import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
-import { isCastMethod } from '../../../core/trace/waterConditions.ts'
-import { outfitsQuery, type SavedOutfit, type SavedTrace, sinkersQuery, tracesQuery } from '../../api/documents.ts'
-import { marksQuery, type SavedMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { listQuery, marksQuery, outfitsQuery, type SavedOutfit, type SavedTrace, sinkersQuery } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { DayAtMark } from './DayAtMark.tsx'
 import { useWaterChoice } from './useWaterChoice.ts'
 import { WaterBar } from './WaterBar.tsx'
 
 /** A mark and a day: the tide and the stream, the sinker for each half hour, and the line's true shape at any time of it. */
 export default function WaterScreen() {
-  const queries = [useQuery(marksQuery), useQuery(tracesQuery(false)), useQuery(outfitsQuery), useQuery(sinkersQuery)] as const
+  usePageTitle('Water')
+  const queries = [useQuery(marksQuery), useQuery(listQuery('traces')), useQuery(outfitsQuery), useQuery(sinkersQuery)] as const
   const [marks, traces, outfits, owned] = queries
   const failed = queries.find(({ error, data }) => error && !data)
-  if (failed)
+  if (failed?.error)
     return (
       <Failed
         what="The water"
-        error={failed.error!}
+        error={failed.error}
         onRetry={() => {
           for (const query of queries) if (query.error) query.refetch()
         }}
       />
     )
   if (!marks.data || !traces.data || !outfits.data || !owned.data) return <Loading what="marks and traces" />
-  if (marks.data.length === 0)
+  const [first] = marks.data
+  if (!first)
     return (
       <Frame>
         <Empty title="No marks yet">
@@ -47,7 +51,7 @@ export default function WaterScreen() {
         </Empty>
       </Frame>
     )
-  if (traces.data.length === 0)
+  if (traces.data.documents.length === 0)
     return (
       <Frame>
         <Empty title="No trace to fish">
@@ -59,7 +63,7 @@ export default function WaterScreen() {
         </Empty>
       </Frame>
     )
-  return <Chosen marks={marks.data} traces={traces.data} outfits={outfits.data} owned={owned.data} />
+  return <Chosen marks={marks.data} first={first} traces={traces.data.documents} outfits={outfits.data} owned={owned.data} />
 }
 
 function Frame({ children }: { children: React.ReactNode }) {
@@ -71,27 +75,29 @@ function Frame({ children }: { children: React.ReactNode }) {
   )
 }
 
-type ChosenProps = { marks: SavedMark[]; traces: SavedTrace[]; outfits: SavedOutfit[]; owned: Owned[] }
+type ChosenProps = { marks: SavedMark[]; first: SavedMark; traces: SavedTrace[]; outfits: SavedOutfit[]; owned: Owned[] }
 
-function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
+function Chosen({ marks, first, traces, outfits, owned }: ChosenProps) {
   const choice = useWaterChoice()
-  const mark = marks.find(({ id }) => id === choice.mark) ?? marks[0]!
+  const mark = marks.find(({ id }) => id === choice.mark) ?? first
   const fishable = traces.filter(({ content }) => outfits.some(({ id }) => id === content.outfitId))
-  const trace = fishable.find(({ id }) => id === choice.trace) ?? usualTrace(fishable, mark)
+  const trace = fishable.find(({ id }) => id === choice.trace) ?? defaultTrace(fishable, mark)
   const outfit = outfits.find(({ id }) => id === trace?.content.outfitId)?.content
-  const fished = useMemo(
-    (): Fished | undefined => trace && outfit && { trace: trace.content.trace, outfit, conditions: trace.content.conditions },
-    [trace, outfit],
+  const catalogue = useCatalogue()
+  const setup = useMemo(
+    (): Setup | undefined =>
+      trace && outfit && { trace: trace.content.trace, outfit, conditions: trace.content.conditions, catalogue },
+    [trace, outfit, catalogue],
   )
   const date = choice.day ?? dateIn(mark.content.timeZone, Date.now())
   const day = useMemo(() => dayOrFault(date, mark.content.timeZone), [date, mark.content.timeZone])
-  const fault = useMemo(() => fished && outfitFault(fished), [fished])
-  const shapes = (choice.box ?? (fished ? usualShapes(owned, fished.trace, mark.content.method) : [])).join()
+  const fault = useMemo(() => setup && outfitFault(setup), [setup])
+  const shapes = (choice.box ?? (setup ? defaultShapes(owned, setup, mark.content.method) : [])).join()
   const box = useMemo(() => owned.filter(({ shape }) => shapes.split(',').includes(shape)), [owned, shapes])
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
       <WaterBar marks={marks} mark={mark} traces={fishable} trace={trace} date={date} choice={choice} />
-      {!fished || !trace ? (
+      {!setup || !trace ? (
         <Empty title="No trace to fish">The outfits of all traces are in the bin.</Empty>
       ) : fault !== undefined || 'fault' in day ? (
         <p role="alert" className="rounded-lg border border-fails bg-sheet p-4">
@@ -103,7 +109,7 @@ function Chosen({ marks, traces, outfits, owned }: ChosenProps) {
           mark={mark}
           localDay={day}
           trace={trace}
-          fished={fished}
+          setup={setup}
           owned={owned}
           box={box}
           onBox={(next) => choice.set('box', next.join())}
@@ -122,21 +128,21 @@ function dayOrFault(date: string, timeZone: string): LocalDay | { fault: string 
 }
 
 /** Why a trace cannot be fished on its outfit, in a sentence; undefined where it can. */
-function outfitFault(fished: Fished): string | undefined {
+function outfitFault(setup: Setup): string | undefined {
   try {
-    rigged(fished)
+    rigged(setup)
     return undefined
   } catch (error) {
-    if (error instanceof CoreError) return `${fished.trace.name} cannot be fished on its outfit: ${error.message}.`
+    if (error instanceof CoreError) return `${setup.trace.name} cannot be fished on its outfit: ${error.message}.`
     throw error
   }
 }
 
-/** The trace that is fished as the mark is: by its method, else one that is dropped or cast as there. */
-function usualTrace(traces: readonly SavedTrace[], { content: mark }: SavedMark): SavedTrace | undefined {
+/** The trace that is for the mark; else one fished as there is, by its method, or dropped or cast as there. */
+function defaultTrace(traces: readonly SavedTrace[], { id, content: mark }: SavedMark): SavedTrace | undefined {
   const dropped = !isCastMethod(mark.method) || mark.method === 'uptide'
   return (
-    traces.find(({ content }) => content.trace.name.startsWith(mark.name)) ??
+    traces.find(({ content }) => content.markId === id) ??
     traces.find(({ content }) => content.conditions.water?.method === mark.method) ??
     traces.find(({ content }) => (content.conditions.castStyle === 'none') === dropped) ??
     traces[0]

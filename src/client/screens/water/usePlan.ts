@@ -1,35 +1,46 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import type { Fished } from '../../../core/moments/levers.ts'
-import type { Owned, PlanInput } from '../../../core/plan/planDay.ts'
+import type { Hold } from '../../../core/documents/observation.ts'
+import type { Owned } from '../../../core/plan/owned.ts'
+import type { PlanInput } from '../../../core/plan/planDay.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { runPlanDay } from '../../../workers/runPlanDay.ts'
-import type { SavedMark } from '../../api/water.ts'
+import type { SavedMark } from '../../api/documents.ts'
 import type { Day } from './useDay.ts'
 
-type Asked = { mark: SavedMark; localDay: LocalDay; day: Day | undefined; fished: Fished; fishedKey: string; owned: Owned[] }
+type Asked = {
+  mark: SavedMark
+  holds: readonly Hold[]
+  localDay: LocalDay
+  day: Day
+  setup: Setup
+  setupKey: string
+  owned: Owned[]
+}
 
 /** So many steps of the way are shown: the page is drawn anew for each. */
 const SHARES = 8
 
 /** The day's sinkers, worked out in a worker, with how far it is and a way to stop it. */
-export function usePlan({ mark, localDay, day, fished, fishedKey, owned }: Asked) {
+export function usePlan({ mark, holds, localDay, day, setup, setupKey, owned }: Asked) {
   const client = useQueryClient()
   const [share, setShare] = useState(0)
   const [stopped, setStopped] = useState<string>()
   const box = owned.map(({ shape, massKg }) => `${shape} ${massKg}`).join()
-  const windKey = day?.winds.map(({ speedMperS, fromDeg }) => `${speedMperS} ${fromDeg}`).join()
-  const queryKey = ['plan', mark.id, mark.revision, localDay.startMs, localDay.endMs, fishedKey, box, windKey]
+  const windKey = day.winds.map(({ speedMperS, fromDeg }) => `${speedMperS} ${fromDeg}`).join()
+  const queryKey = ['plan', mark.id, mark.revision, holds.length, localDay.startMs, localDay.endMs, setupKey, box, windKey]
   const key = queryKey.join('|')
   const plan = useQuery({
     queryKey,
-    enabled: day !== undefined && stopped !== key,
+    enabled: stopped !== key,
     queryFn: ({ signal }) => {
       const input: PlanInput = {
-        fished,
+        setup,
         mark: mark.content,
-        tide: day!.tide,
-        winds: day!.winds,
+        holds,
+        tide: day.tide,
+        winds: day.winds,
         fromMs: localDay.startMs,
         toMs: localDay.endMs,
         owned,
@@ -46,7 +57,7 @@ export function usePlan({ mark, localDay, day, fished, fishedKey, owned }: Asked
     stopped: stopped === key,
     stop: () => {
       setStopped(key)
-      client.cancelQueries({ queryKey })
+      void client.cancelQueries({ queryKey })
     },
     again: () => {
       setStopped(undefined)

@@ -6,7 +6,7 @@ const GUESSES = /\b(arm'?s?[’']?s? (?:length|span)|hand'?s? span|rod'?s? lengt
 /** A length by the body is no measure: an arm's length is 0.7 m to one and 1.8 m to another. */
 export const armsLength: Rule = {
   id: 'arms-length',
-  check: ({ workings: { trace } }) => {
+  check: ({ setup: { trace } }) => {
     const guess = GUESSES.exec(trace.notes ?? '')?.[0]
     return guess
       ? [

@@ -1,16 +1,17 @@
-import { withPiece } from '../../trace/edit.ts'
-import { removePart } from '../../trace/redraw/removePart.ts'
-import { replacePart } from '../../trace/redraw/replacePart.ts'
-import { isLine } from '../../trace/schema.ts'
+import { isLine } from '../../documents/pieces.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { removePart } from '../../edit/removePart.ts'
+import { replacePart } from '../../edit/replacePart.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
-import { called, redrawn } from '../remedies.ts'
+import { byEdit, called } from '../remedies.ts'
 
 /** Wire, lights or small lead where the rule in force bars them. */
 export const barredParts: Rule = {
   id: 'barred-parts',
-  check: ({ ruleSet, workings: { trace, outfit } }) =>
-    trace.pieces.flatMap((piece) => {
+  check: ({ ruleSet, setup }) =>
+    setup.trace.pieces.flatMap((piece) => {
+      const { trace } = setup
       if (!ruleSet) return []
       const book = `“${ruleSet.name}”, last checked ${ruleSet.checkedOn}`
       const least = ruleSet.leastLeadKg
@@ -21,7 +22,7 @@ export const barredParts: Rule = {
             severity: 'caution' as const,
             why: say`${called(trace, piece.id)} is ${piece.material}, which ${book}, bars.`,
             figure: 1,
-            remedies: [redrawn('take mono in its place', () => replacePart(trace, outfit, piece.id, 'snood'))],
+            remedies: [byEdit('take mono in its place', () => replacePart(setup, piece.id, 'snood'))],
           },
         ]
       if (!ruleSet.lightsAllowed && piece.role === 'light')
@@ -31,7 +32,7 @@ export const barredParts: Rule = {
             severity: 'caution' as const,
             why: say`Lights are barred by ${book}.`,
             figure: 1,
-            remedies: [redrawn('take it off', () => removePart(trace, outfit, piece.id, { below: true }))],
+            remedies: [byEdit('take it off', () => removePart(setup, piece.id, { below: true }))],
           },
         ]
       if (least !== undefined && piece.role === 'sinker' && piece.massKg < least)

@@ -1,5 +1,5 @@
-import { lineDiameterM } from '../../gear/materials.ts'
-import { isLine, jointOf } from '../../trace/schema.ts'
+import { lineDiameterM } from '../../catalogue/materials.ts'
+import { isLine, jointOf } from '../../documents/pieces.ts'
 import type { Rule } from '../finding.ts'
 import { diameter, say } from '../phrase.ts'
 import { called, lineAbove, retied } from '../remedies.ts'
@@ -11,10 +11,11 @@ const UNLIKE = 1.35
 export const bloodUnlike: Rule = {
   id: 'blood-unlike',
   check: (judged) =>
-    judged.workings.trace.pieces.flatMap((piece) => {
+    judged.setup.trace.pieces.flatMap((piece) => {
+      const { catalogue } = judged.setup
       const above = lineAbove(judged, piece)
       if (!isLine(piece) || jointOf(piece)?.connection !== 'blood' || !above) return []
-      const [a, b] = [lineDiameterM(above), lineDiameterM(piece)]
+      const [a, b] = [lineDiameterM(catalogue, above), lineDiameterM(catalogue, piece)]
       const ratio = Math.max(a, b) / Math.min(a, b)
       if (ratio <= UNLIKE) return []
       const better = [above.material, piece.material].includes('braid') ? 'fg' : 'doubleUni'
@@ -22,7 +23,7 @@ export const bloodUnlike: Rule = {
         {
           subject: piece.id,
           severity: 'caution',
-          why: say`A blood knot is for lines of like diameter; at ${called(judged.workings.trace, piece.id)} they are ${diameter(a)} and ${diameter(b)}.`,
+          why: say`A blood knot is for lines of like diameter; at ${called(judged.setup.trace, piece.id)} they are ${diameter(a)} and ${diameter(b)}.`,
           figure: ratio,
           remedies: [retied(judged, piece.id, better)],
         },

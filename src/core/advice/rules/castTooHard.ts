@@ -1,20 +1,21 @@
-import type { CastStyle } from '../../cast/styles.ts'
-import { CAST_STYLES } from '../../cast/styles.ts'
-import { nextLabelN } from '../../gear/labels.ts'
-import { isLine, pieceOfLink, type Trace } from '../../trace/schema.ts'
+import { CAST_STYLE_IDS } from '../../catalogue/ids.ts'
+import { nextLabelN } from '../../catalogue/labels.ts'
+import { pieceIdOf } from '../../documents/linkRef.ts'
+import { isLine, lineById, parentId } from '../../documents/pieces.ts'
+import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
-import { called, lineAbove, pieceOf, restrung } from '../remedies.ts'
+import { called, ownPiece, restrung } from '../remedies.ts'
 
-const STYLES = Object.keys(CAST_STYLES) as CastStyle[]
+const STYLES = CAST_STYLE_IDS.filter((style) => style !== 'none')
 
 /** A style of cast that pulls less, gentlest last. */
-export function gentlerCast({ workings: { conditions } }: Judged): Remedy[] {
+export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remedy[] {
   if (conditions.castStyle === 'none') return []
   return STYLES.slice(0, STYLES.indexOf(conditions.castStyle))
     .toReversed()
     .map((castStyle) => ({
-      label: `cast it gentler: ${CAST_STYLES[castStyle].name}`,
+      label: `cast it gentler: ${catalogue.castStyles[castStyle].name}`,
       make: () => ({ conditions: { ...conditions, castStyle } }),
     }))
 }
@@ -23,26 +24,21 @@ export function gentlerCast({ workings: { conditions } }: Judged): Remedy[] {
 export const castTooHard: Rule = {
   id: 'cast-too-hard',
   check: (judged) => {
-    const { cast, workings } = judged
+    const {
+      moments: { cast },
+      setup,
+    } = judged
     if (!cast || cast.verdict === 'holds' || cast.beginsAt === 'main') return []
-    const piece = pieceOf(judged, pieceOfLink(cast.decides))
-    const id = !piece ? undefined : isLine(piece) ? piece.id : idOfLine(lineAbove(judged, piece), workings.trace)
-    const line = workings.trace.pieces.filter(isLine).find((each) => each.id === id)
+    const piece = ownPiece(judged, pieceIdOf(cast.decides))
+    const line = piece && (isLine(piece) ? piece : lineById(setup.trace, parentId(piece.attach)))
     return [
       {
         severity: cast.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`The cast peaks at ${strength(cast.peakN)}; the weakest link bears ${cast.figure.value.toFixed(1)} times that, and 3 are wanted.`,
-        figure: 3 / cast.figure.value,
+        why: say`The cast peaks at ${strength(cast.peakN)}; the weakest link bears ${cast.figure.value.toFixed(1)} times that, and ${CAST_OVER_PEAK.holds} are wanted.`,
+        figure: CAST_OVER_PEAK.holds / cast.figure.value,
         remedies: [
           ...(line
-            ? [
-                restrung(
-                  judged,
-                  line.id,
-                  nextLabelN(line.strengthN, 1, 'lb'),
-                  `step ${called(workings.trace, line.id)} up a label`,
-                ),
-              ]
+            ? [restrung(judged, line, nextLabelN(line.strengthN, 1, 'lb'), `step ${called(setup.trace, line.id)} up a label`)]
             : []),
           ...gentlerCast(judged),
         ],
@@ -50,5 +46,3 @@ export const castTooHard: Rule = {
     ]
   },
 }
-
-const idOfLine = (line: object | undefined, trace: Trace) => trace.pieces.find((piece) => piece === line)?.id

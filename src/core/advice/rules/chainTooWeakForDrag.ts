@@ -1,9 +1,10 @@
-import { labelAtLeastN } from '../../gear/labels.ts'
-import { mainLine } from '../../trace/outfit.ts'
-import { isLine, jointOf, parentId, pieceOfLink } from '../../trace/schema.ts'
+import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { pieceIdOf } from '../../documents/linkRef.ts'
+import { isLine, jointOf, lineById, parentId } from '../../documents/pieces.ts'
+import { mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
-import { called, lineAbove, pieceOf, restrung, retied, stouterKnot } from '../remedies.ts'
+import { called, lineAbove, ownPiece, restrung, retied, stouterKnot } from '../remedies.ts'
 
 /** Share of line class under which a chain has been let go weaker than its main line deserves. */
 const LET_GO = 0.5
@@ -12,19 +13,22 @@ const LET_GO = 0.5
 export const chainTooWeakForDrag: Rule = {
   id: 'lighter-than-its-knots-allow',
   check: (judged) => {
-    const { run, workings } = judged
-    const { trace, outfit } = workings
+    const {
+      moments: { run },
+      setup,
+    } = judged
+    const { trace, outfit } = setup
     if (!run || run.verdict === 'holds') return []
-    const weakest = run.paths.find(({ end }) => end === run.end)!.weakest
-    const piece = pieceOf(judged, pieceOfLink(weakest.id))
+    const { weakest } = run.deciding
+    const piece = ownPiece(judged, pieceIdOf(weakest.ref))
     const joint = piece && jointOf(piece)
     if (!piece || !joint || weakest.kind !== 'joint') return []
     const share = weakest.strengthN / mainLine(outfit).strengthN
     if (share >= LET_GO) return []
-    const better = stouterKnot(judged, piece.id)
+    const better = stouterKnot(judged, piece)
     const above = lineAbove(judged, piece)
     const thin = isLine(piece) && (!above || piece.strengthN < above.strengthN) ? piece.id : parentId(piece.attach)
-    const line = trace.pieces.filter(isLine).find(({ id }) => id === thin)
+    const line = lineById(trace, thin)
     return [
       {
         subject: piece.id,
@@ -37,7 +41,7 @@ export const chainTooWeakForDrag: Rule = {
             ? [
                 restrung(
                   judged,
-                  line.id,
+                  line,
                   labelAtLeastN((1.02 * line.strengthN) / run.margin),
                   `step ${called(trace, line.id)} up to a label that bears the drag`,
                 ),

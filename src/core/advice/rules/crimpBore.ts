@@ -1,9 +1,9 @@
-import { lineDiameterM } from '../../gear/materials.ts'
-import { withJoint } from '../../trace/edit.ts'
-import { isLine, jointOf } from '../../trace/schema.ts'
+import { lineDiameterM } from '../../catalogue/materials.ts'
+import { jointOf } from '../../documents/pieces.ts'
+import { withJoint } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { diameter, say } from '../phrase.ts'
-import { called, lineAbove } from '../remedies.ts'
+import { called, lineOfJoint } from '../remedies.ts'
 
 /** Bore of a double-barrel sleeve over the diameter of its line: narrower cuts, wider does not grip. */
 const LEAST = 1.05
@@ -14,23 +14,24 @@ const FITS = 1.15
 export const crimpBore: Rule = {
   id: 'crimp-bore',
   check: (judged) =>
-    judged.workings.trace.pieces.flatMap((piece) => {
+    judged.setup.trace.pieces.flatMap((piece) => {
+      const { catalogue } = judged.setup
       const joint = jointOf(piece)
-      const line = isLine(piece) ? piece : lineAbove(judged, piece)
+      const line = lineOfJoint(judged, piece)
       if (joint?.connection !== 'crimpLoop' || joint.boreM === undefined || !line) return []
-      const d = lineDiameterM(line)
+      const d = lineDiameterM(catalogue, line)
       const ratio = joint.boreM / d
       if (ratio >= LEAST && ratio <= MOST) return []
       return [
         {
           subject: piece.id,
           severity: 'caution',
-          why: say`The sleeve at ${called(judged.workings.trace, piece.id)} has a bore of ${diameter(joint.boreM)} on line of ${diameter(d)}: ${ratio < LEAST ? 'it bites the line' : 'it does not grip'}.`,
+          why: say`The sleeve at ${called(judged.setup.trace, piece.id)} has a bore of ${diameter(joint.boreM)} on line of ${diameter(d)}: ${ratio < LEAST ? 'it bites the line' : 'it does not grip'}.`,
           figure: ratio < LEAST ? LEAST / ratio : ratio / MOST,
           remedies: [
             {
               label: 'take the sleeve that fits',
-              make: () => ({ trace: withJoint(judged.workings.trace, piece.id, (old) => ({ ...old, boreM: FITS * d })) }),
+              make: () => ({ trace: withJoint(judged.setup.trace, piece.id, (old) => ({ ...old, boreM: FITS * d })) }),
             },
           ],
         },

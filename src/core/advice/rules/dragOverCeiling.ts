@@ -5,7 +5,7 @@ import { say, strength } from '../phrase.ts'
 /** The drag set is more than the chain is allowed. */
 export const dragOverCeiling: Rule = {
   id: 'drag-over-ceiling',
-  check: ({ run, workings: { conditions } }) => {
+  check: ({ moments: { run }, setup: { conditions } }) => {
     if (!run || run.verdict === 'holds') return []
     const halfPoundN = QUANTITIES.strength.units.lb / 2
     const safeN = Math.floor((0.9 * run.figure.value) / halfPoundN) * halfPoundN

@@ -4,7 +4,7 @@ import { say } from '../phrase.ts'
 /** The drag set is more than the reel can hold. */
 export const dragOverReel: Rule = {
   id: 'drag-over-reel',
-  check: ({ workings: { conditions, outfit } }) => {
+  check: ({ setup: { conditions, outfit } }) => {
     const share = conditions.dragN / outfit.reel.highestDragN
     if (share <= 1) return []
     return [

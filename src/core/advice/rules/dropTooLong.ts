@@ -1,5 +1,5 @@
-import { LONGEST_DROP_M } from '../../moments/hand.ts'
-import { withLength } from '../../trace/edit.ts'
+import { withLength } from '../../edit/changes.ts'
+import { LONGEST_DROP_M } from '../../moments/thresholds.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -7,7 +7,7 @@ import { called } from '../remedies.ts'
 /** A hold-down on a drop over 1.5 m does not come in with one lift. */
 export const dropTooLong: Rule = {
   id: 'drop-too-long',
-  check: ({ hand, workings: { trace } }) => {
+  check: ({ moments: { hand }, setup: { trace } }) => {
     const drop = hand?.longDrop
     if (!drop) return []
     return [

@@ -1,6 +1,7 @@
-import { nextLabelN } from '../../gear/labels.ts'
-import { freeLine, mainLine } from '../../trace/outfit.ts'
-import { isLine, OUTFIT, parentId } from '../../trace/schema.ts'
+import { nextLabelN } from '../../catalogue/labels.ts'
+import { isLine, parentId } from '../../documents/pieces.ts'
+import { OUTFIT } from '../../documents/vocabulary.ts'
+import { freeLine, mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 import { restrung } from '../remedies.ts'
@@ -9,10 +10,10 @@ import { restrung } from '../remedies.ts'
 export const equalLabels: Rule = {
   id: 'equal-labels',
   check: (judged) => {
-    const { trace, outfit } = judged.workings
+    const { trace, outfit } = judged.setup
     const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
     const mainN = mainLine(outfit).strengthN
-    const goesFirst = judged.run?.paths.find(({ end }) => end === judged.run!.end)?.goesFirst
+    const goesFirst = judged.moments.run?.deciding.goesFirst
     if (!leader || freeLine(outfit).role !== 'main' || !goesFirst?.byChance || trace.fuse !== undefined) return []
     if (Math.abs(leader.strengthN / mainN - 1) > 0.02) return []
     const [down, up] = [nextLabelN(leader.strengthN, -1, 'lb'), nextLabelN(leader.strengthN, 1, 'lb')]
@@ -23,8 +24,8 @@ export const equalLabels: Rule = {
         why: say`Main line and leader are both ${strength(mainN)}: there is no fuse, the knots decide by chance.`,
         figure: 1 - goesFirst.probability,
         remedies: [
-          restrung(judged, leader.id, down, 'step the leader down a label: it becomes the fuse'),
-          restrung(judged, leader.id, up, 'step the leader up a label: the main line or its join becomes the fuse'),
+          restrung(judged, leader, down, 'step the leader down a label: it becomes the fuse'),
+          restrung(judged, leader, up, 'step the leader up a label: the main line or its join becomes the fuse'),
         ],
       },
     ]

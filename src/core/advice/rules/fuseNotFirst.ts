@@ -1,37 +1,38 @@
+import { linkKey, sameLink } from '../../documents/linkRef.ts'
+import { withFuse } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 
 /** The chosen fuse is not what goes first. */
 export const fuseNotFirst: Rule = {
   id: 'fuse-not-first',
-  check: ({ run, workings: { trace } }) => {
-    const path = run?.paths.find(({ links }) => links.some(({ id }) => id === trace.fuse))
-    if (!path || path.goesFirst.id === trace.fuse) return []
-    const chance = path.first[path.links.findIndex(({ id }) => id === trace.fuse)]!
+  check: ({ moments: { run }, setup: { trace } }) => {
+    const { fuse } = trace
+    if (!fuse) return []
+    const path = run?.paths.find(({ links }) => links.some(({ ref }) => sameLink(ref, fuse)))
+    if (!path || sameLink(path.goesFirst.ref, fuse)) return []
+    const chance = path.first[path.links.findIndex(({ ref }) => sameLink(ref, fuse))] ?? 0
     return [
       {
-        subject: trace.fuse!,
+        subject: linkKey(fuse),
         severity: 'note',
         why: say`The fuse you chose goes first in only ${Math.round(chance * 100)} of 100 breaks.`,
         figure: 1 - chance,
         remedies: [
           {
             label: 'name the link that does go first',
-            make: () => ({ trace: { ...trace, fuse: ownLink(path.goesFirst.id, trace) } }),
+            make: () => {
+              // A link of the outfit cannot be named on the trace.
+              const { ref } = path.goesFirst
+              return ref.at === 'piece' || ref.at === 'joint' ? { trace: { ...trace, fuse: ref } } : undefined
+            },
           },
           {
             label: 'choose no fuse',
-            make: () => {
-              const { fuse: _fuse, ...rest } = trace
-              return { trace: rest }
-            },
+            make: () => ({ trace: withFuse(trace, undefined) }),
           },
         ],
       },
     ]
   },
 }
-
-/** A link of the outfit cannot be named on the trace. */
-const ownLink = (id: string, trace: { pieces: readonly { id: string }[] }) =>
-  trace.pieces.some((piece) => piece.id === id.replace(/\.joint$/, '')) ? id : undefined

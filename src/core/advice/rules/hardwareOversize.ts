@@ -1,5 +1,6 @@
-import { hardwareFor, hardwareOf, hardwareStrengthN } from '../../gear/hardware.ts'
-import { withPiece } from '../../trace/edit.ts'
+import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { pathsOf } from '../../moments/judge.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -11,14 +12,14 @@ const OVERSIZE = 5
 export const hardwareOversize: Rule = {
   id: 'hardware-oversize',
   check: (judged) => {
-    const { trace } = judged.workings
+    const { trace, catalogue } = judged.setup
     return trace.pieces.flatMap((piece) => {
       if (piece.role !== 'hardware' || piece.size === undefined || piece.strengthN !== undefined) return []
-      const own = hardwareStrengthN(piece.type, piece.size)
-      const paths = (judged.snag?.paths ?? []).filter(({ links }) => links.some(({ id }) => id === piece.id))
+      const own = hardwareStrengthN(catalogue, piece.type, piece.size)
+      const paths = pathsOf(judged).filter(({ links }) => links.some(({ id }) => id === piece.id))
       if (own === undefined || paths.length === 0) return []
-      const strongestNeedN = Math.max(...paths.map(({ links }) => Math.min(...links.map(({ strengthN }) => strengthN))))
-      const size = hardwareFor(piece.type, 2 * strongestNeedN)
+      const strongestNeedN = Math.max(...paths.map(({ weakest }) => weakest.strengthN))
+      const size = hardwareFor(catalogue, piece.type, 2 * strongestNeedN)
       if (own / strongestNeedN <= OVERSIZE || size === undefined || size === piece.size) return []
       return [
         {
@@ -28,7 +29,7 @@ export const hardwareOversize: Rule = {
           figure: own / strongestNeedN,
           remedies: [
             {
-              label: `take a ${hardwareOf(piece.type).name} of size ${size}`,
+              label: `take a ${catalogue.hardware[piece.type].name} of size ${size}`,
               make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, size }) as typeof piece) }),
             },
           ],

@@ -1,5 +1,5 @@
-import { withPiece } from '../../trace/edit.ts'
-import type { HookPiece } from '../../trace/schema.ts'
+import type { HookPiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Judged, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -17,20 +17,20 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
   return {
     id,
     check: (judged) => {
-      const { ruleSet, workings } = judged
+      const { ruleSet, setup } = judged
       if (!ruleSet || !asked(judged)) return []
-      return workings.trace.pieces.flatMap((hook) =>
+      return setup.trace.pieces.flatMap((hook) =>
         hook.role === 'hook' && breaks(hook)
           ? [
               {
                 subject: hook.id,
                 severity: 'caution' as const,
-                why: say`“${ruleSet.name}” asks for ${words}, and ${called(workings.trace, hook.id)} is none. Last checked ${ruleSet.checkedOn}.`,
+                why: say`“${ruleSet.name}” asks for ${words}, and ${called(setup.trace, hook.id)} is none. Last checked ${ruleSet.checkedOn}.`,
                 figure: 1,
                 remedies: [
                   {
                     label,
-                    make: () => ({ trace: withPiece(workings.trace, hook.id, (old) => ({ ...old, ...change }) as HookPiece) }),
+                    make: () => ({ trace: withPiece(setup.trace, hook.id, (old) => ({ ...old, ...change }) as HookPiece) }),
                   },
                 ],
               },

@@ -1,7 +1,8 @@
-import { HOOK_SIZES, hookDimensions } from '../../gear/hooks.ts'
-import { withPiece } from '../../trace/edit.ts'
-import { massOfKg } from '../../trace/mass.ts'
-import { type HookPiece, parentId } from '../../trace/schema.ts'
+import { hookDimensions } from '../../catalogue/hooks.ts'
+import { parentId, pieceById } from '../../documents/pieces.ts'
+import type { HookPiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { massOfKg } from '../../setup/masses.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -14,16 +15,16 @@ const ALIVE: readonly string[] = ['sandeel', 'wholePouting']
 /** A live bait swims only if the hook is light. */
 export const hookTiresBait: Rule = {
   id: 'hook-tires-bait',
-  check: ({ workings: { trace } }) =>
+  check: ({ setup: { trace, catalogue } }) =>
     trace.pieces.flatMap((bait) => {
       if (bait.role !== 'bait' || !ALIVE.includes(bait.bait)) return []
-      const hook = trace.pieces.find(({ id }) => id === parentId(bait.attach))
+      const hook = pieceById(trace, parentId(bait.attach))
       if (hook?.role !== 'hook') return []
-      const share = massOfKg(hook) / massOfKg(bait)
+      const share = massOfKg(catalogue, hook) / massOfKg(catalogue, bait)
       if (share <= HEAVY) return []
-      const size = HOOK_SIZES.toReversed().find(
-        (each) => (hookDimensions(hook.pattern, each)?.massKg ?? 1) <= HEAVY * massOfKg(bait),
-      )
+      const size = catalogue.hooks.sizes
+        .toReversed()
+        .find((each) => (hookDimensions(catalogue, hook.pattern, each)?.massKg ?? 1) <= HEAVY * massOfKg(catalogue, bait))
       return [
         {
           subject: hook.id,

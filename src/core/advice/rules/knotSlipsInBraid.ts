@@ -1,6 +1,6 @@
-import { connectionOf } from '../../gear/connections.ts'
-import { isTied, jointOf } from '../../trace/schema.ts'
-import { materialsBeside } from '../../trace/suits.ts'
+import { efficiencyOf } from '../../catalogue/catalogue.ts'
+import { isTied, jointOf } from '../../documents/pieces.ts'
+import { materialsBeside } from '../../setup/connectionRules.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called, retied, stouterKnot } from '../remedies.ts'
@@ -12,14 +12,16 @@ const SLIPS_UNDER = 0.6
 export const knotSlipsInBraid: Rule = {
   id: 'knot-slips-in-braid',
   check: (judged) =>
-    judged.workings.trace.pieces.flatMap((piece) => {
-      const { trace, outfit } = judged.workings
+    judged.setup.trace.pieces.flatMap((piece) => {
+      const { trace, catalogue } = judged.setup
       const joint = jointOf(piece)
-      if (!isTied(joint) || joint.efficiency !== undefined || !materialsBeside(piece, trace, outfit).includes('braid')) return []
-      const { name, efficiency } = connectionOf(joint.connection)
-      const share = efficiency.braid ?? 0
-      if (share >= SLIPS_UNDER) return []
-      const better = stouterKnot(judged, piece.id)
+      if (!isTied(joint) || !materialsBeside(piece, judged.setup).includes('braid')) return []
+      const { name } = catalogue.connections[joint.connection]
+      const figure = efficiencyOf(catalogue, joint, 'braid')
+      const share = figure?.mean ?? 0
+      // Who pulled their own knows whether it slips.
+      if (share >= SLIPS_UNDER || figure?.origin === 'own') return []
+      const better = stouterKnot(judged, piece)
       return [
         {
           subject: piece.id,

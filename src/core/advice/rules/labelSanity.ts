@@ -1,6 +1,7 @@
-import { lineDiameterM, MATERIALS } from '../../gear/materials.ts'
-import { withPiece } from '../../trace/edit.ts'
-import { isLine, type LinePiece } from '../../trace/schema.ts'
+import { lineDiameterM } from '../../catalogue/materials.ts'
+import { isLine } from '../../documents/pieces.ts'
+import type { LinePiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { diameter, say, strength } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -8,11 +9,11 @@ import { called } from '../remedies.ts'
 /** Strength over area beyond what the material can do: label or diameter is optimistic. */
 export const labelSanity: Rule = {
   id: 'label-sanity',
-  check: ({ workings: { trace } }) =>
+  check: ({ setup: { trace, catalogue } }) =>
     trace.pieces.flatMap((line) => {
       if (!isLine(line) || line.diameterM === undefined) return []
-      const { sanePa, name } = MATERIALS[line.material]
-      const stressPa = line.strengthN / ((Math.PI / 4) * lineDiameterM(line) ** 2)
+      const { sanePa, name } = catalogue.materials[line.material]
+      const stressPa = line.strengthN / ((Math.PI / 4) * lineDiameterM(catalogue, line) ** 2)
       if (stressPa <= sanePa) return []
       return [
         {

@@ -1,5 +1,6 @@
-import { withLength } from '../../trace/edit.ts'
-import { isLine, type LinePiece, type Trace } from '../../trace/schema.ts'
+import { isLine } from '../../documents/pieces.ts'
+import type { LinePiece, Trace } from '../../documents/trace.ts'
+import { withLength } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -13,7 +14,7 @@ const ofRole = (trace: Trace, role: LinePiece['role']) =>
 /** Leader, double, or both together longer than the rule in force allows. Finished lengths count. */
 export const leaderOverRule: Rule = {
   id: 'leader-over-rule',
-  check: ({ ruleSet, workings: { trace } }) => {
+  check: ({ ruleSet, setup: { trace } }) => {
     if (!ruleSet) return []
     const [leader, double] = [ofRole(trace, 'leader')[0], ofRole(trace, 'double')[0]]
     const over = (line: LinePiece | undefined, lengthM: number, mostM: number | undefined, what: string) =>

@@ -1,5 +1,5 @@
-import { putAt } from '../../trace/redraw/along.ts'
-import { isLine, parentId } from '../../trace/schema.ts'
+import { lineById, parentId, pieceById } from '../../documents/pieces.ts'
+import { putAt } from '../../edit/along.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -10,15 +10,15 @@ const FAR_M = 8
 /** A light band set too near the bait. */
 export const lightNearBait: Rule = {
   id: 'light-near-bait',
-  check: ({ workings: { trace, ends, tracePath } }) =>
+  check: ({ setup: { trace, ends, tracePath } }) =>
     trace.pieces.flatMap((light) => {
       if (light.role !== 'light') return []
-      const holder = light.attach.how === 'fixed' ? light : trace.pieces.find(({ id }) => id === parentId(light.attach))
+      const holder = light.attach.how === 'fixed' ? light : pieceById(trace, parentId(light.attach))
       if (holder?.attach.how !== 'fixed') return []
       const { on, atM } = holder.attach
-      const line = trace.pieces.find(({ id }) => id === on)
+      const line = lineById(trace, on)
       const hook = ends.find(({ id, role }) => role === 'hook' && tracePath(id).some((element) => element.id === on))
-      if (!isLine(line) || !hook) return []
+      if (!line || !hook) return []
       const beyondM = tracePath(hook.id).reduce(
         (sum, element) => sum + (element.kind === 'line' && element.id !== on ? Math.abs(element.toM - element.fromM) : 0),
         line.lengthM - atM,

@@ -1,25 +1,35 @@
-import { connectionOf } from '../../gear/connections.ts'
-import { jointOf, pieceOfLink } from '../../trace/schema.ts'
+import { pieceIdOf } from '../../documents/linkRef.ts'
+import { jointOf } from '../../documents/pieces.ts'
+import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called, pieceOf, retied, stouterKnot } from '../remedies.ts'
+import { called, ownPiece, retied, stouterKnot } from '../remedies.ts'
 
 /** An end loop is what the cast breaks. */
 export const loopBreaksOnCast: Rule = {
   id: 'loop-breaks-on-cast',
   check: (judged) => {
-    const { cast, workings } = judged
+    const {
+      moments: { cast },
+      setup,
+    } = judged
     if (!cast || cast.verdict === 'holds') return []
-    const piece = pieceOf(judged, pieceOfLink(cast.decides))
+    const piece = ownPiece(judged, pieceIdOf(cast.decides))
     const joint = piece && jointOf(piece)
-    if (!piece || !joint || cast.decides === piece.id || connectionOf(joint.connection).joins !== 'end-loop') return []
-    const better = stouterKnot(judged, piece.id)
+    if (
+      !piece ||
+      !joint ||
+      cast.decides.at !== 'joint' ||
+      judged.setup.catalogue.connections[joint.connection].joins !== 'end-loop'
+    )
+      return []
+    const better = stouterKnot(judged, piece)
     return [
       {
         subject: piece.id,
         severity: cast.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`The ${connectionOf(joint.connection).name} at ${called(workings.trace, piece.id)} bears only ${cast.figure.value.toFixed(1)} times the peak of the cast: a loop is weaker than the strand above it.`,
-        figure: 3 / cast.figure.value,
+        why: say`The ${judged.setup.catalogue.connections[joint.connection].name} at ${called(setup.trace, piece.id)} bears only ${cast.figure.value.toFixed(1)} times the peak of the cast: a loop is weaker than the strand above it.`,
+        figure: CAST_OVER_PEAK.holds / cast.figure.value,
         remedies: better ? [retied(judged, piece.id, better)] : [],
       },
     ]

@@ -1,6 +1,6 @@
-import { withPiece } from '../../trace/edit.ts'
-import { fixedOn } from '../../trace/hang.ts'
-import { isLine } from '../../trace/schema.ts'
+import { lineById, pieceById } from '../../documents/pieces.ts'
+import { fixedOn } from '../../edit/attach.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -8,16 +8,16 @@ import { called } from '../remedies.ts'
 /** The lower of two stops bears the cast: tied in other line it slips, where the upper one need not hold. */
 export const lowerStopSlips: Rule = {
   id: 'lower-stop-slips',
-  check: ({ workings: { trace, conditions } }) =>
+  check: ({ setup: { trace, conditions } }) =>
     trace.pieces.flatMap((rider) => {
       if (conditions.castStyle === 'none' || rider.attach.how !== 'sliding') return []
       const { above, below } = rider.attach.stops
-      const stop = trace.pieces.find(({ id }) => id === below)
+      const stop = below === undefined ? undefined : pieceById(trace, below)
       if (above === undefined || stop?.role !== 'hardware' || stop.type !== 'stopKnot') return []
       if (stop.attach.how !== 'fixed' || stop.attach.joint.connection !== 'fitted') return []
       const { on, atM } = stop.attach
-      const line = trace.pieces.find(({ id }) => id === on)
-      const canKnot = isLine(line) && (line.material === 'mono' || line.material === 'fluoro')
+      const line = lineById(trace, on)
+      const canKnot = line && (line.material === 'mono' || line.material === 'fluoro')
       return [
         {
           subject: stop.id,

@@ -1,7 +1,7 @@
-import { SINKER_SHAPES } from '../../gear/sinkers.ts'
-import { type Sinker, weightOfSinker } from '../../settling/settling.ts'
-import { type Falling, fallSpeedMperS, sinkOrder } from '../../settling/sinkOrder.ts'
-import { withPiece } from '../../trace/edit.ts'
+import type { Catalogue } from '../../catalogue/catalogue.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { type Sinker, weightOfSinker } from '../../setup/settling/settling.ts'
+import { type Falling, fallSpeedMperS, sinkOrder } from '../../setup/settling/sinkOrder.ts'
 import type { Rule } from '../finding.ts'
 import { say, speed } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -13,15 +13,16 @@ const MOST_KG = 5
 /** Two weights on one rig: the lower sinks no faster than the upper, as a release weight slower than the hold-down, and they foul. */
 export const lowerWeightSlower: Rule = {
   id: 'lower-weight-slower',
-  check: ({ workings: { trace, tracePath, conditions } }) => {
+  check: ({ setup }) => {
+    const { trace, catalogue, conditions } = setup
     if (conditions.castStyle !== 'none') return []
-    const falling = sinkOrder(trace, tracePath)
+    const falling = sinkOrder(setup)
     if (!falling || falling.lower.speedMperS > falling.upper.speedMperS) return []
     const { lower, upper } = falling
     const replaced = (id: string, change: Partial<Sinker>) => () => ({
       trace: withPiece(trace, id, (old) => ({ ...old, ...change }) as typeof old),
     })
-    const heavierKg = outrunning(lower, upper.speedMperS)
+    const heavierKg = outrunning(catalogue, lower, upper.speedMperS)
     return [
       {
         subject: lower.sinker.id,
@@ -37,7 +38,7 @@ export const lowerWeightSlower: Rule = {
                   make: replaced(lower.sinker.id, { shape: 'bomb' }),
                 },
               ]),
-          ...(SINKER_SHAPES[upper.sinker.shape].flight >= SINKER_SHAPES.flat.flight
+          ...(catalogue.sinkers[upper.sinker.shape].flight >= catalogue.sinkers.flat.flight
             ? []
             : [
                 {
@@ -60,11 +61,12 @@ export const lowerWeightSlower: Rule = {
 }
 
 /** The lightest lower weight of its shape that outruns a speed; undefined where none within reason does. */
-function outrunning({ sinker, areaM2 }: Falling, speedMperS: number): number | undefined {
-  const drawnM2 = areaM2 - weightOfSinker(sinker).fallAreaM2
+function outrunning(catalogue: Catalogue, { sinker, areaM2 }: Falling, speedMperS: number): number | undefined {
+  const drawnM2 = areaM2 - weightOfSinker(catalogue, sinker).fallAreaM2
   for (let massKg = Math.ceil(sinker.massKg / STEP_KG) * STEP_KG; massKg <= MOST_KG; massKg += STEP_KG) {
     const heavier = { ...sinker, massKg: Math.round(massKg / STEP_KG) * STEP_KG }
-    if (fallSpeedMperS(heavier, weightOfSinker(heavier).fallAreaM2 + drawnM2) > speedMperS) return heavier.massKg
+    if (fallSpeedMperS(catalogue, heavier, weightOfSinker(catalogue, heavier).fallAreaM2 + drawnM2) > speedMperS)
+      return heavier.massKg
   }
   return undefined
 }

@@ -10,7 +10,7 @@ const PAIRS: readonly [RegExp, RegExp, string][] = [
 /** Units mixed in one trace's notes are how mistakes are copied on. */
 export const mixedUnits: Rule = {
   id: 'mixed-units',
-  check: ({ workings: { trace } }) =>
+  check: ({ setup: { trace } }) =>
     PAIRS.flatMap(([one, other, words]) =>
       trace.notes && one.test(trace.notes) && other.test(trace.notes)
         ? [

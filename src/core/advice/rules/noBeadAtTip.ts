@@ -1,6 +1,8 @@
-import { freeId } from '../../trace/edit.ts'
-import { sliding } from '../../trace/hang.ts'
-import { isLine, OUTFIT, type Piece, parentId } from '../../trace/schema.ts'
+import { lineById, parentId, pieceById } from '../../documents/pieces.ts'
+import type { Piece } from '../../documents/trace.ts'
+import { OUTFIT } from '../../documents/vocabulary.ts'
+import { sliding } from '../../edit/attach.ts'
+import { freeId } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -8,18 +10,18 @@ import { called } from '../remedies.ts'
 /** A swivel is wound into the tip ring with no bead to spare it. */
 export const noBeadAtTip: Rule = {
   id: 'no-bead-at-tip',
-  check: ({ hand, workings: { trace } }) => {
+  check: ({ moments: { hand }, setup: { trace } }) => {
     const path = hand?.deciding
-    const stop = trace.pieces.find(({ id }) => id === path?.stopsAt)
+    const stop = path?.stopsAt.at === 'piece' ? pieceById(trace, path.stopsAt.id) : undefined
     if (!path || path.beadAtTip || stop?.role !== 'hardware' || stop.attach.how !== 'joined') return []
     const above = parentId(stop.attach)
-    const line = trace.pieces.find(({ id }) => id === above)
-    if (above !== OUTFIT && !isLine(line)) return []
+    const line = lineById(trace, above)
+    if (above !== OUTFIT && !line) return []
     const bead: Piece = {
       id: freeId(trace, 'bead'),
       role: 'hardware',
       type: 'bead',
-      attach: sliding(above, isLine(line) ? line.lengthM : 0, { below: stop.id }),
+      attach: sliding(above, line?.lengthM ?? 0, { below: stop.id }),
     }
     return [
       {

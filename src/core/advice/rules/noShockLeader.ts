@@ -1,8 +1,11 @@
-import { withLength } from '../../trace/edit.ts'
-import { freeLine } from '../../trace/outfit.ts'
-import { addPart } from '../../trace/redraw/addPart.ts'
-import { placesAt } from '../../trace/redraw/places.ts'
-import { isLine, OUTFIT, parentId } from '../../trace/schema.ts'
+import { woundRef } from '../../documents/linkRef.ts'
+import { isLine, parentId } from '../../documents/pieces.ts'
+import { OUTFIT } from '../../documents/vocabulary.ts'
+import { addPart } from '../../edit/addPart.ts'
+import { withLength } from '../../edit/changes.ts'
+import { placesAt } from '../../edit/places.ts'
+import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { freeLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { gentlerCast } from './castTooHard.ts'
@@ -11,8 +14,11 @@ import { gentlerCast } from './castTooHard.ts'
 export const noShockLeader: Rule = {
   id: 'no-shock-leader',
   check: (judged) => {
-    const { cast, workings } = judged
-    const { trace, outfit } = workings
+    const {
+      moments: { cast },
+      setup,
+    } = judged
+    const { trace, outfit } = setup
     if (!cast || cast.verdict === 'holds' || cast.beginsAt !== 'main') return []
     const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
     const neededM = Math.ceil(cast.leaderNeededM * 2) / 2
@@ -22,7 +28,7 @@ export const noShockLeader: Rule = {
         why: leader
           ? say`The leader is ${length(cast.leaderM)}; ${length(cast.leaderNeededM)} would reach the reel, so the main line takes a cast it does not bear.`
           : say`There is no shock leader: the ${freeLine(outfit).material} main line takes a cast it does not bear.`,
-        figure: 3 / cast.figure.value,
+        figure: CAST_OVER_PEAK.holds / cast.figure.value,
         remedies: [
           leader
             ? {
@@ -32,8 +38,9 @@ export const noShockLeader: Rule = {
             : {
                 label: 'add a shock leader that reaches the reel',
                 make: () => {
-                  const added = addPart(trace, outfit, placesAt(trace, 'main')[0]!, 'leader')
-                  return added.ok ? { trace: withLength(added.trace, added.chosen, neededM) } : undefined
+                  const [place] = placesAt(trace, woundRef('main'))
+                  const added = place && addPart(setup, place, 'leader')
+                  return added?.ok ? { trace: withLength(added.trace, added.chosen, neededM) } : undefined
                 },
               },
           ...gentlerCast(judged),

@@ -1,11 +1,11 @@
-import { withPiece } from '../../trace/edit.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 
 /** More flies than the rod is made to throw. */
 export const rodCastWeight: Rule = {
   id: 'rod-cast-weight',
-  check: ({ cast, workings: { trace, outfit } }) => {
+  check: ({ moments: { cast }, setup: { trace, outfit } }) => {
     const most = outfit.rod.castHighKg
     if (!cast || most === undefined || cast.massKg <= most) return []
     const sinker = trace.pieces.find(({ id, role }) => id === cast.end && role === 'sinker')

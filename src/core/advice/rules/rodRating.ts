@@ -1,11 +1,11 @@
-import { mainLine } from '../../trace/outfit.ts'
+import { mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 
 /** Line above the rod's rating, or at the top of it. */
 export const rodRating: Rule = {
   id: 'rod-rating',
-  check: ({ workings: { outfit } }) => {
+  check: ({ setup: { outfit } }) => {
     const share = mainLine(outfit).strengthN / outfit.rod.ratingHighN
     if (share < 0.98) return []
     return [

@@ -1,6 +1,7 @@
-import { freeId } from '../../trace/edit.ts'
-import { sliding } from '../../trace/hang.ts'
-import type { Piece } from '../../trace/schema.ts'
+import { lineById, pieceById } from '../../documents/pieces.ts'
+import type { Piece } from '../../documents/trace.ts'
+import { sliding } from '../../edit/attach.ts'
+import { freeId } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -8,18 +9,17 @@ import { called } from '../remedies.ts'
 /** A running sinker's eye hammers the knot below it; a bead spares it. */
 export const sinkerChafesKnot: Rule = {
   id: 'sinker-chafes-knot',
-  check: ({ workings: { trace } }) =>
+  check: ({ setup: { trace } }) =>
     trace.pieces.flatMap((piece) => {
       const { attach } = piece
       if (piece.role !== 'sinker' || attach.how !== 'sliding' || attach.stops.below === undefined) return []
-      const stop = trace.pieces.find(({ id }) => id === attach.stops.below)
+      const stop = pieceById(trace, attach.stops.below)
       const beads = trace.pieces.some(
         ({ role, attach: other, ...rest }) =>
           role === 'hardware' && 'type' in rest && rest.type === 'bead' && other.how === 'sliding' && other.on === attach.on,
       )
       if (stop?.attach.how !== 'joined' || beads) return []
-      const line = trace.pieces.find(({ id }) => id === attach.on)
-      const endM = line && 'lengthM' in line ? line.lengthM : 0
+      const endM = lineById(trace, attach.on)?.lengthM ?? 0
       const bead: Piece = {
         id: freeId(trace, 'bead'),
         role: 'hardware',

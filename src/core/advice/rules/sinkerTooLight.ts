@@ -1,4 +1,5 @@
-import { withPiece } from '../../trace/edit.ts'
+import { pieceById } from '../../documents/pieces.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -6,11 +7,11 @@ import { called } from '../remedies.ts'
 /** The sinker does not hold at the stream's peak. */
 export const sinkerTooLight: Rule = {
   id: 'sinker-too-light',
-  check: ({ settle, workings: { trace, conditions } }) => {
+  check: ({ moments: { settle }, setup: { trace, conditions } }) => {
     if (!settle || settle.verdict === 'holds') return []
     const { end, settling, wantedKg, trouble } = settle
     const { weight, water } = settling
-    const freeLine = trace.pieces.find(({ id }) => id === end)?.role !== 'sinker'
+    const freeLine = pieceById(trace, end)?.role !== 'sinker'
     const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100
     return [
       {

@@ -1,5 +1,5 @@
-import { withLength } from '../../trace/edit.ts'
-import { isLine, parentId } from '../../trace/schema.ts'
+import { hungFrom, isLine, lineById, parentId, pieceById } from '../../documents/pieces.ts'
+import { withLength } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -7,17 +7,16 @@ import { called } from '../remedies.ts'
 /** A snood on a turning swivel that is longer than the sinker's tail lies round the sinker. */
 export const snoodPastSinker: Rule = {
   id: 'snood-past-sinker',
-  check: ({ workings: { trace } }) => {
-    const byId = new Map(trace.pieces.map((piece) => [piece.id, piece]))
+  check: ({ setup: { trace } }) => {
     return trace.pieces.flatMap((snood) => {
       if (!isLine(snood) || snood.role !== 'snood' || snood.attach.how !== 'joined') return []
-      const stand = byId.get(parentId(snood.attach))
+      const stand = pieceById(trace, parentId(snood.attach))
       if (stand?.attach.how !== 'sliding' && stand?.attach.how !== 'fixed') return []
-      const body = byId.get(stand.attach.on)
-      if (!isLine(body)) return []
+      const body = lineById(trace, stand.attach.on)
+      if (!body) return []
       const below = trace.pieces.filter(({ attach }) => attach.how === 'joined' && attach.to === body.id)
       const sinks = below.some(
-        (piece) => piece.role === 'sinker' || trace.pieces.some((s) => s.role === 'sinker' && parentId(s.attach) === piece.id),
+        (piece) => piece.role === 'sinker' || hungFrom(trace, piece.id).some(({ role }) => role === 'sinker'),
       )
       const tailM = body.lengthM - stand.attach.atM
       const clippedDown = trace.pieces.some((piece) => piece.role === 'hardware' && piece.type === 'baitClip')

@@ -1,5 +1,6 @@
-import { withLength } from '../../trace/edit.ts'
-import { isLine, type LinePiece, type Piece, parentId, type Trace } from '../../trace/schema.ts'
+import { isLine, parentId, pieceById } from '../../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../../documents/trace.ts'
+import { withLength } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -13,10 +14,9 @@ type Standing = { snood: LinePiece; atM: number; reachM: number; line: string }
 
 /** Snoods that stand off one line, with the reach of each: boom and snood. */
 function standing(trace: Trace): Standing[] {
-  const byId = new Map(trace.pieces.map((piece) => [piece.id, piece]))
   return trace.pieces.flatMap((piece: Piece): Standing[] => {
     if (!isLine(piece) || piece.role !== 'snood' || piece.attach.how !== 'joined') return []
-    const stand = byId.get(parentId(piece.attach))
+    const stand = pieceById(trace, parentId(piece.attach))
     if (!stand || (stand.attach.how !== 'fixed' && stand.attach.how !== 'sliding')) return []
     const boomM = stand.role === 'hardware' && stand.type === 'boom' ? BOOM_M : 0
     return [{ snood: piece, atM: stand.attach.atM, reachM: piece.lengthM + boomM, line: stand.attach.on }]
@@ -26,7 +26,7 @@ function standing(trace: Trace): Standing[] {
 /** Neighbouring snoods cannot meet while their reaches together are within the spacing; past it one can reach the other's stand. */
 export const snoodsMeet: Rule = {
   id: 'snoods-meet',
-  check: ({ workings: { trace } }) => {
+  check: ({ setup: { trace } }) => {
     const all = standing(trace).toSorted((a, b) => a.atM - b.atM)
     return all.flatMap((upper, i) => {
       const lower = all.slice(i + 1).find(({ line }) => line === upper.line)

@@ -4,7 +4,7 @@ import { say } from '../phrase.ts'
 /** More line than the spool takes: it jams and falls off in loops. */
 export const spoolOverfull: Rule = {
   id: 'spool-overfull',
-  check: ({ workings: { spool } }) =>
+  check: ({ setup: { spool } }) =>
     spool.fillShare <= 1.0005
       ? []
       : [

@@ -7,7 +7,7 @@ const LEAST_FILL = 0.7
 /** A half-empty spool. */
 export const spoolUnderfilled: Rule = {
   id: 'spool-underfilled',
-  check: ({ workings: { spool } }) =>
+  check: ({ setup: { spool } }) =>
     spool.fillShare >= LEAST_FILL
       ? []
       : [

@@ -1,5 +1,5 @@
-import { withLength, withPiece } from '../../trace/edit.ts'
-import { isLine, parentId } from '../../trace/schema.ts'
+import { lineById, parentId } from '../../documents/pieces.ts'
+import { withLength, withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -11,10 +11,10 @@ const LEGS = 1.5
 /** Tandem lures too alike in weight or leg swim into each other. */
 export const tandemAlike: Rule = {
   id: 'tandem-alike',
-  check: ({ workings: { trace } }) => {
+  check: ({ setup: { trace } }) => {
     const legs = trace.pieces.flatMap((lure) => {
-      const leg = trace.pieces.find(({ id }) => id === parentId(lure.attach))
-      return lure.role === 'lure' && isLine(leg) && leg.role === 'snood' ? [{ lure, leg }] : []
+      const leg = lineById(trace, parentId(lure.attach))
+      return lure.role === 'lure' && leg?.role === 'snood' ? [{ lure, leg }] : []
     })
     const [heavy, light] = legs.toSorted((a, b) => b.lure.massKg - a.lure.massKg)
     if (!heavy || !light || legs.length !== 2 || parentId(heavy.leg.attach) !== parentId(light.leg.attach)) return []

@@ -1,5 +1,5 @@
-import { withLength } from '../../trace/edit.ts'
-import { isLine } from '../../trace/schema.ts'
+import { isLine } from '../../documents/pieces.ts'
+import { withLength } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -7,7 +7,7 @@ import { called } from '../remedies.ts'
 /** More hangs beyond the tip ring than the rod held up brings. */
 export const tooLongForRod: Rule = {
   id: 'too-long-for-rod',
-  check: ({ hand, workings: { trace, tracePath } }) =>
+  check: ({ moments: { hand }, setup: { trace, tracePath } }) =>
     (hand?.paths ?? []).flatMap((path) => {
       if (!path.tooLong) return []
       const excessM = path.beyondTipM - path.rodReachM

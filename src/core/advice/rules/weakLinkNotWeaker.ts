@@ -1,6 +1,6 @@
-import { labelAtMostN } from '../../gear/labels.ts'
-import { withClip } from '../../trace/edit.ts'
-import { isLine } from '../../trace/schema.ts'
+import { labelAtMostN } from '../../catalogue/labels.ts'
+import { lineById } from '../../documents/pieces.ts'
+import { withClip } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called, restrung } from '../remedies.ts'
@@ -12,12 +12,12 @@ const WELL_UNDER = 0.6
 export const weakLinkNotWeaker: Rule = {
   id: 'weak-link-not-weaker',
   check: (judged) => {
-    const { trace } = judged.workings
-    const line = trace.pieces.filter(isLine).find(({ id }) => id === trace.weakLink)
-    const path = judged.snag?.paths.find(({ wanted, verdict }) => wanted === 'weakLink' && verdict !== 'holds')
+    const { trace } = judged.setup
+    const line = lineById(trace, trace.weakLink)
+    const path = judged.moments.snag?.paths.find(({ wanted, verdict }) => wanted === 'weakLink' && verdict !== 'holds')
     if (!line || !path?.weakLinkShare) return []
     const label = labelAtMostN((line.strengthN * WELL_UNDER) / path.weakLinkShare)
-    const thinner = restrung(judged, line.id, label, `step ${called(trace, line.id)} down to a label that goes first`)
+    const thinner = restrung(judged, line, label, `step ${called(trace, line.id)} down to a label that goes first`)
     return [
       {
         subject: line.id,
@@ -29,8 +29,8 @@ export const weakLinkNotWeaker: Rule = {
           {
             label: `${thinner.label}, with a release clip for the cast`,
             make: () => {
-              const mended = thinner.make()?.trace
-              return mended && { trace: withClip(mended, path.end) }
+              const thinned = thinner.make()?.trace
+              return thinned && { trace: withClip(thinned, path.end) }
             },
           },
         ],

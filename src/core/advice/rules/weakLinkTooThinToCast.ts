@@ -1,5 +1,6 @@
-import { labelAtLeastN } from '../../gear/labels.ts'
-import { withClip } from '../../trace/edit.ts'
+import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { withClip } from '../../edit/changes.ts'
+import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -9,19 +10,22 @@ import { gentlerCast } from './castTooHard.ts'
 export const weakLinkTooThinToCast: Rule = {
   id: 'weak-link-too-thin-to-cast',
   check: (judged) => {
-    const { cast, workings } = judged
-    if (!cast?.weakLink || cast.weakLink.bridged || cast.weakLink.overPeak >= 3) return []
+    const {
+      moments: { cast },
+      setup,
+    } = judged
+    if (!cast?.weakLink || cast.weakLink.bridged || cast.weakLink.overPeak >= CAST_OVER_PEAK.holds) return []
     const { overPeak, id } = cast.weakLink
     return [
       {
         subject: id,
-        severity: overPeak < 2 ? 'fault' : 'caution',
-        why: say`${called(workings.trace, id)} bears only ${overPeak.toFixed(1)} times the peak of the cast: a lead that breaks off can kill.`,
-        figure: 3 / overPeak,
+        severity: overPeak < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
+        why: say`${called(setup.trace, id)} bears only ${overPeak.toFixed(1)} times the peak of the cast: a lead that breaks off can kill.`,
+        figure: CAST_OVER_PEAK.holds / overPeak,
         remedies: [
           {
             label: 'add a release clip that carries the cast',
-            make: () => ({ trace: withClip(workings.trace, cast.end, labelAtLeastN(4 * cast.peakN)) }),
+            make: () => ({ trace: withClip(setup.trace, cast.end, labelAtLeastN(4 * cast.peakN)) }),
           },
           ...gentlerCast(judged),
         ],

@@ -1,5 +1,6 @@
-import { withPiece } from '../../trace/edit.ts'
-import { isLine, type LinePiece } from '../../trace/schema.ts'
+import { isLine } from '../../documents/pieces.ts'
+import type { LinePiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -10,7 +11,7 @@ const WORN = 0.8
 /** Line that has been nicked, sunned or fished hard. */
 export const wornLine: Rule = {
   id: 'worn-line',
-  check: ({ workings: { trace } }) =>
+  check: ({ setup: { trace } }) =>
     trace.pieces.flatMap((line) => {
       if (!isLine(line) || line.condition === undefined || line.condition >= WORN) return []
       return [

@@ -1,18 +1,25 @@
-import type { Material } from '../../../core/gear/materials.ts'
-import type { SinkerShape } from '../../../core/gear/sinkers.ts'
+import type { Material, SinkerShape } from '../../../core/catalogue/ids.ts'
+import type { Gear } from '../../../core/documents/gear.ts'
+import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { GearContent } from '../../../shared/gear.ts'
 
 const LB = QUANTITIES.strength.units.lb
 
-const sinkers = (shape: SinkerShape, where: string, grams: readonly number[]): GearContent[] =>
-  grams.map((mass) => ({ kind: 'sinker', name: `${where} ${mass} g`, shape, massKg: mass / 1000 }))
+const sinkers = (shape: SinkerShape, where: string, grams: readonly number[]): Gear[] =>
+  grams.map((mass) => ({ formatVersion: GEAR_VERSION, kind: 'sinker', name: `${where} ${mass} g`, shape, massKg: mass / 1000 }))
 
-const spools = (material: Material, rows: readonly (readonly [number, number])[]): GearContent[] =>
-  rows.map(([lb, lengthM]) => ({ kind: 'line', name: `${material} ${lb} lb`, material, strengthN: lb * LB, lengthM }))
+const spools = (material: Material, rows: readonly (readonly [number, number])[]): Gear[] =>
+  rows.map(([lb, lengthM]) => ({
+    formatVersion: GEAR_VERSION,
+    kind: 'line',
+    name: `${material} ${lb} lb`,
+    material,
+    strengthN: lb * LB,
+    lengthM,
+  }))
 
 /** What the scenario's crew owns. */
-export const DEMO_GEAR: readonly GearContent[] = [
+export const DEMO_GEAR: readonly Gear[] = [
   ...sinkers('bomb', 'shore', [30, 60, 90, 120, 150, 175]),
   ...sinkers('gripWire', 'wired', [125, 150, 175]),
   ...sinkers('pear', 'boat', [115, 170, 230, 340, 450, 680, 900, 1360]),
@@ -36,9 +43,9 @@ export const DEMO_GEAR: readonly GearContent[] = [
     [80, 600],
   ]),
   ...(['1', '1/0', '2/0', '3/0', '6/0', '8/0'] as const).map(
-    (size): GearContent => ({ kind: 'hook', name: `circle ${size}`, pattern: 'circle', size }),
+    (size): Gear => ({ formatVersion: GEAR_VERSION, kind: 'hook', name: `circle ${size}`, pattern: 'circle', size }),
   ),
   ...(['8', '6', '4', '2'] as const).map(
-    (size): GearContent => ({ kind: 'hardware', name: `swivel ${size}`, type: 'swivel', size }),
+    (size): Gear => ({ formatVersion: GEAR_VERSION, kind: 'hardware', name: `swivel ${size}`, type: 'swivel', size }),
   ),
 ]

@@ -1,14 +1,12 @@
-import { createHash } from 'node:crypto'
-import { gearContent } from '../../../shared/gear.ts'
-import { markContent } from '../../../shared/marks.ts'
-import { outfitContent } from '../../../shared/outfits.ts'
-import { ruleSetContent } from '../../../shared/ruleSets.ts'
-import { traceContent } from '../../../shared/traces.ts'
+import { CREW_SETTINGS_ID, DEFAULT_CREW_SETTINGS } from '../../../core/documents/crewSettings.ts'
+import { type DocumentKind, readContent } from '../../../shared/documentKinds.ts'
+import { DocumentRepository } from '../../documents/repository.ts'
 import { DEMO_CREW } from '../../http/crew.ts'
-import { DocumentRepository } from '../../versioned/repository.ts'
+import { ObservationRepository } from '../../observations/repository.ts'
 import type { Database } from '../database.ts'
+import { demoId } from './demoId.ts'
 import { DEMO_GEAR } from './gear.ts'
-import { DEMO_MARKS } from './marks.ts'
+import { DEMO_MARKS, demoHolds } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
 import { demoTraces } from './traces.ts'
@@ -26,21 +24,33 @@ export async function loadDemo(db: Database): Promise<void> {
   const crew = await db.selectFrom('crews').select('demoLoadedAt').where('id', '=', DEMO_CREW.id).executeTakeFirstOrThrow()
   if (crew.demoLoadedAt !== null) return
 
-  const outfits = new DocumentRepository(db, 'outfits')
-  for (const { id, content } of Object.values(DEMO_OUTFITS)) await outfits.create(DEMO_CREW.id, id, outfitContent.parse(content))
-  const traces = new DocumentRepository(db, 'traces')
-  for (const { id, content } of demoTraces()) await traces.create(DEMO_CREW.id, id, traceContent.parse(content))
-  const gear = new DocumentRepository(db, 'gear')
-  for (const content of DEMO_GEAR) await gear.create(DEMO_CREW.id, uuidOf(content.name), gearContent.parse(content))
-  const marks = new DocumentRepository(db, 'marks')
-  for (const content of DEMO_MARKS) await marks.create(DEMO_CREW.id, uuidOf(content.name), markContent.parse(content))
-  const ruleSets = new DocumentRepository(db, 'ruleSets')
-  for (const content of DEMO_RULE_SETS) await ruleSets.create(DEMO_CREW.id, uuidOf(content.name), ruleSetContent.parse(content))
+  const documents = new DocumentRepository(db)
+  for (const { kind, id, content } of demoDocuments()) {
+    const read = readContent(kind, content)
+    if (!read.ok) throw new Error(`The demonstration data does not hold: ${kind} ${id}: ${read.message}`)
+    await documents.create({ crewId: DEMO_CREW.id, kind, id }, read.content)
+  }
+  const observations = new ObservationRepository(db)
+  for (const hold of demoHolds()) await observations.add(DEMO_CREW.id, DEMO_CREW.name, hold)
   await db.updateTable('crews').set({ demoLoadedAt: new Date() }).where('id', '=', DEMO_CREW.id).execute()
 }
 
-/** The same id for the same name on every start (a version 8 UUID: its bits are ours). */
-function uuidOf(name: string): string {
-  const hex = createHash('sha256').update(`wide-reach demo gear ${name}`).digest('hex')
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`
+type DemoDocument = { kind: DocumentKind; id: string; content: unknown }
+
+function demoDocuments(): DemoDocument[] {
+  const named = (kind: DocumentKind, contents: readonly { name: string }[]): DemoDocument[] =>
+    contents.map((content) => ({ kind, id: demoId(content.name), content }))
+  const [inForce] = DEMO_RULE_SETS
+  return [
+    ...Object.values(DEMO_OUTFITS).map(({ id, content }) => ({ kind: 'outfits' as const, id, content })),
+    ...named('marks', DEMO_MARKS),
+    ...demoTraces().map(({ id, content }) => ({ kind: 'traces' as const, id, content })),
+    ...named('gear', DEMO_GEAR),
+    ...named('rule-sets', DEMO_RULE_SETS),
+    {
+      kind: 'settings',
+      id: CREW_SETTINGS_ID,
+      content: { ...DEFAULT_CREW_SETTINGS, ruleSetId: inForce && demoId(inForce.name) },
+    },
+  ]
 }

@@ -1,6 +1,9 @@
 import type { z } from 'zod'
+import type { markSchema } from '../../../core/documents/mark.ts'
+import type { Hold } from '../../../core/documents/observation.ts'
+import { MARK_VERSION } from '../../../core/documents/versions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { markContent } from '../../../shared/marks.ts'
+import { demoId } from './demoId.ts'
 
 const KN = QUANTITIES.speed.units.kn
 const ZONE = 'Europe/London'
@@ -16,9 +19,9 @@ function stream(springKn: readonly number[], neapShare: number, floodDeg: number
 }
 
 /** The scenario's marks. Positions, depths and streams are invented. */
-export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
+export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
-    formatVersion: 1,
+    formatVersion: MARK_VERSION,
     name: 'Hesk Bar',
     latitudeDeg: 58.622,
     longitudeDeg: -9.401,
@@ -31,14 +34,9 @@ export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
     portId: 'port-hesk',
     stream: stream([0.1, 0.3, 0.5, 0.6, 0.6, 0.4, 0.2, 0.2, 0.4, 0.6, 0.6, 0.4, 0.2], 0.5, 15, 195, 0),
     notes: 'Surf beach. Best on the last of the flood; weed after a westerly.',
-    holds: [
-      { at: '2026-10-11T19:20:00.000Z', method: 'shore', shape: 'gripWire', massKg: 0.15, demand: 2.1, held: true },
-      { at: '2026-10-11T20:05:00.000Z', method: 'shore', shape: 'gripWire', massKg: 0.15, demand: 2.6, held: true },
-      { at: '2026-10-25T18:40:00.000Z', method: 'shore', shape: 'gripWire', massKg: 0.125, demand: 3.4, held: false },
-    ],
   },
   {
-    formatVersion: 1,
+    formatVersion: MARK_VERSION,
     name: 'Long Ledge',
     latitudeDeg: 58.571,
     longitudeDeg: -9.447,
@@ -54,7 +52,7 @@ export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
     notes: 'Rock and kelp under a ledge. Not in a swell from the west.',
   },
   {
-    formatVersion: 1,
+    formatVersion: MARK_VERSION,
     name: 'Kettle Narrows',
     latitudeDeg: 58.655,
     longitudeDeg: -9.288,
@@ -69,7 +67,7 @@ export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
     notes: 'At anchor on shingle; the stream turns soon after high water.',
   },
   {
-    formatVersion: 1,
+    formatVersion: MARK_VERSION,
     name: 'Outer Bank',
     latitudeDeg: 58.702,
     longitudeDeg: -9.563,
@@ -84,7 +82,7 @@ export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
     notes: 'Sand and shell; the drift runs along the edge of the bank.',
   },
   {
-    formatVersion: 1,
+    formatVersion: MARK_VERSION,
     name: 'The Sill',
     latitudeDeg: 58.812,
     longitudeDeg: -9.71,
@@ -99,3 +97,21 @@ export const DEMO_MARKS: readonly z.input<typeof markContent>[] = [
     notes: 'Deep mud on the edge.',
   },
 ]
+
+/** What wired leads were seen to do on Hesk Bar. */
+export function demoHolds(): Hold[] {
+  const seen = [
+    { at: '2026-10-11T19:20:00.000Z', massKg: 0.15, demand: 2.1, held: true },
+    { at: '2026-10-11T20:05:00.000Z', massKg: 0.15, demand: 2.6, held: true },
+    { at: '2026-10-25T18:40:00.000Z', massKg: 0.125, demand: 3.4, held: false },
+  ]
+  return seen.map((each) => ({
+    ...each,
+    formatVersion: 1,
+    id: demoId(`hold ${each.at}`),
+    kind: 'hold',
+    markId: demoId('Hesk Bar'),
+    method: 'shore',
+    shape: 'gripWire',
+  }))
+}

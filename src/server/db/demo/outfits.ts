@@ -1,5 +1,6 @@
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { OUTFIT_VERSION } from '../../../core/documents/versions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { OutfitContent } from '../../../shared/outfits.ts'
 
 const LB = QUANTITIES.strength.units.lb
 
@@ -8,7 +9,7 @@ export const DEMO_OUTFITS = {
   beach: {
     id: 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101',
     content: {
-      formatVersion: 1,
+      formatVersion: OUTFIT_VERSION,
       name: 'Beach rod, 50 lb braid',
       rod: { name: 'beach rod', lengthM: 3.9, ratingLowN: 20 * LB, ratingHighN: 60 * LB, castLowKg: 0.1, castHighKg: 0.2 },
       reel: {
@@ -28,7 +29,7 @@ export const DEMO_OUTFITS = {
   oldBeach: {
     id: 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c102',
     content: {
-      formatVersion: 1,
+      formatVersion: OUTFIT_VERSION,
       name: 'Old beach rod, 20 lb mono',
       rod: { name: 'old beach rod', lengthM: 3.6, ratingLowN: 12 * LB, ratingHighN: 30 * LB },
       reel: {
@@ -45,7 +46,7 @@ export const DEMO_OUTFITS = {
   rocks: {
     id: 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c103',
     content: {
-      formatVersion: 1,
+      formatVersion: OUTFIT_VERSION,
       name: 'Rock rod, 30 lb braid',
       rod: { name: 'rock rod', lengthM: 3.3, ratingLowN: 12 * LB, ratingHighN: 40 * LB },
       reel: {
@@ -62,7 +63,7 @@ export const DEMO_OUTFITS = {
   boat: {
     id: 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c104',
     content: {
-      formatVersion: 1,
+      formatVersion: OUTFIT_VERSION,
       name: 'Fulmar boat rod, 50 lb braid, top shot',
       rod: { name: 'boat rod', lengthM: 2.2, ratingLowN: 30 * LB, ratingHighN: 60 * LB },
       reel: {
@@ -82,7 +83,7 @@ export const DEMO_OUTFITS = {
   deep: {
     id: 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c105',
     content: {
-      formatVersion: 1,
+      formatVersion: OUTFIT_VERSION,
       name: 'Fulmar deep rod, 80 lb braid',
       rod: { name: 'deep rod', lengthM: 1.9, ratingLowN: 50 * LB, ratingHighN: 100 * LB },
       reel: {
@@ -96,6 +97,6 @@ export const DEMO_OUTFITS = {
       wound: [{ role: 'main', material: 'braid', strengthN: 80 * LB, lengthM: 550 }],
     },
   },
-} as const satisfies Record<string, { id: string; content: OutfitContent }>
+} as const satisfies Record<string, { id: string; content: Outfit }>
 
 export type DemoOutfit = keyof typeof DEMO_OUTFITS

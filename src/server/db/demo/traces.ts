@@ -1,23 +1,28 @@
-import { type Conditions, usualConditions } from '../../../core/trace/conditions.ts'
-import { draft } from '../../../core/trace/families/draft.ts'
-import { familyOf } from '../../../core/trace/families/families.ts'
-import { usualWishes, type Wishes } from '../../../core/trace/families/family.ts'
-import type { Piece, Trace } from '../../../core/trace/schema.ts'
-import { usualWater } from '../../../core/trace/waterConditions.ts'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { FamilyId } from '../../../core/catalogue/familyIds.ts'
+import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
+import type { Piece, Trace } from '../../../core/documents/trace.ts'
+import { defaultWater } from '../../../core/documents/water.ts'
+import { draft } from '../../../core/families/draft.ts'
+import { familyOf } from '../../../core/families/families.ts'
+import { defaultWishes, type Wishes } from '../../../core/families/family.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { TraceContent } from '../../../shared/traces.ts'
+import type { TraceContent } from '../../../shared/traceContent.ts'
+import { demoId } from './demoId.ts'
 import { DEMO_OUTFITS, type DemoOutfit } from './outfits.ts'
 
 const LB = QUANTITIES.strength.units.lb
 /** Kettle Narrows at anchor: 28 m, its stream by halfway to springs. */
-const NARROWS = { ...usualWater('anchor'), depthM: 28, streamMperS: 0.6, bed: 'shingle' as const }
+const NARROWS = { ...defaultWater(NOMINAL_CATALOGUE, 'anchor'), depthM: 28, streamMperS: 0.6, bed: 'shingle' as const }
 const AFLOAT: Partial<Conditions> = { castStyle: 'none', freeboardM: 1.2 }
 
 type Patch = Partial<Record<string, Record<string, unknown>>>
 type Recipe = {
   id: string
+  /** The mark it is for, by name. */
+  mark?: string
   outfit: DemoOutfit
-  family: string
+  family: FamilyId
   wishes: Partial<Wishes>
   notes: string
   tags?: string[]
@@ -33,6 +38,7 @@ const tiedToOutfit = (connection: string) => ({ how: 'joined', to: 'outfit', joi
 const RECIPES: readonly Recipe[] = [
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d201',
+    mark: 'Hesk Bar',
     outfit: 'oldBeach',
     family: 'runningLedger',
     wishes: { name: 'Hesk Bar turbot ledger', amounts: { sinkerKg: 0.12 }, hookSize: '1/0', bait: 'sandeel' },
@@ -42,6 +48,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d202',
+    mark: 'The Sill',
     outfit: 'deep',
     family: 'deepDrop',
     wishes: { name: 'The Sill ling rig', amounts: { sinkerKg: 0.9, releaseKg: 0.68 }, hookSize: '8/0', bait: 'wholePouting' },
@@ -51,6 +58,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d203',
+    mark: 'Outer Bank',
     outfit: 'boat',
     family: 'runningLedger',
     wishes: { name: 'Outer Bank drift ledger', amounts: { sinkerKg: 0.23 }, hookSize: '2/0', bait: 'sandeel' },
@@ -58,11 +66,12 @@ const RECIPES: readonly Recipe[] = [
     conditions: {
       ...AFLOAT,
       lineOutM: 75,
-      water: { ...usualWater('drift'), depthM: 55, streamMperS: 0.8, driftMperS: 0.6 },
+      water: { ...defaultWater(NOMINAL_CATALOGUE, 'drift'), depthM: 55, streamMperS: 0.8, driftMperS: 0.6 },
     },
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204',
+    mark: 'Kettle Narrows',
     outfit: 'boat',
     family: 'runningLedger',
     wishes: { name: 'Kettle Narrows tope ledger', amounts: { sinkerKg: 0.34 }, hookSize: '6/0', bait: 'wholePouting' },
@@ -76,6 +85,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205',
+    mark: 'Kettle Narrows',
     outfit: 'boat',
     family: 'threeWay',
     wishes: { name: 'Kettle Narrows conger rig', amounts: { sinkerKg: 0.45 }, hookSize: '8/0', bait: 'cuttlefishStrip' },
@@ -85,6 +95,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d206',
+    mark: 'Long Ledge',
     outfit: 'rocks',
     family: 'threeWay',
     wishes: { name: 'Long Ledge, stout sinker line', amounts: { sinkerKg: 0.12 }, hookSize: '3/0', bait: 'peelerCrab' },
@@ -95,6 +106,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207',
+    mark: 'Long Ledge',
     outfit: 'rocks',
     family: 'threeWay',
     wishes: { name: 'Long Ledge kelp rig', amounts: { sinkerKg: 0.12 }, hookSize: '2/0', bait: 'peelerCrab' },
@@ -104,6 +116,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d208',
+    mark: 'Long Ledge',
     outfit: 'rocks',
     family: 'slidingFloat',
     wishes: { name: 'Long Ledge pollack float', amounts: { sinkerKg: 0.03, depthM: 5 }, hookSize: '1/0', bait: 'sandeel' },
@@ -113,6 +126,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d209',
+    mark: 'Hesk Bar',
     outfit: 'beach',
     family: 'boomPaternoster',
     wishes: { name: 'Hesk Bar scratching, three booms', amounts: { snoods: 3, sinkerKg: 0.15 }, hookSize: '1', bait: 'lugworm' },
@@ -129,6 +143,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212',
+    mark: 'Long Ledge',
     outfit: 'rocks',
     family: 'pulley',
     wishes: { name: 'Long Ledge conger pulley', amounts: { sinkerKg: 0.15 }, hookSize: '5/0', bait: 'halfFish' },
@@ -138,6 +153,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d213',
+    mark: 'Hesk Bar',
     outfit: 'beach',
     family: 'clippedDown',
     wishes: { name: 'Hesk Bar worm, clipped down', amounts: { sinkerKg: 0.15 }, hookSize: '1', bait: 'lugworm' },
@@ -146,6 +162,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d214',
+    mark: 'Outer Bank',
     outfit: 'boat',
     family: 'hookString',
     wishes: { name: 'Outer Bank bait string', amounts: { sinkerKg: 0.115, hooks: 5 }, hookSize: '6' },
@@ -155,6 +172,7 @@ const RECIPES: readonly Recipe[] = [
   },
   {
     id: 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211',
+    mark: 'Hesk Bar',
     outfit: 'beach',
     family: 'boomPaternoster',
     wishes: {
@@ -177,10 +195,17 @@ const RECIPES: readonly Recipe[] = [
 ]
 
 export function demoTraces(): { id: string; content: TraceContent }[] {
-  return RECIPES.map(({ id, outfit, family, wishes, notes, tags, conditions, patch, dragLb }) => {
+  return RECIPES.map(({ id, mark, outfit, family, wishes, notes, tags, conditions, patch, dragLb }) => {
     const { id: outfitId, content } = DEMO_OUTFITS[outfit]
-    const from = familyOf(family)!
-    const first = draft(from, { ...usualWishes(from), ...wishes }, content, { ...usualConditions(), ...conditions })
+    const from = familyOf(family)
+    if (!from) throw new Error(`There is no family ${family}`)
+    const first = draft({
+      family: from,
+      wishes: { ...defaultWishes(from), ...wishes },
+      outfit: content,
+      conditions: defaultConditions(conditions),
+      catalogue: NOMINAL_CATALOGUE,
+    })
     const trace: Trace = {
       ...first.trace,
       pieces: first.trace.pieces.map((piece) => ({ ...piece, ...patch?.[piece.id] }) as Piece),
@@ -192,6 +217,7 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
       content: {
         trace,
         outfitId,
+        ...(mark ? { markId: demoId(mark) } : {}),
         conditions: dragLb === undefined ? first.conditions : { ...first.conditions, dragN: dragLb * LB },
       },
     }

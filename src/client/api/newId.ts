@@ -1,0 +1,2 @@
+/** An id for a new document or observation. */
+export const newId = (): string => crypto.randomUUID()

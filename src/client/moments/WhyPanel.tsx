@@ -1,0 +1,37 @@
+import type { AnyResult } from '../../core/moments/moments.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import { Sheet } from '../ui/controls.tsx'
+import { DerivationPanel } from './DerivationPanel.tsx'
+import { inputValueWords, ORIGIN_WORDS } from './inputWords.ts'
+import { viewOf } from './momentViews.ts'
+import { useWording } from './useWording.ts'
+
+/** What a verdict rests on: its rule, what follows, and its inputs with where each came from. */
+export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup }) {
+  const wording = useWording(setup)
+  const { name, rule, inputs, words, Why } = viewOf(result)
+  const known = words(wording)
+  return (
+    <Sheet title={`Why: ${name}`} aside={<DerivationPanel setup={setup} moment={result.moment} />}>
+      <p className="mb-2 text-sm text-quiet">{rule} All figures are estimates.</p>
+      <Why result={result} setup={setup} />
+      <table className="w-full text-sm">
+        <caption className="sr-only">Inputs of {name}</caption>
+        <tbody>
+          {result.inputs.map((input) => {
+            const title = input.ref ? wording.nameOf(input.ref) : (inputs[input.key] ?? input.key)
+            return (
+              <tr key={`${input.key} ${title} ${input.value}`} className="border-t border-rule">
+                <th scope="row" className="py-0.5 pr-2 text-left font-normal">
+                  {title}
+                </th>
+                <td className="pr-2 text-right whitespace-nowrap">{inputValueWords(input, wording.show, known)}</td>
+                <td className="text-right text-quiet">{ORIGIN_WORDS[input.origin]}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </Sheet>
+  )
+}

@@ -1,0 +1,76 @@
+import { type LinkRef, pieceRef, sameLink } from '../../core/documents/linkRef.ts'
+import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
+import type { Hand } from '../../core/moments/hand.ts'
+import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
+import { withArticle } from '../../core/setup/names.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import type { Show } from '../settings/preferences.tsx'
+import type { MomentView } from './momentView.ts'
+import { useWording } from './useWording.ts'
+
+export const HAND_VIEW: MomentView<Hand> = {
+  name: 'Hand',
+  rule: `The weakest from the hand to the hook over the dead weight of the fish: ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch. A heavy fish is netted, not lifted.`,
+  absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
+  figure: ({ figure, weightN }, { show }) =>
+    `weakest ${figure.value.toFixed(1)}× a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`,
+  decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `decides: ${nameOf(hand.decides)}`,
+  inputs: {
+    fish: 'fish',
+    deadWeight: 'dead weight',
+    freeboard: 'freeboard',
+    handAboveHook: 'hand gets hold above the hook',
+    weakestFromHand: 'weakest from there on',
+    rodLength: 'rod',
+    beyondTipRing: 'beyond the tip ring',
+    rodBrings: 'rod held up brings',
+    dropToSinker: 'drop to the sinker',
+  },
+  words: () => ({}),
+  Why: HandWhy,
+}
+
+/** What keeps a fish out of the hand, in a word; undefined where nothing does. */
+function reachWords({ deciding, longDrop }: Hand, show: Show): string | undefined {
+  if (deciding.outOfReach) return 'out of reach: the trace is too short'
+  if (deciding.tooLong) return `too long for the rod: ${show.computed('length', deciding.beyondTipM)}`
+  return longDrop && `drop of ${show.computed('length', longDrop.lengthM)}: more than one lift`
+}
+
+/** What the hand gets hold of, what hangs beyond the tip ring, and what cuts. */
+function HandWhy({ result: hand, setup }: { result: Hand; setup: Setup }) {
+  const { show, nameOf } = useWording(setup)
+  const { deciding, longDrop, cuts } = hand
+  const the = (ref: LinkRef) => withArticle(nameOf(ref))
+  const hangs = show.computed('length', deciding.beyondTipM)
+  return (
+    <div className="mb-3 grid gap-2 text-sm">
+      <p>
+        {deciding.outOfReach
+          ? `The trace is shorter than the reach down to the fish: the hand is left with ${the(deciding.inHand)}.`
+          : `Bent down, the hand gets hold of ${the(deciding.inHand)}, ${show.computed('length', deciding.atM)} above the hook.`}
+      </p>
+      <p>
+        {sameLink(deciding.stopsAt, pieceRef(deciding.end))
+          ? 'Every join passes the guides: the trace winds in to the hook.'
+          : `At the tip ring ${the(deciding.stopsAt)} stops, with ${hangs} still beyond it; the rod held up brings ${show.computed('length', deciding.rodReachM)}. ${
+              deciding.tooLong ? 'The rest is hand over hand.' : ''
+            } ${deciding.beadAtTip ? 'A bead takes the knock.' : 'No bead spares the tip ring there.'}`}
+      </p>
+      {longDrop && (
+        <p className="text-watch">
+          The drop of {show.computed('length', longDrop.lengthM)} to the sinker does not come in with one lift: {LONGEST_DROP_M} m
+          does.
+        </p>
+      )}
+      <p className={cuts ? 'font-semibold text-watch' : 'text-quiet'}>
+        {cuts === 'braid'
+          ? 'Braid under load cuts to the bone: gloves, or let the rod do it.'
+          : cuts === 'wire'
+            ? 'Wire in the hand: gloves.'
+            : 'Gloves on.'}{' '}
+        Never wrap line or leader round a hand.
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,35 @@
+import type { Input } from '../../core/moments/moment.ts'
+import { isQuantity } from '../../core/units/quantities.ts'
+import type { Show } from '../settings/preferences.tsx'
+import { percent } from '../words/percent.ts'
+
+/** Where an input came from, in a word. */
+export const ORIGIN_WORDS: Record<Input['origin'], string> = {
+  document: 'set',
+  nominal: 'nominal',
+  own: 'own test',
+  computed: 'computed',
+  rule: 'rule',
+}
+
+/** An input’s value in the units shown; a word by what it stands for. */
+export function inputValueWords({ value, quantity }: Input, show: Show, words: Readonly<Record<string, string>>): string {
+  if (typeof value === 'string') return words[value] ?? value
+  if (isQuantity(quantity)) return show.computed(quantity, value)
+  switch (quantity) {
+    case 'gearSize':
+      return `${(value * 1000).toFixed(1)} mm`
+    case 'area':
+      return `${(value * 1e4).toFixed(1)} cm²`
+    case 'duration':
+      return `${value.toFixed(0)} s`
+    case 'angle':
+      return `${((value * 180) / Math.PI).toFixed(0)}°`
+    case 'share':
+      return percent(value, 1)
+    case 'count':
+      return value.toFixed(1)
+    default:
+      return value.toFixed(2)
+  }
+}

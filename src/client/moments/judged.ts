@@ -1,0 +1,23 @@
+import { CoreError } from '../../core/errors.ts'
+import { type Judgement, judge } from '../../core/moments/judge.ts'
+import { fitIssues } from '../../core/setup/fitIssues.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import { soundnessIssues } from '../../core/setup/soundness.ts'
+
+/** What is worked out of a setup, or in a sentence why it cannot be judged as it stands. */
+export type WorkedOut<T> = { ok: true; value: T } | { ok: false; message: string }
+
+export function workedOut<T>(setup: Setup, work: (setup: Setup) => T): WorkedOut<T> {
+  const [fault] = [...soundnessIssues(setup.trace, setup.catalogue), ...fitIssues(setup)]
+  if (fault) return { ok: false, message: `This trace does not hold together: ${fault.message}.` }
+  try {
+    return { ok: true, value: work(setup) }
+  } catch (error) {
+    if (error instanceof CoreError) return { ok: false, message: `${error.message}.` }
+    throw error
+  }
+}
+
+export type Judged = WorkedOut<Judgement>
+/** Verdicts alone, for lists: what is found and what fixes it is the bench’s. */
+export const judged = (setup: Setup): Judged => workedOut(setup, judge)

@@ -1,0 +1,26 @@
+import type { MomentResult } from '../../core/moments/moment.ts'
+import { type AnyResult, MOMENT_NAMES, type MomentName, type ResultNamed } from '../../core/moments/moments.ts'
+import { CAST_VIEW } from './castView.tsx'
+import { HAND_VIEW } from './handView.tsx'
+import type { MomentView } from './momentView.ts'
+import { RUN_VIEW } from './runView.tsx'
+import { SETTLE_VIEW } from './settleView.tsx'
+import { SNAG_VIEW } from './snagView.tsx'
+
+/** How each moment is shown. A new one is a file of its own and a line here. */
+const MOMENT_VIEWS: { [Name in MomentName]: MomentView<ResultNamed<Name>> } = {
+  cast: CAST_VIEW,
+  settle: SETTLE_VIEW,
+  run: RUN_VIEW,
+  snag: SNAG_VIEW,
+  hand: HAND_VIEW,
+}
+
+/** A moment’s view for any of its results: the table pairs them, which the type of one lookup cannot say. */
+export const viewOf = (result: AnyResult) => MOMENT_VIEWS[result.moment] as unknown as MomentView<MomentResult>
+
+export const momentName = (name: MomentName): string => MOMENT_VIEWS[name].name
+export const absentWords = (name: MomentName): string => MOMENT_VIEWS[name].absent
+
+/** The moments as choices, in the order of a trip. */
+export const MOMENT_CHOICES = MOMENT_NAMES.map((value) => ({ value, text: momentName(value) }))

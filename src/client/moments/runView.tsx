@@ -1,0 +1,120 @@
+import { lazy, Suspense, useMemo } from 'react'
+import { sameLink } from '../../core/documents/linkRef.ts'
+import { peakByLineOut, unsafeFromM } from '../../core/moments/peakByLineOut.ts'
+import type { Run } from '../../core/moments/run.ts'
+import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from '../../core/moments/thresholds.ts'
+import { withArticle } from '../../core/setup/names.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import { factorToSi } from '../../core/units/quantities.ts'
+import { usePreferences } from '../settings/preferences.tsx'
+import { useWidth } from '../ui/useWidth.ts'
+import { VerdictMark } from '../ui/VerdictMark.tsx'
+import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
+import { WOUND_NAMES } from '../words/names.ts'
+import { percent } from '../words/percent.ts'
+import type { MomentView } from './momentView.ts'
+import { useWording } from './useWording.ts'
+
+/** The drawing is fetched once it is looked at: lists show verdicts only. */
+const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChart.tsx')).PeakChart }))
+
+export const RUN_VIEW: MomentView<Run> = {
+  name: 'Run',
+  rule: `The drag set against the highest safe setting: within it holds, up to ${WATCH_OVER_CEILING} times is to be watched. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is never better than watch.`,
+  absent: 'Nothing runs: the trace has neither a hook nor a lure.',
+  figure: ({ figure, deciding }, { show }) =>
+    `safe to ${show.computed('strength', figure.value)}, peak ${show.computed('strength', deciding.drag.peakN)}`,
+  decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
+  inputs: {
+    dragSet: 'drag set',
+    dragMeasuredAt: 'drag measured at',
+    lineOut: 'line out',
+    lineThatIsOut: 'a line that is out',
+    lineClass: 'line class',
+    weakestLink: 'weakest link',
+    hookStraightensAt: 'hook straightens at',
+    spoolRadiusFull: 'spool radius, full',
+    spoolRadius: 'spool radius, line out',
+    startFactor: 'start factor',
+    guideFriction: 'guide friction',
+    guideWrap: 'guide wrap',
+    fishSpeed: 'fish speed',
+    waterDrag: 'water drag on the line',
+    allowedFraction: 'allowed fraction',
+    multiplier: 'multiplier',
+    peakInRun: 'peak in a run',
+    survivalAtPeak: 'chance that nothing goes at the peak',
+  },
+  words: () => ({ ...WOUND_NAMES, reel: 'the reel', tip: 'the rod tip' }),
+  Why: RunWhy,
+}
+
+/** What goes first in a run, what the settings people use would do, and how the peak grows with line out. */
+function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
+  const { show, nameOf } = useWording(setup)
+  const { trace, conditions } = setup
+  const { units } = usePreferences()
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const points = useMemo(() => peakByLineOut(setup, run.end), [setup, run.end])
+  const unsafeM = unsafeFromM(points)
+  const { deciding } = run
+  const { fuse } = trace
+  const missed = sameLink(fuse, deciding.goesFirst.ref) ? -1 : deciding.links.findIndex(({ ref }) => sameLink(ref, fuse))
+  const crossing =
+    unsafeM === undefined
+      ? 'With the drag as set the peak stays under what the chain is allowed, down to the last of the line.'
+      : unsafeM === 0
+        ? 'With the drag as set the peak is past what the chain is allowed from the first metre.'
+        : `With the drag as set the peak passes what the chain is allowed from about ${show.entered('length', Math.round(unsafeM / 5) * 5)} of line out.`
+  const inUnit = (quantity: 'strength' | 'length') => ({
+    unit: units[quantity],
+    factor: factorToSi(quantity, units[quantity]) ?? 1,
+  })
+  return (
+    <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
+      <p>
+        If it breaks in a run: {fuseWords(deciding.goesFirst, nameOf)}.
+        {fuse &&
+          missed >= 0 &&
+          ` The fuse you chose, ${withArticle(nameOf(fuse))}, goes first only ${percent(deciding.first[missed] ?? 0)}.`}
+      </p>
+      <div ref={ref}>
+        {width > 0 && (
+          <Suspense fallback={<div className="h-42" />}>
+            <PeakChart
+              points={points}
+              lineOutM={conditions.lineOutM}
+              unsafeFromM={unsafeM}
+              width={width}
+              force={inUnit('strength')}
+              length={inUnit('length')}
+              summary={`Peak load against line out. ${crossing}`}
+            />
+          </Suspense>
+        )}
+      </div>
+      <p>
+        <span className="font-semibold text-watch">The peak</span>, solid, under{' '}
+        <span className="font-semibold text-fails">what is allowed</span>, dashed; the upright line is where you fish. {crossing}
+      </p>
+      <table className="w-full">
+        <caption className="text-left text-quiet">What people set</caption>
+        <tbody>
+          {run.schools.map(({ name, dragN, peakN, survival, verdict }) => (
+            <tr key={name} className="border-t border-rule">
+              <th scope="row" className="py-1 pr-2 text-left font-normal">
+                {name === 'full' ? 'all the reel gives' : `${name} of line class`}
+              </th>
+              <td className="pr-2 text-right whitespace-nowrap">{show.computed('strength', dragN)}</td>
+              <td className="pr-2 text-right whitespace-nowrap text-quiet">peak {show.computed('strength', peakN)}</td>
+              <td className="pr-2 text-right whitespace-nowrap text-quiet">whole {percent(survival)}</td>
+              <td className="w-20">
+                <VerdictMark verdict={verdict} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}

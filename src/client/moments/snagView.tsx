@@ -1,0 +1,44 @@
+import type { Trace } from '../../core/documents/trace.ts'
+import type { Snag } from '../../core/moments/snag.ts'
+import { FUSE_CHANCE, WEAK_LINK_CHANCE } from '../../core/moments/thresholds.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
+import { percent } from '../words/percent.ts'
+import { theName } from '../words/placeWords.ts'
+import type { MomentView } from './momentView.ts'
+import { useWording } from './useWording.ts'
+
+const WANTED = { weakLink: 'weak link goes first', fuse: 'break at the fuse or beyond' } as const
+
+export const SNAG_VIEW: MomentView<Snag> = {
+  name: 'Snag',
+  rule: `Weak link: it should go first in ${100 * WEAK_LINK_CHANCE.holds} of 100 pulls. Otherwise the main line should be kept in ${10 * FUSE_CHANCE.holds} of 10. Turn away from a pull for a break; never wrap line round a hand.`,
+  absent: 'Nothing can snag: the trace has no end.',
+  figure: ({ figure, deciding }) =>
+    `${deciding.wanted === 'weakLink' ? WANTED.weakLink : 'main line is kept'}: ${percent(figure.value)}`,
+  decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
+  inputs: { wantedBreak: 'wanted', weakLinkShare: 'weak link over the weakest of the rest' },
+  words: () => WANTED,
+  Why: SnagWhy,
+}
+
+function SnagWhy({ result: { paths }, setup }: { result: Snag; setup: Setup }) {
+  const { nameOf } = useWording(setup)
+  return (
+    <ul className="mb-2 grid gap-1 text-sm">
+      {paths.map(({ end, goesFirst, lost, replacement }) => (
+        <li key={end}>
+          From {theName(setup.trace, end)}: {fuseWords(goesFirst, nameOf)}; {lostWords(lost, setup.trace)},{' '}
+          {replacement.cost.toFixed(2)} units and {replacement.minutes.toFixed(0)} min to re-rig.
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** A few parts by name, many by their number. */
+function lostWords(lost: readonly string[], trace: Trace): string {
+  if (lost.length === trace.pieces.length) return 'the whole trace is lost'
+  if (lost.length > 4) return `${lost.length} of ${trace.pieces.length} parts are lost`
+  return `lost: ${lost.map((id) => id.replaceAll('-', ' ')).join(', ')}`
+}

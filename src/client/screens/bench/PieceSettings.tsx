@@ -1,0 +1,113 @@
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
+import type { BaitType, SinkerShape } from '../../../core/catalogue/ids.ts'
+import { isLine } from '../../../core/documents/pieces.ts'
+import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
+import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Field, Select } from '../../ui/controls.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { HookSettings } from './HookSettings.tsx'
+import { LineSettings } from './LineSettings.tsx'
+import { above } from './limits.ts'
+import type { Bench } from './useBench.ts'
+import type { Edits } from './useEdits.ts'
+
+type Props = { bench: Bench; edits: Edits; rig: Rig; piece: Piece; ownedSinkersKg: readonly number[] }
+
+/** What can be set of a piece itself, by its role. */
+export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Props) {
+  const { trace, catalogue } = rig
+  const set = (change: Partial<Piece>, tag?: string) =>
+    bench.editTrace((old) => withPiece(old, piece.id, (now) => ({ ...now, ...change }) as Piece), tag)
+  const weight = ({ id, massKg }: { id: string; massKg: number }) => ({
+    label: 'weight',
+    quantity: 'mass' as const,
+    valueSi: massKg,
+    check: above(0, 50),
+    onChange: (next: number) => set({ massKg: next }, `${id} mass`),
+  })
+  if (isLine(piece)) return <LineSettings bench={bench} edits={edits} rig={rig} line={piece} />
+  switch (piece.role) {
+    case 'hook':
+      return (
+        <HookSettings
+          hook={piece}
+          onSize={(size) => set({ size }, `${piece.id} size`)}
+          onPattern={(pattern) => set({ pattern })}
+          onMake={(make) => set(make)}
+        />
+      )
+    case 'sinker':
+      return (
+        <>
+          <QuantityField
+            {...weight(piece)}
+            step={(massKg, direction) => nextOwned(ownedSinkersKg, massKg, direction)}
+            hint="the steps are the sinkers owned"
+          />
+          <Field label="shape" htmlFor="sinker-shape">
+            <Select
+              id="sinker-shape"
+              value={piece.shape}
+              onChange={(event) => set({ shape: event.target.value as SinkerShape })}
+              choices={Object.entries(catalogue.sinkers).map(([value, { name }]) => ({ value, text: name }))}
+            />
+          </Field>
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={clipFor(trace, piece.id) !== undefined}
+              onChange={(event) =>
+                bench.editTrace((old) => (event.target.checked ? withClip(old, piece.id) : withoutClip(old, piece.id)))
+              }
+            />
+            a release clip carries it through the cast
+          </label>
+        </>
+      )
+    case 'bait':
+      return (
+        <Field label="bait" htmlFor="bait-kind">
+          <Select
+            id="bait-kind"
+            value={piece.bait}
+            onChange={(event) => set({ bait: event.target.value as BaitType })}
+            choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
+          />
+        </Field>
+      )
+    case 'hardware':
+      return <HardwareSize catalogue={catalogue} piece={piece} onSize={(size) => set({ size })} />
+    default:
+      return <QuantityField {...weight(piece)} />
+  }
+}
+
+type SizeProps = { catalogue: Catalogue; piece: HardwarePiece; onSize: (size: string) => void }
+
+function HardwareSize({ catalogue, piece, onSize }: SizeProps) {
+  const show = useShow()
+  const { sizes } = catalogue.hardware[piece.type]
+  if (sizes.length === 0) return <p className="text-quiet">Carries no pull of its own.</p>
+  return (
+    <Field label="size" htmlFor="hardware-size" hint="numbers fall as swivels grow">
+      <Select
+        id="hardware-size"
+        value={piece.size ?? ''}
+        onChange={(event) => onSize(event.target.value)}
+        choices={sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` }))}
+      />
+    </Field>
+  )
+}
+
+/** The next owned weight up or down; the same where there is none. */
+function nextOwned(ownedKg: readonly number[], massKg: number, direction: 1 | -1): number {
+  const sorted = [...ownedKg].sort((a, b) => a - b)
+  return (
+    (direction === 1 ? sorted.find((owned) => owned > massKg * 1.001) : sorted.findLast((owned) => owned < massKg * 0.999)) ??
+    massKg
+  )
+}

@@ -1,0 +1,16 @@
+import type { Unreadable } from '../../shared/documentKinds.ts'
+
+/** Documents of a list that cannot be read here: each shown as itself, with why, and kept as it is. */
+export function UnreadableList({ unreadable }: { unreadable: readonly Unreadable[] }) {
+  if (unreadable.length === 0) return null
+  return (
+    <ul aria-label="What cannot be read here" className="mb-3 grid gap-1.5">
+      {unreadable.map(({ id, name, message }) => (
+        <li key={id} className="rounded-lg border border-watch bg-sheet px-3 py-2">
+          {name && <strong className="mr-2">{name}</strong>}
+          {message} <span className="text-quiet">It is kept as it is.</span>
+        </li>
+      ))}
+    </ul>
+  )
+}

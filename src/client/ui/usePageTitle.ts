@@ -1,0 +1,8 @@
+import { useEffect } from 'react'
+
+/** Names the browser’s tab by the document that is open and the screen it is open in. */
+export function usePageTitle(screen: string, document?: string): void {
+  useEffect(() => {
+    window.document.title = [document, screen, 'Wide Reach'].filter(Boolean).join(' · ')
+  }, [screen, document])
+}

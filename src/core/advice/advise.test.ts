@@ -1,0 +1,231 @@
+import { describe, expect, test } from 'vitest'
+import type { Content } from '../../../tests/fixtures/judgedDrafts.ts'
+import {
+  advised,
+  base,
+  fished,
+  found,
+  joint,
+  judged,
+  lowered,
+  of,
+  outfit,
+  set,
+  under,
+  withOutfit,
+  without,
+} from '../../../tests/fixtures/judgedDrafts.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { catalogue, rigOf } from '../../../tests/fixtures/setups.ts'
+import { pieceRef } from '../documents/linkRef.ts'
+import { defaultWater } from '../documents/water.ts'
+import { addPart } from '../edit/addPart.ts'
+import { fixedOn } from '../edit/attach.ts'
+import { withLength, withoutClip } from '../edit/changes.ts'
+import { placesAt } from '../edit/places.ts'
+import { FAMILIES } from '../families/families.ts'
+import { parseTrace } from '../setup/parseTrace.ts'
+import { RULE_IDS } from './advise.ts'
+import { phraseText } from './phrase.ts'
+import { tryRemedies } from './tryRemedies.ts'
+
+/** One failing example of each rule; `bare` where no step on the trace or its conditions could fix it. */
+const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content; bare?: true }> = {
+  'knot-slips-in-braid': { failing: () => of(base('slidingFloat'), joint('swivel', { connection: 'clinch' })) },
+  'few-turns': { failing: () => of(base('runningLedger'), joint('swivel', { connection: 'clinch', turns: 2 })) },
+  'blood-unlike': {
+    failing: () =>
+      of(base('rotating'), (trace) =>
+        joint('tail-line', { connection: 'blood' })(set('tail-line', { strengthN: 15 * LB })(trace)),
+      ),
+  },
+  'loop-breaks-on-cast': {
+    failing: () =>
+      fished(
+        of(base('threeWay', { castStyle: 'lob' }), (trace) =>
+          set('sinker-line', { strengthN: 30 * LB })(withoutClip({ ...trace, weakLink: undefined }, 'sinker')),
+        ),
+        { castStyle: 'overhead' },
+      ),
+  },
+  'equal-labels': {
+    failing: () => of(base('liveBaitLeader'), (trace) => set('leader', { strengthN: 50 * LB })(trace)),
+  },
+  'lighter-than-its-knots-allow': {
+    failing: () => fished(of(base('runningLedger', lowered), set('leader', { strengthN: 15 * LB })), { dragN: 9 * LB }),
+  },
+  'drag-over-ceiling': { failing: () => fished(base('runningLedger'), { dragN: 25 * LB }) },
+  'drag-over-reel': { failing: () => fished(base('runningLedger'), { dragN: 160 }) },
+  'weak-link-not-weaker': { failing: () => of(base('threeWay', lowered), set('sinker-line', { strengthN: 60 * LB })) },
+  'weak-link-too-thin-to-cast': {
+    failing: () => of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 12 * LB })(trace), 'sinker')),
+  },
+  'cast-too-hard': {
+    failing: () => fished(of(base('runningLedger'), set('sinker', { massKg: 0.15 })), { castStyle: 'offTheGround' }),
+  },
+  'no-shock-leader': {
+    failing: () => of(base('runningLedger', {}, braidOutfit(12)), (trace) => withLength(trace, 'leader', 2)),
+  },
+  'hardware-undersize': { failing: () => of(base('runningLedger', lowered), set('swivel', { size: '12' })) },
+  'hardware-oversize': {
+    failing: () =>
+      of(base('freeLine'), (trace) => {
+        const added = addPart(rigOf(trace, outfit), placesAt(trace, pieceRef('leader'))[0]!, 'swivel')
+        return added.ok ? set('swivel', { size: '1/0' })(added.trace) : trace
+      }),
+  },
+  'sinker-chafes-knot': { failing: () => without(base('runningLedger'), 'bead') },
+  'sinker-too-light': {
+    failing: () => fished(base('threeWay', lowered), { water: { ...defaultWater(catalogue, 'anchor'), streamMperS: 1 } }),
+    passing: () => fished(base('threeWay', lowered), { water: { ...defaultWater(catalogue, 'anchor'), streamMperS: 0.2 } }),
+  },
+  'lower-weight-slower': {
+    failing: () =>
+      of(base('deepDrop', lowered), (trace) =>
+        set('release-weight', { massKg: 0.4, shape: 'bar' })(set('hold-down-sinker', { shape: 'pear' })(trace)),
+      ),
+    passing: () => base('deepDrop', lowered),
+  },
+  'swivel-through-bore': {
+    failing: () => of(base('barrelLead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
+  },
+  'snoods-meet': {
+    failing: () =>
+      of(base('boomPaternoster', lowered), (trace) => withLength(withLength(trace, 'snood-a', 0.35), 'snood-b', 0.35)),
+  },
+  'snood-past-sinker': { failing: () => of(base('rotating'), (trace) => withLength(trace, 'snood', 0.9)) },
+  'lower-stop-slips': { failing: () => of(base('rotating'), set('stop-lower', { attach: fixedOn('tail-line', 0.4) })) },
+  'crimp-bore': { failing: () => of(base('windOn'), joint('swivel', { boreM: 0.0015 })) },
+  'tandem-alike': { failing: () => of(base('tandemTroll'), set('light', { massKg: 0.05 })) },
+  'rod-rating': { failing: () => base('runningLedger', {}, braidOutfit(80)), bare: true },
+  'rod-cast-weight': {
+    failing: () => withOutfit(base('runningLedger'), { rod: { ...outfit.rod, castLowKg: 0.03, castHighKg: 0.08 } }),
+  },
+  'spool-overfull': {
+    failing: () =>
+      base(
+        'runningLedger',
+        {},
+        braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 400 }] }),
+      ),
+    bare: true,
+  },
+  'spool-underfilled': {
+    failing: () =>
+      base(
+        'runningLedger',
+        {},
+        braidOutfit(50, { wound: [{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 150 }] }),
+      ),
+    bare: true,
+  },
+  'backing-decides': {
+    failing: () =>
+      fished(
+        base(
+          'liveBaitLeader',
+          lowered,
+          braidOutfit(50, {
+            wound: [
+              { role: 'backing', material: 'mono', strengthN: 12 * LB, lengthM: 100 },
+              { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
+            ],
+          }),
+        ),
+        { lineOutM: 120 },
+      ),
+  },
+  'label-sanity': { failing: () => of(base('runningLedger'), set('leader', { diameterM: 0.0003 })) },
+  'worn-line': { failing: () => of(base('runningLedger'), set('hook-length', { condition: 0.6 })) },
+  'hook-straightens': {
+    failing: () => fished(of(base('liveBaitLeader', lowered), set('hook', { size: '8', pattern: 'lightJ' })), { dragN: 6 * LB }),
+  },
+  'too-long-for-rod': { failing: () => of(base('runningLedger', lowered), (trace) => withLength(trace, 'hook-length', 7)) },
+  'drop-too-long': { failing: () => of(base('threeWay', lowered), (trace) => withLength(trace, 'sinker-line', 2)) },
+  'lift-too-heavy': { failing: () => fished(base('runningLedger', lowered), { fishMassKg: 12 }) },
+  'fuse-not-first': {
+    failing: () => of(base('runningLedger'), (trace) => ({ ...trace, fuse: { at: 'piece' as const, id: 'swivel' } })),
+  },
+  'light-near-bait': { failing: () => of(base('deepDrop'), set('band-a', { attach: fixedOn('wind-on', 23) })) },
+  'hook-tires-bait': { failing: () => of(base('quickChange'), set('hook', { size: '10/0' })) },
+  'no-bead-at-tip': { failing: () => without(base('runningLedger'), 'bead') },
+  'bait-spins': { failing: () => of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })) },
+  'mixed-units': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: '30 lb leader, drag 4 kg' })), bare: true },
+  'arms-length': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: "leader an arm's length" })), bare: true },
+  'leader-over-rule': {
+    failing: () => under(base('windOn'), { maxLeaderM: 4 }),
+    passing: () => under(base('windOn'), { maxLeaderM: 12 }),
+  },
+  'hooks-over-rule': {
+    failing: () => under(base('boomPaternoster'), { maxHooks: 1 }),
+    passing: () => under(base('boomPaternoster'), { maxHooks: 2 }),
+  },
+  'circle-required': {
+    failing: () => under(base('pulley'), { circleOnly: true }),
+    passing: () => under(base('threeWay'), { circleOnly: true }),
+  },
+  'offset-barred': {
+    failing: () => under(of(base('runningLedger'), set('hook', { offset: true })), { nonOffsetOnly: true }),
+    passing: () => under(base('runningLedger'), { nonOffsetOnly: true }),
+  },
+  'barbless-required': {
+    failing: () => under(base('runningLedger'), { barblessOnly: true }),
+    passing: () => under(of(base('runningLedger'), set('hook', { barbless: true })), { barblessOnly: true }),
+  },
+  'doubled-loop': {
+    failing: () =>
+      of(base('threeWay', lowered), (trace) => {
+        const added = addPart(rigOf(trace, outfit), { at: 'end', of: 'sinker-line', takes: 'sinker' }, 'double')
+        if (!added.ok) throw new Error(added.why)
+        return added.trace
+      }),
+  },
+  'barred-parts': {
+    failing: () => under(base('deepDrop'), { lightsAllowed: false }),
+    passing: () => under(base('biteTrace'), { lightsAllowed: false }),
+  },
+}
+
+test('there are at least 30 rules, and every one has its example here', () => {
+  expect(RULE_IDS.length).toBeGreaterThanOrEqual(30)
+  expect(new Set(RULE_IDS).size).toBe(RULE_IDS.length)
+  expect(Object.keys(EXAMPLES).toSorted()).toEqual(RULE_IDS.toSorted())
+})
+
+describe.each(Object.entries(EXAMPLES))('%s', (rule, { failing, passing, bare }) => {
+  test('speaks up where it should, in a sentence with its figures, and not otherwise', () => {
+    const findings = found(failing(), rule)
+    expect(findings.length).toBeGreaterThan(0)
+    for (const { why } of findings) {
+      const text = phraseText(why, ({ si }) => String(si))
+      expect(text).toMatch(/^\S.*[.]$/)
+      expect(text).not.toMatch(/NaN|undefined|Infinity/)
+    }
+    for (const content of passing ? [passing()] : [base('runningLedger'), base('liveBaitLeader')])
+      expect(found(content, rule)).toEqual([])
+  })
+
+  test(bare ? 'nothing on the trace could fix it' : 'a remedy fixes it', () => {
+    const content = failing()
+    const before = judged(content)
+    const [finding] = found(content, rule)
+    const [remedy] = tryRemedies(finding!, advised(content, before))
+    if (bare) {
+      expect(remedy).toBeUndefined()
+      return
+    }
+    expect(remedy, `none of: ${finding!.remedies.map(({ label }) => label).join('; ')}`).toBeDefined()
+    expect(parseTrace(remedy!.trace, catalogue).ok).toBe(true)
+    expect(judged({ ...content, ...remedy! }).findings.map(({ id }) => id)).not.toContain(finding!.id)
+  })
+})
+
+test('a sound draft of any family shows nothing above a note', () => {
+  for (const { id, casts } of FAMILIES)
+    for (const castStyle of casts) {
+      const { findings } = judged(base(id, { castStyle }))
+      expect(
+        findings.filter(({ severity }) => severity !== 'note').map((finding) => `${id} ${castStyle}: ${finding.id}`),
+      ).toEqual([])
+    }
+})

@@ -1,0 +1,120 @@
+import type { RuleSet } from '../documents/ruleSet.ts'
+import type { Judgement } from '../moments/judge.ts'
+import { type Finding, type Rule, SEVERITY_RANK } from './finding.ts'
+import { armsLength } from './rules/armsLength.ts'
+import { backingDecides } from './rules/backingDecides.ts'
+import { baitSpins } from './rules/baitSpins.ts'
+import { barblessRequired } from './rules/barblessRequired.ts'
+import { barredParts } from './rules/barredParts.ts'
+import { bloodUnlike } from './rules/bloodUnlike.ts'
+import { castTooHard } from './rules/castTooHard.ts'
+import { chainTooWeakForDrag } from './rules/chainTooWeakForDrag.ts'
+import { circleRequired } from './rules/circleRequired.ts'
+import { crimpBore } from './rules/crimpBore.ts'
+import { doubledLoop } from './rules/doubledLoop.ts'
+import { dragOverCeiling } from './rules/dragOverCeiling.ts'
+import { dragOverReel } from './rules/dragOverReel.ts'
+import { dropTooLong } from './rules/dropTooLong.ts'
+import { equalLabels } from './rules/equalLabels.ts'
+import { fewTurns } from './rules/fewTurns.ts'
+import { fuseNotFirst } from './rules/fuseNotFirst.ts'
+import { hardwareOversize } from './rules/hardwareOversize.ts'
+import { hardwareUndersize } from './rules/hardwareUndersize.ts'
+import { hookStraightens } from './rules/hookStraightens.ts'
+import { hooksOverRule } from './rules/hooksOverRule.ts'
+import { hookTiresBait } from './rules/hookTiresBait.ts'
+import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
+import { labelSanity } from './rules/labelSanity.ts'
+import { leaderOverRule } from './rules/leaderOverRule.ts'
+import { liftTooHeavy } from './rules/liftTooHeavy.ts'
+import { lightNearBait } from './rules/lightNearBait.ts'
+import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
+import { lowerStopSlips } from './rules/lowerStopSlips.ts'
+import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
+import { mixedUnits } from './rules/mixedUnits.ts'
+import { noBeadAtTip } from './rules/noBeadAtTip.ts'
+import { noShockLeader } from './rules/noShockLeader.ts'
+import { offsetBarred } from './rules/offsetBarred.ts'
+import { rodCastWeight } from './rules/rodCastWeight.ts'
+import { rodRating } from './rules/rodRating.ts'
+import { sinkerChafesKnot } from './rules/sinkerChafesKnot.ts'
+import { sinkerTooLight } from './rules/sinkerTooLight.ts'
+import { snoodPastSinker } from './rules/snoodPastSinker.ts'
+import { snoodsMeet } from './rules/snoodsMeet.ts'
+import { spoolOverfull } from './rules/spoolOverfull.ts'
+import { spoolUnderfilled } from './rules/spoolUnderfilled.ts'
+import { swivelThroughBore } from './rules/swivelThroughBore.ts'
+import { tandemAlike } from './rules/tandemAlike.ts'
+import { tooLongForRod } from './rules/tooLongForRod.ts'
+import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
+import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
+import { wornLine } from './rules/wornLine.ts'
+
+const RULES: readonly Rule[] = [
+  armsLength,
+  backingDecides,
+  baitSpins,
+  bloodUnlike,
+  castTooHard,
+  chainTooWeakForDrag,
+  crimpBore,
+  dragOverCeiling,
+  dragOverReel,
+  dropTooLong,
+  equalLabels,
+  fewTurns,
+  fuseNotFirst,
+  hardwareOversize,
+  hardwareUndersize,
+  hookStraightens,
+  hookTiresBait,
+  knotSlipsInBraid,
+  labelSanity,
+  liftTooHeavy,
+  lightNearBait,
+  loopBreaksOnCast,
+  lowerStopSlips,
+  lowerWeightSlower,
+  mixedUnits,
+  noBeadAtTip,
+  noShockLeader,
+  rodCastWeight,
+  rodRating,
+  leaderOverRule,
+  hooksOverRule,
+  circleRequired,
+  offsetBarred,
+  barblessRequired,
+  doubledLoop,
+  barredParts,
+  sinkerChafesKnot,
+  sinkerTooLight,
+  snoodPastSinker,
+  snoodsMeet,
+  spoolOverfull,
+  spoolUnderfilled,
+  swivelThroughBore,
+  tandemAlike,
+  tooLongForRod,
+  weakLinkNotWeaker,
+  weakLinkTooThinToCast,
+  wornLine,
+]
+
+/** How much worse a figure set aside must get to come back: more than rounding. */
+const WORSE = 1e-6
+
+/** Every finding of a judged setup, the worst first; among equals in the order of the rules. */
+export function advise(judgement: Judgement, ruleSet?: RuleSet): Finding[] {
+  const { setAside } = judgement.setup.trace
+  return RULES.flatMap(({ id: rule, check }) =>
+    check({ ...judgement, ruleSet }).map((found): Finding => {
+      const id = found.subject === undefined ? rule : `${rule}: ${found.subject}`
+      const kept = setAside?.find(({ finding }) => finding === id)
+      const aside = kept !== undefined && found.figure <= kept.figure * (1 + WORSE)
+      return { ...found, rule, id, ...(aside ? { aside: kept.reason } : {}) }
+    }),
+  ).toSorted((a, b) => SEVERITY_RANK[b.severity] - SEVERITY_RANK[a.severity])
+}
+
+export const RULE_IDS: readonly string[] = RULES.map(({ id }) => id)

@@ -1,0 +1,73 @@
+import type { Conditions } from '../documents/conditions.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
+import type { Trace } from '../documents/trace.ts'
+import { CoreError } from '../errors.ts'
+import { type Judgement, judge, resultsOf } from '../moments/judge.ts'
+import { VERDICT_RANK, type Verdict } from '../moments/moment.ts'
+import type { MomentName } from '../moments/moments.ts'
+import { fitIssues } from '../setup/fitIssues.ts'
+import type { Setup } from '../setup/setup.ts'
+import { soundnessIssues } from '../setup/soundness.ts'
+import { advise } from './advise.ts'
+import { type Finding, type Remedy, SEVERITY_RANK } from './finding.ts'
+
+/** A remedy tried: what it makes, and what it costs elsewhere. */
+export type TriedRemedy = {
+  label: string
+  trace: Trace
+  conditions: Conditions
+  /** Moments whose verdict it lowers; never to `fails`. */
+  lowers: { moment: MomentName; from: Verdict; to: Verdict }[]
+  /** Findings that it brings, or makes worse. */
+  brings: Finding[]
+}
+
+/** A setup as it stands, with what is said and found of it. */
+export type Advised = { judgement: Judgement; findings: readonly Finding[]; ruleSet: RuleSet | undefined }
+
+/**
+ * The remedies of a finding that fix it: tried one by one, each kept only where the trace stays sound and fits the outfit, the
+ * finding is gone, and no moment that did not fail fails. Those that lower nothing and bring nothing come first.
+ */
+export function tryRemedies(finding: Finding, before: Advised): TriedRemedy[] {
+  return finding.remedies.flatMap((remedy) => tried(remedy, finding, before) ?? []).toSorted((a, b) => cost(a) - cost(b))
+}
+
+/** A verdict lowered weighs more than any finding brought; notes do not count. */
+const cost = ({ lowers, brings }: TriedRemedy) =>
+  100 * lowers.length + brings.filter(({ severity }) => severity !== 'note').length
+
+function tried(remedy: Remedy, finding: Finding, before: Advised): TriedRemedy | undefined {
+  const made = remedy.make()
+  if (!made) return undefined
+  const { outfit, catalogue, trace, conditions } = before.judgement.setup
+  const setup: Setup = { outfit, catalogue, trace: made.trace ?? trace, conditions: made.conditions ?? conditions }
+  if (soundnessIssues(setup.trace, catalogue).length > 0 || fitIssues(setup).length > 0) return undefined
+  const after = advised(setup, before.ruleSet)
+  if (!after || after.findings.some(({ id }) => id === finding.id)) return undefined
+  const was = new Map(resultsOf(before.judgement).map(({ moment, verdict }) => [moment, verdict]))
+  const lowers = resultsOf(after.judgement).flatMap(({ moment, verdict }) => {
+    const from = was.get(moment)
+    return from !== undefined && VERDICT_RANK[verdict] > VERDICT_RANK[from] ? [{ moment, from, to: verdict }] : []
+  })
+  if (lowers.some(({ to }) => to === 'fails')) return undefined
+  const brings = after.findings.filter((found) => isWorse(found, before.findings))
+  return { label: remedy.label, trace: setup.trace, conditions: setup.conditions, lowers, brings }
+}
+
+function isWorse(found: Finding, before: readonly Finding[]): boolean {
+  const old = before.find(({ id }) => id === found.id)
+  if (!old || SEVERITY_RANK[found.severity] > SEVERITY_RANK[old.severity]) return true
+  return found.figure > old.figure * (1 + 1e-9)
+}
+
+/** A remedy may ask for more than the core can calculate; then it is none. */
+function advised(setup: Setup, ruleSet: RuleSet | undefined): Advised | undefined {
+  try {
+    const judgement = judge(setup)
+    return { judgement, findings: advise(judgement, ruleSet), ruleSet }
+  } catch (error) {
+    if (error instanceof CoreError) return undefined
+    throw error
+  }
+}

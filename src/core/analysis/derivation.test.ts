@@ -1,0 +1,44 @@
+import { expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
+import type { FamilyId } from '../catalogue/familyIds.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { linkKey } from '../documents/linkRef.ts'
+import { FAMILIES } from '../families/families.ts'
+import type { MomentName } from '../moments/moments.ts'
+import { calculate } from '../physics/registry.ts'
+import { type DerivationStep, derivationOf } from './derivation.ts'
+
+const outfit = braidOutfit(50)
+const setup = (id: FamilyId) => ({ ...draftOf(id, outfit, defaultConditions()), outfit, catalogue })
+const MOMENTS: readonly MomentName[] = ['cast', 'run', 'snag', 'hand']
+
+test.each(FAMILIES)(
+  '$name: every step is a registered calculation on an input it takes, and gives just that output',
+  ({ id }) => {
+    for (const moment of MOMENTS)
+      for (const { calculation, input, output } of derivationOf(setup(id), moment)) {
+        const again = calculate(calculation, input)
+        expect(again.ok && again.output, calculation).toEqual(output)
+      }
+  },
+)
+
+test('the last figure of a derivation is the one on the surface', () => {
+  const content = setup('runningLedger')
+  const { cast, run, snag, hand } = evaluated(content.trace, content.outfit, content.conditions)
+  const output = <T>(steps: DerivationStep[], name: string) => steps.find(({ calculation }) => calculation === name)!.output as T
+  const ofRun = derivationOf(content, 'run')
+  expect(output<{ ceilingN: number }>(ofRun, 'strength.drag').ceilingN).toBe(run!.figure.value)
+  expect(output<{ survival: number }>(ofRun, 'strength.failure').survival).toBeCloseTo(run!.paths[0]!.survival, 12)
+  const ofCast = derivationOf(content, 'cast')
+  expect(output<{ peakN: number }>(ofCast, 'cast.load').peakN).toBe(cast!.peakN)
+  expect(output<{ weakest: { strengthN: number } }>(ofCast, 'strength.chain').weakest.strengthN).toBe(cast!.weakest.strengthN)
+  expect(output<{ rangeM: number }>(ofCast, 'cast.range').rangeM).toBe(cast!.rangeM)
+  const ofSnag = output<{ first: { id: string; probability: number }[] }>(derivationOf(content, 'snag'), 'strength.failure').first
+  const path = snag!.paths.find(({ end }) => end === snag!.end)!
+  expect(ofSnag.map(({ probability }) => probability)).toEqual(path.first)
+  const held = output<{ links: { id: string; strengthN: number }[] }>(derivationOf(content, 'hand'), 'strength.chain').links
+  expect(held.find(({ id }) => id === linkKey(hand!.decides))!.strengthN).toBe(hand!.deciding.weakest.strengthN)
+})

@@ -1,0 +1,19 @@
+import { advise } from '../advice/advise.ts'
+import type { Finding } from '../advice/finding.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
+import { type JudgedPath, type Judgement, judge, pathsOf } from '../moments/judge.ts'
+import type { Setup } from '../setup/setup.ts'
+
+/** Everything the bench shows of one setup: what the moments say, every path to an end, and what is found. */
+export type Evaluation = Judgement & { paths: JudgedPath[]; findings: Finding[] }
+
+/**
+ * Judges a setup through every moment that applies, and advises on it.
+ * The trace must be sound (`parseTrace`) and fit the outfit (`fitIssues`).
+ * @param ruleSet the rule set in force, for the findings that remind of it.
+ * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
+ */
+export function evaluate(setup: Setup, ruleSet?: RuleSet): Evaluation {
+  const judgement = judge(setup)
+  return { ...judgement, paths: pathsOf(judgement), findings: advise(judgement, ruleSet) }
+}

@@ -1,0 +1,52 @@
+import { expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { defaultWater } from '../documents/water.ts'
+import { FAMILIES } from '../families/families.ts'
+import { MOMENT_NAMES } from '../moments/moments.ts'
+import { leversOf } from './levers.ts'
+import { sensitivityOf } from './sensitivity.ts'
+
+const outfit = braidOutfit(50)
+const setup = { ...draftOf('runningLedger', outfit, defaultConditions()), outfit, catalogue }
+
+test('the drag moves the run’s margin by its own inverse: a tenth less gives a ninth more', () => {
+  const { margin, sways } = sensitivityOf(setup, 'run')!
+  const drag = sways.find(({ id }) => id === 'dragN')!
+  expect(drag.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
+  expect(drag.high.margin / margin).toBeCloseTo(1 / 1.1, 9)
+})
+
+test('the fish’s weight moves the hand alone, and in the hand by its inverse', () => {
+  expect(sensitivityOf(setup, 'run')!.sways.some(({ id }) => id === 'fishMassKg')).toBe(false)
+  const { margin, sways } = sensitivityOf(setup, 'hand')!
+  expect(sways.find(({ id }) => id === 'fishMassKg')!.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
+})
+
+test('the stream moves how it settles most: about by its square', () => {
+  const water = { ...defaultWater(catalogue, 'anchor'), depthM: 28, streamMperS: 0.6 }
+  const { margin, sways } = sensitivityOf({ ...setup, conditions: { ...setup.conditions, water } }, 'settle')!
+  expect(sways[0]!.id).toBe('streamMperS')
+  expect(sways[0]!.low.margin / margin).toBeGreaterThan(1.2)
+  expect(sways[0]!.low.margin / margin).toBeLessThan(1.3)
+})
+
+test('strongest first; a link that does not decide does not move it; a moment that does not apply gives nothing', () => {
+  const { sways } = sensitivityOf(setup, 'run')!
+  for (const [i, sway] of sways.entries()) if (i > 0) expect(sway.swing).toBeLessThanOrEqual(sways[i - 1]!.swing)
+  expect(sways.some(({ id }) => id === 'sinker mass')).toBe(false)
+  expect(sensitivityOf({ ...setup, conditions: { ...setup.conditions, castStyle: 'none' } }, 'cast')).toBeUndefined()
+})
+
+test('every lever of every family can be pulled, and at 1 it changes no verdict', () => {
+  for (const { id } of FAMILIES) {
+    const content = { ...draftOf(id, outfit, defaultConditions()), outfit, catalogue }
+    const now = evaluated(content.trace, outfit, content.conditions)
+    for (const lever of leversOf(content, MOMENT_NAMES)) {
+      const same = lever.scaled(1)
+      expect(evaluated(same.trace, same.outfit, same.conditions).run?.verdict, lever.id).toBe(now.run?.verdict)
+    }
+  }
+})

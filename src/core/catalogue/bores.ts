@@ -1,0 +1,31 @@
+import type { SinkerShape } from './ids.ts'
+
+/** Body width of a swivel by size, m. Nominal. */
+const WIDTH_MM: Readonly<Record<string, number>> = {
+  '12': 2,
+  '10': 2.5,
+  '8': 3,
+  '7': 3.5,
+  '6': 4,
+  '5': 4.5,
+  '4': 5,
+  '2': 6,
+  '1': 7,
+  '1/0': 8.5,
+}
+
+export function swivelWidthM(size: string): number | undefined {
+  const mm = WIDTH_MM[size]
+  return mm === undefined ? undefined : mm / 1000
+}
+
+/** Shapes with a bore through them; the rest run on a wire eye that passes nothing. */
+const BORED: readonly SinkerShape[] = ['ball', 'bullet', 'barrel']
+
+/**
+ * Bore of a sinker that the line runs through: 1.2 mm and 0.8 mm for each cube root of its mass over 10 g.
+ * @returns m; undefined for a shape that runs on an eye. Nominal; a ruler corrects it.
+ */
+export function boreM(shape: SinkerShape, massKg: number): number | undefined {
+  return BORED.includes(shape) ? (1.2 + 0.8 * Math.cbrt(massKg / 0.01)) / 1000 : undefined
+}

@@ -1,0 +1,2 @@
+/** Peak pull over mean pull along the stroke. Nominal. */
+export const CAST_PEAK_FACTOR = 2

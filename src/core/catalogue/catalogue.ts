@@ -1,0 +1,105 @@
+import type {
+  BaitType,
+  Bed,
+  CastStyle,
+  ConnectionId,
+  HardwareType,
+  HoldKind,
+  HookPattern,
+  Material,
+  Method,
+  SinkerShape,
+} from './ids.ts'
+import { BAITS } from './tables/baits.ts'
+import { CAST_STYLES } from './tables/castStyles.ts'
+import { CONNECTIONS, type Connection } from './tables/connections.ts'
+import { UNIT_COSTS } from './tables/costs.ts'
+import { DRAG_SCHOOLS } from './tables/dragSchools.ts'
+import { BEDS, GRIP, GRIP_SPREAD, HOLD_KINDS } from './tables/grip.ts'
+import { HARDWARE, type HardwareItem } from './tables/hardware.ts'
+import { HOOK_PATTERNS, HOOK_SIZES, HOOK_STEPS } from './tables/hooks.ts'
+import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
+import { METHODS } from './tables/methods.ts'
+import { SINKER_SHAPES } from './tables/sinkers.ts'
+
+/** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
+export type Measured = { mean: number; spread: number; tests: number; origin: 'nominal' | 'own' }
+
+/** What a crew measured of a connection in a material, laid over the nominal figure. */
+export type OwnConnection = { connection: ConnectionId; material: Material; mean: number; spread: number; tests: number }
+
+/**
+ * Everything that is known of gear without looking at it: the nominal tables of the craft, and what the crew measured laid over
+ * them. Plain data, so that it travels to a worker; whatever calculates is handed one, and nobody else reads the tables.
+ */
+export type Catalogue = {
+  connections: Readonly<Record<ConnectionId, Connection>>
+  materials: Readonly<Record<Material, MaterialItem>>
+  wireNumbers: readonly { number: number; diameterMm: number; strengthLb: number }[]
+  hardware: Readonly<Record<HardwareType, HardwareItem>>
+  hooks: {
+    steps: readonly { step: number; gapeMm: number; wireMm: number }[]
+    patterns: Readonly<Record<HookPattern, { name: string; gape: number; wire: number }>>
+    sizes: readonly string[]
+  }
+  sinkers: Readonly<Record<SinkerShape, { name: string; flight: number }>>
+  baits: Readonly<Record<BaitType, { name: string; streamM2: number; flightM2: number; massKg: number }>>
+  castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
+  beds: Readonly<Record<Bed, { name: string }>>
+  grip: {
+    kinds: Readonly<Record<HoldKind, string>>
+    medians: Readonly<Record<HoldKind, Readonly<Record<Bed, number>>>>
+    spreads: Readonly<Record<HoldKind, number>>
+  }
+  methods: Readonly<Record<Method, { name: string; scope: number; reserve: number }>>
+  dragSchools: readonly { name: string; share: number }[]
+  unitCosts: Readonly<Record<'hook' | 'lure' | 'light' | 'float', number>>
+  own: readonly OwnConnection[]
+}
+
+/** The craft’s working values, before anyone measured. */
+export const NOMINAL_CATALOGUE: Catalogue = {
+  connections: CONNECTIONS,
+  materials: MATERIALS,
+  wireNumbers: WIRE_NUMBERS,
+  hardware: HARDWARE,
+  hooks: { steps: HOOK_STEPS, patterns: HOOK_PATTERNS, sizes: HOOK_SIZES },
+  sinkers: SINKER_SHAPES,
+  baits: BAITS,
+  castStyles: CAST_STYLES,
+  beds: BEDS,
+  grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD },
+  methods: METHODS,
+  dragSchools: DRAG_SCHOOLS,
+  unitCosts: UNIT_COSTS,
+  own: [],
+}
+
+/** The catalogue with a crew’s own measurements laid over it; of two of the same connection in the same material the later counts. */
+export function withOwn(catalogue: Catalogue, measured: readonly OwnConnection[]): Catalogue {
+  return { ...catalogue, own: [...catalogue.own, ...measured] }
+}
+
+/** A connection as it is tied, with the angler’s own figure for this one joint where there is one. */
+export type TiedConnection = {
+  connection: ConnectionId
+  own?: { efficiency: number; spread?: number | undefined; tests?: number | undefined } | undefined
+}
+
+/**
+ * Share of a line’s strength that a joint keeps: the joint’s own figure, else the crew’s for that connection, else the nominal one.
+ * @returns undefined where the connection is not tied in that material and nobody measured it there.
+ */
+export function efficiencyOf({ connections, own }: Catalogue, joint: TiedConnection, material: Material): Measured | undefined {
+  const { efficiency, spread } = connections[joint.connection]
+  if (joint.own)
+    return { mean: joint.own.efficiency, spread: joint.own.spread ?? spread, tests: joint.own.tests ?? 0, origin: 'own' }
+  const crew = own.findLast((each) => each.connection === joint.connection && each.material === material)
+  if (crew) return { mean: crew.mean, spread: crew.spread, tests: crew.tests, origin: 'own' }
+  const nominal = efficiency[material]
+  return nominal === undefined ? undefined : { mean: nominal, spread, tests: 0, origin: 'nominal' }
+}
+
+/** Whether a joint can be tied in a line of a material at all. */
+export const isTiedIn = (catalogue: Catalogue, joint: TiedConnection, material: Material): boolean =>
+  efficiencyOf(catalogue, joint, material) !== undefined

@@ -1,0 +1,45 @@
+/** The families a trace can be started from, and what each is called; `families/data` says what it is made of. */
+const FAMILY_NAMES = {
+  ownDesign: 'own design',
+  runningLedger: 'running ledger',
+  threeWay: 'three-way bottom rig',
+  captiveSinker: 'captive sinker with linked hooks',
+  pulley: 'pulley rig',
+  rotating: 'rotating trace',
+  barrelLead: 'barrel lead and light hook line',
+  heavyBottom: 'heavy bottom bait',
+  boomPaternoster: 'boom paternoster',
+  clippedDown: 'clipped-down surf trace',
+  twinTag: 'twin tag',
+  hookString: 'string of small dressed hooks',
+  freeLine: 'free line',
+  splitShot: 'split shot',
+  sinkerAtHook: 'sinker against the hook',
+  quickChange: 'quick-change live-bait leader',
+  liveBaitLeader: 'live-bait leader',
+  biteTrace: 'bite trace',
+  slidingFloat: 'sliding float',
+  straightLure: 'straight-tied lure',
+  castingLeader: 'casting leader',
+  jigAndTrailer: 'jig and trailer',
+  bulletFree: 'soft lure, free bullet weight',
+  bulletPegged: 'soft lure, pegged bullet weight',
+  slidingWeightTrace: 'soft lure, sliding weight and trace',
+  linkedRings: 'soft lure, weight and hook on linked rings',
+  slottedWeight: 'soft lure, slotted weight',
+  nailWorm: 'soft lure, nail-weighted worm',
+  dropShot: 'soft lure, drop shot',
+  tandemTroll: 'tandem troll',
+  windOn: 'top shot and wind-on',
+  deepDrop: 'deep drop',
+  kiteBait: 'kite bait',
+} as const
+
+export type FamilyId = keyof typeof FAMILY_NAMES
+
+export const FAMILY_IDS = Object.keys(FAMILY_NAMES) as [FamilyId, ...FamilyId[]]
+
+/** The family of a trace that was drawn from nothing. */
+export const OWN_DESIGN = 'ownDesign' satisfies FamilyId
+
+export const familyName = (id: FamilyId): string => FAMILY_NAMES[id]

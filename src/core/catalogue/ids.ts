@@ -1,0 +1,36 @@
+import { BAITS } from './tables/baits.ts'
+import { CAST_STYLES } from './tables/castStyles.ts'
+import { CONNECTIONS } from './tables/connections.ts'
+import { BEDS, type HOLD_KINDS } from './tables/grip.ts'
+import { HARDWARE } from './tables/hardware.ts'
+import { HOOK_PATTERNS } from './tables/hooks.ts'
+import { MATERIALS } from './tables/materials.ts'
+import { METHODS } from './tables/methods.ts'
+import { SINKER_SHAPES } from './tables/sinkers.ts'
+
+/** The ids of everything the catalogue knows: what documents name, and what choices are made from. */
+export type BaitType = keyof typeof BAITS
+export type CastStyle = keyof typeof CAST_STYLES
+export type ConnectionId = keyof typeof CONNECTIONS
+export type Bed = keyof typeof BEDS
+export type HoldKind = keyof typeof HOLD_KINDS
+export type HardwareType = keyof typeof HARDWARE
+export type HookPattern = keyof typeof HOOK_PATTERNS
+export type Material = keyof typeof MATERIALS
+export type Method = keyof typeof METHODS
+export type SinkerShape = keyof typeof SINKER_SHAPES
+
+const idsOf = <K extends string>(table: Readonly<Record<K, unknown>>) => Object.keys(table) as [K, ...K[]]
+
+export const BAIT_IDS = idsOf(BAITS)
+/** `none`: dropped, not cast. */
+export const CAST_STYLE_IDS = ['none' as const, ...idsOf(CAST_STYLES)]
+export const CONNECTION_IDS = idsOf(CONNECTIONS)
+export const BED_IDS = idsOf(BEDS)
+export const HARDWARE_TYPES = idsOf(HARDWARE)
+export const HOOK_PATTERN_IDS = idsOf(HOOK_PATTERNS)
+export const MATERIAL_IDS = idsOf(MATERIALS)
+export const METHOD_IDS = idsOf(METHODS)
+export const SINKER_SHAPE_IDS = idsOf(SINKER_SHAPES)
+
+export type { Joins } from './tables/connections.ts'

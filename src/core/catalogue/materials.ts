@@ -1,0 +1,36 @@
+import { QUANTITIES } from '../units/quantities.ts'
+import type { Catalogue } from './catalogue.ts'
+import type { Material } from './ids.ts'
+
+/** Spread (coefficient of variation) of a line's strength. Nominal. */
+export const LINE_SPREAD = 0.04
+
+/**
+ * Diameter of a line from its strength, `d = √(4F/πσ)`, where none was measured; single-strand wire by its numbers, between
+ * which it is interpolated.
+ * @returns diameter, m. Nominal: σ is a typical value of the material, and a wrong diameter counts by its square.
+ */
+export function nominalDiameterM(catalogue: Catalogue, material: Material, strengthN: number): number {
+  return (
+    (material === 'wire' ? wireDiameterM(catalogue, strengthN) : undefined) ??
+    Math.sqrt((4 * strengthN) / (Math.PI * catalogue.materials[material].stressPa))
+  )
+}
+
+/** Between the printed numbers; undefined outside them, where the stress of the material decides. */
+function wireDiameterM({ wireNumbers }: Catalogue, strengthN: number): number | undefined {
+  const strengthLb = strengthN / QUANTITIES.strength.units.lb
+  const upper = wireNumbers.findIndex((row) => row.strengthLb >= strengthLb * (1 - 1e-9))
+  const [below, above] = [wireNumbers[Math.max(0, upper - 1)], wireNumbers[upper]]
+  if (!below || !above || strengthLb < below.strengthLb * (1 - 1e-9)) return undefined
+  const share = above === below ? 0 : (strengthLb - below.strengthLb) / (above.strengthLb - below.strengthLb)
+  return (below.diameterMm + share * (above.diameterMm - below.diameterMm)) / 1000
+}
+
+/** What a line is made of, how strong its label says it is, and how thick it was measured. */
+export type LineSpec = { material: Material; strengthN: number; diameterM?: number | undefined }
+
+/** A line's diameter: as measured, else nominal from its strength. */
+export function lineDiameterM(catalogue: Catalogue, line: LineSpec): number {
+  return line.diameterM ?? nominalDiameterM(catalogue, line.material, line.strengthN)
+}

@@ -1,0 +1,10 @@
+/** Baits: drag area (m²) broadside to the stream and in flight, and a usual mass (kg). Nominal; masses ours, for the scenario. */
+export const BAITS = {
+  lugworm: { name: 'lugworm', streamM2: 0.0006, flightM2: 0.0008, massKg: 0.012 },
+  peelerCrab: { name: 'peeler crab', streamM2: 0.0012, flightM2: 0.0018, massKg: 0.025 },
+  cuttlefishStrip: { name: 'cuttlefish strip', streamM2: 0.0008, flightM2: 0.001, massKg: 0.02 },
+  razorClam: { name: 'razor clam', streamM2: 0.0008, flightM2: 0.001, massKg: 0.018 },
+  sandeel: { name: 'sandeel', streamM2: 0.0008, flightM2: 0.0009, massKg: 0.02 },
+  halfFish: { name: 'half fish', streamM2: 0.002, flightM2: 0.0025, massKg: 0.08 },
+  wholePouting: { name: 'whole pouting', streamM2: 0.0025, flightM2: 0.0035, massKg: 0.15 },
+} as const

@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { conditionsSchema } from './conditions.ts'
+
+const { startFactor, guideFriction, guideWrapRad, allowedFraction, fishSpeedMperS, freeboardM, dragMeasuredAt, wet } =
+  conditionsSchema.shape
+
+/** The conditions that go with a crew rather than with one trace: what a new trace starts with. */
+const conditionDefaults = z.strictObject({
+  startFactor: startFactor.unwrap().optional(),
+  guideFriction: guideFriction.unwrap().optional(),
+  guideWrapRad: guideWrapRad.unwrap().optional(),
+  allowedFraction: allowedFraction.unwrap().optional(),
+  fishSpeedMperS: fishSpeedMperS.unwrap().optional(),
+  freeboardM: freeboardM.unwrap().optional(),
+  dragMeasuredAt: dragMeasuredAt.unwrap().optional(),
+  wet: wet.unwrap().optional(),
+})
+
+/** What a crew goes by. There is one of it, so that a change of it is one save. */
+export const crewSettingsSchema = z.strictObject({
+  formatVersion: z.literal(1),
+  /** The rule set that findings remind of; absent: none is in force. */
+  ruleSetId: z.uuid().optional(),
+  conditions: conditionDefaults.default({}),
+})
+
+export type CrewSettings = z.infer<typeof crewSettingsSchema>
+
+/** The one document of its kind: its id is the same for every crew. */
+export const CREW_SETTINGS_ID = '5e771465-0000-4000-8000-000000000001'
+
+export const DEFAULT_CREW_SETTINGS: CrewSettings = { formatVersion: 1, conditions: {} }

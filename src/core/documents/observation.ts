@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { METHOD_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { massKg } from './fields.ts'
+
+const revisionOf = z.strictObject({ id: z.uuid(), revision: z.int().positive() })
+
+/** What every observation says beside what happened: when, where, and on what. */
+const circumstances = {
+  formatVersion: z.literal(1),
+  id: z.uuid(),
+  at: z.iso.datetime(),
+  markId: z.uuid().optional(),
+  trace: revisionOf.optional(),
+  outfit: revisionOf.optional(),
+}
+
+/** A sinker seen to hold or to drag, and what was asked of it then. */
+const holdSchema = z.strictObject({
+  ...circumstances,
+  kind: z.literal('hold'),
+  markId: z.uuid(),
+  method: z.enum(METHOD_IDS),
+  shape: z.enum(SINKER_SHAPE_IDS),
+  massKg,
+  /** Of a cast sinker the pull on it over its weight in water; of one hanging the least that holds over its mass. */
+  demand: z.number().positive().max(1_000),
+  held: z.boolean(),
+})
+
+/** What was told earlier and was not so: it stays, and counts no more. */
+const retractionSchema = z.strictObject({ ...circumstances, kind: z.literal('retraction'), of: z.uuid() })
+
+/** Something that happened on the water. Observations are only ever added; what is learned is worked out from them. */
+export const observationSchema = z.discriminatedUnion('kind', [holdSchema, retractionSchema])
+
+export type Observation = z.infer<typeof observationSchema>
+export type Hold = Extract<Observation, { kind: 'hold' }>

@@ -1,0 +1,58 @@
+import type { Joint } from './fields.ts'
+import type { Attach, LinePiece, Piece, Trace } from './trace.ts'
+import { LINE_ROLES } from './vocabulary.ts'
+
+/** Connections that harm no line: parts that fit into each other, or a strand that runs on. */
+const FIXTURES: readonly Joint['connection'][] = ['fitted', 'runsOn']
+
+export function isLine(piece: Piece | undefined): piece is LinePiece {
+  return piece !== undefined && (LINE_ROLES as readonly string[]).includes(piece.role)
+}
+
+/** The joint a piece hangs by, where it hangs by one. */
+export function jointOf(piece: Piece): Joint | undefined {
+  return piece.attach.how === 'joined' || piece.attach.how === 'fixed' ? piece.attach.joint : undefined
+}
+
+/** Whether a joint is a knot, crimp or splice, and so a link: what only fits into each other harms no line. */
+export const isTied = (joint: Joint | undefined): joint is Joint => joint !== undefined && !FIXTURES.includes(joint.connection)
+
+/** The piece a piece hangs from: another piece's id, or the outfit. */
+export function parentId(attach: Attach): string {
+  if (attach.how === 'joined') return attach.to
+  return attach.how === 'through' ? attach.carrier : attach.on
+}
+
+/** A piece of a trace by its id. */
+export function pieceById(trace: Trace, id: string): Piece | undefined {
+  return indexOf(trace).get(id)
+}
+
+/** A piece that must be there: ids that a sound trace names are. */
+export function pieceNamed(trace: Trace, id: string): Piece {
+  const piece = pieceById(trace, id)
+  if (!piece) throw new Error(`There is no piece “${id}” in ${trace.name}`)
+  return piece
+}
+
+/** A line of a trace by its id. */
+export function lineById(trace: Trace, id: string | undefined): LinePiece | undefined {
+  const piece = id === undefined ? undefined : pieceById(trace, id)
+  return isLine(piece) ? piece : undefined
+}
+
+/** What hangs from a piece, or from the outfit's line, in the document's order. */
+export function hungFrom(trace: Trace, id: string): Piece[] {
+  return trace.pieces.filter(({ attach }) => parentId(attach) === id)
+}
+
+const indexes = new WeakMap<readonly Piece[], ReadonlyMap<string, Piece>>()
+
+/** Documents are never changed in place, so an index of the list of pieces holds as long as the list does. */
+function indexOf({ pieces }: Trace): ReadonlyMap<string, Piece> {
+  const known = indexes.get(pieces)
+  if (known) return known
+  const index = new Map(pieces.map((piece) => [piece.id, piece]))
+  indexes.set(pieces, index)
+  return index
+}

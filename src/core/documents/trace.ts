@@ -1,0 +1,142 @@
+import { z } from 'zod'
+import { FAMILY_IDS } from '../catalogue/familyIds.ts'
+import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { parseHookSize } from '../units/hookSize.ts'
+import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, share, strengthN } from './fields.ts'
+import { TRACE_VERSION } from './versions.ts'
+import { LINE_ROLES, MOST_PIECES, MOST_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
+
+const RESERVED: readonly string[] = [OUTFIT, ...WOUND_ROLES]
+
+const place = z.number().nonnegative('must not be negative').max(5_000)
+
+const pieceId = z
+  .string()
+  .regex(/^[a-z][a-zA-Z0-9-]{0,39}$/, 'starts with a small letter; letters, digits and dashes')
+  .refine((id) => !RESERVED.includes(id), 'is a word of the outfit’s')
+const anchorId = z.string().min(1).max(40)
+
+/**
+ * How a piece hangs from the rest.
+ * `joined`: tied or fitted to the end of another piece. `fixed`: at a place part-way along a line, with a joint that may
+ * weaken that line. `sliding`: free on a line between stops. `through`: a line that runs through a carrier (a pulley),
+ * its carrier `atM` from the near end; the stops are the pieces on it that bear on the carrier from either side.
+ * Places are metres from the line's near (reel's) end; on the outfit's line, metres up from its free end.
+ */
+const attachSchema = z.discriminatedUnion('how', [
+  z.strictObject({ how: z.literal('joined'), to: anchorId, end: z.enum(['near', 'far']).optional(), joint: jointSchema }),
+  z.strictObject({ how: z.literal('fixed'), on: anchorId, atM: place, joint: jointSchema }),
+  z.strictObject({
+    how: z.literal('sliding'),
+    on: anchorId,
+    atM: place,
+    stops: z.strictObject({ above: anchorId.optional(), below: anchorId.optional() }),
+  }),
+  z.strictObject({
+    how: z.literal('through'),
+    carrier: anchorId,
+    atM: place,
+    stops: z.strictObject({ near: anchorId, far: anchorId }),
+  }),
+])
+
+const common = { id: pieceId, label: z.string().max(80).optional(), attach: attachSchema }
+const hookSize = z.string().refine((text) => parseHookSize(text).ok, 'is not a hook size, such as 2/0 or 4')
+
+const linePiece = z.strictObject({
+  ...common,
+  role: z.enum(LINE_ROLES),
+  material: materialSchema,
+  strengthN,
+  /** Absent: nominal, from the strength. */
+  diameterM: diameterM.optional(),
+  /** Between the connections, as fished. */
+  lengthM,
+  /** Share of its strength left by wear and nicks; absent: as new. */
+  condition: share.optional(),
+})
+const hookPiece = z.strictObject({
+  ...common,
+  role: z.literal('hook'),
+  pattern: z.enum(HOOK_PATTERN_IDS),
+  size: hookSize,
+  gapeM: z.number().positive().max(0.2).optional(),
+  wireM: z.number().positive().max(0.02).optional(),
+  /** The point stands off the plane of the bend. */
+  offset: z.boolean().optional(),
+  barbless: z.boolean().optional(),
+})
+const sinkerPiece = z.strictObject({
+  ...common,
+  role: z.literal('sinker'),
+  shape: z.enum(SINKER_SHAPE_IDS),
+  massKg,
+})
+const hardwarePiece = z.strictObject({
+  ...common,
+  role: z.literal('hardware'),
+  type: z.enum(HARDWARE_TYPES),
+  size: z.string().max(10).optional(),
+  strengthN: strengthN.optional(),
+})
+const lurePiece = z.strictObject({ ...common, role: z.literal('lure'), massKg, strengthN: strengthN.optional() })
+const baitPiece = z.strictObject({
+  ...common,
+  role: z.literal('bait'),
+  bait: z.enum(BAIT_IDS),
+  massKg: massKg.optional(),
+})
+const lightPiece = z.strictObject({ ...common, role: z.literal('light'), massKg })
+const floatPiece = z.strictObject({ ...common, role: z.literal('float'), massKg })
+
+const pieceSchema = z.discriminatedUnion('role', [
+  linePiece,
+  hookPiece,
+  sinkerPiece,
+  hardwarePiece,
+  lurePiece,
+  baitPiece,
+  lightPiece,
+  floatPiece,
+])
+
+/** A clip that carries the cast from `from` to `to` on its own strength; it opens on landing. */
+const releaseClipSchema = z.strictObject({ id: pieceId, from: anchorId, to: anchorId, strengthN })
+
+/** The shape of a trace document. `parseTrace` adds what holds between its pieces. */
+export const traceSchema = z.strictObject({
+  formatVersion: z.literal(TRACE_VERSION),
+  name: documentName,
+  family: z.enum(FAMILY_IDS),
+  notes: z.string().max(4_000).optional(),
+  /** The angler's own words to find it by. */
+  tags: z
+    .array(z.string().trim().min(1).max(24, 'is over 24 letters'))
+    .max(MOST_TAGS, `has more than ${MOST_TAGS} tags`)
+    .optional(),
+  pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
+  releaseClips: z.array(releaseClipSchema).max(10).optional(),
+  /** Findings that the angler knows of and lives with, each with its reason and how bad it was then. */
+  setAside: z
+    .array(
+      z.strictObject({
+        finding: z.string().min(1).max(120),
+        reason: z.string().trim().min(1, 'needs a reason').max(200),
+        figure: z.number(),
+      }),
+    )
+    .max(50)
+    .optional(),
+  /** The line meant to part when the sinker snags. */
+  weakLink: anchorId.optional(),
+  /** The link meant to go first under a fish: a piece, or the joint it hangs by. */
+  fuse: z.strictObject({ at: z.enum(['piece', 'joint']), id: anchorId }).optional(),
+})
+
+export type Trace = z.infer<typeof traceSchema>
+export type Piece = z.infer<typeof pieceSchema>
+export type LinePiece = z.infer<typeof linePiece>
+export type HookPiece = z.infer<typeof hookPiece>
+export type HardwarePiece = z.infer<typeof hardwarePiece>
+export type Attach = Piece['attach']
+export type ReleaseClip = z.infer<typeof releaseClipSchema>

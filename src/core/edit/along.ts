@@ -1,0 +1,39 @@
+import { hungFrom, lineById } from '../documents/pieces.ts'
+import type { Piece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+
+/** A piece on a line, and how far down it sits from the reel's end (on the outfit's line, below zero: its free end is 0), m. */
+export type OnLine = { piece: Piece; downM: number; solid: boolean }
+
+/** Everything on a line in order from the reel: sliders, what is fixed on it, what is tied to its ends. */
+export function onLine(trace: Trace, lineId: string): OnLine[] {
+  const endM = lineById(trace, lineId)?.lengthM ?? 0
+  return hungFrom(trace, lineId)
+    .filter(({ attach }) => attach.how !== 'through')
+    .map((piece): OnLine => {
+      const { attach } = piece
+      if (attach.how === 'joined') return { piece, downM: attach.end === 'near' ? 0 : endM, solid: true }
+      return { piece, downM: lineId === OUTFIT ? -attach.atM : attach.atM, solid: attach.how === 'fixed' }
+    })
+    .toSorted((a, b) => a.downM - b.downM || Number(b.solid) - Number(a.solid))
+}
+
+/** A place counted down a line, as the document holds it. */
+export const atOf = (lineId: string, downM: number) => (lineId === OUTFIT ? -downM : downM)
+
+/** Whether a piece sits part-way along a line. */
+export function ridesOn(piece: Piece): string | undefined {
+  return piece.attach.how === 'fixed' || piece.attach.how === 'sliding' ? piece.attach.on : undefined
+}
+
+/** The trace with a piece put at another place along its line. */
+export function putAt(trace: Trace, id: string, downM: number): Trace {
+  return {
+    ...trace,
+    pieces: trace.pieces.map((piece): Piece => {
+      const { attach } = piece
+      if (piece.id !== id || (attach.how !== 'fixed' && attach.how !== 'sliding')) return piece
+      return { ...piece, attach: { ...attach, atM: Math.max(0, atOf(attach.on, downM)) } }
+    }),
+  }
+}

@@ -1,0 +1,35 @@
+import { type EndPath, type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
+import type { Setup } from '../setup/setup.ts'
+import { type Fuse, fuseOf } from './fuse.ts'
+import { type AnyResult, MOMENT_NAMES, MOMENTS, type MomentName, type Moments } from './moments.ts'
+
+/** A path from the reel to an end, and what goes first on it. */
+export type JudgedPath = EndPath & { goesFirst: Fuse }
+
+/** What the moments say of a setup, and what they worked it out from. */
+export type Judgement = { setup: PreparedSetup; moments: Moments }
+
+/**
+ * Judges a setup through the moments that are asked for, or through every one.
+ * The trace must be sound (`parseTrace`) and fit the outfit (`fitIssues`).
+ * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
+ */
+export function judge(setup: Setup, names: readonly MomentName[] = MOMENT_NAMES): Judgement {
+  const prepared = prepareSetup(setup)
+  return { setup: prepared, moments: Object.fromEntries(names.map((name) => [name, MOMENTS[name].judge(prepared)])) }
+}
+
+/** The results of the moments that apply, in the order of a trip. */
+export function resultsOf({ moments }: Pick<Judgement, 'moments'>): AnyResult[] {
+  return MOMENT_NAMES.flatMap((name): AnyResult[] => {
+    const result = moments[name]
+    return result ? [result] : []
+  })
+}
+
+/** Every path from the reel to an end, in the order of the document. */
+export const pathsOf = ({ setup }: Pick<Judgement, 'setup'>): JudgedPath[] =>
+  setup.ends.map((end) => {
+    const path = setup.path(end.id)
+    return { ...path, goesFirst: fuseOf(path) }
+  })

@@ -1,0 +1,18 @@
+/** Every threshold that a verdict turns on, once. Nominal defaults of the craft unless said. */
+
+/** Cast: weakest link over the peak pull. A cast is repeated hundreds of times on wet, worn line, with people near. */
+export const CAST_OVER_PEAK = { holds: 3, watch: 2 }
+/** Run: drag over the ceiling up to which it is to be watched, and the survival at the peak under which it never holds. */
+export const WATCH_OVER_CEILING = 1.15
+export const SAFE_SURVIVAL = 0.98
+/** Snag: chance that the weak link goes first, or that the break falls at the fuse or beyond it. */
+export const WEAK_LINK_CHANCE = { holds: 0.98, watch: 0.9 }
+export const FUSE_CHANCE = { holds: 0.9, watch: 0.6 }
+/** Where no link reaches this chance of going first, chance decides. */
+export const DECIDED_CHANCE = 0.9
+/** Settle: share of the peak stream that at least holds for part of a session: from about four hours in six. Ours. */
+export const PART_OF_THE_TIDE = 2 / 3
+/** Hand: the weakest of the part in hand over the dead weight. */
+export const HAND_OVER_WEIGHT = { holds: 3, watch: 2 }
+/** Hand: a sinker on a longer drop does not come in with one lift, m. */
+export const LONGEST_DROP_M = 1.5

@@ -1,0 +1,210 @@
+import { z } from 'zod'
+import { type Calculation, define, nonNegative, positive, waterDensityKgperM3 } from './calculation.ts'
+import { castLoad } from './cast/load.ts'
+import { castRange } from './cast/range.ts'
+import { gearBarMass } from './gear/barMass.ts'
+import { hookGang } from './hooking/hookGang.ts'
+import { spoolFill } from './spool/fill.ts'
+import { strengthChain } from './strength/chain.ts'
+import { strengthDrag } from './strength/drag.ts'
+import { strengthFailure } from './strength/failure.ts'
+import { strengthWaterDragN } from './strength/waterDrag.ts'
+import { WATER_CALCULATIONS } from './water/waterCalculations.ts'
+
+const share = z.number().positive().max(1)
+const id = z.string().min(1)
+
+const chainElement = z.discriminatedUnion('type', [
+  z.strictObject({
+    type: z.literal('line'),
+    id,
+    strengthN: positive,
+    strands: z.int().positive().optional(),
+    condition: share.optional(),
+  }),
+  z.strictObject({ type: z.literal('joint'), id, efficiencyAbove: share, efficiencyBelow: share }),
+  z.strictObject({ type: z.literal('hardware'), id, strengthN: positive }),
+])
+
+const chainInput = z.strictObject({ path: z.array(chainElement).min(1) }).superRefine(({ path }, context) => {
+  for (const [i, element] of path.entries())
+    if (element.type === 'joint' && path[i - 1]?.type !== 'line' && path[i + 1]?.type !== 'line')
+      context.addIssue({ code: 'custom', path: ['path', i], message: `Joint ${element.id} has no line on either side` })
+})
+
+const failureInput = z
+  .strictObject({
+    links: z
+      .array(
+        z.union([
+          z.strictObject({ id, meanN: positive, variation: positive }),
+          z.strictObject({ id, line: id, efficiency: positive, variation: positive }),
+        ]),
+      )
+      .min(1),
+    loadN: z.number(),
+  })
+  .superRefine(({ links }, context) => {
+    const lines = new Set(links.flatMap((link) => ('meanN' in link ? [link.id] : [])))
+    for (const [i, link] of links.entries())
+      if ('line' in link && !lines.has(link.line))
+        context.addIssue({ code: 'custom', path: ['links', i, 'line'], message: `There is no line ${link.line} among the links` })
+  })
+
+const spoolInput = z
+  .strictObject({
+    capacityLengthM: positive,
+    capacityDiameterM: positive,
+    arborRadiusM: positive,
+    fullRadiusM: positive,
+    layers: z.array(z.strictObject({ id, diameterM: positive, lengthM: positive.optional() })).min(1),
+    lineOutM: nonNegative,
+  })
+  .superRefine((spool, context) => {
+    if (!(spool.fullRadiusM > spool.arborRadiusM))
+      context.addIssue({ code: 'custom', path: ['fullRadiusM'], message: 'The full radius must exceed the arbor’s' })
+    if (spool.layers.filter((layer) => layer.lengthM === undefined).length > 1)
+      context.addIssue({ code: 'custom', path: ['layers'], message: 'At most one layer may leave its length out' })
+  })
+
+/** Every calculation under its name, with its schemas, title and source. */
+export const CALCULATIONS = {
+  'strength.chain': define({
+    title: 'Strength of each link of a path, and the weakest',
+    formula:
+      'line: strengthN × strands × condition;  joint: min(efficiencyAbove × line above, efficiencyBelow × line below);  weakest = the lowest',
+    source: 'Weakest-link chain; a joint counts by the weaker line beside it',
+    valid: 'efficiencies of several joints are never multiplied together',
+    input: chainInput,
+    output: z.object({
+      links: z.array(z.object({ id, strengthN: positive, governedBy: z.enum(['self', 'above', 'below']) })),
+      weakest: z.object({ id, strengthN: positive }),
+    }),
+    run: ({ path }) => strengthChain(path),
+  }),
+  'strength.failure': define({
+    title: 'Chance that each link goes first, and that nothing goes at a load',
+    formula:
+      'first_i = ∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL;  survival = Π (1 − F_i(loadN)), F_i normal about meanN with variation × meanN;  a joint that names its line is a share of it: S(L) = ∫ φ(x) Π_j (1 − F_j(L/x)) dx over x > L',
+    source:
+      'Order statistics of normal strengths, integrated numerically; joints of one line are independent once its strength is known',
+    valid: 'a steadily growing pull, no shock; a joint across two lines belongs to the side that governs it',
+    input: failureInput,
+    output: z.object({ first: z.array(z.object({ id, probability: nonNegative })), survival: nonNegative }),
+    run: ({ links, loadN }) => strengthFailure(links, loadN),
+  }),
+  'strength.drag': define({
+    title: 'Peak load in a run, and the highest safe drag',
+    formula:
+      'multiplier = startFactor × (spoolFullRadiusM / spoolRadiusM) × e^(guideFriction × guideWrapRad);  peakN = dragN × multiplier + waterDragN;  ceilingN = max(0, (allowedFraction × weakestN − waterDragN) / multiplier)',
+    source: 'Capstan equation (Euler–Eytelwein); constant drag torque',
+    valid: 'drag measured straight off a full spool; friction and wrap as means over the bent rod’s guides',
+    input: z.strictObject({
+      weakestN: positive,
+      lineClassN: positive,
+      spoolFullRadiusM: positive,
+      spoolRadiusM: positive,
+      guideWrapRad: nonNegative,
+      guideFriction: nonNegative,
+      startFactor: positive,
+      waterDragN: nonNegative,
+      allowedFraction: share,
+      dragN: nonNegative,
+    }),
+    output: z.object({
+      multiplier: positive,
+      ceilingN: nonNegative,
+      ceilingShareOfClass: nonNegative,
+      peakN: nonNegative,
+      peakShareOfWeakest: nonNegative,
+    }),
+    run: strengthDrag,
+  }),
+  'strength.waterDrag': define({
+    title: 'Drag of line pulled lengthwise through water',
+    formula: 'dragN = ½ ρ Ct diameterM × lineOutM × speedMperS², Ct = 0.03',
+    source: 'S. F. Hoerner, Fluid-Dynamic Drag (1965)',
+    valid: 'a straight line pulled lengthwise; a bow adds the drag of its cross-flow part',
+    input: z.strictObject({ lineOutM: nonNegative, diameterM: positive, speedMperS: nonNegative, waterDensityKgperM3 }),
+    output: z.object({ dragN: nonNegative }),
+    run: (input) => ({ dragN: strengthWaterDragN(input) }),
+  }),
+  'spool.fill': define({
+    title: 'How full a spool is, and its radius with line out',
+    formula:
+      'share = lengthM × diameterM² / (capacityLengthM × capacityDiameterM²);  r² = arbor² + share left × (full² − arbor²);  dragGrowth = radiusFullM / radiusM',
+    source: 'Volume of an annulus; length × diameter² in the reel maker’s own winding',
+    valid: 'line packed as the reel maker’s own winding; a wrong diameter counts by its square',
+    input: spoolInput,
+    output: z.object({
+      layers: z.array(z.object({ id, lengthM: positive, share: positive })),
+      fillShare: positive,
+      radiusFullM: positive,
+      radiusM: positive,
+      dragGrowth: positive,
+    }),
+    run: spoolFill,
+  }),
+  'cast.load': define({
+    title: 'Peak pull of a cast',
+    formula: 'peakN = massKg × (peakFactor × releaseSpeedMperS² / (2 × strokeM) + g);  ruleN = 10 lbf for each ounce',
+    source: 'Work and energy along the stroke; beside it the rule of 10 lb for each ounce',
+    valid: 'one even stroke; release speeds of the styles are nominal',
+    input: z.strictObject({ massKg: positive, releaseSpeedMperS: positive, strokeM: positive, peakFactor: positive }),
+    output: z.object({ peakN: positive, ruleN: positive }),
+    run: castLoad,
+  }),
+  'cast.range': define({
+    title: 'Range of a cast in still air',
+    formula: 'm dv/dt = −½ ρ_air dragAreaM2 |v| v − m g, from releaseHeightM down to 0',
+    source: 'Point mass with quadratic drag; line drag left out (a further 10–25 %)',
+    valid: 'still air; line drag left out, a further 10–25 %',
+    input: z.strictObject({
+      massKg: positive,
+      dragAreaM2: nonNegative,
+      releaseSpeedMperS: positive,
+      launchDeg: z.number().min(-89).max(89),
+      releaseHeightM: nonNegative,
+    }),
+    output: z.object({ rangeM: nonNegative, timeS: nonNegative }),
+    run: castRange,
+  }),
+  'hook.gang': define({
+    title: 'Span of linked hooks on a bait',
+    formula: 'spanM = count × hookPitchM + (count − 1) × linkLengthM;  coverage = spanM / baitLengthM',
+    source: 'Geometry',
+    valid: 'hooks in one line along the bait',
+    input: z.strictObject({ baitLengthM: positive, hookPitchM: positive, linkLengthM: nonNegative, count: z.int().positive() }),
+    output: z.object({ spanM: positive, coverage: positive }),
+    run: hookGang,
+  }),
+  'gear.barMass': define({
+    title: 'A weight cut from bar, and its weight in water',
+    formula: 'massKg = ρ π/4 diameterM² lengthM;  submergedN = (ρ − ρ_water) g × volume',
+    source: 'Geometry and Archimedes',
+    valid: 'a solid round bar',
+    input: z.strictObject({ diameterM: positive, lengthM: positive, densityKgperM3: positive, waterDensityKgperM3 }),
+    output: z.object({ massKg: positive, submergedN: z.number() }),
+    run: gearBarMass,
+  }),
+  ...WATER_CALCULATIONS,
+} satisfies Record<string, unknown>
+
+export type CalculationName = keyof typeof CALCULATIONS
+
+export type CalculationOutcome = { ok: true; output: unknown } | { ok: false; issues: z.core.$ZodIssue[] }
+
+export function isCalculationName(name: string): name is CalculationName {
+  return Object.hasOwn(CALCULATIONS, name)
+}
+
+/**
+ * Runs a calculation on an unchecked input.
+ * @returns the output, or the input's issues.
+ * @throws CoreError when a valid input lies outside the calculation's range.
+ */
+export function calculate(name: CalculationName, input: unknown): CalculationOutcome {
+  const calculation = CALCULATIONS[name] as Calculation
+  const parsed = calculation.input.safeParse(input)
+  return parsed.success ? { ok: true, output: calculation.run(parsed.data) } : { ok: false, issues: parsed.error.issues }
+}

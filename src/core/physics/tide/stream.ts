@@ -1,0 +1,45 @@
+import { CoreError } from '../../errors.ts'
+
+/** One row of a stream table: rates at springs and neaps, and where the stream sets, by the hour from high water. */
+export type StreamRow = { hour: number; springMperS: number; neapMperS: number; directionDeg: number }
+export type StreamInput = {
+  hourFromHighWater: number
+  tidalRangeM: number
+  neapRangeM: number
+  springRangeM: number
+  table: readonly StreamRow[]
+}
+/** `directionDeg` is where it sets to, clockwise from north; null where there is no stream. */
+export type Stream = { rateMperS: number; directionDeg: number | null }
+
+/** Hours from high water that the end rows still hold for. */
+const FARTHEST_HOUR = 6.5
+/** A rate under this is none, m/s. */
+const NO_RATE = 1e-12
+
+/**
+ * Rate and set of the stream at an hour from high water: each row scaled between neaps and springs by the day's range (extrapolated,
+ * floored at nothing), and between rows the velocity taken as a vector.
+ * @throws CoreError 'hour-outside-table' beyond 6.5 hours; 'out-of-range' where the spring range does not exceed the neap's.
+ */
+export function tideStream({ hourFromHighWater: hour, tidalRangeM, neapRangeM, springRangeM, table }: StreamInput): Stream {
+  if (!(Math.abs(hour) <= FARTHEST_HOUR))
+    throw new CoreError('hour-outside-table', `${hour} hours from high water is outside the table`, { value: hour })
+  if (!(springRangeM > neapRangeM))
+    throw new CoreError('out-of-range', 'The spring range must exceed the neap range', { value: springRangeM })
+  const rows = table.toSorted((a, b) => a.hour - b.hour)
+  const velocity = ({ springMperS, neapMperS, directionDeg }: StreamRow) => {
+    const share = (tidalRangeM - neapRangeM) / (springRangeM - neapRangeM)
+    const rate = Math.max(0, neapMperS + share * (springMperS - neapMperS))
+    const to = (directionDeg * Math.PI) / 180
+    return [rate * Math.sin(to), rate * Math.cos(to)] as const
+  }
+  const after = rows.findIndex((row) => row.hour >= hour)
+  const [lower, upper] = [rows[after < 0 ? rows.length - 1 : Math.max(0, after - 1)]!, rows[after < 0 ? rows.length - 1 : after]!]
+  const share = upper.hour > lower.hour ? Math.min(1, Math.max(0, (hour - lower.hour) / (upper.hour - lower.hour))) : 0
+  const [from, to] = [velocity(lower), velocity(upper)]
+  const [east, north] = [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])]
+  const rateMperS = Math.hypot(east, north)
+  if (rateMperS < NO_RATE) return { rateMperS: 0, directionDeg: null }
+  return { rateMperS, directionDeg: ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360 }
+}

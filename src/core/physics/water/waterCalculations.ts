@@ -1,0 +1,210 @@
+import { z } from 'zod'
+import { define, nonNegative, positive, waterDensityKgperM3 } from '../calculation.ts'
+import { isConstituent, tideHeightM } from '../tide/height.ts'
+import { tideStream } from '../tide/stream.ts'
+import { waterHang } from './hang.ts'
+import { waterHangMass } from './hangMass.ts'
+import { waterLine } from './line.ts'
+import { waterShoreHold } from './shoreHold.ts'
+import { waterSink } from './sink.ts'
+import { waterUptideHold } from './uptideHold.ts'
+
+const line = { lineDiameterM: positive.max(0.05), lineDensityKgperM3: positive.max(30_000) }
+const stream = {
+  surfaceCurrentMperS: nonNegative.max(20),
+  depthM: z.number().min(1).max(10_000),
+  profileExponent: z.number().min(0).max(1),
+}
+const hanging = {
+  sinkerDensityKgperM3: positive.max(30_000),
+  sinkerDragCoefficient: nonNegative.max(10),
+  baitDragAreaM2: nonNegative.max(10),
+  ...line,
+  ...stream,
+  waterDensityKgperM3,
+}
+const BERTEAUX =
+  'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965); profile after R. Soulsby, Dynamics of Marine Sands (1997)'
+const EQUILIBRIUM =
+  'd(T t)/ds + f − w ẑ = 0, dr/ds = t, f = ½ρCn d |Un| Un + ½ρCt d |Ut| Ut;  u(z) = u_surface (max(z, 0.2 m)/depth)^n'
+
+/** Line, sinkers and streams in the water; the tide. */
+export const WATER_CALCULATIONS = {
+  'water.hang': define({
+    title: 'Line from a hanging sinker up to a boat at anchor',
+    formula: EQUILIBRIUM,
+    source: BERTEAUX,
+    valid: 'a steady current along one line, no swell; the line does not stretch',
+    input: z.strictObject({ sinkerMassKg: positive.max(1_000), ...hanging }),
+    output: z.object({ lineOutM: positive, setbackM: z.number(), topTensionN: positive, topAngleFromVerticalDeg: z.number() }),
+    run: (input) => waterHang(input),
+  }),
+  'water.line': define({
+    title: 'A layered line from a hanging sinker up to a boat, and what causes the drag',
+    formula: EQUILIBRIUM,
+    source: BERTEAUX,
+    valid:
+      'as water.hang; a drift takes its own speed off the stream at every height; drifting across, one upright plane is taken',
+    input: z
+      .strictObject({
+        sinkerMassKg: positive.max(1_000),
+        sinkerDensityKgperM3: hanging.sinkerDensityKgperM3,
+        sinkerDragCoefficient: hanging.sinkerDragCoefficient,
+        baitDragAreaM2: hanging.baitDragAreaM2,
+        layers: z
+          .array(
+            z.strictObject({
+              diameterM: line.lineDiameterM,
+              densityKgperM3: line.lineDensityKgperM3,
+              lengthM: positive.max(20_000).optional(),
+            }),
+          )
+          .min(1)
+          .max(20),
+        profile: z
+          .array(z.strictObject({ heightM: nonNegative, speedMperS: z.number().min(-20).max(20) }))
+          .min(1)
+          .max(200)
+          .optional(),
+        driftMperS: z.number().min(-20).max(20).optional(),
+        driftAcrossMperS: z.number().min(-20).max(20).optional(),
+        ...stream,
+        waterDensityKgperM3,
+      })
+      .superRefine(({ layers, profile }, context) => {
+        for (const [i, { lengthM }] of layers.entries())
+          if (lengthM === undefined && i < layers.length - 1)
+            context.addIssue({
+              code: 'custom',
+              path: ['layers', i, 'lengthM'],
+              message: 'Only the last layer may leave its length out',
+            })
+        for (const [i, row] of (profile ?? []).entries())
+          if (i > 0 && !(row.heightM > profile![i - 1]!.heightM))
+            context.addIssue({ code: 'custom', path: ['profile', i, 'heightM'], message: 'Heights must rise' })
+      }),
+    output: z.object({
+      lineOutM: positive,
+      setbackM: z.number(),
+      topTensionN: positive,
+      topAngleFromVerticalDeg: z.number(),
+      dragN: z.object({ sinker: z.number(), bait: z.number(), layers: z.array(z.number()) }),
+    }),
+    run: (input) => waterLine(input),
+  }),
+  'water.hangMass': define({
+    title: 'Sinker that keeps line out to so many times the depth',
+    formula: 'lineOutM(sinkerMassKg) / depthM = scope, solved in log mass between 1 g and 100 kg',
+    source: BERTEAUX,
+    valid: 'a still-water least: swell and the boat’s swing want more',
+    input: z.strictObject({ scope: z.number().gt(1), ...hanging, surfaceCurrentMperS: positive.max(20) }),
+    output: z.object({ sinkerMassKg: positive }),
+    run: waterHangMass,
+  }),
+  'water.shoreHold': define({
+    title: 'Sinker that holds out across a stream, from the shore',
+    formula:
+      'sinh x / x = scope, a = spanM / 2x, lineTensionN = ½ρCn d u² a;  pullN = |line + bait|;  sinkerMassKg = pullN / grip / (g (1 − ρ/ρ_sinker))',
+    source: 'H. O. Berteaux, Buoy Engineering (1976)',
+    valid: 'an even stream across; only the line’s normal drag; the sinker’s own drag left out',
+    input: z.strictObject({
+      lineDiameterM: line.lineDiameterM,
+      currentMperS: nonNegative.max(20),
+      spanM: positive.max(10_000),
+      scope: positive,
+      grip: positive.max(100),
+      sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
+      baitDragAreaM2: nonNegative.max(10),
+      waterDensityKgperM3,
+    }),
+    output: z.object({
+      lineTensionN: positive,
+      endAngleDeg: positive,
+      bowM: positive,
+      pullN: positive,
+      sinkerMassKg: positive,
+    }),
+    run: waterShoreHold,
+  }),
+  'water.uptideHold': define({
+    title: 'Sinker that holds up-current of an anchored boat',
+    formula: `${EQUILIBRIUM};  submerged weight = liftN + (pullUptideN + bait drag) / grip`,
+    source: BERTEAUX,
+    valid: 'a steady stream; the sinker’s own drag left out',
+    input: z.strictObject({
+      ...line,
+      ...stream,
+      uptideDistanceM: positive.max(10_000),
+      lineOutM: positive.max(20_000),
+      grip: positive.max(100),
+      sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
+      baitDragAreaM2: nonNegative.max(10),
+      waterDensityKgperM3,
+    }),
+    output: z.object({ pullUptideN: z.number(), liftN: z.number(), sinkerMassKg: positive }),
+    run: (input) => waterUptideHold(input),
+  }),
+  'water.sink': define({
+    title: 'Time to sink to the bottom',
+    formula: 'v(z) = √(2W / (ρ (dragAreaM2 + Ct d z)));  timeS = ∫ dz / v',
+    source: 'Terminal speed with quadratic drag; line drag after S. F. Hoerner, Fluid-Dynamic Drag (1965)',
+    valid: 'still water, line free off the spool',
+    input: z.strictObject({
+      massKg: positive.max(1_000),
+      densityKgperM3: positive.max(30_000),
+      dragAreaM2: positive.max(10),
+      lineDiameterM: nonNegative.max(0.05),
+      depthM: positive.max(10_000),
+      waterDensityKgperM3,
+    }),
+    output: z.object({ timeS: positive, freeSpeedMperS: positive, bottomSpeedMperS: positive }),
+    run: waterSink,
+  }),
+  'tide.height': define({
+    title: 'Height of the tide at an instant',
+    formula: 'heightM = meanLevelM + Σ f amplitudeM cos(V0 + u − phaseDeg)',
+    source: 'IHO list of tidal constituents, nodal corrections f and u of its annex',
+    valid: 'the astronomical tide from 1950 to 2100; no surge; phases are lags behind Greenwich, time is universal',
+    input: z.strictObject({
+      meanLevelM: z.number().min(-50).max(50),
+      constituents: z
+        .array(
+          z.strictObject({
+            name: z.string().refine(isConstituent, 'is not a known constituent, such as M2'),
+            amplitudeM: nonNegative.max(20),
+            phaseDeg: z.number().min(-360).max(360),
+          }),
+        )
+        .min(1)
+        .max(200),
+      time: z.iso.datetime({ offset: true }),
+    }),
+    output: z.object({ heightM: z.number() }),
+    run: ({ time, ...harmonics }) => ({ heightM: tideHeightM(harmonics, Date.parse(time)) }),
+  }),
+  'tide.stream': define({
+    title: 'Rate and set of the stream at an hour from high water',
+    formula:
+      'rate = neap + (range − neapRange)/(springRange − neapRange) × (spring − neap), floored at 0;  between hours the velocity as a vector',
+    source: 'Stream tables of tidal atlases',
+    valid: 'from 6.5 hours before high water to 6.5 after',
+    input: z.strictObject({
+      hourFromHighWater: z.number(),
+      tidalRangeM: nonNegative,
+      neapRangeM: nonNegative,
+      springRangeM: positive,
+      table: z
+        .array(
+          z.strictObject({
+            hour: z.number().min(-6).max(6),
+            springMperS: nonNegative,
+            neapMperS: nonNegative,
+            directionDeg: z.number().min(0).max(360),
+          }),
+        )
+        .min(1),
+    }),
+    output: z.object({ rateMperS: nonNegative, directionDeg: z.number().nullable() }),
+    run: tideStream,
+  }),
+}

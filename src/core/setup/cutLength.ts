@@ -1,0 +1,68 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { DEFAULT_LOOP_M, defaultTurns, lineUsedM } from '../catalogue/connections.ts'
+import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
+import type { Joint } from '../documents/fields.ts'
+import { jointRef, type LinkRef } from '../documents/linkRef.ts'
+import { isTied, jointOf, parentId } from '../documents/pieces.ts'
+import type { LinePiece, Piece } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import type { Rig } from './setup.ts'
+
+/** What one connection takes of a line. */
+export type LineUse = { joint: LinkRef; connection: Joint['connection']; turns: number; usedM: number }
+export type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
+const knotLine = (catalogue: Catalogue, line: LineSpec) => ({
+  material: line.material,
+  diameterM: lineDiameterM(catalogue, line),
+})
+
+/** Turns of a joint in one line: as said, else as usual for that line. */
+export function turnsIn(catalogue: Catalogue, joint: Joint, line: LineSpec): number {
+  return joint.turns ?? defaultTurns(catalogue, joint.connection, knotLine(catalogue, line))
+}
+
+/** Cut length of one line: what is finished, and what its connections use. */
+export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): Cut {
+  const uses = tiedIn({ trace, catalogue }, line).map(([piece, joint]): LineUse => {
+    const turns = turnsIn(catalogue, joint, line)
+    const loopM = loopOf(catalogue, joint, line)
+    return {
+      joint: jointRef(piece.id),
+      connection: joint.connection,
+      turns,
+      usedM: lineUsedM(catalogue, joint.connection, knotLine(catalogue, line), { turns, loopM }),
+    }
+  })
+  // A double is its own loop: the doubling knot's use already counts both strands.
+  const straightM = line.role === 'double' ? 0 : line.lengthM
+  return { id: line.id, finishedM: line.lengthM, uses, cutM: straightM + uses.reduce((sum, use) => sum + use.usedM, 0) }
+}
+
+function loopOf({ connections }: Catalogue, joint: Joint, line: LinePiece): number {
+  if (connections[joint.connection].joins === 'doubles') return line.role === 'double' ? line.lengthM : 0
+  return joint.loopM ?? DEFAULT_LOOP_M
+}
+
+/** The pieces whose joint is tied in this line: its own, those at its ends, those part-way. */
+function tiedIn({ trace, catalogue: { connections } }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): [Piece, Joint][] {
+  return trace.pieces.flatMap((piece): [Piece, Joint][] => {
+    const joint = jointOf(piece)
+    if (!isTied(joint)) return []
+    const own = piece.id === line.id
+    if (!own && parentId(piece.attach) !== line.id) return []
+    // What is tied to a double's end takes the double's own length; what a doubling knot takes is counted in the double.
+    const counted = own || (line.role !== 'double' && connections[joint.connection].joins !== 'doubles')
+    return counted ? [[piece, joint]] : []
+  })
+}
+
+/** Line that the trace's first connection uses of the outfit's own line, m; doubles take their own length twice. */
+export function usedOfOutfitM({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, outfitLine: LineSpec): number {
+  const line = knotLine(catalogue, outfitLine)
+  return trace.pieces.reduce((sum, piece) => {
+    const { attach } = piece
+    if (attach.how !== 'joined' || attach.to !== OUTFIT || piece.role === 'double') return sum
+    const turns = turnsIn(catalogue, attach.joint, outfitLine)
+    return sum + lineUsedM(catalogue, attach.joint.connection, line, { turns, loopM: attach.joint.loopM ?? DEFAULT_LOOP_M })
+  }, 0)
+}

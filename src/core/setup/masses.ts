@@ -1,0 +1,28 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { hookDimensions } from '../catalogue/hooks.ts'
+import type { Piece } from '../documents/trace.ts'
+import type { Rig } from './setup.ts'
+
+/** Mass of a piece, kg; line's own mass is left out. Nominal where the document gives none. */
+export function massOfKg(catalogue: Catalogue, piece: Piece): number {
+  switch (piece.role) {
+    case 'sinker':
+    case 'lure':
+    case 'light':
+    case 'float':
+      return piece.massKg
+    case 'bait':
+      return piece.massKg ?? catalogue.baits[piece.bait].massKg
+    case 'hook':
+      return hookDimensions(catalogue, piece.pattern, piece.size)?.massKg ?? 0
+    case 'hardware':
+      return catalogue.hardware[piece.type].massKg
+    default:
+      return 0
+  }
+}
+
+/** All that flies in a cast, kg. */
+export function flyingMassKg({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): number {
+  return trace.pieces.reduce((sum, piece) => sum + massOfKg(catalogue, piece), 0)
+}

@@ -1,0 +1,60 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { lineDiameterM } from '../catalogue/materials.ts'
+import type { Outfit, WoundLine } from '../documents/outfit.ts'
+import { type SpoolFill, type SpoolInput, spoolFill } from '../physics/spool/fill.ts'
+
+/** The line that gives the outfit its line class. */
+export function mainLine(outfit: Outfit): WoundLine {
+  return mustBe(outfit.wound.find(({ role }) => role === 'main'))
+}
+
+/** The outfit with something of its main line changed; what is wound under and over it stays. */
+export function withMainLine(outfit: Outfit, change: Partial<WoundLine>): Outfit {
+  const main = mainLine(outfit)
+  return { ...outfit, wound: outfit.wound.map((line) => (line === main ? { ...line, ...change } : line)) }
+}
+
+/** The line that a trace is tied to: the last one wound. */
+export function freeLine(outfit: Outfit): WoundLine {
+  return mustBe(outfit.wound.at(-1))
+}
+
+/** An outfit that was read has a main line, so it has a last one too. */
+function mustBe(line: WoundLine | undefined): WoundLine {
+  if (!line) throw new Error('The outfit has no main line')
+  return line
+}
+
+/** What `spool.fill` is asked of an outfit with `lineOutM` out. */
+export function spoolInput(catalogue: Catalogue, { reel, wound }: Outfit, lineOutM: number): SpoolInput {
+  const { capacityLengthM, capacityDiameterM, arborRadiusM, fullRadiusM } = reel
+  const layers = wound.map((line) => ({
+    id: line.role,
+    diameterM: lineDiameterM(catalogue, line),
+    ...(line.lengthM === undefined ? {} : { lengthM: line.lengthM }),
+  }))
+  return { capacityLengthM, capacityDiameterM, arborRadiusM, fullRadiusM, layers, lineOutM }
+}
+
+/**
+ * The outfit's spool with `lineOutM` out.
+ * @throws CoreError 'overfull', 'line-out-over-spool' as spoolFill does.
+ */
+export const spoolOf = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): SpoolFill =>
+  spoolFill(spoolInput(catalogue, outfit, lineOutM))
+
+/** A wound line that is at least partly out, and how much of it is, m. */
+export type LineOut = { line: WoundLine; outM: number }
+
+/** Lines at least partly out, from the lowest to the free one. */
+export function linesOut(outfit: Outfit, spool: SpoolFill, lineOutM: number): LineOut[] {
+  const out: LineOut[] = []
+  let left = lineOutM
+  for (const [i, line] of [...outfit.wound.entries()].toReversed()) {
+    const outM = Math.min(left, spool.layers[i]?.lengthM ?? 0)
+    out.unshift({ line, outM })
+    left -= outM
+    if (left <= 0) break
+  }
+  return out
+}

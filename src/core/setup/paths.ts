@@ -1,0 +1,146 @@
+import type { Joint } from '../documents/fields.ts'
+import { jointRef, type LinkRef, linkKey, pieceRef } from '../documents/linkRef.ts'
+import { isLine, isTied, jointOf, lineById, parentId, pieceNamed } from '../documents/pieces.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { CoreError } from '../errors.ts'
+
+/**
+ * One link on the way from the outfit's line to a piece. A line that is passed beyond a knot in it comes again with
+ * `again` set: it is one line, in lengths that the knot lies between. `fromM` and `toM` are the places on the line that the
+ * path enters and leaves that length at.
+ */
+export type PathElement =
+  | { kind: 'line'; id: string; ref: LinkRef; line: LinePiece; again: boolean; fromM: number; toM: number }
+  /** `ties`: the lines it is tied in, the outfit's among them. */
+  | { kind: 'joint'; id: string; ref: LinkRef; joint: Joint; ties: readonly string[] }
+  | { kind: 'part'; id: string; ref: LinkRef; piece: Exclude<Piece, LinePiece> }
+
+/** Where on a line a path leaves it. */
+type Point = { end: 'near' | 'far' } | { atM: number; leaving: string }
+
+/** What a moment looks at: every hook, lure and sinker. */
+export function endsOf(trace: Trace): Piece[] {
+  return trace.pieces.filter(({ role }) => role === 'hook' || role === 'lure' || role === 'sinker')
+}
+
+/**
+ * The links that carry a pull from the outfit's line to a piece, in order, the piece itself last.
+ * A slider is reached through the stop it bears on; a line through a pulley, by the stop on the side that is not loaded.
+ * @throws CoreError 'no-path' where a slider has no stop to bear on. The trace must be sound (`parseTrace`).
+ */
+export function pathFinder(trace: Trace): (id: string) => PathElement[] {
+  const finder = new PathFinder(trace)
+  return (id) => finder.toPiece(id)
+}
+
+/** One such path, where no more are asked for. */
+export const pathToPiece = (trace: Trace, id: string): PathElement[] => pathFinder(trace)(id)
+
+class PathFinder {
+  private readonly trace: Trace
+  /** Knots tied in a line part-way, by line, in order of place. */
+  private readonly knots = new Map<string, { id: string; atM: number; joint: Joint }[]>()
+
+  constructor(trace: Trace) {
+    this.trace = trace
+    for (const { id, attach } of trace.pieces) {
+      if (attach.how !== 'fixed' || !isTied(attach.joint)) continue
+      const row = this.knots.get(attach.on) ?? []
+      row.push({ id, atM: attach.atM, joint: attach.joint })
+      this.knots.set(
+        attach.on,
+        row.sort((a, b) => a.atM - b.atM),
+      )
+    }
+  }
+
+  toPiece(id: string): PathElement[] {
+    const piece = pieceNamed(this.trace, id)
+    return isLine(piece)
+      ? this.toPoint(id, { end: 'far' })
+      : [...this.toJoint(piece), { kind: 'part', id, ref: pieceRef(id), piece }]
+  }
+
+  /** Everything above a piece, the joint it hangs by included. */
+  private toJoint(piece: Piece): PathElement[] {
+    const { attach, id } = piece
+    if (attach.how === 'through') return this.toPiece(attach.carrier)
+    if (attach.how === 'sliding') {
+      if (attach.stops.below === undefined) throw new CoreError('no-path', `${id} slides with nothing below to bear on`, { id })
+      return this.toPiece(attach.stops.below)
+    }
+    const above =
+      attach.how === 'joined'
+        ? this.toAnchor(attach.to, attach.end ?? 'far')
+        : this.toPoint(attach.on, { atM: attach.atM, leaving: id })
+    return [...above, ...tied(piece, attach.joint)]
+  }
+
+  private toAnchor(id: string, end: 'near' | 'far'): PathElement[] {
+    if (id === OUTFIT) return []
+    return lineById(this.trace, id) ? this.toPoint(id, { end }) : this.toPiece(id)
+  }
+
+  private toPoint(id: string, point: Point): PathElement[] {
+    const line = lineById(this.trace, id)
+    if (!line) return []
+    if (line.attach.how === 'through') return this.throughCarrier(line, point)
+    const from = this.toJoint(line)
+    return [...from, ...this.along(line, 0, atOf(line, point), leavingOf(point))]
+  }
+
+  /** The line runs until the stop on its other side bears on the carrier; the pull then goes through that stop. */
+  private throughCarrier(line: LinePiece, point: Point): PathElement[] {
+    if (line.attach.how !== 'through') return []
+    const at = atOf(line, point)
+    const stopId = at > line.attach.atM ? line.attach.stops.near : line.attach.stops.far
+    const stop = pieceNamed(this.trace, stopId)
+    const stopAt = placeOn(line, stop)
+    const bears: PathElement[] = isLine(stop) ? [] : [{ kind: 'part', id: stopId, ref: pieceRef(stopId), piece: stop }]
+    const joint = jointOf(stop)
+    const carried = [...this.toPiece(line.attach.carrier), ...bears, ...(joint ? tied(stop, joint) : [])]
+    // The end itself may be the stop's own load (the sinker's swivel is both): then the stop is all there is.
+    return [...carried, ...this.along(line, stopAt, at, leavingOf(point), stopId)]
+  }
+
+  private along(line: LinePiece, fromM: number, toM: number, leaving?: string, start?: string): PathElement[] {
+    const [low, high] = fromM <= toM ? [fromM, toM] : [toM, fromM]
+    const between = (this.knots.get(line.id) ?? []).filter(
+      (knot) => knot.atM >= low && knot.atM <= high && knot.id !== leaving && knot.id !== start,
+    )
+    const inOrder = fromM <= toM ? between : between.toReversed()
+    const stretch = (from: number, to: number, again: boolean): PathElement => ({
+      kind: 'line',
+      id: line.id,
+      ref: pieceRef(line.id),
+      line,
+      again,
+      fromM: from,
+      toM: to,
+    })
+    const ends = [...inOrder.slice(1).map(({ atM }) => atM), toM]
+    return [
+      stretch(fromM, inOrder[0]?.atM ?? toM, false),
+      ...inOrder.flatMap(({ id, joint, atM }, i): PathElement[] => [
+        { kind: 'joint', id: linkKey(jointRef(id)), ref: jointRef(id), joint, ties: [line.id] },
+        stretch(atM, ends[i] ?? toM, true),
+      ]),
+    ]
+  }
+}
+
+function tied(piece: Piece, joint: Joint): PathElement[] {
+  if (!isTied(joint)) return []
+  const ref = jointRef(piece.id)
+  return [{ kind: 'joint', id: linkKey(ref), ref, joint, ties: [parentId(piece.attach), piece.id] }]
+}
+
+const leavingOf = (point: Point) => ('leaving' in point ? point.leaving : undefined)
+
+const atOf = (line: LinePiece, point: Point) => ('atM' in point ? point.atM : point.end === 'far' ? line.lengthM : 0)
+
+function placeOn(line: LinePiece, piece: Piece): number {
+  if (piece.attach.how === 'joined') return piece.attach.end === 'near' ? 0 : line.lengthM
+  return piece.attach.atM
+}

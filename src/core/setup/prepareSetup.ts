@@ -1,0 +1,56 @@
+import { linkKey } from '../documents/linkRef.ts'
+import { pieceNamed } from '../documents/pieces.ts'
+import type { Piece } from '../documents/trace.ts'
+import type { SpoolFill } from '../physics/spool/fill.ts'
+import { firstToGo } from '../physics/strength/failure.ts'
+import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
+import { type Link, pathLinks } from './pathLinks.ts'
+import { endsOf, type PathElement, pathFinder } from './paths.ts'
+import type { Setup } from './setup.ts'
+
+/** A path from the reel to one end: its links, the weakest, and the chance that each goes first. */
+export type EndPath = { end: Piece; links: Link[]; weakest: Link; first: number[] }
+
+/** A setup with what its moments share, so that no chain is worked out twice. */
+export type PreparedSetup = Setup & {
+  spool: SpoolFill
+  /** Lines at least partly out, with their lengths. */
+  out: LineOut[]
+  /** Hooks, lures and sinkers. */
+  ends: Piece[]
+  /** Reel to end, with the line out as the conditions say. */
+  path: (endId: string) => EndPath
+  tracePath: (endId: string) => PathElement[]
+}
+
+/** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
+export function prepareSetup(setup: Setup): PreparedSetup {
+  const { trace, outfit, conditions, catalogue } = setup
+  const spool = spoolOf(catalogue, outfit, conditions.lineOutM)
+  const out = linesOut(outfit, spool, conditions.lineOutM)
+  const wound = out.map(({ line }) => line)
+  const tracePath = remember(pathFinder(trace))
+  const path = remember((id: string): EndPath => {
+    const links = pathLinks({ catalogue, wound, path: tracePath(id), wet: conditions.wet })
+    return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), first: firstToGo(asUncertain(links)) }
+  })
+  return { ...setup, spool, out, ends: endsOf(trace), path, tracePath }
+}
+
+export function weakestOf(links: readonly Link[]): Link {
+  return links.reduce((lowest, link) => (link.strengthN < lowest.strengthN ? link : lowest))
+}
+
+export const asUncertain = (links: readonly Link[]) =>
+  links.map(({ ref, strengthN, variation }) => ({ id: linkKey(ref), meanN: strengthN, variation }))
+
+function remember<T>(compute: (id: string) => T): (id: string) => T {
+  const known = new Map<string, T>()
+  return (id) => {
+    const found = known.get(id)
+    if (found !== undefined) return found
+    const made = compute(id)
+    known.set(id, made)
+    return made
+  }
+}

@@ -1,0 +1,125 @@
+import { CoreError } from '../../errors.ts'
+import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
+import { BED_LAYER_M, powerProfile } from '../../physics/water/current.ts'
+import { waterLine } from '../../physics/water/line.ts'
+import type { LinePoint } from '../../physics/water/lineInWater.ts'
+import { pushN } from '../../physics/water/push.ts'
+import { sinhOverRoot, waterShoreHold } from '../../physics/water/shoreHold.ts'
+import { submergedWeightN } from '../../physics/water/sphere.ts'
+import { waterUptideHold } from '../../physics/water/uptideHold.ts'
+import { LINE_TOLERANCE, UPTIDE_TOLERANCE } from './minimumSinker.ts'
+import type { Settling } from './settling.ts'
+import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
+
+/** What the pull of the stream acts on, N. */
+export type Share = { id: 'sinker' | 'bait' | 'trace' | 'line'; forceN: number }
+
+/**
+ * The line's true shape in the water with the weight as it is. `side`: x down-current, z over the bed, as from a boat; `above`: x
+ * from the rod to the sinker, z down-current, the bow seen from above.
+ */
+export type LineShape = {
+  view: 'side' | 'above'
+  points: LinePoint[]
+  lineOutM: number
+  scope: number
+  /** Down-current of the boat, below zero up-current of it; from the shore, how far the line bows down-current. */
+  setbackM: number
+  /** Of the line where it leaves the rod: from upright, or from above, off the straight way to the sinker. */
+  angleDeg: number
+  /** Share of the line's pull at the rod that is lead; undefined where the sinker lies on the bed. */
+  feel?: number
+  /** Down-current; a sinker on the bed is left out. */
+  shares: Share[]
+}
+
+/** The shape, or why it has none, in a sentence. */
+export function lineShapeOf(settling: Settling): LineShape | { trouble: string } {
+  try {
+    switch (settling.water.method) {
+      case 'shore':
+        return bowed(settling)
+      case 'uptide':
+        return uptide(settling)
+      default:
+        return hanging(settling)
+    }
+  } catch (error) {
+    if (error instanceof CoreError) return { trouble: error.message }
+    throw error
+  }
+}
+
+function hanging(settling: Settling): LineShape {
+  const { weight, water, outfit } = settling
+  const points: LinePoint[] = []
+  const input = lineInput(settling)
+  const hung = waterLine(input, { tolerance: LINE_TOLERANCE, onPoint: (point) => points.push(point) })
+  const ownLines = input.layers.length - outfit.wound.length
+  const sum = (forces: readonly number[]) => forces.reduce((total, force) => total + force, 0)
+  return {
+    view: 'side',
+    points,
+    lineOutM: hung.lineOutM,
+    scope: hung.lineOutM / water.depthM,
+    setbackM: hung.setbackM,
+    angleDeg: hung.topAngleFromVerticalDeg,
+    feel: submergedWeightN(weight.massKg, weight.densityKgperM3, SEA_WATER_KG_PER_M3) / hung.topTensionN,
+    shares: [
+      { id: 'sinker', forceN: hung.dragN.sinker },
+      { id: 'bait', forceN: hung.dragN.bait },
+      { id: 'trace', forceN: sum(hung.dragN.layers.slice(0, ownLines)) },
+      { id: 'line', forceN: sum(hung.dragN.layers.slice(ownLines)) },
+    ],
+  }
+}
+
+function uptide(settling: Settling): LineShape {
+  const points: LinePoint[] = []
+  const input = uptideInput(settling, 1)
+  const { pullUptideN } = waterUptideHold(input, { tolerance: UPTIDE_TOLERANCE, onPoint: (point) => points.push(point) })
+  const top = points.at(-1)!
+  const nearBed = powerProfile(input.surfaceCurrentMperS, input.depthM, input.profileExponent)(BED_LAYER_M)
+  return {
+    view: 'side',
+    points,
+    lineOutM: input.lineOutM,
+    scope: settling.water.scope,
+    setbackM: -input.uptideDistanceM,
+    angleDeg: (Math.atan2(top.tx, top.tz) * 180) / Math.PI,
+    shares: [
+      { id: 'bait', forceN: pushN(input.baitDragAreaM2, nearBed, SEA_WATER_KG_PER_M3) },
+      { id: 'line', forceN: pullUptideN },
+    ],
+  }
+}
+
+function bowed(settling: Settling): LineShape {
+  const input = shoreInput(settling, 1)
+  const { lineTensionN, endAngleDeg, bowM } = waterShoreHold(input)
+  return {
+    view: 'above',
+    points: catenary(input.spanM, input.scope, lineTensionN),
+    lineOutM: input.spanM * input.scope,
+    scope: input.scope,
+    setbackM: bowM,
+    angleDeg: endAngleDeg,
+    shares: [
+      { id: 'bait', forceN: pushN(input.baitDragAreaM2, input.currentMperS, SEA_WATER_KG_PER_M3) },
+      { id: 'line', forceN: lineTensionN * Math.sin((endAngleDeg * Math.PI) / 180) },
+    ],
+  }
+}
+
+const BOW_POINTS = 25
+
+/** The bow from above: `z = a (cosh x₀ − cosh(x/a))`, from the rod to the sinker. */
+function catenary(spanM: number, scope: number, tensionN: number): LinePoint[] {
+  const half = sinhOverRoot(scope)
+  const a = spanM / (2 * half)
+  return Array.from({ length: BOW_POINTS }, (_, i) => {
+    const u = half * ((2 * i) / (BOW_POINTS - 1) - 1)
+    const [tx, tz] = [tensionN / Math.cosh(u), -tensionN * Math.tanh(u)]
+    return { s: a * (Math.sinh(half) + Math.sinh(u)), x: a * (u + half), z: a * (Math.cosh(half) - Math.cosh(u)), tx, tz }
+  })
+}

@@ -1,0 +1,250 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../../tests/fixtures/drafts.ts'
+import { braidOutfit, LB } from '../../../../tests/fixtures/outfits.ts'
+import { catalogue, setupOf } from '../../../../tests/fixtures/setups.ts'
+import type { FamilyId } from '../../catalogue/familyIds.ts'
+import type { Method } from '../../catalogue/ids.ts'
+import { lineDiameterM } from '../../catalogue/materials.ts'
+import { defaultConditions } from '../../documents/conditions.ts'
+import type { Outfit } from '../../documents/outfit.ts'
+import type { Piece, Trace } from '../../documents/trace.ts'
+import { defaultWater, type Water } from '../../documents/water.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { waterLine } from '../../physics/water/line.ts'
+import { waterShoreHold } from '../../physics/water/shoreHold.ts'
+import { waterUptideHold } from '../../physics/water/uptideHold.ts'
+import { massOfKg } from '../masses.ts'
+import { prepareSetup } from '../prepareSetup.ts'
+import { demandOn } from './demand.ts'
+import { type LineShape, lineShapeOf } from './lineShape.ts'
+import { minimumSinker } from './minimumSinker.ts'
+import { nominalGrip, type Settling, settlingOf, weightOf } from './settling.ts'
+import { sinkOrder } from './sinkOrder.ts'
+import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
+import { twistsOf } from './twist.ts'
+
+const braid = braidOutfit(50)
+/** The braid with 12 m of mono wound over it. */
+const topShot: Outfit = {
+  ...braid,
+  wound: [...braid.wound, { role: 'topShot', material: 'mono', strengthN: 60 * LB, lengthM: 12, joint: { connection: 'fg' } }],
+}
+/** All mono, which sinks. */
+const monoOutfit: Outfit = { ...braid, wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] }
+const ledger = draftOf('runningLedger', braid, { ...defaultConditions(), castStyle: 'none' })
+const inWater = (method: Method, more: Partial<Water> = {}, outfit = braid): Settling => {
+  const water = { ...defaultWater(catalogue, method), ...more }
+  return settlingOf(prepareSetup(setupOf(ledger.trace, outfit, { ...ledger.conditions, water })), water)!
+}
+const drawn = (settling: Settling): LineShape => {
+  const shape = lineShapeOf(settling)
+  if ('trouble' in shape) throw new Error(shape.trouble)
+  return shape
+}
+const leastKg = (settling: Settling) => {
+  const least = minimumSinker(settling)
+  return 'kgFor' in least ? least.kgFor(nominalGrip(settling)) : undefined
+}
+
+describe('what is asked', () => {
+  test('past a top shot the line goes on as the line under it, not as more of the top shot', () => {
+    const { layers } = lineInput(inWater('anchor', {}, topShot))
+    const wound = topShot.wound.toReversed()
+    expect(layers.slice(-wound.length).map(({ diameterM }) => diameterM)).toEqual(
+      wound.map((line) => lineDiameterM(catalogue, line)),
+    )
+    expect(layers.at(-wound.length)!.lengthM).toBeCloseTo(12, 9)
+    expect(layers.at(-1)!.lengthM).toBeUndefined()
+  })
+
+  test('a boat drifting across the stream at the stream’s own speed past it: only what passes in the plane counts', () => {
+    const { layers, ...still } = lineInput(inWater('anchor', { streamMperS: 0 }))
+    // No stream, drifting any way: the same line as at anchor in an even stream of that speed.
+    const even = waterLine({ ...still, layers, surfaceCurrentMperS: 0.4, profileExponent: 0 })
+    for (const [driftMperS, driftAcrossMperS] of [
+      [0.4, 0],
+      [0, 0.4],
+      [0.24, 0.32],
+    ] as const)
+      expect(Math.abs(waterLine({ ...still, layers, driftMperS, driftAcrossMperS }).setbackM)).toBeCloseTo(
+        Math.abs(even.setbackM),
+        6,
+      )
+  })
+})
+
+describe('the least that holds', () => {
+  test('is that of the registered calculation, at any grip', () => {
+    const shore = inWater('shore', { distanceM: 80, streamMperS: 0.35 })
+    const uptide = inWater('uptide', { distanceM: 40, streamMperS: 0.8 })
+    for (const grip of [0.5, 1.3, 3]) {
+      const of = (settling: Settling) => (minimumSinker(settling) as { kgFor: (grip: number) => number }).kgFor(grip)
+      expect(of(shore) / waterShoreHold(shoreInput(shore, grip)).sinkerMassKg).toBeCloseTo(1, 12)
+      expect(of(uptide) / waterUptideHold(uptideInput(uptide, grip)).sinkerMassKg).toBeCloseTo(1, 4)
+    }
+  })
+
+  test('grows with the stream, the depth and the line’s thickness; about with the square of the stream; more scope wants less', () => {
+    const arb = fc.record({
+      stream: fc.double({ min: 0.35, max: 0.8, noNaN: true }),
+      depthM: fc.double({ min: 12, max: 50, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(arb, ({ stream, depthM }) => {
+        const water = { streamMperS: stream, depthM }
+        const kg = leastKg(inWater('anchor', water))!
+        expect(leastKg(inWater('anchor', { ...water, depthM: depthM * 1.2 }))).toBeGreaterThan(kg)
+        expect(leastKg(inWater('anchor', { ...water, weedFactor: 1.3 }))).toBeGreaterThan(kg)
+        expect(leastKg(inWater('anchor', { ...water, scope: 1.3 }))).toBeLessThan(kg)
+        const faster = leastKg(inWater('anchor', { ...water, streamMperS: stream * 1.5 }))! / kg
+        expect(Math.log(faster) / Math.log(1.5)).toBeGreaterThan(1.7)
+        expect(Math.log(faster) / Math.log(1.5)).toBeLessThan(2.9)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  test('a line that sags to the bed still has its least: that of its pull along the bed, nothing lifting', () => {
+    const sagging = inWater('uptide', { distanceM: 40, depthM: 6, streamMperS: 0.2, scope: 1.3 }, monoOutfit)
+    expect(lineShapeOf(sagging)).toHaveProperty('trouble')
+    const least = minimumSinker(sagging) as { kgFor: (grip: number) => number }
+    expect(least.kgFor(1)).toBeGreaterThan(0.001)
+    expect(least.kgFor(2)).toBeCloseTo(least.kgFor(1) / 2, 12)
+  })
+
+  test('slack water wants next to nothing by any method; what has no answer says why', () => {
+    for (const method of ['anchor', 'uptide', 'shore', 'drift'] as const)
+      expect(leastKg(inWater(method, { streamMperS: 0 })), method).toBe(0.001)
+    expect(minimumSinker(inWater('anchor', { depthM: 1500, streamMperS: 4, scope: 1.05 }))).toMatchObject({ code: 'no-root' })
+    expect(minimumSinker(inWater('shore', { scope: 1.001 }))).toMatchObject({ code: 'line-too-short' })
+  })
+})
+
+describe('what is asked of a weight', () => {
+  test('at a grip of just so much, the least is its own mass', () => {
+    for (const settling of [inWater('shore', { distanceM: 80, streamMperS: 0.3 }), inWater('uptide', { streamMperS: 0.7 })]) {
+      const least = minimumSinker(settling) as { kgFor: (grip: number) => number }
+      expect(least.kgFor(demandOn(settling, least)!)).toBeCloseTo(settling.weight.massKg, 9)
+    }
+  })
+
+  test('hanging it is the least over its mass; nothing where that is not known', () => {
+    const settling = inWater('anchor')
+    expect(demandOn(settling, minimumSinker(settling))).toBeCloseTo(leastKg(settling)! / settling.weight.massKg, 9)
+    expect(demandOn(settling, { trouble: 'none', code: 'no-root' })).toBeUndefined()
+    expect(demandOn(inWater('anchor', { streamMperS: 0 }), { kgFor: () => 1e-4 })).toBeUndefined()
+    expect(demandOn(inWater('uptide'), { kgFor: () => 10 })).toBeUndefined()
+  })
+})
+
+describe('the line’s shape', () => {
+  test('hanging: it comes out at the surface, its shares add up to the pull across, its feel is between nothing and all', () => {
+    const settling = inWater('anchor', { depthM: 28, streamMperS: 0.4 })
+    const shape = drawn(settling)
+    const top = shape.points.at(-1)!
+    expect(top.z).toBeCloseTo(28, 6)
+    expect(-top.x).toBeCloseTo(shape.setbackM, 9)
+    expect(shape.shares.reduce((sum, { forceN }) => sum + forceN, 0)).toBeCloseTo(-top.tx, 6)
+    expect(shape.feel).toBeGreaterThan(0.3)
+    expect(shape.feel).toBeLessThanOrEqual(1)
+    expect(shape.scope).toBeCloseTo(shape.lineOutM / 28, 12)
+  })
+
+  test('up-tide: from the sinker on the bed up-current to the boat', () => {
+    const shape = drawn(inWater('uptide', { distanceM: 40, depthM: 20, streamMperS: 0.8 }))
+    expect(shape.points[0]).toMatchObject({ x: -40, z: 0 })
+    expect(shape.points.at(-1)!.x).toBeCloseTo(0, 4)
+    expect(shape.points.at(-1)!.z).toBeCloseTo(20, 4)
+    expect(shape.setbackM).toBe(-40)
+  })
+
+  test('from the shore: a bow from the rod to the sinker, as long as the line, as deep as the calculation says', () => {
+    const settling = inWater('shore', { distanceM: 90, scope: 1.1, streamMperS: 0.3 })
+    const { points, lineOutM, setbackM } = drawn(settling)
+    expect(points[0]).toMatchObject({ s: 0, x: 0 })
+    expect(points.at(-1)!.x).toBeCloseTo(90, 9)
+    expect(points.at(-1)!.s).toBeCloseTo(lineOutM, 9)
+    expect(Math.max(...points.map(({ z }) => z))).toBeCloseTo(setbackM, 9)
+    expect(setbackM).toBeCloseTo(waterShoreHold(shoreInput(settling, 1)).bowM, 12)
+  })
+
+  test('blown out, or too little line, is a sentence', () => {
+    expect(lineShapeOf(inWater('anchor', { streamMperS: 4 }))).toHaveProperty('trouble')
+    expect(lineShapeOf(inWater('shore', { scope: 1.001 }))).toHaveProperty('trouble')
+  })
+})
+
+describe('what weighs and what drags', () => {
+  test('weed thickens the line of a cast weight as that of one hanging', () => {
+    for (const method of ['shore', 'uptide'] as const) {
+      const input = method === 'shore' ? shoreInput : uptideInput
+      const [clean, weedy] = [1, 1.5].map((weedFactor) => input(inWater(method, { weedFactor }), 1).lineDiameterM)
+      expect(weedy! / clean!).toBeCloseTo(1.5, 12)
+    }
+    const [clean, weedy] = [1, 1.5].map((weedFactor) => lineInput(inWater('anchor', { weedFactor })).layers)
+    for (const [i, { diameterM }] of weedy!.entries()) expect(diameterM / clean![i]!.diameterM).toBeCloseTo(1.5, 12)
+  })
+
+  test('a bait on its hook alone is steel and flesh: each displaces at its own density', () => {
+    const { trace } = draftOf('freeLine', braid, defaultConditions())
+    const kgOf = (role: Piece['role']) =>
+      trace.pieces.filter((piece) => piece.role === role).reduce((sum, piece) => sum + massOfKg(catalogue, piece), 0)
+    const [hookKg, baitKg] = [kgOf('hook'), kgOf('bait')]
+    const weight = weightOf({ trace, catalogue })!
+    expect(weight.massKg).toBeCloseTo(hookKg + baitKg, 12)
+    expect(weight.massKg / weight.densityKgperM3).toBeCloseTo(hookKg / 7850 + baitKg / 1075, 12)
+  })
+})
+
+describe('twist', () => {
+  const twists = (bait: string, pieces: (piece: Trace['pieces'][number]) => boolean = () => true) => {
+    const changed = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait }) as typeof piece)
+    const trace = { ...changed, pieces: changed.pieces.filter(pieces) }
+    return twistsOf(prepareSetup(setupOf(trace, braid, ledger.conditions)))
+  }
+
+  test('a strip spins, and the swivel above takes it with the hook length between; a sandeel does not spin', () => {
+    const hookLength = ledger.trace.pieces.find(({ id }) => id === 'hook-length') as { lengthM: number }
+    expect(twists('cuttlefishStrip')).toEqual([
+      { hookId: 'hook', bait: 'cuttlefishStrip', swivel: { id: 'swivel', awayM: hookLength.lengthM, ballBearing: false } },
+    ])
+    expect(twists('sandeel')).toEqual([])
+  })
+
+  test('without a swivel nothing takes it', () => {
+    const free = draftOf('freeLine', braid, defaultConditions())
+    const bait = free.trace.pieces.find(({ role }) => role === 'bait')!
+    const trace = withPiece(free.trace, bait.id, (piece) => ({ ...piece, bait: 'halfFish' }) as typeof piece)
+    expect(twistsOf(prepareSetup(setupOf(trace, braid, free.conditions)))).toEqual([{ hookId: 'hook', bait: 'halfFish' }])
+  })
+})
+
+describe('two weights', () => {
+  const order = (family: FamilyId) => {
+    const { trace, conditions } = draftOf(family, braid, { ...defaultConditions(), castStyle: 'none' })
+    return sinkOrder(prepareSetup(setupOf(trace, braid, conditions)))
+  }
+
+  test('fall at the speed at which weight and drag balance; heavier, slimmer or with less bait they fall faster', () => {
+    const { lower } = order('deepDrop')!
+    const dragN = 0.5 * 1025 * lower.areaM2 * lower.speedMperS ** 2
+    expect(dragN).toBeCloseTo(lower.sinker.massKg * 9.80665 * (1 - 1025 / 11340), 9)
+    const fallOf = (change: object, family: FamilyId = 'deepDrop') => {
+      const { trace, conditions } = draftOf(family, braid, { ...defaultConditions(), castStyle: 'none' })
+      const changed = withPiece(trace, 'release-weight', (piece) => ({ ...piece, ...change }) as typeof piece)
+      const bare = { ...changed, pieces: changed.pieces.filter(({ role }) => role !== 'bait') }
+      const speed = (of: typeof trace) => sinkOrder(prepareSetup(setupOf(of, braid, conditions)))!.lower.speedMperS
+      return { speed: speed(changed), bare: speed(bare) }
+    }
+    expect(fallOf({ massKg: lower.sinker.massKg * 1.5 }).speed).toBeGreaterThan(lower.speedMperS)
+    expect(fallOf({ shape: 'bar' }).speed).toBeLessThan(lower.speedMperS)
+    expect(fallOf({}).bare).toBeGreaterThan(lower.speedMperS)
+  })
+
+  test('only weights on lines of their own are set against each other', () => {
+    expect(order('runningLedger')).toBeUndefined()
+    expect(order('splitShot')).toBeUndefined()
+    expect(order('deepDrop')).toMatchObject({ lower: { sinker: { id: 'release-weight' } } })
+  })
+})

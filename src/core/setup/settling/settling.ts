@@ -1,0 +1,85 @@
+import { END_ON_SHARE } from '../../catalogue/baits.ts'
+import type { Catalogue } from '../../catalogue/catalogue.ts'
+import { gripOf } from '../../catalogue/grip.ts'
+import type { SinkerShape } from '../../catalogue/ids.ts'
+import { SINKER_DRAG_COEFFICIENT, sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
+import { hungFrom, parentId, pieceById } from '../../documents/pieces.ts'
+import type { Piece, Trace } from '../../documents/trace.ts'
+import type { Water } from '../../documents/water.ts'
+import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../../math/constants.ts'
+import { massOfKg } from '../masses.ts'
+import type { PreparedSetup } from '../prepareSetup.ts'
+import type { Rig } from '../setup.ts'
+
+export type Sinker = Extract<Piece, { role: 'sinker' }>
+
+/** What takes a line down: its sinker, or on a free line the baited hook. */
+export type Weight = {
+  /** The piece: the sinker, or the hook. */
+  id: string
+  massKg: number
+  densityKgperM3: number
+  /** Of a sphere of its mass, in the stream; a bait's own drag is the bait's. */
+  dragCoefficient: number
+  /** Drag coefficient times area as it falls, the bait left out, m². */
+  fallAreaM2: number
+  /** How it holds on the bed; a bait holds like plain lead. */
+  shape: SinkerShape
+}
+
+/** A trace on its outfit, its lines and the ways through it worked out. */
+type Rigged = Pick<PreparedSetup, 'trace' | 'outfit' | 'catalogue' | 'spool' | 'tracePath'>
+
+/** A rigged trace with a weight, in some water: all that is asked when it settles. */
+export type Settling = Rigged & { weight: Weight; water: Water }
+
+/** What settles of a trace in some water; undefined where nothing takes it down. */
+export function settlingOf({ trace, outfit, catalogue, spool, tracePath }: Rigged, water: Water): Settling | undefined {
+  const weight = weightOf({ trace, catalogue })
+  return weight && { trace, outfit, catalogue, spool, tracePath, weight, water }
+}
+
+type Weighed = Pick<Rig, 'trace' | 'catalogue'>
+
+/** The weight that holds: the heaviest sinker that stays on at the bottom, or without one the baited hook. */
+export function weightOf({ trace, catalogue }: Weighed): Weight | undefined {
+  const sinkers = trace.pieces.filter((piece): piece is Sinker => piece.role === 'sinker')
+  const kept = sinkers.filter((sinker) => !fallsOff(trace, sinker))
+  const heaviest = (kept.length > 0 ? kept : sinkers).toSorted((a, b) => b.massKg - a.massKg)[0]
+  return heaviest ? weightOfSinker(catalogue, heaviest) : baitedHook({ trace, catalogue })
+}
+
+export const weightOfSinker = (catalogue: Catalogue, { id, massKg, shape }: Pick<Sinker, 'id' | 'massKg' | 'shape'>): Weight => ({
+  id,
+  massKg,
+  densityKgperM3: DENSITY_KG_PER_M3.lead,
+  dragCoefficient: SINKER_DRAG_COEFFICIENT,
+  fallAreaM2: sinkerDragAreaM2(catalogue, shape, massKg),
+  shape,
+})
+
+/** Whether a sinker hangs on a hook: a release weight, meant to drop off at the bottom. */
+export const fallsOff = (trace: Trace, { attach }: Sinker) => pieceById(trace, parentId(attach))?.role === 'hook'
+
+function baitedHook({ trace, catalogue }: Weighed): Weight | undefined {
+  const hook = trace.pieces.find(
+    (piece) => piece.role === 'hook' && hungFrom(trace, piece.id).some(({ role }) => role === 'bait'),
+  )
+  if (!hook) return undefined
+  const hookKg = massOfKg(catalogue, hook)
+  const baitKg = trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? massOfKg(catalogue, piece) : 0), 0)
+  const volumeM3 = hookKg / DENSITY_KG_PER_M3.steel + baitKg / BAIT_DENSITY_KG_PER_M3
+  const massKg = hookKg + baitKg
+  return { id: hook.id, massKg, densityKgperM3: massKg / volumeM3, dragCoefficient: 0, fallAreaM2: 0, shape: 'ball' }
+}
+
+/** Drag coefficient times area of all baits, broadside to the stream, m². Nominal. */
+export function baitAreaM2({ trace, catalogue: { baits } }: Weighed): number {
+  return trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? baits[piece.bait].streamM2 : 0), 0)
+}
+
+/** The same as they are drawn down, end on, m². Nominal. */
+export const baitFallAreaM2 = (of: Weighed) => END_ON_SHARE * baitAreaM2(of)
+
+/** Hold of a weight on the bed over its weight in water. Nominal. */
+export const nominalGrip = ({ catalogue, weight, water }: Settling) => gripOf(catalogue, weight.shape, water.bed)

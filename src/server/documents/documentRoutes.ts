@@ -1,0 +1,97 @@
+import Router, { type RouterContext } from '@koa/router'
+import { z } from 'zod'
+import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
+import { createBody, type SavedRow, saveBody } from '../../shared/versioned.ts'
+import { crewOf } from '../http/crew.ts'
+import { HttpError, notFound } from '../http/httpError.ts'
+import { parseBody, parseParam, parseQuery } from '../http/parse.ts'
+import type { DocumentRepository } from './repository.ts'
+
+/** What must hold of a content beyond its contract; throws an HttpError. */
+export type ContentCheck<K extends DocumentKind> = (crewId: string, content: ContentOf<K>) => Promise<void> | void
+
+const uuid = z.uuid()
+const revisionNumber = z.coerce.number().int().positive()
+const listQuery = z.object({ bin: z.enum(['true', 'false']).optional() })
+
+/** List, read, create, save, bin and restore for one kind of document. */
+export function documentRoutes<K extends DocumentKind>(kind: K, repository: DocumentRepository, check?: ContentCheck<K>): Router {
+  const router = new Router({ prefix: `/api/${kind}` })
+  const { one } = DOCUMENT_KINDS[kind]
+  const keyOf = (ctx: RouterContext) => ({ crewId: crewOf(ctx), kind, id: parseParam(ctx.params.id, uuid, one) })
+  const orMissing = (document: SavedRow | undefined): SavedRow => {
+    if (!document) throw notFound(one)
+    return lifted(kind, document)
+  }
+  const checked = async (crewId: string, value: unknown): Promise<object> => {
+    const read = readContent(kind, value)
+    if (!read.ok) throw refusedContent(read.issues)
+    await check?.(crewId, read.content)
+    return read.content
+  }
+
+  router.get('/', async (ctx) => {
+    const rows = await repository.list(crewOf(ctx), kind, parseQuery(ctx, listQuery).bin === 'true')
+    ctx.body = rows.map((row) => lifted(kind, row))
+  })
+
+  router.post('/', async (ctx) => {
+    const { id, content } = parseBody(ctx, createBody)
+    const crewId = crewOf(ctx)
+    const { created, document } = await repository.create({ crewId, kind, id }, await checked(crewId, content))
+    if (!created) throw new HttpError(409, 'exists', `There is already ${one} ${id}.`)
+    ctx.status = 201
+    ctx.body = orMissing(document)
+  })
+
+  router.get('/:id', async (ctx) => {
+    ctx.body = orMissing(await repository.find(keyOf(ctx)))
+  })
+
+  router.put('/:id', async (ctx) => {
+    const key = keyOf(ctx)
+    const { baseRevision, content } = parseBody(ctx, saveBody)
+    const saved = await repository.save(key, baseRevision, await checked(key.crewId, content))
+    if (saved.outcome === 'missing') throw notFound(one)
+    if (saved.outcome === 'stale')
+      throw new HttpError(409, 'stale', `This ${one} was saved elsewhere as revision ${saved.document.revision}.`, {
+        extra: { current: lifted(kind, saved.document) },
+      })
+    ctx.body = lifted(kind, saved.document)
+  })
+
+  router.delete('/:id', async (ctx) => {
+    ctx.body = orMissing(await repository.setBinned(keyOf(ctx), new Date()))
+  })
+
+  router.post('/:id/restore', async (ctx) => {
+    ctx.body = orMissing(await repository.setBinned(keyOf(ctx), null))
+  })
+
+  router.get('/:id/revisions', async (ctx) => {
+    const revisions = await repository.listRevisions(keyOf(ctx))
+    if (revisions.length === 0) throw notFound(one)
+    ctx.body = revisions
+  })
+
+  router.get('/:id/revisions/:revision', async (ctx) => {
+    const key = keyOf(ctx)
+    ctx.body = orMissing(await repository.findRevision(key, parseParam(ctx.params.revision, revisionNumber, 'revision')))
+  })
+
+  return router
+}
+
+/** A document in the newest format; one that cannot be read goes out as it is, and whoever reads it says so of that one. */
+function lifted(kind: DocumentKind, row: SavedRow): SavedRow {
+  const read = readContent(kind, row.content)
+  return read.ok ? { ...row, content: read.content } : row
+}
+
+function refusedContent(issues: { path: (string | number)[]; message: string }[]): HttpError {
+  const inContent = issues.map(({ path, message }) => ({ path: ['content', ...path], message }))
+  const [first] = inContent
+  return new HttpError(400, 'invalid', `The body does not hold. ${first?.path.join('.')}: ${first?.message}`, {
+    issues: inContent,
+  })
+}

@@ -1,0 +1,156 @@
+import { sql, type Transaction } from 'kysely'
+import type { DocumentKind } from '../../shared/documentKinds.ts'
+import type { SavedRow } from '../../shared/versioned.ts'
+import type { Database } from '../db/database.ts'
+import type { Tables } from '../db/tables.ts'
+
+type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' }
+/** Which document is meant; every statement names the crew. */
+export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
+type Executor = Database | Transaction<Tables>
+
+/** Documents of every kind: heads with their revisions. Contents go in and out as they are. */
+export class DocumentRepository {
+  private readonly db: Database
+
+  constructor(db: Database) {
+    this.db = db
+  }
+
+  async list(crewId: string, kind: DocumentKind, binned: boolean): Promise<SavedRow[]> {
+    const rows = await current(this.db, crewId, kind)
+      .where('head.binnedAt', binned ? 'is not' : 'is', null)
+      .orderBy('revision.savedAt', 'desc')
+      .execute()
+    return rows.map(savedOf)
+  }
+
+  find(key: DocumentKey): Promise<SavedRow | undefined> {
+    return find(this.db, key)
+  }
+
+  async findRevision({ crewId, kind, id }: DocumentKey, revision: number): Promise<SavedRow | undefined> {
+    const row = await revisionsOf(this.db, crewId, kind)
+      .where('head.id', '=', id)
+      .where('revision.revision', '=', revision)
+      .executeTakeFirst()
+    return row && savedOf(row)
+  }
+
+  async listRevisions({ crewId, kind, id }: DocumentKey): Promise<{ revision: number; savedAt: string }[]> {
+    const rows = await this.db
+      .selectFrom('documentRevisions')
+      .select(['revision', 'savedAt'])
+      .where('crewId', '=', crewId)
+      .where('kind', '=', kind)
+      .where('id', '=', id)
+      .orderBy('revision', 'desc')
+      .execute()
+    return rows.map(({ revision, savedAt }) => ({ revision, savedAt: savedAt.toISOString() }))
+  }
+
+  /** Adds a document; one that is there already with the same content is a request sent twice, and is answered as saved. */
+  create(key: DocumentKey, content: object): Promise<{ created: boolean; document: SavedRow | undefined }> {
+    return this.db.transaction().execute(async (transaction) => {
+      const head = await transaction
+        .insertInto('documents')
+        .values({ ...key, revision: 1 })
+        .onConflict((conflict) => conflict.doNothing())
+        .returning('id')
+        .executeTakeFirst()
+      if (head) return { created: true, document: await addRevision(transaction, key, 1, content) }
+      const document = await find(transaction, key)
+      return { created: document?.revision === 1 && (await isContent(transaction, key, 1, content)), document }
+    })
+  }
+
+  /**
+   * Saves the next revision if `baseRevision` is the current one. A save that was acknowledged but whose answer was lost comes
+   * again with the same content: it is answered as saved, not as stale. What is answered is read in the transaction that decided,
+   * so that a save is never answered with another’s revision.
+   */
+  save(key: DocumentKey, baseRevision: number, content: object): Promise<SaveOutcome> {
+    return this.db.transaction().execute(async (transaction): Promise<SaveOutcome> => {
+      const head = await transaction
+        .updateTable('documents')
+        .set({ revision: baseRevision + 1 })
+        .where('crewId', '=', key.crewId)
+        .where('kind', '=', key.kind)
+        .where('id', '=', key.id)
+        .where('revision', '=', baseRevision)
+        .where('binnedAt', 'is', null)
+        .returning('revision')
+        .executeTakeFirst()
+      if (head) return { outcome: 'saved', document: await addRevision(transaction, key, head.revision, content) }
+      const document = await find(transaction, key)
+      if (!document || document.binnedAt !== null) return { outcome: 'missing' }
+      const repeated = document.revision === baseRevision + 1 && (await isContent(transaction, key, document.revision, content))
+      return { outcome: repeated ? 'saved' : 'stale', document }
+    })
+  }
+
+  /** Puts a document into the bin or takes it out; nothing is deleted. */
+  setBinned(key: DocumentKey, binnedAt: Date | null): Promise<SavedRow | undefined> {
+    return this.db.transaction().execute(async (transaction) => {
+      await transaction
+        .updateTable('documents')
+        .set({ binnedAt })
+        .where('crewId', '=', key.crewId)
+        .where('kind', '=', key.kind)
+        .where('id', '=', key.id)
+        .execute()
+      return find(transaction, key)
+    })
+  }
+}
+
+/** Every revision of a kind of document, each with its head. */
+function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {
+  return db
+    .selectFrom('documents as head')
+    .innerJoin('documentRevisions as revision', (join) =>
+      join
+        .onRef('revision.id', '=', 'head.id')
+        .onRef('revision.kind', '=', 'head.kind')
+        .onRef('revision.crewId', '=', 'head.crewId'),
+    )
+    .select(['head.id', 'revision.revision', 'head.binnedAt', 'revision.savedAt', 'revision.content'])
+    .where('head.crewId', '=', crewId)
+    .where('head.kind', '=', kind)
+}
+
+const current = (db: Executor, crewId: string, kind: DocumentKind) =>
+  revisionsOf(db, crewId, kind).whereRef('revision.revision', '=', 'head.revision')
+
+async function find(db: Executor, { crewId, kind, id }: DocumentKey): Promise<SavedRow | undefined> {
+  const row = await current(db, crewId, kind).where('head.id', '=', id).executeTakeFirst()
+  return row && savedOf(row)
+}
+
+/** Adds a revision and answers with just what was written. */
+async function addRevision(db: Executor, key: DocumentKey, revision: number, content: object): Promise<SavedRow> {
+  const written = await db
+    .insertInto('documentRevisions')
+    .values({ ...key, revision, content: JSON.stringify(content) })
+    .returning(['id', 'revision', 'savedAt', 'content'])
+    .executeTakeFirstOrThrow()
+  return savedOf({ ...written, binnedAt: null })
+}
+
+async function isContent(db: Executor, { crewId, kind, id }: DocumentKey, revision: number, content: object): Promise<boolean> {
+  const row = await db
+    .selectFrom('documentRevisions')
+    .select(sql<boolean>`content = ${JSON.stringify(content)}::jsonb`.as('same'))
+    .where('crewId', '=', crewId)
+    .where('kind', '=', kind)
+    .where('id', '=', id)
+    .where('revision', '=', revision)
+    .executeTakeFirst()
+  return row?.same ?? false
+}
+
+type Row = { id: string; revision: number; binnedAt: Date | null; savedAt: Date; content: object }
+
+function savedOf({ id, revision, binnedAt, savedAt, content }: Row): SavedRow {
+  return { id, revision, savedAt: savedAt.toISOString(), binnedAt: binnedAt?.toISOString() ?? null, content }
+}

@@ -1,0 +1,55 @@
+import type { Observation } from '../../core/documents/observation.ts'
+import type { Database } from '../db/database.ts'
+
+/** What happened on the water: rows that are only ever added. */
+export class ObservationRepository {
+  private readonly db: Database
+
+  constructor(db: Database) {
+    this.db = db
+  }
+
+  /** Adds one; one that is there already is a request sent twice. */
+  async add(crewId: string, observer: string, observation: Observation): Promise<void> {
+    const { id, kind, at, markId, trace, outfit, ...details } = observation
+    await this.db
+      .insertInto('observations')
+      .values({
+        id,
+        crewId,
+        kind,
+        at: new Date(at),
+        markId: markId ?? null,
+        traceId: trace?.id ?? null,
+        traceRevision: trace?.revision ?? null,
+        outfitId: outfit?.id ?? null,
+        outfitRevision: outfit?.revision ?? null,
+        observer,
+        details: JSON.stringify(details),
+      })
+      .onConflict((conflict) => conflict.doNothing())
+      .execute()
+  }
+
+  /** Those of a crew, or at one mark, in the order in which they were told: of two that speak of one thing the later counts. */
+  async list(crewId: string, markId?: string): Promise<unknown[]> {
+    const rows = await this.db
+      .selectFrom('observations')
+      .selectAll()
+      .where('crewId', '=', crewId)
+      .$if(markId !== undefined, (query) => query.where('markId', '=', markId ?? null))
+      .orderBy('recordedAt')
+      .orderBy('at')
+      .execute()
+    return rows.map(({ id, kind, at, markId: mark, traceId, traceRevision, outfitId, outfitRevision, observer, details }) => ({
+      ...details,
+      id,
+      kind,
+      at: at.toISOString(),
+      observer,
+      ...(mark === null ? {} : { markId: mark }),
+      ...(traceId === null ? {} : { trace: { id: traceId, revision: traceRevision } }),
+      ...(outfitId === null ? {} : { outfit: { id: outfitId, revision: outfitRevision } }),
+    }))
+  }
+}

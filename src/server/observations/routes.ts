@@ -1,0 +1,24 @@
+import Router from '@koa/router'
+import { observationSchema } from '../../core/documents/observation.ts'
+import { observationsQuery } from '../../shared/observations.ts'
+import { crewOf, observerOf } from '../http/crew.ts'
+import { parseBody, parseQuery } from '../http/parse.ts'
+import type { ObservationRepository } from './repository.ts'
+
+/** What happened on the water: told one by one, and read back; nothing is changed or taken away. */
+export function observationRoutes(repository: ObservationRepository): Router {
+  const router = new Router({ prefix: '/api/observations' })
+
+  router.get('/', async (ctx) => {
+    ctx.body = await repository.list(crewOf(ctx), parseQuery(ctx, observationsQuery).mark)
+  })
+
+  router.post('/', async (ctx) => {
+    const observation = parseBody(ctx, observationSchema)
+    await repository.add(crewOf(ctx), observerOf(ctx), observation)
+    ctx.status = 201
+    ctx.body = { ...observation, observer: observerOf(ctx) }
+  })
+
+  return router
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { crewSettingsSchema } from '../core/documents/crewSettings.ts'
+import { gearSchema } from '../core/documents/gear.ts'
+import type { Issue } from '../core/documents/issue.ts'
+import { markSchema } from '../core/documents/mark.ts'
+import { outfitSchema } from '../core/documents/outfit.ts'
+import { readDocument } from '../core/documents/readDocument.ts'
+import { ruleSetSchema } from '../core/documents/ruleSet.ts'
+import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
+import { traceContent, upgradeTraceContent } from './traceContent.ts'
+import type { Saved, SavedRow } from './versioned.ts'
+
+/** A kind of document: what one is called, its contract, and how an earlier format is lifted to it. */
+type Kind<T extends object> = { one: string; content: z.ZodType<T>; lift: (value: unknown) => Upgraded }
+
+const kind = <T extends object>(definition: Kind<T>): Kind<T> => definition
+/** A kind that has had one format only: whatever says another one is newer. */
+const firstFormat = (value: unknown): Upgraded => {
+  const version = typeof value === 'object' && value !== null && 'formatVersion' in value ? value.formatVersion : 1
+  return typeof version === 'number' && version > 1 ? { newerVersion: version } : { value }
+}
+
+/** Every kind of document, by the name of its addresses. A new one is a schema of its own and a line here. */
+export const DOCUMENT_KINDS = {
+  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent }),
+  outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
+  gear: kind({ one: 'piece of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
+  marks: kind({ one: 'mark', content: markSchema, lift: (value) => upgrade('mark', value) }),
+  'rule-sets': kind({ one: 'rule set', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
+  settings: kind({ one: 'set of settings', content: crewSettingsSchema, lift: firstFormat }),
+}
+
+export type DocumentKind = keyof typeof DOCUMENT_KINDS
+export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] extends Kind<infer T> ? T : never
+
+export const DOCUMENT_KIND_NAMES = Object.keys(DOCUMENT_KINDS) as readonly DocumentKind[]
+
+/** Reads a content of this format or an earlier one; refused, its message says why in a sentence. */
+export function readContent<K extends DocumentKind>(
+  name: K,
+  value: unknown,
+): { ok: true; content: ContentOf<K> } | { ok: false; message: string; issues: Issue[] } {
+  const { one, content, lift } = DOCUMENT_KINDS[name]
+  const upgraded = lift(value)
+  const read = readDocument<ContentOf<DocumentKind>>(upgraded, content, one)
+  if (read.ok) return { ok: true, content: read.value as ContentOf<K> }
+  const [first] = read.issues
+  const message =
+    'newerVersion' in upgraded ? newerWords(one) : `This ${one} cannot be read: ${first?.path.join('.')}: ${first?.message}.`
+  return { ok: false, message, issues: read.issues }
+}
+
+/** The name that a content which cannot be read goes by, where it has one. */
+function nameOfUnread(value: unknown): string | undefined {
+  const found = z.union([z.object({ trace: z.object({ name: z.string() }) }), z.object({ name: z.string() })]).safeParse(value)
+  if (!found.success) return undefined
+  return 'trace' in found.data ? found.data.trace.name : found.data.name
+}
+
+/** A document that cannot be read: one of a list, which the others are not hurt by. */
+export type Unreadable = { id: string; name: string | undefined; message: string }
+export type Listed<K extends DocumentKind> = { documents: Saved<ContentOf<K>>[]; unreadable: Unreadable[] }
+
+/** A list read document by document. */
+export function readList<K extends DocumentKind>(kind: K, rows: readonly SavedRow[]): Listed<K> {
+  const documents: Saved<ContentOf<K>>[] = []
+  const unreadable: Unreadable[] = []
+  for (const row of rows) {
+    const read = readContent(kind, row.content)
+    if (read.ok) documents.push({ ...row, content: read.content })
+    else unreadable.push({ id: row.id, name: nameOfUnread(row.content), message: read.message })
+  }
+  return { documents, unreadable }
+}

@@ -1,0 +1,47 @@
+import pg from 'pg'
+import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import type { RunningServer } from '../../src/server/main.ts'
+import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
+import { test as base, expect, HOUND, TOPE } from './fixtures.ts'
+
+const OWN_KNOTS = '00000000-0000-4000-8000-000000000001'
+const PIER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d210'
+
+/** The application on a database that the version before made, with one trace in it that a later version wrote. */
+let earlier: RunningServer
+const test = base.extend({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+  app: async ({}, use) => use({ url: earlier.url }),
+})
+test.beforeAll(async () => {
+  earlier = await startBuiltApp(async (databaseUrl) => {
+    await fillAsBefore(databaseUrl)
+    const client = new pg.Client(databaseUrl)
+    await client.connect()
+    await client.query(
+      `update public.trace_revisions set content = jsonb_set(content, '{trace,formatVersion}', '99') where id = $1`,
+      [PIER],
+    )
+    await client.end()
+  })
+})
+test.afterAll(() => earlier.close())
+
+test('a database of the version before opens; a trace of a later version is shown as itself beside the others', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces`)
+  await expect(page.getByRole('link', { name: 'Own knots', exact: true })).toBeVisible()
+  const unread = page.getByRole('list', { name: 'What cannot be read here' }).getByRole('listitem')
+  await expect(unread).toHaveCount(1)
+  await expect(unread).toContainText('Tarrow pier, one boom')
+  await expect(unread).toContainText('saved by a newer version')
+})
+
+for (const id of [OWN_KNOTS, HOUND, TOPE])
+  test(`${JUDGED_BEFORE[id]!.name}: its verdicts are those of the version before`, async ({ page, app }) => {
+    await page.goto(`${app.url}/traces/${id}`)
+    for (const { moment, verdict } of JUDGED_BEFORE[id]!.moments)
+      await expect(page.locator(`[data-moment=${moment}]`)).toHaveAttribute('data-verdict', verdict)
+  })

@@ -1,0 +1,118 @@
+import pg from 'pg'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { type ContentOf, type DocumentKind, readList } from '../../src/shared/documentKinds.ts'
+import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
+import { freshDatabase, startTestServer, type TestServer } from './testServer.ts'
+
+const OWN_KNOTS = '00000000-0000-4000-8000-000000000001'
+let server: TestServer
+/** What the tables of the earlier version held, row by row. */
+let rows: Record<string, { id: string; revision: number; content: any }[]>
+
+beforeAll(async () => {
+  const url = await freshDatabase()
+  await fillAsBefore(url)
+  const client = new pg.Client(url)
+  await client.connect()
+  const read = async (table: string) => (await client.query(`select id, revision, content from public.${table}`)).rows
+  rows = {
+    traces: await read('trace_revisions'),
+    outfits: await read('outfit_revisions'),
+    marks: await read('mark_revisions'),
+    'rule-sets': await read('rule_set_revisions'),
+    gear: await read('gear_revisions'),
+  }
+  await client.end()
+  server = await startTestServer(url)
+})
+afterAll(() => server.close())
+
+async function list<K extends DocumentKind>(kind: K, query = '') {
+  const { documents, unreadable } = readList(kind, (await server.send('GET', `/${kind}${query}`)).body)
+  expect(unreadable).toEqual([])
+  return new Map(documents.map((each): [string, ContentOf<K>] => [each.id, each.content]))
+}
+
+describe('a database of the version before', () => {
+  test('keeps every revision of every document, each of which reads', async () => {
+    for (const [kind, before] of Object.entries(rows)) {
+      expect(before.length, kind).toBeGreaterThan(1)
+      for (const { id, revision } of before) {
+        const { status, body } = await server.send('GET', `/${kind}/${id}/revisions/${revision}`)
+        expect(status, `${kind} ${id} ${revision}`).toBe(200)
+        expect(readList(kind as DocumentKind, [body]).unreadable).toEqual([])
+      }
+    }
+  })
+
+  test('keeps what is in the bin there', async () => {
+    expect((await list('traces', '?bin=true')).get('00000000-0000-4000-8000-000000000002')?.trace.name).toBe('In the bin')
+    expect((await list('marks', '?bin=true')).get('00000000-0000-4000-8000-000000000004')?.name).toBe('Old mark')
+  })
+
+  test('judges every trace as it did', async () => {
+    const [traces, outfits, ruleSets, settings] = await Promise.all([
+      list('traces'),
+      list('outfits'),
+      list('rule-sets'),
+      list('settings'),
+    ])
+    const [{ ruleSetId = '' } = {}] = settings.values()
+    expect([...traces.keys()].toSorted()).toEqual(Object.keys(JUDGED_BEFORE).toSorted())
+    for (const [id, { trace, outfitId, conditions }] of traces) {
+      const before = JUDGED_BEFORE[id]!
+      const { status, body } = await server.send('POST', '/evaluate', {
+        trace,
+        outfit: outfits.get(outfitId),
+        conditions,
+        ruleSet: ruleSets.get(ruleSetId),
+      })
+      expect(status, before.name).toBe(200)
+      for (const [i, { margin, ...words }] of before.moments.entries()) {
+        expect(body.moments[i], before.name).toMatchObject(words)
+        expect(body.moments[i].margin / margin, before.name).toBeCloseTo(1, 12)
+      }
+      expect(body.moments).toHaveLength(before.moments.length)
+      expect(Math.min(...body.links.map(({ strengthN }: { strengthN: number }) => strengthN))).toBeCloseTo(before.weakest, 9)
+      expect(body.findings.map(({ id, severity }: { id: string; severity: string }) => `${severity} ${id}`)).toEqual(
+        before.findings,
+      )
+    }
+  })
+
+  test('keeps an own efficiency, a fuse, a reason for setting aside; a family of one’s own stays as a tag', async () => {
+    const { trace } = (await list('traces')).get(OWN_KNOTS)!
+    expect(trace).toMatchObject({ family: 'ownDesign', tags: ['winter', 'my-own-kind'], notes: 'Second revision.' })
+    const leader = trace.pieces.find(({ role }) => role === 'leader')!
+    expect(leader.attach).toMatchObject({ joint: { own: { efficiency: 0.93 } } })
+    expect(trace.fuse).toEqual({ at: 'piece', id: leader.id })
+    expect(trace.setAside).toEqual([{ finding: 'rod-rating', reason: 'I know this rod.', figure: 1 }])
+    const first = (await server.send('GET', `/traces/${OWN_KNOTS}/revisions/1`)).body
+    expect(readList('traces', [first]).documents[0]!.content.trace.fuse).toEqual({ at: 'joint', id: leader.id })
+    const own = (await list('outfits')).get('00000000-0000-4000-8000-000000000003')!
+    expect(own.wound[1]!.joint).toMatchObject({ own: { efficiency: 0.88 } })
+  })
+
+  test('has every hold and drag of its marks among the observations, once', async () => {
+    const newest = new Map(rows.marks!.toSorted((a, b) => a.revision - b.revision).map(({ id, content }) => [id, content]))
+    const before = [...newest].flatMap(([markId, { holds }]) => (holds ?? []).map((hold: object) => ({ ...hold, markId })))
+    expect(before.length).toBeGreaterThan(6)
+    const told = (await server.send('GET', '/observations')).body as object[]
+    expect(told).toHaveLength(before.length)
+    for (const hold of before) expect(told).toContainEqual(expect.objectContaining({ ...hold, kind: 'hold' }))
+    for (const mark of (await list('marks')).values()) expect(mark).not.toHaveProperty('holds')
+  })
+
+  test('has the rule set that was in force in the crew’s settings', async () => {
+    const inForce = rows['rule-sets']!.find(({ content }) => content.inForce)!
+    expect([...(await list('settings')).values()].map(({ ruleSetId }) => ruleSetId)).toEqual([inForce.id])
+  })
+
+  test('names the mark of a trace that began with its name', async () => {
+    const marks = await list('marks')
+    for (const { trace, markId } of (await list('traces')).values()) {
+      const begun = [...marks].find(([, { name }]) => trace.name.startsWith(name))
+      expect(markId, trace.name).toBe(begun?.[0])
+    }
+  })
+})

@@ -1,0 +1,73 @@
+import { randomUUID } from 'node:crypto'
+import { sql } from 'kysely'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import type { Hold, Observation } from '../../src/core/documents/observation.ts'
+import { standingHolds } from '../../src/core/learning/markLessons.ts'
+import { ObservationRepository } from '../../src/server/observations/repository.ts'
+import { startTestServer, type TestServer } from './testServer.ts'
+
+let server: TestServer
+beforeAll(async () => {
+  server = await startTestServer()
+})
+afterAll(() => server.close())
+
+const hold = (more: Partial<Hold> = {}): Hold => ({
+  formatVersion: 1,
+  id: randomUUID(),
+  kind: 'hold',
+  at: '2026-11-20T10:00:00.000Z',
+  markId: randomUUID(),
+  method: 'anchor',
+  shape: 'pear',
+  massKg: 0.34,
+  demand: 0.8,
+  held: true,
+  ...more,
+})
+const tell = (observation: object) => server.send('POST', '/observations', observation)
+const at = async (markId: string) =>
+  (await server.send('GET', `/observations?mark=${markId}`)).body as (Observation & { observer: string })[]
+
+test('what is told comes back with who told it and what it was seen on; sent twice it is one', async () => {
+  const told = hold({ trace: { id: randomUUID(), revision: 3 }, outfit: { id: randomUUID(), revision: 1 } })
+  expect((await tell(told)).status).toBe(201)
+  expect((await tell(told)).status).toBe(201)
+  expect(await at(told.markId)).toEqual([{ ...told, observer: expect.stringMatching(/./) }])
+})
+
+test('what is taken back stays told, and counts no more', async () => {
+  const [right, wrong] = [hold(), hold({ at: '2026-11-20T11:00:00.000Z', held: false })]
+  const markId = right.markId
+  for (const each of [right, { ...wrong, markId }]) await tell(each)
+  await tell({ formatVersion: 1, id: randomUUID(), kind: 'retraction', at: right.at, markId, of: wrong.id })
+  const told = await at(markId)
+  expect(told).toHaveLength(3)
+  expect(standingHolds(told).map(({ id }) => id)).toEqual([right.id])
+})
+
+test('the database itself refuses to change or delete what was told, and any revision', async () => {
+  await tell(hold())
+  for (const table of ['observations', 'document_revisions'])
+    for (const change of [sql`update ${sql.table(table)} set id = id`, sql`delete from ${sql.table(table)}`])
+      await expect(change.execute(server.db), table).rejects.toThrow(/only ever added/)
+})
+
+test('another crew sees nothing of it', async () => {
+  const told = hold()
+  await tell(told)
+  expect(await new ObservationRepository(server.db).list(randomUUID(), told.markId)).toEqual([])
+})
+
+test.each([
+  ['a demand below nothing', { demand: -1 }, 'demand'],
+  ['a sinker of 10⁹ kg', { massKg: 1e9 }, 'massKg'],
+  ['a day that is none', { at: 'yesterday' }, 'at'],
+  ['a field too many', { mood: 'good' }, 'mood'],
+  ['a kind nobody knows', { kind: 'dream' }, 'kind'],
+])('%s is refused with its place, and nothing is stored', async (_, change, place) => {
+  const told = { ...hold(), ...change }
+  const refused = await tell(told)
+  expect([refused.status, JSON.stringify(refused.body.error)]).toEqual([400, expect.stringContaining(place)])
+  expect(await at(told.markId)).toEqual([])
+})
