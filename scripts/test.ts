@@ -2,7 +2,6 @@
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureChromium } from './lib/browser.ts'
 import { changesOfCheckout } from './lib/checkout.ts'
 import { firstLoadBytes } from './lib/firstLoad.ts'
 import { runMain } from './lib/problem.ts'
@@ -78,7 +77,6 @@ function build(): Count {
 }
 
 function browser(): Count {
-  ensureChromium()
   const file = join(RESULTS, 'browser.json')
   const { status } = run(tool('@playwright/test/cli.js', 'test'))
   return counted(status, file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))

@@ -1,4 +1,4 @@
-import { ceilingLb, copyOf, expect, HOUND, KELP, TOPE, test } from './fixtures.ts'
+import { ceilingLb, copyOf, expect, HOUND, KELP, TOPE, tabTo, test, walkTo } from './fixtures.ts'
 
 const option = (name: string) => ({ name, exact: true })
 
@@ -113,18 +113,12 @@ test('by keyboard alone: walk the reach, change a part, undo, save', async ({ pa
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'keys')}`)
   const reach = page.getByRole('listbox', { name: /The reach/ })
   await expect(reach).toBeVisible()
-  for (let i = 0; i < 40 && !(await reach.evaluate((element) => element === document.activeElement)); i += 1)
-    await page.keyboard.press('Tab')
-  const chosen = reach.getByRole('option', { selected: true })
-  await page.keyboard.press('Home')
-  await expect(chosen).toHaveAccessibleName('reel')
-  for (let i = 0; i < 20 && (await chosen.getAttribute('aria-label')) !== 'sinker line'; i += 1)
-    await page.keyboard.press('ArrowRight')
+  await tabTo(page, reach)
+  await walkTo(page, 'sinker line')
   await expect(page.getByRole('heading', { name: 'sinker line' })).toBeVisible()
   const strength = page.getByLabel('strength', { exact: true })
   const typed = await strength.inputValue()
-  for (let i = 0; i < 20 && !(await strength.evaluate((element) => element === document.activeElement)); i += 1)
-    await page.keyboard.press('Tab')
+  await tabTo(page, strength)
   await page.keyboard.press('ArrowUp')
   await expect(strength).not.toHaveValue(typed)
   await page.keyboard.press('Tab')

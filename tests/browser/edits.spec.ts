@@ -1,4 +1,4 @@
-import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
+import { copyOf, expect, HOUND, TOPE, tabTo, test, walkTo } from './fixtures.ts'
 
 test('by keyboard alone, from nothing: a pulley rig is drawn on the reach, judged, and saved', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/new`)
@@ -9,14 +9,11 @@ test('by keyboard alone, from nothing: a pulley rig is drawn on the reach, judge
   await page.keyboard.press('Enter')
   const reach = page.getByRole('listbox', { name: /The reach/ })
   await expect(reach).toBeVisible()
-  for (let i = 0; i < 40 && !(await reach.evaluate((element) => element === document.activeElement)); i += 1)
-    await page.keyboard.press('Tab')
+  await tabTo(page, reach)
   const chosen = reach.getByRole('option', { selected: true })
   /** Walks the reach to a part, asks for another there, and types what it is. */
   const add = async (at: string, part: string, becomes: string) => {
-    await page.keyboard.press('Home')
-    for (let i = 0; i < 40 && (await chosen.getAttribute('aria-label')) !== at; i += 1) await page.keyboard.press('ArrowRight')
-    await expect(chosen).toHaveAccessibleName(at)
+    await walkTo(page, at)
     await page.keyboard.press('Insert')
     await expect(page.getByRole('dialog')).toBeVisible()
     await page.keyboard.type(part)

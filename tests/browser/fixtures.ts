@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
 
 export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 export const TOPE = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
@@ -22,7 +22,25 @@ export const test = base.extend<{ app: { url: string } }>({
   },
 })
 
-export { expect } from '@playwright/test'
+export { expect }
+
+/** Tab by tab until something has the focus. */
+export async function tabTo(page: Page, target: Locator): Promise<void> {
+  const focused = () => target.evaluate((element) => element === document.activeElement)
+  for (let i = 0; i < 40 && !(await focused()); i += 1) await page.keyboard.press('Tab')
+  await expect(target).toBeFocused()
+}
+
+/** On the reach, from its reel along it to a part, arrow by arrow, each after the one before is seen. */
+export async function walkTo(page: Page, part: string): Promise<void> {
+  const chosen = page.getByRole('listbox', { name: /The reach/ }).getByRole('option', { selected: true })
+  await page.keyboard.press('Home')
+  await expect(chosen).toHaveAccessibleName('reel')
+  for (let at = 'reel'; at !== part; at = (await chosen.getAttribute('aria-label'))!) {
+    await page.keyboard.press('ArrowRight')
+    await expect(chosen).not.toHaveAccessibleName(at)
+  }
+}
 
 /** A copy of a demonstration trace, so that tests do not meet in one. */
 export async function copyOf(page: Page, url: string, id: string, name: string): Promise<string> {

@@ -35,11 +35,11 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await page.getByLabel('trace', { exact: true }).selectOption({ label: 'Kettle Narrows conger rig' })
   const chart = page.getByRole('img', { name: /^Tide and stream through the day/ })
   const slack = /slack at (\d\d:\d\d), (\d\d:\d\d)/.exec((await chart.getAttribute('aria-label'))!)![2]!
-  // By the keyboard to slack: five minutes a step from midnight.
-  await slider(page).focus()
-  await page.keyboard.press('Home')
+  // Close to slack, and the last five minutes by the keyboard.
   const [hours, minutes] = slack.split(':').map(Number)
-  for (let step = 0; step < (60 * hours! + minutes!) / 5; step += 1) await page.keyboard.press('ArrowRight')
+  const midnightMs = Number(await slider(page).getAttribute('min'))
+  await slider(page).fill(String(midnightMs + (60 * hours! + minutes! - 5) * 60_000))
+  await slider(page).press('ArrowRight')
   await expect(slider(page)).toHaveAttribute('aria-valuetext', slack)
   await expect(taken(page)).toContainText(`At ${slack}: `)
   const atSlack = await taken(page).textContent()
@@ -66,6 +66,26 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   const { data } = Papa.parse<Record<string, string>>(table.text, { header: true })
   expect(data).toHaveLength(48)
   expect(data.find(({ time }) => time === '12:30')!.take_g).not.toBe('')
+})
+
+test('choices made faster than the screen draws are all kept', async ({ page, app }) => {
+  await page.goto(`${app.url}/water`)
+  await expect(page.getByLabel('mark', { exact: true })).toBeVisible()
+  await page.evaluate(() => {
+    const choose = (label: string, text: string) => {
+      const [select] = [...document.querySelectorAll('label')]
+        .filter(({ textContent }) => textContent === label)
+        .map(({ control }) => control)
+      if (!(select instanceof HTMLSelectElement)) throw new Error(`no ${label}`)
+      select.value = [...select.options].find((option) => option.text === text)!.value
+      select.dispatchEvent(new Event('change', { bubbles: true }))
+    }
+    choose('mark', 'Kettle Narrows')
+    choose('trace', 'Kettle Narrows conger rig')
+  })
+  const chosen = (label: string) => page.getByLabel(label, { exact: true }).locator('option:checked')
+  await expect(chosen('trace')).toHaveText('Kettle Narrows conger rig')
+  await expect(chosen('mark')).toHaveText('Kettle Narrows')
 })
 
 test('another line beside it, a sinker too light for the stream in words, and a box with nothing in it', async ({

@@ -3,15 +3,12 @@ import { useSearchParams } from 'react-router'
 /** What is looked at, kept in the address: the mark, the day, the trace, and the shapes of sinker in the box. */
 export function useWaterChoice() {
   const [search, setSearch] = useSearchParams()
-  const set = (name: 'mark' | 'day' | 'trace' | 'box', value: string) =>
-    setSearch(
-      (old) => {
-        const next = new URLSearchParams(old)
-        next.set(name, value)
-        return next
-      },
-      { replace: true },
-    )
+  const set = (name: 'mark' | 'day' | 'trace' | 'box', value: string) => {
+    // From the address as it stands: what is rendered may be a choice behind, and would take that choice back.
+    const next = new URLSearchParams(window.location.search)
+    next.set(name, value)
+    setSearch(next, { replace: true })
+  }
   return {
     mark: search.get('mark') ?? undefined,
     day: search.get('day') ?? undefined,
