@@ -40,6 +40,8 @@ export async function startTestServer(existingUrl?: string): Promise<TestServer>
   await migrate(db)
   await loadDemo(db)
   const server = createApp({ db, log }).listen(0, '127.0.0.1')
+  // A test that blocks this process, server and client both, must not find its connection closed for idling.
+  server.keepAliveTimeout = 0
   await once(server, 'listening')
   const { port } = server.address() as AddressInfo
   return {

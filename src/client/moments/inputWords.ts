@@ -12,10 +12,10 @@ export const ORIGIN_WORDS: Record<Input['origin'], string> = {
   rule: 'rule',
 }
 
-/** An input’s value in the units shown; a word by what it stands for. */
-export function inputValueWords({ value, quantity }: Input, show: Show, words: Readonly<Record<string, string>>): string {
+/** An input’s value in the units shown, as it was entered or to the decimals that a figure is worth; a word by what it stands for. */
+export function inputValueWords({ value, quantity, origin }: Input, show: Show, words: Readonly<Record<string, string>>): string {
   if (typeof value === 'string') return words[value] ?? value
-  if (isQuantity(quantity)) return show.computed(quantity, value)
+  if (isQuantity(quantity)) return origin === 'document' ? show.entered(quantity, value) : show.computed(quantity, value)
   switch (quantity) {
     case 'gearSize':
       return `${(value * 1000).toFixed(1)} mm`

@@ -13,6 +13,7 @@ import { castLoad } from '../physics/cast/load.ts'
 import { flyingMassKg } from '../setup/masses.ts'
 import { mainLine } from '../setup/outfitLines.ts'
 import type { Setup } from '../setup/setup.ts'
+import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
 import type { Family, Wishes } from './family.ts'
@@ -106,6 +107,5 @@ function dragN(setup: Setup): number {
     DEFAULT_DRAG_SHARE * mainLine(setup.outfit).strengthN,
     UNDER_CEILING * (run?.figure.value ?? Number.POSITIVE_INFINITY),
   )
-  const halfPoundN = QUANTITIES.strength.units.lb / 2
-  return Math.max(1, Math.floor(wantedN / halfPoundN)) * halfPoundN
+  return Math.max(withinHalfPoundsN(wantedN), QUANTITIES.strength.units.lb / 2)
 }

@@ -1,4 +1,4 @@
-import { QUANTITIES } from '../../units/quantities.ts'
+import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 
@@ -7,8 +7,7 @@ export const dragOverCeiling: Rule = {
   id: 'drag-over-ceiling',
   check: ({ moments: { run }, setup: { conditions } }) => {
     if (!run || run.verdict === 'holds') return []
-    const halfPoundN = QUANTITIES.strength.units.lb / 2
-    const safeN = Math.floor((0.9 * run.figure.value) / halfPoundN) * halfPoundN
+    const safeN = withinHalfPoundsN(0.9 * run.figure.value)
     return [
       {
         severity: run.verdict === 'fails' ? 'fault' : 'caution',
