@@ -1,5 +1,7 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
 import type { Mark } from '../core/documents/mark.ts'
+import { cutText } from '../core/documents/text.ts'
+import { MOST_NAME, MOST_NOTES } from '../core/documents/vocabulary.ts'
 import { readContent } from '../shared/documentKinds.ts'
 import { MOST_BYTES, type ReadFile, refused } from './readCsv.ts'
 
@@ -38,8 +40,8 @@ export function readGpx(text: string): ReadFile<Waypoint[]> {
 function waypointOf(raw: RawPoint, i: number): Waypoint | string {
   const [latitudeDeg, longitudeDeg] = [raw['@lat'], raw['@lon']].map((each) => (each?.trim() ? Number(each) : Number.NaN))
   if (!(Math.abs(latitudeDeg!) <= 90 && Math.abs(longitudeDeg!) <= 180)) return 'its position is not one on the globe'
-  const name = textOf(raw.name).slice(0, 80) || `place ${i + 1}`
-  const notes = textOf(raw.desc).slice(0, 4_000)
+  const name = cutText(textOf(raw.name), MOST_NAME) || `place ${i + 1}`
+  const notes = cutText(textOf(raw.desc), MOST_NOTES)
   const point = { name, latitudeDeg: latitudeDeg!, longitudeDeg: longitudeDeg!, ...(notes ? { notes } : {}) }
   const own = textOf(raw.extensions?.['wr:mark'])
   if (!own) return point

@@ -1,8 +1,9 @@
 import { z } from 'zod'
+import { revisionNumber } from '../core/documents/fields.ts'
 
 const envelope = {
   id: z.uuid(),
-  revision: z.int().positive(),
+  revision: revisionNumber,
   savedAt: z.iso.datetime(),
   binnedAt: z.iso.datetime().nullable(),
 }
@@ -18,8 +19,8 @@ export type SavedRow = Saved<unknown>
 export const createBody = z.strictObject({ id: z.uuid(), content: z.unknown() })
 
 /** A save says which revision it was made from; a stale one is refused with the current one. */
-export const saveBody = z.strictObject({ baseRevision: z.int().positive(), content: z.unknown() })
+export const saveBody = z.strictObject({ baseRevision: revisionNumber, content: z.unknown() })
 
 export const staleBody = z.object({ error: z.object({ code: z.literal('stale'), message: z.string() }), current: savedRow })
 
-export const revisionList = z.array(z.object({ revision: z.int().positive(), savedAt: z.iso.datetime() }))
+export const revisionList = z.array(z.object({ revision: revisionNumber, savedAt: z.iso.datetime() }))

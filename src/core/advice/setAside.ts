@@ -1,11 +1,15 @@
 import type { Trace } from '../documents/trace.ts'
+import { MOST_FIGURE } from '../documents/vocabulary.ts'
 import type { Finding } from './finding.ts'
 
 /** The trace with a finding set aside for a reason. */
 export function setAside(trace: Trace, { id, figure }: Finding, reason: string): Trace {
   return {
     ...takenUp(trace, id),
-    setAside: [...(trace.setAside ?? []).filter(({ finding }) => finding !== id), { finding: id, reason, figure }],
+    setAside: [
+      ...(trace.setAside ?? []).filter(({ finding }) => finding !== id),
+      { finding: id, reason, figure: Math.min(figure, MOST_FIGURE) },
+    ],
   }
 }
 

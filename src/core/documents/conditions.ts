@@ -9,19 +9,19 @@ export const conditionsSchema = z.strictObject({
   /** `none`: dropped from a boat, not cast. */
   castStyle: z.enum(CAST_STYLE_IDS).default('overhead'),
   /** Rod tip to the sinker as the cast begins. */
-  dropM: z.number().positive().max(10).default(1.2),
+  dropM: z.number().min(0.01).max(10).default(1.2),
   launchDeg: z.number().min(0).max(80).default(40),
   lineOutM: z.number().nonnegative('must not be negative').max(5_000).default(80),
   fishSpeedMperS: z.number().nonnegative('must not be negative').max(25).default(2),
-  dragN: z.number().positive('must be above 0').max(5_000).default(30),
+  dragN: z.number().min(0.1, 'must be above 0').max(5_000).default(30),
   /** At the tip, the setting already includes the guides' friction. */
   dragMeasuredAt: z.enum(['reel', 'tip']).default('reel'),
   startFactor: z.number().min(1).max(3).default(1.2),
   guideFriction: z.number().nonnegative().max(1).default(0.12),
   guideWrapRad: z.number().nonnegative().max(Math.PI).default(1.2),
-  allowedFraction: z.number().positive().max(1).default(0.75),
+  allowedFraction: z.number().min(0.01).max(1).default(0.75),
   /** The fish that is lifted. */
-  fishMassKg: z.number().positive('must be above 0').max(1_000).default(3),
+  fishMassKg: z.number().min(0.001, 'must be above 0').max(1_000).default(3),
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),
   wet: z.boolean().default(true),

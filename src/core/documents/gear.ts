@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import { diameterM, documentName, lengthM, massKg, materialSchema, strengthN } from './fields.ts'
+import { text } from './text.ts'
 import { GEAR_VERSION } from './versions.ts'
 
 const common = { formatVersion: z.literal(GEAR_VERSION), name: documentName }
@@ -15,9 +16,9 @@ export const gearSchema = z.discriminatedUnion('kind', [
     diameterM: diameterM.optional(),
     lengthM,
   }),
-  z.strictObject({ ...common, kind: z.literal('hook'), pattern: z.enum(HOOK_PATTERN_IDS), size: z.string().max(10) }),
+  z.strictObject({ ...common, kind: z.literal('hook'), pattern: z.enum(HOOK_PATTERN_IDS), size: text(10) }),
   z.strictObject({ ...common, kind: z.literal('sinker'), shape: z.enum(SINKER_SHAPE_IDS), massKg }),
-  z.strictObject({ ...common, kind: z.literal('hardware'), type: z.enum(HARDWARE_TYPES), size: z.string().max(10) }),
+  z.strictObject({ ...common, kind: z.literal('hardware'), type: z.enum(HARDWARE_TYPES), size: text(10) }),
 ])
 
 export type Gear = z.infer<typeof gearSchema>

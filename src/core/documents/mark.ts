@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { BED_IDS, METHOD_IDS } from '../catalogue/ids.ts'
 import { isTimeZone } from '../time/localDay.ts'
-import { documentName } from './fields.ts'
+import { documentName, notes } from './fields.ts'
+import { text } from './text.ts'
 import { MARK_VERSION } from './versions.ts'
 
 export const MOST_TABLE_ROWS = 3_000
@@ -22,18 +23,18 @@ export const markSchema = z
     latitudeDeg: z.number().min(-90, 'is south of the pole').max(90, 'is north of the pole'),
     longitudeDeg: z.number().min(-180, 'is under −180°').max(180, 'is over 180°'),
     /** The zone its clock times are in. */
-    timeZone: z.string().max(60).refine(isTimeZone, 'is not a time zone, such as Europe/London'),
+    timeZone: text(60).refine(isTimeZone, 'is not a time zone, such as Europe/London'),
     /** At chart datum; the tide comes on top. */
-    depthM: z.number().positive('must be above 0').max(2_000, 'is over 2 km'),
+    depthM: z.number().min(0.1, 'must be above 0').max(2_000, 'is over 2 km'),
     bed: z.enum(BED_IDS),
     method: z.enum(METHOD_IDS),
     /** Line out over depth, or, cast, over the straight distance. */
     scope: z.number().min(1.01, 'is under 1.01').max(3, 'is over 3'),
     /** How far it is cast, for the methods that cast. */
-    distanceM: z.number().positive('must be above 0').max(1_000, 'is over a kilometre').default(60),
+    distanceM: z.number().min(0.1, 'must be above 0').max(1_000, 'is over a kilometre').default(60),
     weedFactor: z.number().min(1, 'is under 1').max(3, 'is over 3').default(1),
     /** The reference port. */
-    portId: z.string().min(1, 'needs a port').max(40),
+    portId: text(40).min(1, 'needs a port'),
     /** High water here after high water at the port. */
     highWaterAfterMin: z.number().min(-360, 'is over six hours before').max(360, 'is over six hours after').default(0),
     stream: z.array(streamRowSchema).min(1, 'needs a row').max(49, 'has over 49 rows'),
@@ -42,7 +43,7 @@ export const markSchema = z
       .array(z.strictObject({ at: z.iso.datetime(), heightM: z.number().min(-20).max(20) }))
       .max(MOST_TABLE_ROWS, `has over ${MOST_TABLE_ROWS} rows`)
       .optional(),
-    notes: z.string().max(4_000).optional(),
+    notes: notes.optional(),
   })
   .superRefine(({ stream }, context) => {
     for (const [i, { hour }] of stream.entries())

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { METHOD_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { massKg } from './fields.ts'
+import { massKg, revisionNumber } from './fields.ts'
 
-const revisionOf = z.strictObject({ id: z.uuid(), revision: z.int().positive() })
+const revisionOf = z.strictObject({ id: z.uuid(), revision: revisionNumber })
 
 /** What every observation says beside what happened: when, where, and on what. */
 const circumstances = {
@@ -23,7 +23,7 @@ const holdSchema = z.strictObject({
   shape: z.enum(SINKER_SHAPE_IDS),
   massKg,
   /** Of a cast sinker the pull on it over its weight in water; of one hanging the least that holds over its mass. */
-  demand: z.number().positive().max(1_000),
+  demand: z.number().min(1e-9).max(1_000),
   held: z.boolean(),
 })
 

@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, share, strengthN } from './fields.ts'
+import { text } from './text.ts'
 import { OUTFIT_VERSION } from './versions.ts'
 import { WOUND_ROLES } from './vocabulary.ts'
 
-const radiusM = z.number().positive('must be above 0').max(0.5)
+const radiusM = z.number().min(1e-3, 'is under a millimetre').max(0.5)
 
 const woundLine = z.strictObject({
   role: z.enum(WOUND_ROLES),
@@ -24,15 +25,15 @@ export const outfitSchema = z
     formatVersion: z.literal(OUTFIT_VERSION),
     name: documentName,
     rod: z.strictObject({
-      name: z.string().max(80).optional(),
-      lengthM: z.number().positive().max(10),
+      name: text(80).optional(),
+      lengthM: z.number().min(0.3).max(10),
       ratingLowN: strengthN,
       ratingHighN: strengthN,
       castLowKg: massKg.optional(),
       castHighKg: massKg.optional(),
     }),
     reel: z.strictObject({
-      name: z.string().max(80).optional(),
+      name: text(80).optional(),
       capacityLengthM: lengthM,
       capacityDiameterM: diameterM,
       arborRadiusM: radiusM,

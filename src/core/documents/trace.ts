@@ -2,9 +2,10 @@ import { z } from 'zod'
 import { FAMILY_IDS } from '../catalogue/familyIds.ts'
 import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
-import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, share, strengthN } from './fields.ts'
+import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, notes, share, strengthN } from './fields.ts'
+import { filledText, text } from './text.ts'
 import { TRACE_VERSION } from './versions.ts'
-import { LINE_ROLES, MOST_PIECES, MOST_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
+import { LINE_ROLES, MOST_FIGURE, MOST_PIECES, MOST_TAG, MOST_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
 
 const RESERVED: readonly string[] = [OUTFIT, ...WOUND_ROLES]
 
@@ -14,7 +15,7 @@ const pieceId = z
   .string()
   .regex(/^[a-z][a-zA-Z0-9-]{0,39}$/, 'starts with a small letter; letters, digits and dashes')
   .refine((id) => !RESERVED.includes(id), 'is a word of the outfit’s')
-const anchorId = z.string().min(1).max(40)
+const anchorId = text(40).min(1)
 
 /**
  * How a piece hangs from the rest.
@@ -40,8 +41,8 @@ const attachSchema = z.discriminatedUnion('how', [
   }),
 ])
 
-const common = { id: pieceId, label: z.string().max(80).optional(), attach: attachSchema }
-const hookSize = z.string().refine((text) => parseHookSize(text).ok, 'is not a hook size, such as 2/0 or 4')
+const common = { id: pieceId, label: text(80).optional(), attach: attachSchema }
+const hookSize = text(10).refine((typed) => parseHookSize(typed).ok, 'is not a hook size, such as 2/0 or 4')
 
 const linePiece = z.strictObject({
   ...common,
@@ -60,8 +61,8 @@ const hookPiece = z.strictObject({
   role: z.literal('hook'),
   pattern: z.enum(HOOK_PATTERN_IDS),
   size: hookSize,
-  gapeM: z.number().positive().max(0.2).optional(),
-  wireM: z.number().positive().max(0.02).optional(),
+  gapeM: z.number().min(1e-3).max(0.2).optional(),
+  wireM: z.number().min(1e-4).max(0.02).optional(),
   /** The point stands off the plane of the bend. */
   offset: z.boolean().optional(),
   barbless: z.boolean().optional(),
@@ -76,7 +77,7 @@ const hardwarePiece = z.strictObject({
   ...common,
   role: z.literal('hardware'),
   type: z.enum(HARDWARE_TYPES),
-  size: z.string().max(10).optional(),
+  size: text(10).optional(),
   strengthN: strengthN.optional(),
 })
 const lurePiece = z.strictObject({ ...common, role: z.literal('lure'), massKg, strengthN: strengthN.optional() })
@@ -108,21 +109,18 @@ export const traceSchema = z.strictObject({
   formatVersion: z.literal(TRACE_VERSION),
   name: documentName,
   family: z.enum(FAMILY_IDS),
-  notes: z.string().max(4_000).optional(),
+  notes: notes.optional(),
   /** The angler's own words to find it by. */
-  tags: z
-    .array(z.string().trim().min(1).max(24, 'is over 24 letters'))
-    .max(MOST_TAGS, `has more than ${MOST_TAGS} tags`)
-    .optional(),
+  tags: z.array(filledText(MOST_TAG, 'is empty')).max(MOST_TAGS, `has more than ${MOST_TAGS} tags`).optional(),
   pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
   /** Findings that the angler knows of and lives with, each with its reason and how bad it was then. */
   setAside: z
     .array(
       z.strictObject({
-        finding: z.string().min(1).max(120),
-        reason: z.string().trim().min(1, 'needs a reason').max(200),
-        figure: z.number(),
+        finding: text(120).min(1),
+        reason: filledText(200, 'needs a reason'),
+        figure: z.number().min(-MOST_FIGURE).max(MOST_FIGURE),
       }),
     )
     .max(50)

@@ -11,7 +11,7 @@ export const waterSchema = z.strictObject({
   /** Line out over depth, or, cast, over the straight distance. */
   scope: z.number().min(1.01).max(3),
   /** From rod or boat to the sinker, where it is cast. */
-  distanceM: z.number().positive('must be above 0').max(1_000).default(60),
+  distanceM: z.number().min(0.1, 'must be above 0').max(1_000).default(60),
   /** The boat's own way over the ground, with the stream and across it. */
   driftMperS: z.number().min(-6).max(6).default(0),
   driftAcrossMperS: z.number().min(-6).max(6).default(0),

@@ -31,12 +31,14 @@ export function dormandPrinceStep(f: Derivative, t: number, y: readonly number[]
   return { y: y.map((value, i) => value + h * combine(A[6]!, i)), error: y.map((_, i) => h * combine(E, i)) }
 }
 
+const MOST_STEPS = 4_000
+
 export type EventOptions = { tolerance: number; firstStep: number; longest: number }
 
 /**
  * Integrates y' = f(t, y) from t = 0 until `event(y)` falls through zero, and lands on it: the last step is repeated with
  * a bisected length, so the crossing is as accurate as the steps, not a linear guess.
- * @throws CoreError 'no-convergence' when the event is not met by `longest`.
+ * @throws CoreError 'no-convergence' when the event is not met by `longest`, or within so many steps that they shrink without end.
  */
 export function integrateToEvent(
   f: Derivative,
@@ -47,7 +49,7 @@ export function integrateToEvent(
   let t = 0
   let y = [...start]
   let h = options.firstStep
-  while (t < options.longest) {
+  for (let steps = 0; t < options.longest && steps < MOST_STEPS; steps += 1) {
     const step = dormandPrinceStep(f, t, y, h)
     const ratio = Math.max(...step.error.map((e, i) => Math.abs(e) / (options.tolerance * (1 + Math.abs(step.y[i]!)))))
     if (ratio <= 1) {

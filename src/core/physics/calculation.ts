@@ -15,7 +15,25 @@ export type Calculation<I = unknown, O = unknown> = {
 
 export const define = <I, O>(calculation: Calculation<I, O>): Calculation<I, O> => calculation
 
-/** Fields that every registry shares. */
+/** What comes out, whatever its size. */
 export const positive = z.number().positive()
 export const nonNegative = z.number().nonnegative()
-export const waterDensityKgperM3 = positive.optional()
+
+const from = (least: number, most: number) => z.number().min(least).max(most)
+
+/** What goes in, each between the least and the greatest that the craft, with room to spare, could ask about. */
+export const strengthN = from(1e-3, 1e6)
+export const pullN = from(0, 1e6)
+export const massKg = from(1e-6, 1_000)
+export const lineLengthM = from(1e-4, 20_000)
+export const lineOutM = from(0, 20_000)
+export const lineDiameterM = from(1e-6, 0.05)
+export const gearLengthM = from(1e-5, 20)
+export const speedMperS = from(0, 200)
+export const areaM2 = from(0, 10)
+export const grip = from(0.01, 100)
+export const densityKgperM3 = from(1, 30_000)
+export const waterDensityKgperM3 = from(900, 1_200).optional()
+export const share = from(1e-3, 1)
+export const id = z.string().min(1).max(60)
+export const MOST_LINKS = 1_000

@@ -1,5 +1,22 @@
 import { z } from 'zod'
-import { type Calculation, define, nonNegative, positive, waterDensityKgperM3 } from './calculation.ts'
+import {
+  type Calculation,
+  define,
+  densityKgperM3,
+  gearLengthM,
+  id,
+  lineDiameterM,
+  lineLengthM,
+  lineOutM,
+  MOST_LINKS,
+  nonNegative,
+  positive,
+  pullN,
+  share,
+  speedMperS,
+  strengthN,
+  waterDensityKgperM3,
+} from './calculation.ts'
 import { castLoad } from './cast/load.ts'
 import { castRange } from './cast/range.ts'
 import { gearBarMass } from './gear/barMass.ts'
@@ -11,38 +28,39 @@ import { strengthFailure } from './strength/failure.ts'
 import { strengthWaterDragN } from './strength/waterDrag.ts'
 import { WATER_CALCULATIONS } from './water/waterCalculations.ts'
 
-const share = z.number().positive().max(1)
-const id = z.string().min(1)
-
 const chainElement = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('line'),
     id,
-    strengthN: positive,
-    strands: z.int().positive().optional(),
+    strengthN,
+    strands: z.int().min(1).max(100).optional(),
     condition: share.optional(),
   }),
   z.strictObject({ type: z.literal('joint'), id, efficiencyAbove: share, efficiencyBelow: share }),
-  z.strictObject({ type: z.literal('hardware'), id, strengthN: positive }),
+  z.strictObject({ type: z.literal('hardware'), id, strengthN }),
 ])
 
-const chainInput = z.strictObject({ path: z.array(chainElement).min(1) }).superRefine(({ path }, context) => {
+const chainInput = z.strictObject({ path: z.array(chainElement).min(1).max(MOST_LINKS) }).superRefine(({ path }, context) => {
   for (const [i, element] of path.entries())
     if (element.type === 'joint' && path[i - 1]?.type !== 'line' && path[i + 1]?.type !== 'line')
       context.addIssue({ code: 'custom', path: ['path', i], message: `Joint ${element.id} has no line on either side` })
 })
+
+/** Standard deviation over the mean. */
+const variation = z.number().min(1e-6).max(1)
 
 const failureInput = z
   .strictObject({
     links: z
       .array(
         z.union([
-          z.strictObject({ id, meanN: positive, variation: positive }),
-          z.strictObject({ id, line: id, efficiency: positive, variation: positive }),
+          z.strictObject({ id, meanN: strengthN, variation }),
+          z.strictObject({ id, line: id, efficiency: z.number().min(1e-3).max(10), variation }),
         ]),
       )
-      .min(1),
-    loadN: z.number(),
+      .min(1)
+      .max(MOST_LINKS),
+    loadN: pullN,
   })
   .superRefine(({ links }, context) => {
     const lines = new Set(links.flatMap((link) => ('meanN' in link ? [link.id] : [])))
@@ -53,12 +71,15 @@ const failureInput = z
 
 const spoolInput = z
   .strictObject({
-    capacityLengthM: positive,
-    capacityDiameterM: positive,
-    arborRadiusM: positive,
-    fullRadiusM: positive,
-    layers: z.array(z.strictObject({ id, diameterM: positive, lengthM: positive.optional() })).min(1),
-    lineOutM: nonNegative,
+    capacityLengthM: lineLengthM,
+    capacityDiameterM: lineDiameterM,
+    arborRadiusM: gearLengthM,
+    fullRadiusM: gearLengthM,
+    layers: z
+      .array(z.strictObject({ id, diameterM: lineDiameterM, lengthM: lineLengthM.optional() }))
+      .min(1)
+      .max(20),
+    lineOutM,
   })
   .superRefine((spool, context) => {
     if (!(spool.fullRadiusM > spool.arborRadiusM))
@@ -66,6 +87,9 @@ const spoolInput = z
     if (spool.layers.filter((layer) => layer.lengthM === undefined).length > 1)
       context.addIssue({ code: 'custom', path: ['layers'], message: 'At most one layer may leave its length out' })
   })
+
+const flyingKg = z.number().min(1e-4).max(10)
+const releaseSpeedMperS = z.number().min(0.1).max(150)
 
 /** Every calculation under its name, with its schemas, title and source. */
 export const CALCULATIONS = {
@@ -100,16 +124,16 @@ export const CALCULATIONS = {
     source: 'Capstan equation (Euler–Eytelwein); constant drag torque',
     valid: 'drag measured straight off a full spool; friction and wrap as means over the bent rod’s guides',
     input: z.strictObject({
-      weakestN: positive,
-      lineClassN: positive,
-      spoolFullRadiusM: positive,
-      spoolRadiusM: positive,
-      guideWrapRad: nonNegative,
-      guideFriction: nonNegative,
-      startFactor: positive,
-      waterDragN: nonNegative,
+      weakestN: strengthN,
+      lineClassN: strengthN,
+      spoolFullRadiusM: gearLengthM,
+      spoolRadiusM: gearLengthM,
+      guideWrapRad: z.number().min(0).max(10),
+      guideFriction: z.number().min(0).max(2),
+      startFactor: z.number().min(0.1).max(10),
+      waterDragN: pullN,
       allowedFraction: share,
-      dragN: nonNegative,
+      dragN: pullN,
     }),
     output: z.object({
       multiplier: positive,
@@ -125,7 +149,7 @@ export const CALCULATIONS = {
     formula: 'dragN = ½ ρ Ct diameterM × lineOutM × speedMperS², Ct = 0.03',
     source: 'S. F. Hoerner, Fluid-Dynamic Drag (1965)',
     valid: 'a straight line pulled lengthwise; a bow adds the drag of its cross-flow part',
-    input: z.strictObject({ lineOutM: nonNegative, diameterM: positive, speedMperS: nonNegative, waterDensityKgperM3 }),
+    input: z.strictObject({ lineOutM, diameterM: lineDiameterM, speedMperS, waterDensityKgperM3 }),
     output: z.object({ dragN: nonNegative }),
     run: (input) => ({ dragN: strengthWaterDragN(input) }),
   }),
@@ -150,7 +174,12 @@ export const CALCULATIONS = {
     formula: 'peakN = massKg × (peakFactor × releaseSpeedMperS² / (2 × strokeM) + g);  ruleN = 10 lbf for each ounce',
     source: 'Work and energy along the stroke; beside it the rule of 10 lb for each ounce',
     valid: 'one even stroke; release speeds of the styles are nominal',
-    input: z.strictObject({ massKg: positive, releaseSpeedMperS: positive, strokeM: positive, peakFactor: positive }),
+    input: z.strictObject({
+      massKg: flyingKg,
+      releaseSpeedMperS,
+      strokeM: gearLengthM,
+      peakFactor: z.number().min(0.1).max(100),
+    }),
     output: z.object({ peakN: positive, ruleN: positive }),
     run: castLoad,
   }),
@@ -160,11 +189,11 @@ export const CALCULATIONS = {
     source: 'Point mass with quadratic drag; line drag left out (a further 10–25 %)',
     valid: 'still air; line drag left out, a further 10–25 %',
     input: z.strictObject({
-      massKg: positive,
-      dragAreaM2: nonNegative,
-      releaseSpeedMperS: positive,
+      massKg: flyingKg,
+      dragAreaM2: z.number().min(0).max(1),
+      releaseSpeedMperS,
       launchDeg: z.number().min(-89).max(89),
-      releaseHeightM: nonNegative,
+      releaseHeightM: z.number().min(0).max(200),
     }),
     output: z.object({ rangeM: nonNegative, timeS: nonNegative }),
     run: castRange,
@@ -174,7 +203,12 @@ export const CALCULATIONS = {
     formula: 'spanM = count × hookPitchM + (count − 1) × linkLengthM;  coverage = spanM / baitLengthM',
     source: 'Geometry',
     valid: 'hooks in one line along the bait',
-    input: z.strictObject({ baitLengthM: positive, hookPitchM: positive, linkLengthM: nonNegative, count: z.int().positive() }),
+    input: z.strictObject({
+      baitLengthM: gearLengthM,
+      hookPitchM: gearLengthM,
+      linkLengthM: z.number().min(0).max(20),
+      count: z.int().min(1).max(100),
+    }),
     output: z.object({ spanM: positive, coverage: positive }),
     run: hookGang,
   }),
@@ -183,7 +217,7 @@ export const CALCULATIONS = {
     formula: 'massKg = ρ π/4 diameterM² lengthM;  submergedN = (ρ − ρ_water) g × volume',
     source: 'Geometry and Archimedes',
     valid: 'a solid round bar',
-    input: z.strictObject({ diameterM: positive, lengthM: positive, densityKgperM3: positive, waterDensityKgperM3 }),
+    input: z.strictObject({ diameterM: gearLengthM, lengthM: gearLengthM, densityKgperM3, waterDensityKgperM3 }),
     output: z.object({ massKg: positive, submergedN: z.number() }),
     run: gearBarMass,
   }),

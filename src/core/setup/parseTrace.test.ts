@@ -20,7 +20,7 @@ const BROKEN: [string, (trace: Json) => void, (string | number)[] | ((trace: Jso
   ['a dangling id', (t) => { piece(t, 'swivel').attach = joined('ghost') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'to'], /no piece “ghost”/],
   ['a dangling stop', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: { below: 'ghost' } } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /ghost/],
   ['a stop that bears on nothing itself', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: { below: 'bead' } }; piece(t, 'bead').attach = { how: 'sliding', on: 'leader', atM: 2, stops: {} } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /nothing below/],
-  ['a negative length', (t) => { piece(t, 'leader').lengthM = -1 }, ['pieces', 0, 'lengthM'], /above 0/],
+  ['a negative length', (t) => { piece(t, 'leader').lengthM = -1 }, ['pieces', 0, 'lengthM'], /too small/],
   ['a length of text', (t) => { piece(t, 'leader').lengthM = '6' }, ['pieces', 0, 'lengthM'], /number/],
   ['an unknown connection', (t) => { piece(t, 'swivel').attach = joined('leader', 'magic') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /./],
   ['a connection not tied in the material', (t) => { piece(t, 'swivel').attach = joined('leader', 'haywire') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /not tied in mono/],

@@ -1,3 +1,5 @@
+import { isTooLong } from './typed.ts'
+
 /**
  * A hook size as anglers write it. Plain numbers fall as hooks grow (10 … 2, 1); aughts rise (1/0, 2/0 …).
  * `step` puts them in one order, growing with the hook: size 1 is 0, 1/0 is 1, size 2 is −1.
@@ -8,6 +10,7 @@ export type ParsedHookSize = { ok: true; size: HookSize } | { ok: false; message
 
 /** Reads `2/0`, `#2`, `size 2`, `2`: a number without “/0” is the small hook, and says so. */
 export function parseHookSize(text: string): ParsedHookSize {
+  if (isTooLong(text)) return { ok: false, message: 'That is too long for a hook size: write 2/0 (large) or #2 (small).' }
   const typed = text.trim().toLowerCase()
   const aught = /^(?:#|size\s*)?(\d{1,2})\s*\/\s*0$/.exec(typed)
   const plain = /^(?:#|size\s*)?(\d{1,2})$/.exec(typed)

@@ -44,3 +44,9 @@ test('what is shown reads back to within two metres', () => {
       }),
     )
 })
+
+test('a thousand digits are refused at once', () => {
+  const beganMs = performance.now()
+  expect(parsePosition('latitude', '9'.repeat(1_000)).ok).toBe(false)
+  expect(performance.now() - beganMs).toBeLessThan(50)
+})

@@ -1,4 +1,5 @@
 import { factorToSi, peDiameterM, QUANTITIES, QUANTITY_NAMES, type Quantity } from './quantities.ts'
+import { isTooLong } from './typed.ts'
 
 export type Parsed = { ok: true; si: number; unit: string } | { ok: false; message: string }
 
@@ -29,6 +30,7 @@ const TOKEN = new RegExp(String.raw`(${NUMBER})\s*([a-zA-Zµ/#]+|''|['"′″])?
  * @returns the value in SI and the unit it was written in (the first one, where there are two).
  */
 export function parseQuantity(quantity: Quantity, text: string, assumedUnit: string): Parsed {
+  if (isTooLong(text)) return fail(`That is too long for a ${QUANTITY_NAMES[quantity]}: type one such as ${EXAMPLES[quantity]}.`)
   const typed = text.trim().replaceAll('−', '-')
   if (typed === '') return fail(`Type a ${QUANTITY_NAMES[quantity]}, such as ${EXAMPLES[quantity]}.`)
   if (quantity === 'diameter') {

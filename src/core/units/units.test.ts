@@ -52,7 +52,7 @@ const REFUSED: [Quantity, string, RegExp][] = [
   ['mass', '', /such as 150 g/],
   ['length', '1/0 m', /divides by nothing/],
   ['strength', '1e9 lb', /“e” is not a unit|“e9 lb” was not understood/],
-  ['strength', '9'.repeat(400), /too large/],
+  ['strength', '9'.repeat(400), /too long for a strength/],
 ]
 
 test.each(REFUSED)('%s “%s” is refused and says why', (quantity, text, message) => {

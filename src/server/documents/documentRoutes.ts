@@ -1,5 +1,6 @@
 import Router, { type RouterContext } from '@koa/router'
 import { z } from 'zod'
+import { revisionNumber } from '../../core/documents/fields.ts'
 import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
 import { createBody, type SavedRow, saveBody } from '../../shared/versioned.ts'
 import { crewOf } from '../http/crew.ts'
@@ -11,7 +12,11 @@ import type { DocumentRepository } from './repository.ts'
 export type ContentCheck<K extends DocumentKind> = (crewId: string, content: ContentOf<K>) => Promise<void> | void
 
 const uuid = z.uuid()
-const revisionNumber = z.coerce.number().int().positive()
+const revisionParam = z
+  .string()
+  .regex(/^\d{1,10}$/)
+  .transform(Number)
+  .pipe(revisionNumber)
 const listQuery = z.object({ bin: z.enum(['true', 'false']).optional() })
 
 /** List, read, create, save, bin and restore for one kind of document. */
@@ -76,7 +81,7 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
 
   router.get('/:id/revisions/:revision', async (ctx) => {
     const key = keyOf(ctx)
-    ctx.body = orMissing(await repository.findRevision(key, parseParam(ctx.params.revision, revisionNumber, 'revision')))
+    ctx.body = orMissing(await repository.findRevision(key, parseParam(ctx.params.revision, revisionParam, 'revision')))
   })
 
   return router

@@ -6,7 +6,9 @@ import { toast } from 'sonner'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
+import { cutText } from '../../../core/documents/text.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
+import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import type { JudgedPath } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
 import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
@@ -250,7 +252,7 @@ function useKeepAsNew(bench: Bench, savedId: string) {
     const { content } = bench
     createDocument('traces', {
       ...content,
-      trace: { ...content.trace, name: `${content.trace.name}, mine`.slice(0, 80) },
+      trace: { ...content.trace, name: cutText(`${content.trace.name}, mine`, MOST_NAME) },
     })
       .then((created) => {
         bench.dismissStale()

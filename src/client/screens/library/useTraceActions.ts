@@ -1,6 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
+import { cutText } from '../../../core/documents/text.ts'
+import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import { binDocument, createDocument, restoreDocument, type SavedTrace } from '../../api/documents.ts'
 
 export type TraceActions = {
@@ -30,7 +32,7 @@ export function useTraceActions(): TraceActions {
     mutationFn: ({ content }: SavedTrace) =>
       createDocument('traces', {
         ...content,
-        trace: { ...content.trace, name: `${content.trace.name}, copy`.slice(0, 80) },
+        trace: { ...content.trace, name: cutText(`${content.trace.name}, copy`, MOST_NAME) },
       }),
     onSuccess: (saved) => {
       void refresh()

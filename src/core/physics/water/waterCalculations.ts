@@ -1,5 +1,16 @@
 import { z } from 'zod'
-import { define, nonNegative, positive, waterDensityKgperM3 } from '../calculation.ts'
+import {
+  areaM2,
+  define,
+  densityKgperM3,
+  grip,
+  lineDiameterM,
+  lineLengthM,
+  massKg,
+  nonNegative,
+  positive,
+  waterDensityKgperM3,
+} from '../calculation.ts'
 import { isConstituent, tideHeightM } from '../tide/height.ts'
 import { tideStream } from '../tide/stream.ts'
 import { waterHang } from './hang.ts'
@@ -9,20 +20,23 @@ import { waterShoreHold } from './shoreHold.ts'
 import { waterSink } from './sink.ts'
 import { waterUptideHold } from './uptideHold.ts'
 
-const line = { lineDiameterM: positive.max(0.05), lineDensityKgperM3: positive.max(30_000) }
+const line = { lineDiameterM, lineDensityKgperM3: densityKgperM3 }
 const stream = {
   surfaceCurrentMperS: nonNegative.max(20),
   depthM: z.number().min(1).max(10_000),
   profileExponent: z.number().min(0).max(1),
 }
 const hanging = {
-  sinkerDensityKgperM3: positive.max(30_000),
+  sinkerDensityKgperM3: densityKgperM3,
   sinkerDragCoefficient: nonNegative.max(10),
-  baitDragAreaM2: nonNegative.max(10),
+  baitDragAreaM2: areaM2,
   ...line,
   ...stream,
   waterDensityKgperM3,
 }
+/** Line out over the straight way from rod to sinker, at most. */
+const MOST_SCOPE = 10
+
 const BERTEAUX =
   'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965); profile after R. Soulsby, Dynamics of Marine Sands (1997)'
 const EQUILIBRIUM =
@@ -35,7 +49,7 @@ export const WATER_CALCULATIONS = {
     formula: EQUILIBRIUM,
     source: BERTEAUX,
     valid: 'a steady current along one line, no swell; the line does not stretch',
-    input: z.strictObject({ sinkerMassKg: positive.max(1_000), ...hanging }),
+    input: z.strictObject({ sinkerMassKg: massKg, ...hanging }),
     output: z.object({ lineOutM: positive, setbackM: z.number(), topTensionN: positive, topAngleFromVerticalDeg: z.number() }),
     run: (input) => waterHang(input),
   }),
@@ -47,7 +61,7 @@ export const WATER_CALCULATIONS = {
       'as water.hang; a drift takes its own speed off the stream at every height; drifting across, one upright plane is taken',
     input: z
       .strictObject({
-        sinkerMassKg: positive.max(1_000),
+        sinkerMassKg: massKg,
         sinkerDensityKgperM3: hanging.sinkerDensityKgperM3,
         sinkerDragCoefficient: hanging.sinkerDragCoefficient,
         baitDragAreaM2: hanging.baitDragAreaM2,
@@ -56,13 +70,13 @@ export const WATER_CALCULATIONS = {
             z.strictObject({
               diameterM: line.lineDiameterM,
               densityKgperM3: line.lineDensityKgperM3,
-              lengthM: positive.max(20_000).optional(),
+              lengthM: lineLengthM.optional(),
             }),
           )
           .min(1)
           .max(20),
         profile: z
-          .array(z.strictObject({ heightM: nonNegative, speedMperS: z.number().min(-20).max(20) }))
+          .array(z.strictObject({ heightM: nonNegative.max(10_000), speedMperS: z.number().min(-20).max(20) }))
           .min(1)
           .max(200)
           .optional(),
@@ -97,7 +111,7 @@ export const WATER_CALCULATIONS = {
     formula: 'lineOutM(sinkerMassKg) / depthM = scope, solved in log mass between 1 g and 100 kg',
     source: BERTEAUX,
     valid: 'a still-water least: swell and the boat’s swing want more',
-    input: z.strictObject({ scope: z.number().gt(1), ...hanging, surfaceCurrentMperS: positive.max(20) }),
+    input: z.strictObject({ scope: z.number().gt(1).max(100), ...hanging, surfaceCurrentMperS: positive.max(20) }),
     output: z.object({ sinkerMassKg: positive }),
     run: waterHangMass,
   }),
@@ -110,11 +124,11 @@ export const WATER_CALCULATIONS = {
     input: z.strictObject({
       lineDiameterM: line.lineDiameterM,
       currentMperS: nonNegative.max(20),
-      spanM: positive.max(10_000),
-      scope: positive,
-      grip: positive.max(100),
+      spanM: lineLengthM,
+      scope: positive.max(100),
+      grip,
       sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
-      baitDragAreaM2: nonNegative.max(10),
+      baitDragAreaM2: areaM2,
       waterDensityKgperM3,
     }),
     output: z.object({
@@ -131,16 +145,21 @@ export const WATER_CALCULATIONS = {
     formula: `${EQUILIBRIUM};  submerged weight = liftN + (pullUptideN + bait drag) / grip`,
     source: BERTEAUX,
     valid: 'a steady stream; the sinker’s own drag left out',
-    input: z.strictObject({
-      ...line,
-      ...stream,
-      uptideDistanceM: positive.max(10_000),
-      lineOutM: positive.max(20_000),
-      grip: positive.max(100),
-      sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
-      baitDragAreaM2: nonNegative.max(10),
-      waterDensityKgperM3,
-    }),
+    input: z
+      .strictObject({
+        ...line,
+        ...stream,
+        uptideDistanceM: lineLengthM,
+        lineOutM: lineLengthM,
+        grip,
+        sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
+        baitDragAreaM2: areaM2,
+        waterDensityKgperM3,
+      })
+      .refine(({ lineOutM, uptideDistanceM, depthM }) => lineOutM <= MOST_SCOPE * Math.hypot(uptideDistanceM, depthM), {
+        path: ['lineOutM'],
+        message: `is over ${MOST_SCOPE} times the straight way`,
+      }),
     output: z.object({ pullUptideN: z.number(), liftN: z.number(), sinkerMassKg: positive }),
     run: (input) => waterUptideHold(input),
   }),
@@ -150,9 +169,9 @@ export const WATER_CALCULATIONS = {
     source: 'Terminal speed with quadratic drag; line drag after S. F. Hoerner, Fluid-Dynamic Drag (1965)',
     valid: 'still water, line free off the spool',
     input: z.strictObject({
-      massKg: positive.max(1_000),
-      densityKgperM3: positive.max(30_000),
-      dragAreaM2: positive.max(10),
+      massKg,
+      densityKgperM3,
+      dragAreaM2: z.number().min(1e-9).max(10),
       lineDiameterM: nonNegative.max(0.05),
       depthM: positive.max(10_000),
       waterDensityKgperM3,
@@ -189,20 +208,21 @@ export const WATER_CALCULATIONS = {
     source: 'Stream tables of tidal atlases',
     valid: 'from 6.5 hours before high water to 6.5 after',
     input: z.strictObject({
-      hourFromHighWater: z.number(),
-      tidalRangeM: nonNegative,
-      neapRangeM: nonNegative,
-      springRangeM: positive,
+      hourFromHighWater: z.number().min(-1_000).max(1_000),
+      tidalRangeM: nonNegative.max(40),
+      neapRangeM: nonNegative.max(40),
+      springRangeM: positive.max(40),
       table: z
         .array(
           z.strictObject({
             hour: z.number().min(-6).max(6),
-            springMperS: nonNegative,
-            neapMperS: nonNegative,
+            springMperS: nonNegative.max(20),
+            neapMperS: nonNegative.max(20),
             directionDeg: z.number().min(0).max(360),
           }),
         )
-        .min(1),
+        .min(1)
+        .max(200),
     }),
     output: z.object({ rateMperS: nonNegative, directionDeg: z.number().nullable() }),
     run: tideStream,

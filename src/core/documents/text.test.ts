@@ -1,0 +1,29 @@
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import { cutText, filledText, text } from './text.ts'
+
+const FISH = '🐟'
+
+test('a NUL and half a character are refused with a sentence; whole characters of any kind are kept', () => {
+  for (const broken of ['a\u0000b', FISH.slice(0, 1), `net ${FISH.slice(1)}`])
+    expect(text(80).safeParse(broken).error?.issues[0]?.message).toMatch(/cannot be stored/)
+  expect(text(80).parse(`Kelp ${FISH} Ñandú 岩`)).toBe(`Kelp ${FISH} Ñandú 岩`)
+})
+
+test('length is counted in characters, blanks alone are nothing', () => {
+  expect(text(2).safeParse(FISH + FISH).success).toBe(true)
+  expect(text(2).safeParse(`${FISH}${FISH}a`).success).toBe(false)
+  expect(filledText(4, 'needs a name').safeParse('   ').error?.issues[0]?.message).toBe('needs a name')
+  expect(filledText(8, 'needs a name').parse('  reef ')).toBe('reef')
+})
+
+test('whatever is cut can be stored, is no longer than asked, and is the beginning', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary', maxLength: 60 }), fc.integer({ min: 1, max: 40 }), (long, most) => {
+      const cut = cutText(long, most)
+      expect(text(most).safeParse(cut).success).toBe(true)
+      expect(long.startsWith(cut)).toBe(true)
+      expect([...cut]).toHaveLength(Math.min([...long].length, most))
+    }),
+  )
+})
