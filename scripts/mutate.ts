@@ -1,4 +1,5 @@
-// npm run mutate [room …]: changes the core in small wrong ways and says how many of them its tests notice, room by room.
+// npm run mutate [room …]: changes the core in small wrong ways and says how many of them the room’s own tests and the pinned
+// tables notice, room by room.
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { Stryker } from '@stryker-mutator/core'
@@ -13,11 +14,10 @@ await runMain(async () => {
   const wanted = process.argv.slice(2)
   for (const room of wanted)
     if (!ROOMS.includes(room)) throw new Problem(`There is no room “${room}” in src/core; there are ${ROOMS.join(', ')}.`)
+  const rooms = wanted.length > 0 ? wanted : ROOMS
+  process.env.ROOMS = rooms.join(',')
   const results = await new Stryker({
-    mutate: (wanted.length > 0 ? wanted : ROOMS).flatMap((room) => [
-      `src/core/${room}/**/*.ts`,
-      `!src/core/${room}/**/*.test.ts`,
-    ]),
+    mutate: rooms.flatMap((room) => [`src/core/${room}/**/*.ts`, `!src/core/${room}/**/*.test.ts`]),
     testRunner: 'vitest',
     vitest: { configFile: 'vitest.core.config.ts' },
     coverageAnalysis: 'perTest',

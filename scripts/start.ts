@@ -21,6 +21,10 @@ await runMain(async () => {
       databaseUrl: process.env.DATABASE_URL ?? own!.url,
       host,
       port,
+      names: (process.env.ALLOWED_HOSTS ?? '')
+        .split(',')
+        .map((name) => name.trim())
+        .filter(Boolean),
       clientFolder: CLIENT_FOLDER,
       logLevel: process.env.LOG_LEVEL ?? 'warn',
     }).catch((error: Error & { code?: string }) => {

@@ -1,6 +1,5 @@
 import { createReadStream, existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { bodyParser } from '@koa/bodyparser'
 import Koa from 'koa'
 import compress from 'koa-compress'
 import helmet from 'koa-helmet'
@@ -13,8 +12,13 @@ import { type ContentCheck, documentRoutes } from './documents/documentRoutes.ts
 import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
 import { identifyCrew } from './http/crew.ts'
-import { errorHandler } from './http/errorHandler.ts'
+import { type Doors, guardDoors, refuseOddPaths } from './http/doors.ts'
+import { errorHandler, isApi } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
+import { limitRate, USUAL_MOST } from './http/rateLimit.ts'
+import { readBody } from './http/readBody.ts'
+import { requestLog } from './http/requestLog.ts'
+import type { JobPool } from './jobs/jobPool.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
 import { tideRoutes } from './tides/routes.ts'
@@ -27,20 +31,36 @@ import type { WeatherSource } from './weather/weatherSource.ts'
 export type AppOptions = {
   db: Database
   log: Logger
+  jobs: JobPool
+  doors: Doors
   clientFolder?: string
+  /** Requests of one client in ten seconds; left out, more than any person sends. */
+  mostRequests?: number
   /** Services outside; left out, the stand-ins that ship. */
   tides?: TideService
   weather?: WeatherSource
 }
 
+/** A single document takes longer to compress than to send. */
+const WORTH_COMPRESSING = 16_384
+
 /** The whole server, wired: every resource is composed here. */
-export function createApp({ db, log, clientFolder, tides = standInTides, weather = standInWeather }: AppOptions): Koa {
+export function createApp(options: AppOptions): Koa {
+  const {
+    db,
+    log,
+    jobs,
+    doors,
+    clientFolder,
+    mostRequests = USUAL_MOST,
+    tides = standInTides,
+    weather = standInWeather,
+  } = options
   const app = new Koa()
   const documents = new DocumentRepository(db)
   const checks = contentChecks(documents, tides)
   const routers = [
-    healthRoutes(db),
-    calculationRoutes(),
+    calculationRoutes(jobs),
     tideRoutes(tides),
     weatherRoutes(weather),
     observationRoutes(new ObservationRepository(db)),
@@ -49,10 +69,16 @@ export function createApp({ db, log, clientFolder, tides = standInTides, weather
 
   app.on('error', (error) => log.error({ err: error }, 'a response failed'))
   app.use(securityHeaders())
-  app.use(compress({ threshold: 1024 }))
-  app.use(errorHandler(log))
   app.use(identifyCrew)
-  app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', jsonStrict: false }))
+  app.use(requestLog(log))
+  app.use(errorHandler(log))
+  app.use(refuseOddPaths)
+  app.use(guardDoors(doors))
+  // Asked by whoever watches over the server: before anything that may make a client wait.
+  app.use(healthRoutes(db).routes())
+  app.use(limitRate(mostRequests))
+  app.use(compress({ threshold: WORTH_COMPRESSING }))
+  app.use(readBody())
   for (const router of routers) app.use(router.routes()).use(router.allowedMethods())
   if (clientFolder) serveClient(app, clientFolder)
   return app
@@ -108,7 +134,8 @@ function serveClient(app: Koa, folder: string): void {
   app.use(serve(folder, { setHeaders }))
   app.use(async (ctx) => {
     const page = join(folder, 'index.html')
-    if (ctx.method !== 'GET' || ctx.path.startsWith('/api') || !existsSync(page)) return
+    const isRead = ctx.method === 'GET' || ctx.method === 'HEAD'
+    if (!isRead || isApi(ctx.path) || ctx.path.startsWith('/assets/') || !existsSync(page)) return
     ctx.type = 'html'
     ctx.set('Cache-Control', 'no-cache')
     ctx.body = createReadStream(page)

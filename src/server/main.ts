@@ -4,21 +4,40 @@ import { createApp } from './app.ts'
 import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
 import { migrate } from './db/migrate.ts'
+import { JobPool } from './jobs/jobPool.ts'
 
-export type ServerOptions = { databaseUrl: string; host: string; port: number; logLevel: string; clientFolder?: string }
+export type ServerOptions = {
+  databaseUrl: string
+  host: string
+  port: number
+  logLevel: string
+  clientFolder?: string
+  /** Names that the server goes by beside loopback's and `host`. */
+  names?: readonly string[]
+  mostRequests?: number
+}
 export type RunningServer = { url: string; close: () => Promise<void> }
 
 /** Migrates, loads the demonstration data where there is none yet, and listens. Rejects if the port is taken. */
-export async function startServer({ databaseUrl, host, port, logLevel, ...client }: ServerOptions): Promise<RunningServer> {
+export async function startServer({
+  databaseUrl,
+  host,
+  port,
+  logLevel,
+  names = [],
+  ...options
+}: ServerOptions): Promise<RunningServer> {
   const log = pino({ level: logLevel })
   const db = openDatabase(databaseUrl, log)
   await migrate(db)
   await loadDemo(db)
-  const app = createApp({ db, log, ...client })
+  const jobs = new JobPool(log)
+  const app = createApp({ db, log, jobs, doors: { host, names }, ...options })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)
   })
+  jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))
   return {
     url: `http://${host}:${port}`,
     close: async () => {
@@ -26,6 +45,7 @@ export async function startServer({ databaseUrl, host, port, logLevel, ...client
         server.close(() => resolve())
         server.closeAllConnections()
       })
+      await jobs.close()
       await db.destroy()
     },
   }

@@ -1,3 +1,3 @@
 import { z } from 'zod'
 
-export const healthBody = z.object({ server: z.literal('up'), database: z.enum(['up', 'down']) })
+export const healthBody = z.object({ server: z.literal('up'), database: z.enum(['up', 'slow', 'down']) })

@@ -7,7 +7,7 @@ import { HttpError } from '../../src/server/http/httpError.ts'
 
 /** What the handler makes of an error thrown by a step. */
 async function answerTo(error: unknown) {
-  const ctx: any = { path: '/api/x', method: 'GET', status: 200, set: () => {} }
+  const ctx: any = { path: '/api/x', method: 'GET', status: 200, state: {}, set: () => {} }
   await errorHandler(pino({ level: 'silent' }))(ctx, async () => {
     throw error
   })
@@ -22,7 +22,7 @@ describe('one place decides what leaves the server', () => {
     [withCode('ECONNREFUSED'), 503, 'database-away'],
     [withCode('57P01'), 503, 'database-away'],
     [new Error('timeout exceeded when trying to connect'), 503, 'database-away'],
-    [Object.assign(new Error('x'), { status: 413 }), 413, 'too-large'],
+    [new HttpError(503, 'busy', 'later', { retryAfterS: 2 }), 503, 'busy'],
     [new Error('select password from secrets'), 500, 'internal'],
     ['a thrown word', 500, 'internal'],
     [undefined, 500, 'internal'],

@@ -3,12 +3,16 @@ import type { AddressInfo } from 'node:net'
 import pg from 'pg'
 import pino from 'pino'
 import { inject } from 'vitest'
-import { createApp } from '../../src/server/app.ts'
+import { type AppOptions, createApp } from '../../src/server/app.ts'
 import { type Database, openDatabase } from '../../src/server/db/database.ts'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
 import { migrate } from '../../src/server/db/migrate.ts'
+import { type JobLimits, JobPool } from '../../src/server/jobs/jobPool.ts'
+
+type More = { jobs?: Partial<JobLimits>; app?: Partial<AppOptions> }
 
 export type TestServer = {
+  port: number
   db: Database
   databaseUrl: string
   logged: string[]
@@ -32,20 +36,22 @@ export async function freshDatabase(): Promise<string> {
 }
 
 /** The whole server on a database: a fresh one, with the demonstration data, where none is named. */
-export async function startTestServer(existingUrl?: string): Promise<TestServer> {
+export async function startTestServer(existingUrl?: string, more: More = {}): Promise<TestServer> {
   const logged: string[] = []
   const log = pino({ level: 'info' }, { write: (line: string) => void logged.push(line) })
   const databaseUrl = existingUrl ?? (await freshDatabase())
   const db = openDatabase(databaseUrl, log)
   await migrate(db)
   await loadDemo(db)
-  const server = createApp({ db, log }).listen(0, '127.0.0.1')
+  const jobs = new JobPool(log, more.jobs)
+  const server = createApp({ db, log, jobs, doors: { host: '127.0.0.1' }, ...more.app }).listen(0, '127.0.0.1')
   // A test that blocks this process, server and client both, must not find its connection closed for idling.
   server.keepAliveTimeout = 0
   await once(server, 'listening')
   const { port } = server.address() as AddressInfo
   return {
     db,
+    port,
     databaseUrl,
     logged,
     send: async (method, path, body, headers = {}) => {
@@ -62,6 +68,7 @@ export async function startTestServer(existingUrl?: string): Promise<TestServer>
         server.close(done)
         server.closeAllConnections()
       })
+      await jobs.close()
       await db.destroy()
     },
   }

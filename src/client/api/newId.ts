@@ -1,2 +1,4 @@
-/** An id for a new document or observation. */
-export const newId = (): string => crypto.randomUUID()
+import { v4 } from 'uuid'
+
+/** An id for a new document or observation. On plain http under a name of its own, the browser’s own maker of ids is missing. */
+export const newId = (): string => v4()

@@ -8,7 +8,7 @@ import { defaultConditions } from '../documents/conditions.ts'
 import { isLine, jointOf, parentId } from '../documents/pieces.ts'
 import { withJoint } from '../edit/changes.ts'
 import { usedOfOutfitM } from '../setup/cutLength.ts'
-import { replacementOf } from '../setup/replacement.ts'
+import { replacements } from '../setup/replacement.ts'
 import { cutList } from './cutList.ts'
 import { partsList } from './partsList.ts'
 import { buildSteps } from './steps.ts'
@@ -91,7 +91,7 @@ describe('replacement', () => {
     const cut = cutList({ trace: ledger, catalogue })
       .flatMap(({ cuts }) => cuts)
       .find(({ id }) => id === 'hook-length')!
-    const lost = replacementOf({ trace: ledger, catalogue }, ['hook-length', 'hook', 'bait'])
+    const lost = replacements({ trace: ledger, catalogue })(['hook-length', 'hook', 'bait'])
     expect(lost.cost).toBeCloseTo(cut.cutM * 0.35 + 0.45, 12)
     expect(lost.minutes).toBeCloseTo(1 + 1.5 + 0.2, 12)
   })
@@ -100,14 +100,14 @@ describe('replacement', () => {
     '$trace.family: the parts of a trace cost what the whole does; nothing costs nothing',
     ({ trace }) => {
       const ids = trace.pieces.map(({ id }) => id)
-      const whole = replacementOf({ trace, catalogue }, ids)
+      const whole = replacements({ trace, catalogue })(ids)
       const summed = ids
-        .map((id) => replacementOf({ trace, catalogue }, [id]))
+        .map((id) => replacements({ trace, catalogue })([id]))
         .reduce((a, b) => ({ cost: a.cost + b.cost, minutes: a.minutes + b.minutes }))
       expect(whole.cost).toBeCloseTo(summed.cost, 9)
       expect(whole.minutes).toBeCloseTo(summed.minutes, 9)
       expect(whole.cost).toBeGreaterThan(0)
-      expect(replacementOf({ trace, catalogue }, [])).toEqual({ cost: 0, minutes: 0 })
+      expect(replacements({ trace, catalogue })([])).toEqual({ cost: 0, minutes: 0 })
     },
   )
 })

@@ -64,7 +64,7 @@ class Builder {
     else for (const child of hung) this.attach(child)
   }
 
-  private line(line: LinePiece, hung: Piece[]): void {
+  private line(line: LinePiece, hung: readonly Piece[]): void {
     const partWay = hung.filter(({ attach }) => attach.how !== 'joined').sort(byPlace)
     const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
     const far = hung.filter(({ attach }) => attach.how === 'joined' && attach.end !== 'near')

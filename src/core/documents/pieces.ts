@@ -25,7 +25,7 @@ export function parentId(attach: Attach): string {
 
 /** A piece of a trace by its id. */
 export function pieceById(trace: Trace, id: string): Piece | undefined {
-  return indexOf(trace).get(id)
+  return indexOf(trace).byId.get(id)
 }
 
 /** A piece that must be there: ids that a sound trace names are. */
@@ -42,17 +42,26 @@ export function lineById(trace: Trace, id: string | undefined): LinePiece | unde
 }
 
 /** What hangs from a piece, or from the outfit's line, in the document's order. */
-export function hungFrom(trace: Trace, id: string): Piece[] {
-  return trace.pieces.filter(({ attach }) => parentId(attach) === id)
+export function hungFrom(trace: Trace, id: string): readonly Piece[] {
+  return indexOf(trace).hung.get(id) ?? []
 }
 
-const indexes = new WeakMap<readonly Piece[], ReadonlyMap<string, Piece>>()
+type Index = { byId: ReadonlyMap<string, Piece>; hung: ReadonlyMap<string, readonly Piece[]> }
+
+const indexes = new WeakMap<readonly Piece[], Index>()
 
 /** Documents are never changed in place, so an index of the list of pieces holds as long as the list does. */
-function indexOf({ pieces }: Trace): ReadonlyMap<string, Piece> {
+function indexOf({ pieces }: Trace): Index {
   const known = indexes.get(pieces)
   if (known) return known
-  const index = new Map(pieces.map((piece) => [piece.id, piece]))
+  const hung = new Map<string, Piece[]>()
+  for (const piece of pieces) {
+    const on = parentId(piece.attach)
+    const beside = hung.get(on)
+    if (beside) beside.push(piece)
+    else hung.set(on, [piece])
+  }
+  const index = { byId: new Map(pieces.map((piece) => [piece.id, piece])), hung }
   indexes.set(pieces, index)
   return index
 }

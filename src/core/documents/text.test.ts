@@ -19,7 +19,7 @@ test('length is counted in characters, blanks alone are nothing', () => {
 
 test('whatever is cut can be stored, is no longer than asked, and is the beginning', () => {
   fc.assert(
-    fc.property(fc.string({ unit: 'binary', maxLength: 60 }), fc.integer({ min: 1, max: 40 }), (long, most) => {
+    fc.property(fc.string({ unit: 'grapheme', maxLength: 60 }), fc.integer({ min: 1, max: 40 }), (long, most) => {
       const cut = cutText(long, most)
       expect(text(most).safeParse(cut).success).toBe(true)
       expect(long.startsWith(cut)).toBe(true)

@@ -1,5 +1,5 @@
 import { type LinkRef, pieceIdOf, pieceRef, sameLink, woundRef } from '../documents/linkRef.ts'
-import { isLine, isTied, lineById } from '../documents/pieces.ts'
+import { hungFrom, isLine, isTied, lineById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { freeLine } from '../setup/outfitLines.ts'
@@ -181,13 +181,9 @@ function jams(piece: Piece): boolean {
 /** The first thing fixed on a stretch of a line that jams; what slides comes in with the stop it bears on. */
 function firstRider(trace: Trace, line: LinePiece, fromM: number, toM: number): { id: string; atM: number } | undefined {
   const [low, high] = [Math.min(fromM, toM), Math.max(fromM, toM)]
-  return trace.pieces
+  return hungFrom(trace, line.id)
     .flatMap((piece) =>
-      piece.attach.how === 'fixed' &&
-      piece.attach.on === line.id &&
-      piece.attach.atM >= low &&
-      piece.attach.atM <= high &&
-      jams(piece)
+      piece.attach.how === 'fixed' && piece.attach.atM >= low && piece.attach.atM <= high && jams(piece)
         ? [{ id: piece.id, atM: piece.attach.atM }]
         : [],
     )

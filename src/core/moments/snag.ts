@@ -1,9 +1,9 @@
 import { type LinkRef, linkKey, pieceIdOf } from '../documents/linkRef.ts'
-import { parentId, pieceById } from '../documents/pieces.ts'
+import { hungFrom, pieceById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { asUncertain, type EndPath, type PreparedSetup } from '../setup/prepareSetup.ts'
-import { type Replacement, replacementOf } from '../setup/replacement.ts'
+import { type Replacement, replacements } from '../setup/replacement.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
@@ -49,7 +49,8 @@ export const SNAG: MomentKind<Snag> = {
  * fuse or beyond it. Without a chosen fuse the trace's own knot to the outfit counts: the main line is not to be lost.
  */
 function judgeSnag(setup: PreparedSetup): Snag | undefined {
-  const paths = setup.ends.map((end) => snagPath(setup, setup.path(end.id)))
+  const replace = replacements(setup)
+  const paths = setup.ends.map((end) => snagPath(setup.trace, setup.path(end.id), replace))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
   return {
@@ -69,11 +70,11 @@ function judgeSnag(setup: PreparedSetup): Snag | undefined {
   }
 }
 
-function snagPath({ trace, catalogue }: PreparedSetup, path: EndPath): SnagPath {
+function snagPath(trace: Trace, path: EndPath, replace: ReturnType<typeof replacements>): SnagPath {
   const weak = path.end.role === 'sinker' ? weakLinkKeys(trace, path) : undefined
   const goesFirst = fuseOf(path)
   const lost = lostBelow(trace, goesFirst.ref)
-  const replacement = replacementOf({ trace, catalogue }, lost)
+  const replacement = replace(lost)
   const shared = { end: path.end.id, links: path.links, first: path.first, goesFirst, lost, replacement }
   if (weak) {
     const chance = sumWhere(path, (link) => weak.has(link.id))
@@ -120,14 +121,9 @@ export function lostBelow(trace: Trace, broken: LinkRef): string[] {
   if (!piece) return trace.pieces.map((each) => each.id)
   const partWay = piece.attach.how === 'fixed' && broken.at === 'joint' ? piece.attach : undefined
   const lost = new Set([piece.id])
-  const take = (gone: (candidate: Piece) => boolean) => {
-    for (const candidate of trace.pieces) if (!lost.has(candidate.id) && gone(candidate)) lost.add(candidate.id)
-  }
-  if (partWay) take((candidate) => parentId(candidate.attach) === partWay.on && isBeyond(candidate, partWay.atM))
-  for (let before = 0; before < lost.size; ) {
-    before = lost.size
-    take((candidate) => lost.has(parentId(candidate.attach)))
-  }
+  if (partWay) for (const each of hungFrom(trace, partWay.on)) if (isBeyond(each, partWay.atM)) lost.add(each.id)
+  // A set is walked through to what is added on the way.
+  for (const gone of lost) for (const each of hungFrom(trace, gone)) lost.add(each.id)
   return trace.pieces.filter((candidate) => lost.has(candidate.id)).map((candidate) => candidate.id)
 }
 

@@ -3,7 +3,7 @@ import { DEFAULT_LOOP_M, defaultTurns, lineUsedM } from '../catalogue/connection
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { jointRef, type LinkRef } from '../documents/linkRef.ts'
-import { isTied, jointOf, parentId } from '../documents/pieces.ts'
+import { hungFrom, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import type { Rig } from './setup.ts'
@@ -45,11 +45,10 @@ function loopOf({ connections }: Catalogue, joint: Joint, line: LinePiece): numb
 
 /** The pieces whose joint is tied in this line: its own, those at its ends, those part-way. */
 function tiedIn({ trace, catalogue: { connections } }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): [Piece, Joint][] {
-  return trace.pieces.flatMap((piece): [Piece, Joint][] => {
+  return [line, ...hungFrom(trace, line.id)].flatMap((piece): [Piece, Joint][] => {
     const joint = jointOf(piece)
     if (!isTied(joint)) return []
     const own = piece.id === line.id
-    if (!own && parentId(piece.attach) !== line.id) return []
     // What is tied to a double's end takes the double's own length; what a doubling knot takes is counted in the double.
     const counted = own || (line.role !== 'double' && connections[joint.connection].joins !== 'doubles')
     return counted ? [[piece, joint]] : []

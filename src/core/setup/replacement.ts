@@ -1,5 +1,5 @@
 import { sinkerCost } from '../catalogue/sinkers.ts'
-import { isLine, jointOf } from '../documents/pieces.ts'
+import { isLine, jointOf, pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { cutOf } from './cutLength.ts'
 import type { Rig } from './setup.ts'
@@ -9,19 +9,27 @@ export type Replacement = { cost: number; minutes: number }
 
 /**
  * What it takes to make some pieces of a trace anew: plain units for line (as cut) and parts, minutes for the joints that they
- * hang by. Nominal, with the scenario's unit costs; bait costs nothing here.
+ * hang by. Nominal, with the scenario's unit costs; bait costs nothing here. Each piece is priced once, however many are asked for.
  */
-export function replacementOf({ trace, catalogue }: Costed, ids: readonly string[]): Replacement {
-  const wanted = new Set(ids)
-  return trace.pieces
-    .filter(({ id }) => wanted.has(id))
-    .reduce<Replacement>(
-      ({ cost, minutes }, piece) => {
-        const joint = jointOf(piece)
-        return {
-          cost: cost + pieceCost({ trace, catalogue }, piece),
-          minutes: minutes + (joint ? catalogue.connections[joint.connection].minutes : 0),
-        }
+export function replacements({ trace, catalogue }: Costed): (ids: readonly string[]) => Replacement {
+  const priced = new Map<string, Replacement>()
+  const priceOf = (id: string): Replacement => {
+    const known = priced.get(id)
+    if (known) return known
+    const piece = pieceNamed(trace, id)
+    const joint = jointOf(piece)
+    const price = {
+      cost: pieceCost({ trace, catalogue }, piece),
+      minutes: joint ? catalogue.connections[joint.connection].minutes : 0,
+    }
+    priced.set(id, price)
+    return price
+  }
+  return (ids) =>
+    ids.reduce<Replacement>(
+      (sum, id) => {
+        const { cost, minutes } = priceOf(id)
+        return { cost: sum.cost + cost, minutes: sum.minutes + minutes }
       },
       { cost: 0, minutes: 0 },
     )
@@ -36,8 +44,4 @@ function pieceCost(costed: Costed, piece: Piece): number {
 }
 
 /** What it takes to make the whole trace. */
-export const wholeReplacement = (costed: Costed): Replacement =>
-  replacementOf(
-    costed,
-    costed.trace.pieces.map(({ id }) => id),
-  )
+export const wholeReplacement = (costed: Costed): Replacement => replacements(costed)(costed.trace.pieces.map(({ id }) => id))

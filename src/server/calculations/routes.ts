@@ -1,40 +1,38 @@
 import Router from '@koa/router'
 import { z } from 'zod'
-import { evaluate } from '../../core/analysis/evaluate.ts'
-import { parseRequest } from '../../core/analysis/parseRequest.ts'
-import { reportOf } from '../../core/analysis/report.ts'
-import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
-import { CALCULATIONS, calculate, isCalculationName } from '../../core/physics/registry.ts'
+import { CoreError } from '../../core/errors.ts'
+import { CALCULATIONS, isCalculationName } from '../../core/physics/registry.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody } from '../http/parse.ts'
+import type { Job } from '../jobs/job.ts'
+import type { JobPool } from '../jobs/jobPool.ts'
 
 /** The registry over HTTP: what there is, and one calculation or a whole evaluation on a posted input. */
-export function calculationRoutes(): Router {
+export function calculationRoutes(jobs: JobPool): Router {
   const router = new Router({ prefix: '/api' })
 
   router.get('/calculations', (ctx) => {
     ctx.body = Object.entries(CALCULATIONS).map(([name, { title, source }]) => ({ name, title, source }))
   })
 
-  router.post('/calculations/:name', (ctx) => {
+  router.post('/calculations/:name', async (ctx) => {
     const name = ctx.params.name ?? ''
     if (!isCalculationName(name)) throw notFound('calculation')
-    const outcome = calculate(name, parseBody(ctx, z.unknown()))
-    if (!outcome.ok)
-      throw new HttpError(400, 'invalid', 'The input does not hold.', {
-        issues: outcome.issues.map(({ path, message }) => ({
-          path: path.map((key) => (typeof key === 'number' ? key : String(key))),
-          message,
-        })),
-      })
-    ctx.body = outcome.output
+    ctx.body = await outputOf(jobs, { kind: 'calculate', name, input: parseBody(ctx, z.unknown()) })
   })
 
-  router.post('/evaluate', (ctx) => {
-    const parsed = parseRequest(parseBody(ctx, z.unknown()), NOMINAL_CATALOGUE)
-    if (!parsed.ok) throw new HttpError(400, 'invalid', 'The documents do not hold.', { issues: parsed.issues })
-    ctx.body = reportOf(evaluate(parsed.request.setup, parsed.request.ruleSet))
+  router.post('/evaluate', async (ctx) => {
+    ctx.body = await outputOf(jobs, { kind: 'evaluate', request: parseBody(ctx, z.unknown()) })
   })
 
   return router
+}
+
+async function outputOf(jobs: JobPool, job: Job): Promise<unknown> {
+  const answer = await jobs.run(job)
+  if (answer.kind === 'done') return answer.output
+  if (answer.kind === 'refused') throw new CoreError(answer.code, answer.message, answer.details)
+  throw new HttpError(400, 'invalid', job.kind === 'calculate' ? 'The input does not hold.' : 'The documents do not hold.', {
+    issues: answer.issues,
+  })
 }

@@ -1,62 +1,59 @@
 import { randomUUID } from 'node:crypto'
-import type { Middleware } from 'koa'
+import type { Context, Middleware } from 'koa'
 import type { Logger } from 'pino'
 import { CoreError } from '../../core/errors.ts'
 import type { ErrorBody } from '../../shared/errors.ts'
 import { isDatabaseAway } from '../db/database.ts'
 import { HttpError } from './httpError.ts'
 
+/** How soon a database that is away is worth asking again. */
+const DATABASE_RETRY_S = 2
+
+type Answer = { status: number; error: Omit<ErrorBody['error'], 'requestId'>; extra?: object; retryAfterS?: number | undefined }
+
+export const isApi = (path: string): boolean => /^\/api(\/|$)/i.test(path)
+
 /** The one place that decides what leaves the server when a step throws; the rest is logged under the request's id. */
 export function errorHandler(log: Logger): Middleware {
   return async (ctx, next) => {
     const requestId = randomUUID()
+    ctx.state.requestId = requestId
     ctx.set('X-Request-Id', requestId)
     try {
       await next()
-      if (ctx.status === 404 && ctx.body === undefined && ctx.path.startsWith('/api'))
-        throw new HttpError(404, 'no-such-route', `There is nothing at ${ctx.method} ${ctx.path}.`)
+      const missed = missedRoute(ctx)
+      if (missed) throw missed
     } catch (error) {
-      const { status, body } = answerFor(error, requestId)
+      const { status, error: told, extra, retryAfterS } = answerFor(error)
       if (status >= 500) log.error({ err: error, requestId, method: ctx.method, path: ctx.path }, 'request failed')
+      if (retryAfterS !== undefined) ctx.set('Retry-After', String(retryAfterS))
       ctx.status = status
-      ctx.body = body
+      ctx.body = { ...extra, error: { ...told, requestId } } satisfies ErrorBody
     }
   }
 }
 
-function answerFor(error: unknown, requestId: string): { status: number; body: ErrorBody & Record<string, unknown> } {
+/** What the router left unanswered: nothing there, or not by this method. */
+function missedRoute({ status, body, path, method }: Context): HttpError | undefined {
+  if (body !== undefined && body !== null) return undefined
+  if (status === 405 || status === 501) return new HttpError(405, 'wrong-method', `${method} is not done at this address.`)
+  return status === 404 && isApi(path) ? new HttpError(404, 'no-such-route', `There is nothing at ${method} ${path}.`) : undefined
+}
+
+function answerFor(error: unknown): Answer {
   if (error instanceof HttpError) {
-    const { status, code, message, issues, extra } = error
-    return { status, body: { ...extra, error: { code, message, requestId, ...(issues ? { issues } : {}) } } }
+    const { status, code, message, issues, extra, retryAfterS } = error
+    return { status, error: { code, message, ...(issues ? { issues } : {}) }, extra, retryAfterS }
   }
   if (error instanceof CoreError) {
     const { code, message, details } = error
-    return { status: 422, body: { error: { code, message, requestId, details } } }
+    return { status: 422, error: { code, message, details } }
   }
   if (isDatabaseAway(error))
     return {
       status: 503,
-      body: {
-        error: {
-          code: 'database-away',
-          message: 'The database cannot be reached just now. Nothing was changed; try again.',
-          requestId,
-        },
-      },
+      error: { code: 'database-away', message: 'The database cannot be reached just now. Nothing was changed; try again.' },
+      retryAfterS: DATABASE_RETRY_S,
     }
-  const refused = bodyParserRefusal(error)
-  if (refused) return { status: refused.status, body: { error: { code: refused.code, message: refused.message, requestId } } }
-  return {
-    status: 500,
-    body: { error: { code: 'internal', message: 'Something went wrong in the server; it was logged.', requestId } },
-  }
-}
-
-/** The body parser throws plain errors with a status; only these words of theirs are passed on. */
-function bodyParserRefusal(error: unknown): { status: number; code: string; message: string } | undefined {
-  const status = (error as { status?: unknown } | undefined)?.status
-  if (status === 413) return { status, code: 'too-large', message: 'The body is larger than 1 MB.' }
-  if (status === 400) return { status, code: 'bad-json', message: 'The body is not valid JSON.' }
-  if (status === 415) return { status, code: 'wrong-type', message: 'The body’s encoding is not understood.' }
-  return undefined
+  return { status: 500, error: { code: 'internal', message: 'Something went wrong in the server; it was logged.' } }
 }

@@ -9,14 +9,22 @@ export class HttpError extends Error {
   readonly issues: Issues | undefined
   /** More of the answer beside the error, as the current revision of a stale save. */
   readonly extra: Record<string, unknown>
+  /** In how many seconds to try again. */
+  readonly retryAfterS: number | undefined
 
-  constructor(status: number, code: string, message: string, more: { issues?: Issues; extra?: Record<string, unknown> } = {}) {
+  constructor(
+    status: number,
+    code: string,
+    message: string,
+    more: { issues?: Issues; extra?: Record<string, unknown>; retryAfterS?: number } = {},
+  ) {
     super(message)
     this.name = 'HttpError'
     this.status = status
     this.code = code
     this.issues = more.issues
     this.extra = more.extra ?? {}
+    this.retryAfterS = more.retryAfterS
   }
 }
 

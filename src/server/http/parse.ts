@@ -1,15 +1,13 @@
 import type { Context } from 'koa'
 import type { z } from 'zod'
+import { issuesOf } from '../../core/documents/issue.ts'
 import { HttpError } from './httpError.ts'
 
 /** Reads an unknown value by its contract, or refuses it with every fault and its path. */
 function parse<T>(schema: z.ZodType<T>, value: unknown, code: string, message: string): T {
   const parsed = schema.safeParse(value)
   if (parsed.success) return parsed.data
-  const issues = parsed.error.issues.map((issue) => ({
-    path: issue.path.map((key) => (typeof key === 'number' ? key : String(key))),
-    message: issue.message,
-  }))
+  const issues = issuesOf(parsed.error)
   throw new HttpError(400, code, `${message} ${issues[0]!.path.join('.')}: ${issues[0]!.message}`, { issues })
 }
 

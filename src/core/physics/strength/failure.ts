@@ -47,20 +47,36 @@ export function survivalAt(links: readonly UncertainLink[], loadN: number): numb
  */
 export function firstToGo(links: readonly UncertainLink[]): number[] {
   checkVariations(links)
-  const deviations = links.map((link) => link.variation * link.meanN)
-  return chancesOf(
-    links.map((link, i) => ({ mean: link.meanN, deviation: deviations[i]! })),
-    (load, density, whole) => {
-      let all = 1
-      for (let i = 0; i < links.length; i += 1) {
-        const z = (load - links[i]!.meanN) / deviations[i]!
-        density[i] = z < -REACH ? 0 : normalPdf(z) / deviations[i]!
-        whole[i] = z < -REACH ? 1 : normalCdf(-z)
-        all *= whole[i]!
-      }
-      return all
-    },
-  )
+  // Links alike in all are worked out once: a leader with fifty equal loops in it has few kinds of link.
+  const { kinds, kindOf } = kindsOf(links)
+  const chances = chancesOf(kinds, (load, density, whole) => {
+    let all = 1
+    for (let i = 0; i < kinds.length; i += 1) {
+      const { mean, deviation, count } = kinds[i]!
+      const z = (load - mean) / deviation
+      density[i] = z < -REACH ? 0 : (count * normalPdf(z)) / deviation
+      whole[i] = z < -REACH ? 1 : normalCdf(-z)
+      all *= count === 1 ? whole[i]! : whole[i]! ** count
+    }
+    return all
+  })
+  return kindOf.map((kind) => chances[kind]! / kinds[kind]!.count)
+}
+
+type Kind = Bump & { count: number }
+
+/** The different strengths among links, how many have each, and for every link which it has. */
+function kindsOf(links: readonly UncertainLink[]): { kinds: Kind[]; kindOf: number[] } {
+  const kinds: Kind[] = []
+  const places = new Map<string, number>()
+  const kindOf = links.map(({ meanN, variation }) => {
+    const key = `${meanN} ${variation}`
+    const place = places.get(key) ?? kinds.push({ mean: meanN, deviation: variation * meanN, count: 0 }) - 1
+    places.set(key, place)
+    kinds[place]!.count += 1
+    return place
+  })
+  return { kinds, kindOf }
 }
 
 type Bump = { mean: number; deviation: number }

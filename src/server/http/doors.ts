@@ -1,0 +1,73 @@
+import { isIP } from 'node:net'
+import type { Context, Middleware } from 'koa'
+import { HttpError } from './httpError.ts'
+
+const LOOPBACK = ['localhost', '127.0.0.1', '[::1]']
+const EVERY_ADDRESS = ['0.0.0.0', '::']
+const READS = ['GET', 'HEAD', 'OPTIONS']
+
+/** What the server was told to serve: where it listens, and the other names that it goes by. */
+export type Doors = { host: string; names?: readonly string[] }
+
+/**
+ * Lets in only requests that were meant for this server: under a name it serves, so that no foreign name that resolves to it reads or
+ * writes here; and changes only from its own pages or from no page at all. Listening on every address, it goes by its numbers too,
+ * which no foreign name is.
+ */
+export function guardDoors({ host, names = [] }: Doors): Middleware {
+  const served = new Set([...LOOPBACK, bracketed(host), ...names].map((name) => name.toLowerCase()))
+  const byNumber = EVERY_ADDRESS.includes(host)
+  return async (ctx, next) => {
+    const { hostname } = hostOf(ctx)
+    if (!served.has(hostname) && !(byNumber && isIP(hostname.replace(/^\[|\]$/g, '')) > 0))
+      throw new HttpError(
+        403,
+        'wrong-host',
+        'This server does not go by that name; its ALLOWED_HOSTS says which names it serves.',
+      )
+    if (!READS.includes(ctx.method) && isForeign(ctx))
+      throw new HttpError(403, 'foreign-page', 'Only pages of this application may change anything here.')
+    await next()
+  }
+}
+
+const bracketed = (host: string) => (isIP(host) === 6 ? `[${host}]` : host)
+
+function hostOf({ req }: Context): { hostname: string; host: string } {
+  const told = req.headers.host ?? ''
+  try {
+    const { hostname, host } = new URL(`http://${told}`)
+    return { hostname: hostname.toLowerCase(), host }
+  } catch {
+    return { hostname: '', host: '' }
+  }
+}
+
+/** Whether a page of another place sent it. Behind a proxy the scheme may differ, the name and port do not. */
+function isForeign(ctx: Context): boolean {
+  const site = ctx.get('Sec-Fetch-Site')
+  if (site !== '' && site !== 'same-origin' && site !== 'none') return true
+  const origin = ctx.get('Origin')
+  if (origin === '') return false
+  try {
+    return new URL(origin).host !== hostOf(ctx).host
+  } catch {
+    return true
+  }
+}
+
+/** An address with steps up, back-slashes or bytes that are no text names nothing. */
+export const refuseOddPaths: Middleware = async (ctx, next) => {
+  if (isOdd(ctx.req.url ?? '')) throw new HttpError(404, 'no-such-route', 'There is nothing at this address.')
+  await next()
+}
+
+function isOdd(url: string): boolean {
+  const path = url.split('?')[0] ?? ''
+  try {
+    const plain = decodeURIComponent(path)
+    return !plain.startsWith('/') || plain.includes('\\') || plain.includes('\u0000') || plain.split('/').includes('..')
+  } catch {
+    return true
+  }
+}

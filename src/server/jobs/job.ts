@@ -1,0 +1,38 @@
+import { evaluate } from '../../core/analysis/evaluate.ts'
+import { parseRequest } from '../../core/analysis/parseRequest.ts'
+import { reportOf } from '../../core/analysis/report.ts'
+import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
+import { type Issue, plainIssues } from '../../core/documents/issue.ts'
+import { CoreError } from '../../core/errors.ts'
+import { type CalculationName, calculate } from '../../core/physics/registry.ts'
+
+/** Work that may take a while, asked of the server. */
+export type Job = { kind: 'calculate'; name: CalculationName; input: unknown } | { kind: 'evaluate'; request: unknown }
+
+/** What came out, or why nothing did: as data, since a thrown error loses its code on its way between threads. */
+export type JobAnswer =
+  | { kind: 'done'; output: unknown }
+  | { kind: 'invalid'; issues: Issue[] }
+  | { kind: 'refused'; code: CoreError['code']; message: string; details: CoreError['details'] }
+
+/** Does a job. Runs in a thread of the pool. */
+export function doJob(job: Job): JobAnswer {
+  try {
+    return job.kind === 'calculate' ? calculated(job.name, job.input) : evaluated(job.request)
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    const { code, message, details } = error
+    return { kind: 'refused', code, message, details }
+  }
+}
+
+function calculated(name: CalculationName, input: unknown): JobAnswer {
+  const outcome = calculate(name, input)
+  return outcome.ok ? { kind: 'done', output: outcome.output } : { kind: 'invalid', issues: plainIssues(outcome.issues) }
+}
+
+function evaluated(request: unknown): JobAnswer {
+  const parsed = parseRequest(request, NOMINAL_CATALOGUE)
+  if (!parsed.ok) return { kind: 'invalid', issues: parsed.issues }
+  return { kind: 'done', output: reportOf(evaluate(parsed.request.setup, parsed.request.ruleSet)) }
+}

@@ -1,0 +1,65 @@
+import { fileURLToPath } from 'node:url'
+import type { Logger } from 'pino'
+import { Piscina } from 'piscina'
+import { HttpError } from '../http/httpError.ts'
+import type { Job, JobAnswer } from './job.ts'
+
+export type JobLimits = { threads: number; waiting: number; timeMs: number }
+
+const USUAL: JobLimits = { threads: 2, waiting: 40, timeMs: 10_000 }
+/** What one thread may hold, MB. */
+const MOST_HEAP_MB = 256
+
+/** Threads that calculate for the server, so that nothing it is asked to work out holds up anything else. */
+export class JobPool {
+  private readonly log: Logger
+  private readonly limits: JobLimits
+  private pool: Piscina<Job, JobAnswer> | undefined
+
+  constructor(log: Logger, limits: Partial<JobLimits> = {}) {
+    this.log = log
+    this.limits = { ...USUAL, ...limits }
+  }
+
+  /** Starts the threads, which takes a second, before anyone waits for them. */
+  async warm(): Promise<void> {
+    await this.run({ kind: 'calculate', name: 'gear.barMass', input: {} })
+  }
+
+  /**
+   * Does a job in a thread.
+   * @throws HttpError 503 where too many wait already, or where it took too long and was stopped.
+   */
+  async run(job: Job): Promise<JobAnswer> {
+    const { timeMs, waiting } = this.limits
+    this.pool ??= this.started()
+    if (this.pool.queueSize >= waiting)
+      throw new HttpError(503, 'busy', 'Too much is being worked out just now. Try again in a moment.', { retryAfterS: 2 })
+    const signal = AbortSignal.timeout(timeMs)
+    try {
+      return await this.pool.run(job, { signal })
+    } catch (error) {
+      if (!signal.aborted) throw error
+      throw new HttpError(503, 'too-long', `This took over ${timeMs / 1000} s to work out and was stopped.`, { retryAfterS: 10 })
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.pool?.destroy()
+  }
+
+  private started(): Piscina<Job, JobAnswer> {
+    const pool = new Piscina<Job, JobAnswer>({
+      filename: fileURLToPath(new URL('./thread.mjs', import.meta.url)),
+      // All of them stay: one begun for a single job would cost that job a second.
+      minThreads: this.limits.threads,
+      maxThreads: this.limits.threads,
+      // Whatever loader the server itself was started with, the thread brings its own.
+      execArgv: [],
+      resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB },
+    })
+    // A thread that dies is replaced; without a listener its death would be the server’s.
+    pool.on('error', (error) => this.log.error({ err: error }, 'a thread was lost'))
+    return pool
+  }
+}

@@ -1,0 +1,70 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { manySnoods } from '../fixtures/longTraces.ts'
+import { braidOutfit } from '../fixtures/outfits.ts'
+import { startTestServer, type TestServer } from './testServer.ts'
+
+const body = { trace: manySnoods(200), outfit: braidOutfit(50) }
+const HEALTH_MS = 100
+const ASKED = 12
+
+let server: TestServer
+beforeAll(async () => {
+  server = await startTestServer()
+  expect((await server.send('POST', '/evaluate', body)).status).toBe(200)
+})
+afterAll(() => server.close())
+
+test('while traces of 200 parts are worked out one after another, health answers at once', async () => {
+  let left = ASKED
+  const evaluations = Array.from({ length: ASKED }, async () => {
+    const { status } = await server.send('POST', '/evaluate', body)
+    left -= 1
+    return status
+  })
+  const took: number[] = []
+  while (left > 0) {
+    const beganMs = performance.now()
+    expect((await server.send('GET', '/health')).status).toBe(200)
+    took.push(performance.now() - beganMs)
+  }
+  expect(new Set(await Promise.all(evaluations))).toEqual(new Set([200]))
+  expect(took.length).toBeGreaterThan(5)
+  // The median: this one process is server, client and test at once.
+  expect(took.toSorted((a, b) => a - b)[took.length >> 1]).toBeLessThan(HEALTH_MS)
+})
+
+test.each([
+  ['what takes too long is stopped', { timeMs: 1 }, 'too-long'],
+  ['what finds too many waiting is sent away', { waiting: 0 }, 'busy'],
+])('%s, and told when to come again; all else goes on', async (_what, jobs, code) => {
+  const narrow = await startTestServer(server.databaseUrl, { jobs })
+  const answer = await narrow.send('POST', '/evaluate', body)
+  expect([answer.status, answer.body.error.code]).toEqual([503, code])
+  expect(Number(answer.headers.get('Retry-After'))).toBeGreaterThan(0)
+  expect((await narrow.send('GET', '/traces')).status).toBe(200)
+  await narrow.close()
+})
+
+test('a client that sends more than a person does is told to wait; health still answers', async () => {
+  const strict = await startTestServer(server.databaseUrl, { app: { mostRequests: 5 } })
+  const statuses: number[] = []
+  for (let i = 0; i < 7; i += 1) statuses.push((await strict.send('GET', '/calculations')).status)
+  expect(statuses).toEqual([200, 200, 200, 200, 200, 429, 429])
+  const refused = await strict.send('GET', '/traces')
+  expect([refused.body.error.code, Number(refused.headers.get('Retry-After')) > 0]).toEqual(['too-many', true])
+  expect((await strict.send('GET', '/health')).status).toBe(200)
+  await strict.close()
+})
+
+test('who changed what and who was refused is in the log under the request’s id; no contents are', async () => {
+  const secret = 'the secret mark off the point'
+  const refused = await server.send('PUT', '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211', { baseRevision: 0, content: secret })
+  const line = server.logged.find((each) => each.includes(refused.body.error.requestId))
+  expect(JSON.parse(line!)).toMatchObject({
+    method: 'PUT',
+    path: '/api/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211',
+    status: 400,
+    crew: expect.any(String),
+  })
+  expect(server.logged.join()).not.toContain(secret)
+})
