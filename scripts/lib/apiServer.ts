@@ -1,15 +1,16 @@
 // The server alone, without the built client: what `npm run dev` restarts.
 import { startServer } from '../../src/server/main.ts'
+import { Lifetime } from './lifetime.ts'
 
+const lifetime = new Lifetime()
+const { DATABASE_URL: databaseUrl = '', MIGRATIONS_URL: migrationsUrl, PORT: port, LOG_LEVEL: logLevel } = process.env
 const server = await startServer({
-  databaseUrl: process.env.DATABASE_URL ?? '',
+  databaseUrl,
+  ...(migrationsUrl ? { migrationsUrl } : {}),
   host: '127.0.0.1',
-  port: Number(process.env.PORT ?? 4173),
-  logLevel: process.env.LOG_LEVEL ?? 'info',
+  port: Number(port ?? 4173),
+  logLevel: logLevel ?? 'info',
 })
-const close = async () => {
-  await server.close()
-  process.exit(0)
-}
-process.on('SIGINT', close)
-process.on('SIGTERM', close)
+await lifetime.told
+await server.close()
+process.exit(0)

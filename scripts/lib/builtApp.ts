@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { type RunningServer, startServer } from '../../src/server/main.ts'
-import { freePort, removePostgres, startPostgres } from './postgres.ts'
+import { freePort } from './freePort.ts'
+import { removePostgres, startPostgres } from './postgres/postgres.ts'
 import { CLIENT_FOLDER, ROOT } from './project.ts'
 
 let started = 0
@@ -11,9 +12,10 @@ let started = 0
  */
 export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void>): Promise<RunningServer> {
   const postgres = await startPostgres(join(ROOT, '.data', `passing-postgres-${process.pid}-${started++}`), { durable: false })
-  await fill?.(postgres.url)
+  await fill?.(postgres.adminUrl)
   const server = await startServer({
-    databaseUrl: postgres.url,
+    databaseUrl: postgres.appUrl,
+    migrationsUrl: postgres.migrationsUrl,
     host: '127.0.0.1',
     port: await freePort(),
     clientFolder: CLIENT_FOLDER,
@@ -23,7 +25,7 @@ export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void
     url: server.url,
     close: async () => {
       await server.close()
-      removePostgres(postgres)
+      await removePostgres(postgres)
     },
   }
 }

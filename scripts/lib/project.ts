@@ -1,12 +1,14 @@
 import { execFileSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
 /** The folders that the client’s bundles are made from. */
 export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/workers', 'src/files'] as const
+/** Where the database and its backups are kept. */
+export const DATA_FOLDER = process.env.DATA_FOLDER ? resolve(process.env.DATA_FOLDER) : join(ROOT, '.data')
 export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')
 
 /** Builds the client, unless the last build was made from the very same sources. */

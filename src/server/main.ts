@@ -1,13 +1,16 @@
 import type { Server } from 'node:http'
-import pino from 'pino'
+import pino, { type Logger } from 'pino'
 import { createApp } from './app.ts'
 import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
+import { grantTo } from './db/grants.ts'
 import { migrate } from './db/migrate.ts'
 import { JobPool } from './jobs/jobPool.ts'
 
 export type ServerOptions = {
   databaseUrl: string
+  /** Whose the schema is, where that is another role than the application’s. */
+  migrationsUrl?: string
   host: string
   port: number
   logLevel: string
@@ -21,6 +24,7 @@ export type RunningServer = { url: string; close: () => Promise<void> }
 /** Migrates, loads the demonstration data where there is none yet, and listens. Rejects if the port is taken. */
 export async function startServer({
   databaseUrl,
+  migrationsUrl = databaseUrl,
   host,
   port,
   logLevel,
@@ -28,8 +32,8 @@ export async function startServer({
   ...options
 }: ServerOptions): Promise<RunningServer> {
   const log = pino({ level: logLevel })
+  await prepare(databaseUrl, migrationsUrl, log)
   const db = openDatabase(databaseUrl, log)
-  await migrate(db)
   await loadDemo(db)
   const jobs = new JobPool(log)
   const app = createApp({ db, log, jobs, doors: { host, names }, ...options })
@@ -48,5 +52,17 @@ export async function startServer({
       await jobs.close()
       await db.destroy()
     },
+  }
+}
+
+/** Brings the database to the newest shape, and lets the application’s role do with it what it does. */
+async function prepare(databaseUrl: string, migrationsUrl: string, log: Logger): Promise<void> {
+  const migrations = openDatabase(migrationsUrl, log)
+  try {
+    await migrate(migrations)
+    const role = decodeURIComponent(new URL(databaseUrl).username)
+    if (migrationsUrl !== databaseUrl) await grantTo(migrations, role)
+  } finally {
+    await migrations.destroy()
   }
 }

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import type { TestProject } from 'vitest/node'
-import { removePostgres, startPostgres } from '../../scripts/lib/postgres.ts'
+import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
 
 declare module 'vitest' {
@@ -11,10 +11,10 @@ declare module 'vitest' {
 }
 
 /** A PostgreSQL of the tests' own: own port, own data folder, gone afterwards. */
-export default async function setup(project: TestProject): Promise<() => void> {
+export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   const folder = join(ROOT, '.data', `test-postgres-${process.pid}`)
   const postgres = await startPostgres(folder, { durable: true })
-  project.provide('postgresUrl', postgres.url)
-  project.provide('postgresFolder', folder)
+  project.provide('postgresUrl', postgres.adminUrl)
+  project.provide('postgresFolder', postgres.folder)
   return () => removePostgres(postgres)
 }

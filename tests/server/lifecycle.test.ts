@@ -1,10 +1,12 @@
 import { spawn } from 'node:child_process'
-import { existsSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { join } from 'node:path'
+import { setTimeout } from 'node:timers/promises'
 import pg from 'pg'
-import { expect, inject, test } from 'vitest'
-import { freePort, removePostgres, startPostgres } from '../../scripts/lib/postgres.ts'
+import { afterAll, describe, expect, inject, test } from 'vitest'
+import { freePort } from '../../scripts/lib/freePort.ts'
+import { serverOn } from '../../scripts/lib/postgres/processes.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
 
 /** Runs npm start's script to its end, or until it says where it is. */
@@ -64,22 +66,46 @@ test('with DATABASE_URL it uses that server, says where it is in its last line, 
   await client.end()
 })
 
-test('a PostgreSQL of the project’s own asks for its password, listens on loopback alone, and is gone when removed', async () => {
-  const folder = join(ROOT, '.data', `lifecycle-postgres-${process.pid}`)
-  const postgres = await startPostgres(folder, { durable: false })
-  const stranger = new pg.Client(postgres.url.replace(/:[0-9a-f]{48}@/, ':guess@'))
-  await expect(stranger.connect()).rejects.toThrow(/password/)
-  const client = new pg.Client(postgres.url)
-  await client.connect()
-  expect((await client.query('show listen_addresses')).rows[0]).toEqual({ listen_addresses: '127.0.0.1' })
-  await client.end()
-  // A second run in the same folder shares the server, and leaves it running when it goes.
-  const guest = await startPostgres(folder, { durable: false })
-  expect(guest.url).toBe(postgres.url)
-  guest.stop()
-  const again = new pg.Client(postgres.url)
-  await again.connect()
-  await again.end()
-  removePostgres(postgres)
-  expect(existsSync(postgres.folder)).toBe(false)
+describe('with a database of its own', () => {
+  const folder = mkdtempSync('/var/tmp/wide-reach-lifecycle-')
+  const env = async () => ({ DATA_FOLDER: folder, PORT: String(await freePort()) })
+  const answering = async ({ PORT }: { PORT: string }) => (await fetch(`http://127.0.0.1:${PORT}/api/traces`)).status
+  const dataFolders = () =>
+    readdirSync('/var/tmp')
+      .filter((name) => name.startsWith('wide-reach-'))
+      .map((name) => join('/var/tmp', name, 'data'))
+  const anyServer = () => [join(folder, 'postgres', 'data'), ...dataFolders()].map(serverOn).find((each) => each !== undefined)
+  chmodSync(folder, 0o755)
+  afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+  test('interrupted at any moment of its start it ends cleanly, leaves nothing running, and the next start has all it needs', async () => {
+    for (const afterMs of [150, 700, 1_500, 2_500]) {
+      const child = spawn(process.execPath, ['scripts/run.mjs', 'scripts/start.ts'], {
+        cwd: ROOT,
+        env: { ...process.env, ...(await env()) },
+        stdio: 'ignore',
+      })
+      const ended = new Promise<number | null>((resolve) => child.once('exit', resolve))
+      await setTimeout(afterMs)
+      child.kill('SIGINT')
+      await ended
+      expect(anyServer()).toBeUndefined()
+    }
+    const settings = await env()
+    const running = await start(settings)
+    expect(running.code).toBe(null)
+    expect(await answering(settings)).toBe(200)
+    expect(await running.stop()).toBe(0)
+  })
+
+  test('a second start says whose the database is and shares it; it goes on when the first has ended', async () => {
+    const [first, second] = [await env(), await env()]
+    const running = await start(first)
+    const guest = await start(second)
+    expect(guest.said).toMatch(/The database in .* is in use by run \d+ of this checkout; this run shares it\./)
+    expect(await running.stop()).toBe(0)
+    expect(await answering(second)).toBe(200)
+    expect(await guest.stop()).toBe(0)
+    expect(anyServer()).toBeUndefined()
+  })
 })

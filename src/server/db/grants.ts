@@ -1,0 +1,17 @@
+import { sql } from 'kysely'
+import type { Database } from './database.ts'
+
+/** What the application may do with each table, and no more: revisions and observations are added, never changed. */
+const MAY: Record<string, string> = {
+  crews: 'select, insert, update',
+  documents: 'select, insert, update, delete',
+  // Deleted only with the whole document, when the bin is emptied.
+  document_revisions: 'select, insert, delete',
+  observations: 'select, insert',
+}
+
+/** Grants a role what the application does. */
+export async function grantTo(migrations: Database, role: string): Promise<void> {
+  for (const [table, may] of Object.entries(MAY))
+    await sql`grant ${sql.raw(may)} on ${sql.table(table)} to ${sql.id(role)}`.execute(migrations)
+}
