@@ -59,12 +59,12 @@ module.exports = {
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|cli)/', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),
     never('server-knows-no-client', '^src/server/', { path: '^src/(client|workers|files|cli)/' }),
-    never('server-resources-stand-alone', '^src/server/(documents|observations|calculations|tides|weather|health)/', {
-      path: '^src/server/(documents|observations|calculations|tides|weather|health)/',
+    never('server-resources-stand-alone', '^src/server/(documents|observations|calculations|tides|weather|health|backup)/', {
+      path: '^src/server/(documents|observations|calculations|tides|weather|health|backup)/',
       pathNot: '^src/server/$1/',
     }),
     never('server-ground-knows-no-resource', '^src/server/http/', {
-      path: '^src/server/(documents|observations|calculations|tides|weather|health)/',
+      path: '^src/server/(documents|observations|calculations|tides|weather|health|backup)/',
     }),
     never('client-knows-no-server', '^src/client/', { path: '^(src/(server|cli)|scripts|tests)/' }),
     never('screens-stand-alone', '^src/client/screens/([^/]+)/', {

@@ -40,6 +40,7 @@ async function begin(): Promise<void> {
     port,
     names: namesOf(process.env.ALLOWED_HOSTS ?? ''),
     clientFolder: CLIENT_FOLDER,
+    backupFolder: join(DATA_FOLDER, 'backups'),
     logLevel: process.env.LOG_LEVEL ?? 'warn',
   }).catch((error: Error & { code?: string }) => {
     if (error.code !== undefined) throw databaseProblem(error)

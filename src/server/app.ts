@@ -6,6 +6,8 @@ import helmet from 'koa-helmet'
 import serve from 'koa-static'
 import type { Logger } from 'pino'
 import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/documentKinds.ts'
+import type { KeptBackups } from './backup/keptBackups.ts'
+import { backupRoutes } from './backup/routes.ts'
 import { calculationRoutes } from './calculations/routes.ts'
 import type { Database } from './db/database.ts'
 import { type ContentCheck, documentRoutes } from './documents/documentRoutes.ts'
@@ -34,6 +36,8 @@ export type AppOptions = {
   jobs: JobPool
   doors: Doors
   clientFolder?: string
+  /** The backups that are made by themselves; absent, none are. */
+  keptBackups?: KeptBackups
   /** Requests of one client in ten seconds; left out, more than any person sends. */
   mostRequests?: number
   /** Services outside; left out, the stand-ins that ship. */
@@ -52,6 +56,7 @@ export function createApp(options: AppOptions): Koa {
     jobs,
     doors,
     clientFolder,
+    keptBackups,
     mostRequests = USUAL_MOST,
     tides = standInTides,
     weather = standInWeather,
@@ -61,6 +66,7 @@ export function createApp(options: AppOptions): Koa {
   const checks = contentChecks(documents, tides)
   const routers = [
     calculationRoutes(jobs),
+    backupRoutes(db, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),
     observationRoutes(new ObservationRepository(db)),

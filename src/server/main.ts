@@ -1,10 +1,10 @@
 import type { Server } from 'node:http'
-import pino, { type Logger } from 'pino'
+import pino from 'pino'
 import { createApp } from './app.ts'
+import { KeptBackups } from './backup/keptBackups.ts'
 import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
-import { grantTo } from './db/grants.ts'
-import { migrate } from './db/migrate.ts'
+import { prepareDatabase } from './db/prepareDatabase.ts'
 import { JobPool } from './jobs/jobPool.ts'
 
 export type ServerOptions = {
@@ -15,6 +15,8 @@ export type ServerOptions = {
   port: number
   logLevel: string
   clientFolder?: string
+  /** Where a backup a day is kept; absent, none is. */
+  backupFolder?: string
   /** Names that the server goes by beside loopback's and `host`. */
   names?: readonly string[]
   mostRequests?: number
@@ -29,18 +31,21 @@ export async function startServer({
   port,
   logLevel,
   names = [],
+  backupFolder,
   ...options
 }: ServerOptions): Promise<RunningServer> {
   const log = pino({ level: logLevel })
-  await prepare(databaseUrl, migrationsUrl, log)
+  await prepareDatabase(databaseUrl, migrationsUrl, log)
   const db = openDatabase(databaseUrl, log)
   await loadDemo(db)
   const jobs = new JobPool(log)
-  const app = createApp({ db, log, jobs, doors: { host, names }, ...options })
+  const keptBackups = backupFolder === undefined ? undefined : new KeptBackups(backupFolder, db, log)
+  const app = createApp({ db, log, jobs, doors: { host, names }, ...(keptBackups ? { keptBackups } : {}), ...options })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)
   })
+  keptBackups?.start()
   jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))
   return {
     url: `http://${host}:${port}`,
@@ -49,20 +54,9 @@ export async function startServer({
         server.close(() => resolve())
         server.closeAllConnections()
       })
+      keptBackups?.stop()
       await jobs.close()
       await db.destroy()
     },
-  }
-}
-
-/** Brings the database to the newest shape, and lets the application’s role do with it what it does. */
-async function prepare(databaseUrl: string, migrationsUrl: string, log: Logger): Promise<void> {
-  const migrations = openDatabase(migrationsUrl, log)
-  try {
-    await migrate(migrations)
-    const role = decodeURIComponent(new URL(databaseUrl).username)
-    if (migrationsUrl !== databaseUrl) await grantTo(migrations, role)
-  } finally {
-    await migrations.destroy()
   }
 }

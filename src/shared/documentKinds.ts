@@ -51,7 +51,7 @@ export function readContent<K extends DocumentKind>(
 }
 
 /** The name that a content which cannot be read goes by, where it has one. */
-function nameOfUnread(value: unknown): string | undefined {
+export function nameOfUnread(value: unknown): string | undefined {
   const found = z.union([z.object({ trace: z.object({ name: z.string() }) }), z.object({ name: z.string() })]).safeParse(value)
   if (!found.success) return undefined
   return 'trace' in found.data ? found.data.trace.name : found.data.name

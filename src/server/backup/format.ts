@@ -1,0 +1,75 @@
+import { createHash, type Hash } from 'node:crypto'
+import { z } from 'zod'
+import { revisionNumber } from '../../core/documents/fields.ts'
+import { text } from '../../core/documents/text.ts'
+import { DOCUMENT_KINDS, type DocumentKind } from '../../shared/documentKinds.ts'
+
+/**
+ * A backup is a text of JSON, one row a line: a header, then crews, documents, revisions and observations, each in the order of
+ * their keys, and last a checksum over all before it. The same rows give the same bytes. Described in docs/backup.md.
+ */
+export const BACKUP_VERSION = 1
+
+/** An instant to the microsecond, as the database keeps it. */
+const instant = z.string().regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{6}Z$/, 'is no instant')
+const kind = z.enum(Object.keys(DOCUMENT_KINDS) as [DocumentKind, ...DocumentKind[]])
+const key = { crew: z.uuid(), kind, id: z.uuid() }
+const json = z.record(z.string(), z.unknown())
+
+export const headerRow = z.strictObject({ row: z.literal('wide-reach-backup'), version: z.literal(BACKUP_VERSION) })
+export const crewRow = z.strictObject({
+  row: z.literal('crew'),
+  id: z.uuid(),
+  name: text(80),
+  demoLoadedAt: instant.nullable(),
+})
+export const documentRow = z.strictObject({
+  row: z.literal('document'),
+  ...key,
+  revision: revisionNumber,
+  binnedAt: instant.nullable(),
+})
+export const revisionRow = z.strictObject({
+  row: z.literal('revision'),
+  ...key,
+  revision: revisionNumber,
+  savedAt: instant,
+  content: json,
+})
+export const observationRow = z.strictObject({
+  row: z.literal('observation'),
+  crew: z.uuid(),
+  id: z.uuid(),
+  kind: text(40),
+  at: instant,
+  markId: z.uuid().nullable(),
+  traceId: z.uuid().nullable(),
+  traceRevision: revisionNumber.nullable(),
+  outfitId: z.uuid().nullable(),
+  outfitRevision: revisionNumber.nullable(),
+  observer: text(80),
+  details: json,
+  recordedAt: instant,
+})
+export const checksumRow = z.strictObject({ row: z.literal('checksum'), sha256: z.string().regex(/^[0-9a-f]{64}$/) })
+
+export const anyRow = z.discriminatedUnion('row', [headerRow, crewRow, documentRow, revisionRow, observationRow, checksumRow])
+export type Row = z.infer<typeof anyRow>
+export type DocumentRow = z.infer<typeof documentRow>
+export type RevisionRow = z.infer<typeof revisionRow>
+export type ObservationRow = z.infer<typeof observationRow>
+export type CrewRow = z.infer<typeof crewRow>
+
+/** The checksum over lines, each with its line end. */
+export class Checksum {
+  private readonly hash: Hash = createHash('sha256')
+
+  add(line: string): void {
+    this.hash.update(`${line}\n`)
+  }
+
+  /** Of all that was added; nothing can be added after. */
+  end(): string {
+    return this.hash.digest('hex')
+  }
+}
