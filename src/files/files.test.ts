@@ -185,3 +185,38 @@ describe('a day’s plan', () => {
     }
   })
 })
+
+describe('what comes from elsewhere is refused in a sentence, what goes elsewhere carries nothing along', () => {
+  const gpx = (inside: string) => `<?xml version="1.0"?>${inside}`
+  test.each([
+    [
+      'entities that grow',
+      gpx(
+        '<!DOCTYPE g [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]><gpx><wpt lat="1" lon="1"><name>&b;</name></wpt></gpx>',
+      ),
+    ],
+    [
+      'a file of the machine',
+      gpx('<!DOCTYPE g [<!ENTITY x SYSTEM "file:///etc/hostname">]><gpx><wpt lat="1" lon="1"><name>&x;</name></wpt></gpx>'),
+    ],
+    ['nesting without end', gpx(`<gpx>${'<a>'.repeat(200_000)}${'</a>'.repeat(200_000)}</gpx>`)],
+    ['a name of the language’s own', gpx('<gpx><__proto__><polluted>1</polluted></__proto__><constructor>1</constructor></gpx>')],
+  ])('GPX with %s', (_what, file) => {
+    const beganMs = performance.now()
+    const read = readGpx(file)
+    // Nothing is expanded or fetched: the entity's own letters are all that there is of it.
+    if (read.ok) expect(read.value[0]!.name).toMatch(/^&[bx];$/)
+    else expect(read.faults[0]!.message).toMatch(/^(It |The file |Place )/)
+    expect(performance.now() - beganMs).toBeLessThan(5_000)
+    expect(({} as { polluted?: unknown }).polluted).toBeUndefined()
+  })
+
+  test('a calendar entry stays one entry, whatever its words are', () => {
+    const day = { title: 'a\r\nEND:VCALENDAR', place: 'b\nBEGIN:VEVENT', notes: 'c\r\nATTACH:http://evil.example' }
+    const text = writeCalendar(day, [{ kind: 'slack', rateMperS: 0, timeMs: 0 }], () => 'High\r\nBEGIN:VALARM', 0)
+    const lines = text.split(/\r?\n/)
+    expect(lines.filter((line) => line === 'BEGIN:VEVENT')).toHaveLength(1)
+    expect(lines.filter((line) => /^(ATTACH|BEGIN:VALARM)/.test(line))).toEqual([])
+    expect(lines.filter((line) => line === 'END:VCALENDAR')).toHaveLength(1)
+  })
+})

@@ -26,7 +26,9 @@ export function readGpx(text: string): ReadFile<Waypoint[]> {
     processEntities: false,
     isArray: (name) => name === 'wpt',
   })
-  const gpx = (parser.parse(text) as { gpx?: { wpt?: RawPoint[]; trk?: unknown; rte?: unknown } }).gpx
+  const parsed = parsedBy(parser, text)
+  if ('fault' in parsed) return refused(`It is XML that is not read here: ${parsed.fault}`)
+  const { gpx } = parsed
   if (gpx === undefined) return refused('It is XML, but not GPX')
   const points = gpx.wpt ?? []
   if (points.length > MOST_MARKS) return refused(`It has ${points.length} places; at most ${MOST_MARKS} are taken at once`)
@@ -35,6 +37,17 @@ export function readGpx(text: string): ReadFile<Waypoint[]> {
   const read = points.map(waypointOf)
   const faults = read.flatMap((point, i) => (typeof point === 'string' ? [{ message: `Place ${i + 1}: ${point}` }] : []))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: read as Waypoint[] }
+}
+
+type RawFile = { gpx?: { wpt?: RawPoint[]; trk?: unknown; rte?: unknown } }
+
+/** The parser throws at what could do harm: entities from outside, nesting without end, names of the language’s own. */
+function parsedBy(parser: XMLParser, text: string): RawFile | { fault: string } {
+  try {
+    return parser.parse(text) as RawFile
+  } catch (error) {
+    return { fault: (error as Error).message }
+  }
 }
 
 function waypointOf(raw: RawPoint, i: number): Waypoint | string {

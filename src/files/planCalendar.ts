@@ -15,7 +15,7 @@ export function writeCalendar(
   wordsOf: (event: DayEvent) => string,
   stampMs: number,
 ): string {
-  const calendar = ical({ name: day.title, prodId: { company: 'Wide Reach', product: 'day plan', language: 'EN' } })
+  const calendar = ical({ name: oneLine(day.title), prodId: { company: 'Wide Reach', product: 'day plan', language: 'EN' } })
   for (const event of events)
     calendar.createEvent({
       // The same plan taken in twice replaces its entries, as their ids are the same.
@@ -23,9 +23,12 @@ export function writeCalendar(
       stamp: new Date(stampMs),
       start: new Date(event.timeMs),
       end: new Date(event.timeMs + LENGTH_MS),
-      summary: wordsOf(event),
-      location: day.place,
+      summary: oneLine(wordsOf(event)),
+      location: oneLine(day.place),
       description: day.notes,
     })
   return calendar.toString()
 }
+
+/** A line break in a name would begin a line of the calendar’s own. */
+const oneLine = (text: string): string => text.replace(/\p{Cc}+/gu, ' ')

@@ -49,5 +49,5 @@ export function writeStreamCsv(stream: readonly Row[]): string {
     neap_mps: neapMperS,
     direction_deg: directionDeg,
   }))
-  return Papa.unparse(rows, { newline: '\n' })
+  return Papa.unparse(rows, { newline: '\n', escapeFormulae: true })
 }

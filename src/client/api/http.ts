@@ -18,12 +18,12 @@ export class ApiError extends Error {
 
 const OFFLINE = 'The server cannot be reached. What is open here goes on working, and changes are kept in this browser.'
 
+/** What goes with a request: a value as JSON, or a file of rows as it is. */
+type Sent = { method?: string; body?: unknown; file?: File }
+
 /** Sends one request and reads the answer by its contract. */
-export async function request<T>(answer: z.ZodType<T>, path: string, init: { method?: string; body?: unknown } = {}): Promise<T> {
-  const response = await fetch(`/api${path}`, {
-    method: init.method ?? 'GET',
-    ...(init.body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(init.body) }),
-  }).catch(() => {
+export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent = {}): Promise<T> {
+  const response = await fetch(`/api${path}`, { method: sent.method ?? 'GET', ...contentOf(sent) }).catch(() => {
     throw new ApiError(0, 'offline', OFFLINE, undefined)
   })
   const body: unknown = await response.json().catch(() => undefined)
@@ -37,4 +37,9 @@ export async function request<T>(answer: z.ZodType<T>, path: string, init: { met
   if (!read.success)
     throw new ApiError(response.status, 'unreadable', 'The server’s answer was not understood; reload the page.', body)
   return read.data
+}
+
+function contentOf({ body, file }: Sent): RequestInit {
+  if (file) return { headers: { 'Content-Type': 'application/x-ndjson' }, body: file }
+  return body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
 }

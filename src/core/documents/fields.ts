@@ -13,7 +13,10 @@ export const massKg = z.number().min(1e-5, TOO_SMALL).max(50)
 export const share = z.number().min(1e-3, TOO_SMALL).max(1, 'is a share: at most 1')
 /** A document’s revision, as a database counts it. */
 export const revisionNumber = z.int().min(1).max(2_000_000_000)
-export const documentName = filledText(MOST_NAME, 'needs a name')
+export const documentName = filledText(MOST_NAME, 'needs a name').refine(
+  (name) => !/\p{Cc}/u.test(name),
+  'is one line without control characters',
+)
 export const notes = text(MOST_NOTES)
 export const materialSchema = z.enum(MATERIAL_IDS)
 

@@ -70,7 +70,7 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
               <input
                 type="radio"
                 name="rule-set"
-                className="size-5"
+                className="size-5 shrink-0"
                 checked={inForce === set?.id}
                 disabled={force.isPending || !settings.data}
                 onChange={() => force.mutate(set?.id)}

@@ -2,6 +2,7 @@ import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts
 import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { Backups } from './Backups.tsx'
 import { RuleSets } from './RuleSets.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
@@ -44,6 +45,7 @@ export default function SettingsScreen() {
         </div>
       </Sheet>
       <RuleSets />
+      <Backups />
       <Sheet title="What the figures rest on">
         <p className="text-quiet">
           Knot, line and hook figures are nominal values of the craft with their spread. They are estimates: test your own knots

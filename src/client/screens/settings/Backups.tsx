@@ -1,0 +1,122 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { formatDistanceToNow } from 'date-fns'
+import { Download } from 'lucide-react'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import type { RestoreReport } from '../../../shared/backup.ts'
+import { DOCUMENT_KINDS, type DocumentKind } from '../../../shared/documentKinds.ts'
+import { BACKUP_ADDRESS, keptBackupsQuery, lookAtBackup, restoreBackup } from '../../api/backup.ts'
+import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
+import { FileField } from '../../ui/FileField.tsx'
+
+/** Everything carried away as one file and brought back, and how old the newest of those is that are kept by themselves. */
+export function Backups() {
+  return (
+    <Sheet title="Backup">
+      <p className="mb-3 text-quiet">
+        Everything of the crew in one file: traces with all their revisions, outfits, marks, what held and dragged, and the bin.
+        It is not encrypted: keep it where only you can read it.
+      </p>
+      <KeptAge />
+      <a className={`${buttonClass('plain')} w-fit`} href={BACKUP_ADDRESS} download>
+        <Download size={16} aria-hidden="true" /> Download a backup
+      </a>
+      <Restore />
+    </Sheet>
+  )
+}
+
+function KeptAge() {
+  const kept = useQuery(keptBackupsQuery)
+  if (kept.error && !kept.data) return <p className="mb-2 text-sm text-watch">How old the daily backup is could not be read.</p>
+  if (!kept.data) return <p className="mb-2 text-sm text-quiet">Looking for the daily backup …</p>
+  const { newest, folder, count } = kept.data
+  if (newest === undefined)
+    return <p className="mb-2 text-sm text-watch">No backup is kept by itself here: download one from time to time.</p>
+  return (
+    <p className="mb-2 text-sm">
+      The newest daily backup is {formatDistanceToNow(newest)} old; {count} {count === 1 ? 'is' : 'are'} kept in{' '}
+      <code className="break-all">{folder}</code>.
+    </p>
+  )
+}
+
+function Restore() {
+  const client = useQueryClient()
+  const [file, setFile] = useState<File>()
+  const look = useMutation({ mutationFn: lookAtBackup })
+  const restore = useMutation({
+    mutationFn: restoreBackup,
+    onSuccess: async () => {
+      toast.success('The backup is restored.')
+      await client.invalidateQueries()
+    },
+  })
+  const choose = (chosen: File | undefined) => {
+    setFile(chosen)
+    restore.reset()
+    if (chosen) look.mutate(chosen)
+    else look.reset()
+  }
+  const error = look.error ?? restore.error
+  return (
+    <div className="mt-4 grid gap-2 border-t border-rule pt-3">
+      <FileField
+        label="restore from a file"
+        hint="nothing here is written over; first you see what would change"
+        accept=".jsonl"
+        onChoose={choose}
+      />
+      {look.isPending && <p role="status">Reading the backup …</p>}
+      {error && (
+        <p role="alert" className="text-fails">
+          {error.message} Nothing was changed.
+        </p>
+      )}
+      {file && look.data && !restore.data && (
+        <>
+          <Report report={look.data} />
+          {changes(look.data) > 0 && (
+            <Button tone="strong" className="w-fit" disabled={restore.isPending} onClick={() => restore.mutate(file)}>
+              {restore.isPending ? 'Restoring …' : 'Restore this'}
+            </Button>
+          )}
+        </>
+      )}
+      {restore.data && <Report report={restore.data} />}
+    </div>
+  )
+}
+
+const changes = ({ revisions, observations }: RestoreReport) => revisions + observations
+
+const plural = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`
+
+function Report({ report }: { report: RestoreReport }) {
+  const { done, added, continued, kept, apart, revisions, observations } = report
+  return (
+    <div role="status" className="text-sm">
+      {changes(report) === 0 ? (
+        <p>All of this backup is here already.</p>
+      ) : (
+        <p>
+          {done ? 'Brought in' : 'It would bring in'}: {plural(added, 'new document')}, {plural(continued, 'document')} continued
+          ({plural(revisions, 'revision')}), {plural(observations, 'observation')}. {plural(kept, 'document')}{' '}
+          {kept === 1 ? 'stays' : 'stay'} as {kept === 1 ? 'it is' : 'they are'}.
+        </p>
+      )}
+      {apart.length > 0 && (
+        <>
+          <p className="mt-1 text-watch">Changed here and in the backup in different ways, so left as they are here:</p>
+          <ul className="list-disc pl-5">
+            {apart.map(({ kind, id, name }) => (
+              <li key={`${kind} ${id}`}>
+                {name} ({DOCUMENT_KINDS[kind as DocumentKind]?.one ?? kind})
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  )
+}
