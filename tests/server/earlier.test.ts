@@ -1,5 +1,6 @@
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { FUSE_CHANCE } from '../../src/core/moments/thresholds.ts'
 import { type ContentOf, type DocumentKind, readList } from '../../src/shared/documentKinds.ts'
 import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
 import { freshDatabase, startTestServer, type TestServer } from './testServer.ts'
@@ -32,6 +33,9 @@ async function list<K extends DocumentKind>(kind: K, query = '') {
   expect(unreadable).toEqual([])
   return new Map(documents.map((each): [string, ContentOf<K>] => [each.id, each.content]))
 }
+
+/** Where a chance is one on every path none of them decides: in the version before rounding named one, now it is the first. */
+const isDrawn = (moment: string, margin: number) => moment === 'snag' && margin >= 1 / FUSE_CHANCE.holds - 1e-12
 
 describe('a database of the version before', () => {
   test('keeps every revision of every document, each of which reads', async () => {
@@ -68,8 +72,8 @@ describe('a database of the version before', () => {
         ruleSet: ruleSets.get(ruleSetId),
       })
       expect(status, before.name).toBe(200)
-      for (const [i, { margin, ...words }] of before.moments.entries()) {
-        expect(body.moments[i], before.name).toMatchObject(words)
+      for (const [i, { margin, end, decides, ...words }] of before.moments.entries()) {
+        expect(body.moments[i], before.name).toMatchObject(isDrawn(words.moment, margin) ? words : { ...words, end, decides })
         expect(body.moments[i].margin / margin, before.name).toBeCloseTo(1, 12)
       }
       expect(body.moments).toHaveLength(before.moments.length)

@@ -54,12 +54,15 @@ export function worseVerdict(a: Verdict, b: Verdict): Verdict {
   return VERDICT_RANK[a] >= VERDICT_RANK[b] ? a : b
 }
 
+/** Margins that differ by less than this are alike: what is left between them is how they were added up. */
+const ROUNDING = 1e-12
+
 /** The result that decides a moment: the worst verdict, and among equals the least margin; the first wins a draw. */
 export function worstOf<T extends { verdict: Verdict; margin: number }>(results: readonly T[]): T | undefined {
   return results.reduce<T | undefined>((worst, next) => {
     if (!worst) return next
     const byVerdict = VERDICT_RANK[next.verdict] - VERDICT_RANK[worst.verdict]
-    return byVerdict > 0 || (byVerdict === 0 && next.margin < worst.margin) ? next : worst
+    return byVerdict > 0 || (byVerdict === 0 && next.margin < worst.margin * (1 - ROUNDING)) ? next : worst
   }, undefined)
 }
 
