@@ -24,3 +24,7 @@ export const saveBody = z.strictObject({ baseRevision: revisionNumber, content: 
 export const staleBody = z.object({ error: z.object({ code: z.literal('stale'), message: z.string() }), current: savedRow })
 
 export const revisionList = z.array(z.object({ revision: revisionNumber, savedAt: z.iso.datetime() }))
+
+/** How many documents were deleted for good. */
+export const emptiedBin = z.object({ deleted: z.int().min(0) })
+export type EmptiedBin = z.infer<typeof emptiedBin>

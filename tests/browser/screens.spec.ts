@@ -87,6 +87,16 @@ test('the library: search, filter, duplicate, bin and take back', async ({ page,
   await page.getByRole('button', { name: 'Back to the traces' }).click()
   await page.getByRole('button', { name: 'Duplicate Zebra trace' }).click()
   await expect(page.getByRole('heading', { name: 'Zebra trace, copy' })).toBeVisible()
+
+  await page.goto(`${app.url}/traces`)
+  await page.getByRole('button', { name: 'Put Zebra trace, copy in the bin' }).click()
+  await page.getByRole('button', { name: 'Bin', exact: true }).click()
+  await page.getByRole('button', { name: 'Empty the bin …' }).click()
+  await page.getByRole('button', { name: 'Keep them' }).click()
+  await expect(page.getByRole('main').getByText('Zebra trace, copy')).toBeVisible()
+  await page.getByRole('button', { name: 'Empty the bin …' }).click()
+  await page.getByRole('button', { name: 'Delete for good' }).click()
+  await expect(page.getByText('The bin is empty')).toBeVisible()
 })
 
 test('a new trace: outfit, family, bait; the draft holds and opens on the bench', async ({ page, app }) => {

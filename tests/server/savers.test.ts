@@ -52,6 +52,21 @@ test('twenty savers on one document: each answer names its own content, and all 
   await expectWhole(await savedByMany(async () => {}))
 })
 
+test('the bin is emptied for good: what is in it goes with its revisions, all else stays; without saying so nothing is deleted', async () => {
+  const { body: before } = await server.send('GET', '/traces')
+  const [{ id, revision }] = before
+  expect((await server.send('DELETE', '/traces')).status).toBe(400)
+  expect((await server.send('DELETE', '/traces?bin=false')).status).toBe(400)
+  await expect(server.db.deleteFrom('documentRevisions').where('id', '=', id).execute()).rejects.toThrow(/only ever added/)
+  await server.send('DELETE', `/traces/${id}`)
+  expect((await server.send('DELETE', '/outfits?bin=true')).body).toEqual({ deleted: 0 })
+  expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 1 })
+  expect((await server.send('POST', `/traces/${id}/restore`)).status).toBe(404)
+  expect((await server.send('GET', `/traces/${id}/revisions/${revision}`)).status).toBe(404)
+  expect((await server.send('GET', '/traces')).body).toHaveLength(before.length - 1)
+  expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 0 })
+})
+
 test('with connections cut under them: what was acknowledged is there, the rest is saved again', async () => {
   const cut = async () => {
     const admin = new pg.Client(inject('postgresUrl'))

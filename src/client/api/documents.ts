@@ -2,7 +2,7 @@ import { type QueryClient, queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import { CREW_SETTINGS_ID, type CrewSettings, DEFAULT_CREW_SETTINGS } from '../../core/documents/crewSettings.ts'
 import { type ContentOf, type DocumentKind, readContent, readList } from '../../shared/documentKinds.ts'
-import { revisionList, type Saved, type SavedRow, savedRow, staleBody } from '../../shared/versioned.ts'
+import { emptiedBin, revisionList, type Saved, type SavedRow, savedRow, staleBody } from '../../shared/versioned.ts'
 import { ApiError, request } from './http.ts'
 import { newId } from './newId.ts'
 
@@ -51,6 +51,9 @@ export const binDocument = <K extends DocumentKind>(kind: K, id: string) => fetc
 
 export const restoreDocument = <K extends DocumentKind>(kind: K, id: string) =>
   fetchOne(kind, `/${id}/restore`, { method: 'POST' })
+
+/** Deletes for good what of a kind is in the bin. */
+export const emptyBin = (kind: DocumentKind) => request(emptiedBin, `/${kind}?bin=true`, { method: 'DELETE' })
 
 export type SaveResult<K extends DocumentKind> = { saved: SavedDocument<K> } | { stale: SavedDocument<K> }
 

@@ -4,6 +4,7 @@ import { documents } from './migrations/2026-11-23-documents.ts'
 import { ruleSets } from './migrations/2026-11-23-rule-sets.ts'
 import { marks } from './migrations/2026-11-23-s-marks.ts'
 import { oneShape } from './migrations/2026-11-25-one-shape.ts'
+import { emptyBin } from './migrations/2026-11-25-p-empty-bin.ts'
 
 /** Every migration under its date and name, oldest first, a letter before the name where a day has several. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = {
@@ -11,6 +12,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '2026-11-23-rule-sets': ruleSets,
   '2026-11-23-s-marks': marks,
   '2026-11-25-one-shape': oneShape,
+  '2026-11-25-p-empty-bin': emptyBin,
 }
 
 /** Brings the database to the newest shape; throws what a migration threw. */

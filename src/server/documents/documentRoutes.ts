@@ -2,7 +2,7 @@ import Router, { type RouterContext } from '@koa/router'
 import { z } from 'zod'
 import { revisionNumber } from '../../core/documents/fields.ts'
 import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
-import { createBody, type SavedRow, saveBody } from '../../shared/versioned.ts'
+import { createBody, type EmptiedBin, type SavedRow, saveBody } from '../../shared/versioned.ts'
 import { crewOf } from '../http/crew.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody, parseParam, parseQuery } from '../http/parse.ts'
@@ -17,6 +17,7 @@ const revisionParam = z
   .regex(/^\d{1,10}$/)
   .transform(Number)
   .pipe(revisionNumber)
+const binQuery = z.object({ bin: z.literal('true') })
 const listQuery = z.object({ bin: z.enum(['true', 'false']).optional() })
 
 /** List, read, create, save, bin and restore for one kind of document. */
@@ -47,6 +48,12 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     if (!created) throw new HttpError(409, 'exists', `There is already ${one} ${id}.`)
     ctx.status = 201
     ctx.body = orMissing(document)
+  })
+
+  /** Only what is in the bin, and only when that is what is asked for. */
+  router.delete('/', async (ctx) => {
+    parseQuery(ctx, binQuery)
+    ctx.body = { deleted: await repository.emptyBin(crewOf(ctx), kind) } satisfies EmptiedBin
   })
 
   router.get('/:id', async (ctx) => {

@@ -89,6 +89,23 @@ export class DocumentRepository {
     })
   }
 
+  /** Deletes for good what of a kind is in the bin, with every revision of it. @returns how many documents that were. */
+  emptyBin(crewId: string, kind: DocumentKind): Promise<number> {
+    return this.db.transaction().execute(async (transaction) => {
+      // Locked first: one that is taken out of the bin meanwhile is either out before, or gone with the rest.
+      const binned = (await binnedOf(transaction, crewId, kind).forUpdate().execute()).map(({ id }) => id)
+      if (binned.length === 0) return 0
+      for (const table of ['documentRevisions', 'documents'] as const)
+        await transaction
+          .deleteFrom(table)
+          .where('crewId', '=', crewId)
+          .where('kind', '=', kind)
+          .where('id', 'in', binned)
+          .execute()
+      return binned.length
+    })
+  }
+
   /** Puts a document into the bin or takes it out; nothing is deleted. */
   setBinned(key: DocumentKey, binnedAt: Date | null): Promise<SavedRow | undefined> {
     return this.db.transaction().execute(async (transaction) => {
@@ -103,6 +120,10 @@ export class DocumentRepository {
     })
   }
 }
+
+/** Those of a kind that are in a crew’s bin. */
+const binnedOf = (db: Executor, crewId: string, kind: DocumentKind) =>
+  db.selectFrom('documents').select('id').where('crewId', '=', crewId).where('kind', '=', kind).where('binnedAt', 'is not', null)
 
 /** Every revision of a kind of document, each with its head. */
 function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {

@@ -12,6 +12,7 @@ import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { UnreadableList } from '../../ui/UnreadableList.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { EmptyBin } from './EmptyBin.tsx'
 import { ImportPanel } from './ImportPanel.tsx'
 import { TraceCard } from './TraceCard.tsx'
 import { useTraceActions } from './useTraceActions.ts'
@@ -23,11 +24,13 @@ export function LibraryScreen() {
   const traces = useQuery(listQuery('traces', bin))
   const outfits = useQuery(outfitsQuery)
   const error = (traces.data ? null : traces.error) ?? (outfits.data ? null : outfits.error)
+  const binned = traces.data ? traces.data.documents.length + traces.data.unreadable.length : 0
   return (
     <div className="p-3 sm:px-6">
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-xl font-bold">{bin ? 'Bin' : 'Traces'}</h1>
-        {outfits.data && <ImportPanel outfits={outfits.data} />}
+        {bin && traces.data && binned > 0 && <EmptyBin count={binned} />}
+        {!bin && outfits.data && <ImportPanel outfits={outfits.data} />}
         <Button tone="quiet" onClick={() => setBin(!bin)}>
           {bin ? 'Back to the traces' : 'Bin'}
         </Button>
