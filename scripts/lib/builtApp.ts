@@ -12,7 +12,7 @@ let started = 0
  */
 export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void>): Promise<RunningServer> {
   const postgres = await startPostgres(join(ROOT, '.data', `passing-postgres-${process.pid}-${started++}`), { durable: false })
-  await fill?.(postgres.adminUrl)
+  await fill?.(postgres.migrationsUrl)
   const server = await startServer({
     databaseUrl: postgres.appUrl,
     migrationsUrl: postgres.migrationsUrl,

@@ -6,7 +6,6 @@ import { ROOT } from '../../scripts/lib/project.ts'
 declare module 'vitest' {
   interface ProvidedContext {
     postgresUrl: string
-    postgresFolder: string
   }
 }
 
@@ -15,6 +14,5 @@ export default async function setup(project: TestProject): Promise<() => Promise
   const folder = join(ROOT, '.data', `test-postgres-${process.pid}`)
   const postgres = await startPostgres(folder, { durable: true })
   project.provide('postgresUrl', postgres.adminUrl)
-  project.provide('postgresFolder', postgres.folder)
   return () => removePostgres(postgres)
 }
