@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Hammer, Redo2, Save, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useBlocker, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
@@ -67,7 +67,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
     [gear.data],
   )
   useShortcuts(bench)
-  useLeaveWarning(bench.dirty)
+  useLeaveWarning(bench)
 
   const evaluation = judged.ok ? judged.value : undefined
   const paths = evaluation?.paths ?? []
@@ -164,6 +164,11 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           </span>
           {['', familyName(trace.family), trace.notes].filter((text) => text !== undefined).join(' · ')}
         </p>
+        {bench.unkept && (
+          <p role="alert" className="text-sm text-fails">
+            This browser keeps nothing just now: what is not saved is lost when the page is left. Save it.
+          </p>
+        )}
         <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
         <NamePanel bench={bench} />
       </div>
@@ -235,8 +240,9 @@ function useShortcuts(bench: Bench) {
   }, [bench.resumed])
 }
 
-/** The draft is kept in the browser all the same; the warning is for those who meant to save. */
-function useLeaveWarning(dirty: boolean) {
+/** The draft is kept in the browser all the same; the warning is for those who meant to save. Where it is not kept, every way out asks. */
+function useLeaveWarning({ dirty, unkept }: Bench) {
+  useBlocker(() => unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'))
   useEffect(() => {
     if (!dirty) return
     const warn = (event: BeforeUnloadEvent) => event.preventDefault()

@@ -14,6 +14,8 @@ export type Bench = {
   content: TraceContent
   baseRevision: number
   dirty: boolean
+  /** There is unsaved work that the browser could not keep: its storage is full or off. */
+  unkept: boolean
   /** Unsaved work of an earlier visit was taken up. */
   resumed: boolean
   canUndo: boolean
@@ -66,9 +68,11 @@ export function useBench(saved: SavedTrace): Bench {
   const dirty = content !== clean.content && !sameJson(content, clean.content)
 
   const kept = useRef<string>(undefined)
+  const [unkept, setUnkept] = useState(false)
   useEffect(() => {
     if (dirty) kept.current = keepDraft(saved.id, baseRevision, content)
     else if (kept.current !== undefined) dropDraft(saved.id, kept.current)
+    setUnkept(dirty && kept.current === undefined)
   }, [dirty, saved.id, baseRevision, content])
 
   const { mutate, isPending, error } = useMutation({
@@ -92,6 +96,7 @@ export function useBench(saved: SavedTrace): Bench {
       content,
       baseRevision,
       dirty,
+      unkept,
       resumed: start.resumed,
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
@@ -131,6 +136,7 @@ export function useBench(saved: SavedTrace): Bench {
       content,
       baseRevision,
       dirty,
+      unkept,
       start.resumed,
       history.past.length,
       history.future.length,
