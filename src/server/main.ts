@@ -54,7 +54,7 @@ export async function startServer({
         server.close(() => resolve())
         server.closeAllConnections()
       })
-      keptBackups?.stop()
+      await keptBackups?.stop()
       await jobs.close()
       await db.destroy()
     },

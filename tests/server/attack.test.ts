@@ -170,6 +170,17 @@ describe('doors', () => {
     }
   })
 
+  test('listening on every address it goes by its numbers and the names it was told, and by no other', async () => {
+    const open = await startTestServer(server.databaseUrl, { app: { doors: { host: '0.0.0.0', names: ['Fulmar.local'] } } })
+    const statusAs = async (name: string) =>
+      (await rawRequest(open.port, { path: '/api/calculations', headers: { Host: `${name}:${open.port}` } })).status
+    for (const name of ['192.168.1.9', '[fe80::1]', 'fulmar.local', 'localhost'])
+      expect([name, await statusAs(name)]).toEqual([name, 200])
+    for (const name of ['evil.example', 'fulmar.local.evil.example', '192.168.1.9.evil.example'])
+      expect([name, await statusAs(name)]).toEqual([name, 403])
+    await open.close()
+  })
+
   test('a form’s post is no JSON; the application’s own page may change things', async () => {
     const form = { 'Content-Type': 'application/x-www-form-urlencoded' }
     expect((await server.send('POST', '/traces', 'id=1', form)).status).toBe(415)

@@ -78,16 +78,21 @@ const BACK_MS = 5_000
 test('PostgreSQL killed at once is told by health and by 503 with a time to retry, and is back by itself', async () => {
   const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
   const server = await startTestServer(postgres.migrationsUrl)
+  const runningPid = () => serverOn(join(postgres.folder, 'data'))?.pid
+  const databaseState = async () => healthBody.parse((await server.send('GET', '/health')).body).database
   const killed = async (): Promise<number> => {
-    expect((await server.send('GET', '/health')).body).toEqual({ server: 'up', database: 'up' })
-    process.kill(serverOn(join(postgres.folder, 'data'))!.pid, 'SIGKILL')
+    await expect.poll(databaseState, { timeout: 6 * BACK_MS }).toBe('up')
+    const old = runningPid()!
+    process.kill(old, 'SIGKILL')
     const killedMs = performance.now()
+    // A backend that has not yet seen its server die may still answer: it is back when another server answers.
+    const isBack = ({ status }: { status: number }) => status === 200 && ![undefined, old].includes(runningPid())
     const answers = [await server.send('GET', '/traces')]
-    while (answers.at(-1)!.status !== 200 && performance.now() - killedMs < 6 * BACK_MS) {
-      expect(healthBody.parse((await server.send('GET', '/health')).body).server).toBe('up')
+    while (!isBack(answers.at(-1)!) && performance.now() - killedMs < 6 * BACK_MS) {
+      expect(await databaseState()).toMatch(/up|slow|down/)
       answers.push(await server.send('GET', '/traces'))
     }
-    for (const { status, body, headers } of answers.slice(0, -1))
+    for (const { status, body, headers } of answers.filter((answer) => answer.status !== 200))
       expect([status, body.error.code, Number(headers.get('Retry-After')) > 0]).toEqual([503, 'database-away', true])
     expect(answers.at(-1)!.body).toHaveLength(14)
     return performance.now() - killedMs

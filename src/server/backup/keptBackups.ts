@@ -52,6 +52,7 @@ export class KeptBackups {
   private readonly db: Database
   private readonly log: Logger
   private timer: NodeJS.Timeout | undefined
+  private looking: Promise<void> = Promise.resolve()
 
   constructor(folder: string, db: Database, log: Logger) {
     this.folder = folder
@@ -61,14 +62,18 @@ export class KeptBackups {
 
   /** Makes today’s if there is none, now and as the days go by. */
   start(): void {
-    const look = () => this.makeDue(new Date()).catch((error: unknown) => this.log.error({ err: error }, 'no backup was made'))
-    void look()
+    const look = () => {
+      this.looking = this.makeDue(new Date()).catch((error: unknown) => this.log.error({ err: error }, 'no backup was made'))
+    }
+    look()
     this.timer = setInterval(look, HOUR_MS)
     this.timer.unref()
   }
 
-  stop(): void {
+  /** Ends it, once a backup that is being written is whole. */
+  async stop(): Promise<void> {
     clearInterval(this.timer)
+    await this.looking
   }
 
   /** Makes the day’s backup if there is none, and takes away those whose time has passed. */
