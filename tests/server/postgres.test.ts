@@ -2,13 +2,11 @@ import { execFileSync } from 'node:child_process'
 import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import pg from 'pg'
-import pino from 'pino'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type Postgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { serverOn } from '../../scripts/lib/postgres/processes.ts'
 import { Problem } from '../../scripts/lib/problem.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
-import { openDatabase } from '../../src/server/db/database.ts'
 import { startServer } from '../../src/server/main.ts'
 
 const folder = join(ROOT, '.data', `postgres-test-${process.pid}`)
@@ -166,11 +164,13 @@ describe('whatever is found, nothing is erased', () => {
     expect(readFileSync(join(data(real), file))).toHaveLength(8192)
   })
 
-  test('where nothing is, a database is made under another name and moved into place whole', async () => {
+  test.each([
+    ['where nothing is', () => {}],
+    ['where an empty folder is', () => mkdirSync(data(real), { recursive: true })],
+  ])('%s, a database is made under another name and moved into place whole', async (_where, prepare) => {
     rmSync(real, { recursive: true, force: true })
+    prepare()
     const postgres = await startPostgres(folder, { durable: false })
-    const db = openDatabase(postgres.migrationsUrl, pino({ level: 'silent' }))
-    await db.destroy()
     await postgres.stop()
     expect(readdirSync(real).filter((name) => name.startsWith('making'))).toEqual([])
     expect(existsSync(join(data(real), 'PG_VERSION'))).toBe(true)

@@ -73,7 +73,7 @@ async function make(folder: string, data: string, passwordFile: string): Promise
     if (!made.ok) throw new Problem(`PostgreSQL could not make its data folder in ${folder}: ${made.error}`)
     // The password first: one without data is made anew with them, data without one are not.
     renameSync(password, passwordFile)
-    if (existsSync(data)) rmSync(data, { recursive: false, force: true })
+    // Takes the place of an empty folder, and of no other.
     renameSync(making, data)
   } catch (error) {
     rmSync(making, { recursive: true, force: true })
