@@ -20,6 +20,7 @@ import { HttpError } from './http/httpError.ts'
 import { limitRate, USUAL_MOST } from './http/rateLimit.ts'
 import { readBody } from './http/readBody.ts'
 import { requestLog } from './http/requestLog.ts'
+import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
@@ -84,6 +85,7 @@ export function createApp(options: AppOptions): Koa {
   app.use(healthRoutes(db).routes())
   app.use(limitRate(mostRequests))
   app.use(compress({ threshold: WORTH_COMPRESSING }))
+  app.use(writeJson)
   app.use(readBody())
   for (const router of routers) app.use(router.routes()).use(router.allowedMethods())
   if (clientFolder) serveClient(app, clientFolder)

@@ -8,10 +8,19 @@ import { readDocument } from '../core/documents/readDocument.ts'
 import { ruleSetSchema } from '../core/documents/ruleSet.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
 import { traceContent, upgradeTraceContent } from './traceContent.ts'
+import { TRACE_HEAD } from './traceHead.ts'
 import type { Saved, SavedRow } from './versioned.ts'
 
-/** A kind of document: what one is called, its contract, and how an earlier format is lifted to it. */
-type Kind<T extends object> = { one: string; content: z.ZodType<T>; lift: (value: unknown) => Upgraded }
+/**
+ * A kind of document: what one is called, its contract, how an earlier format is lifted to it, and where in a content each part of
+ * its head is, for kinds that have long contents and are listed by heads.
+ */
+type Kind<T extends object> = {
+  one: string
+  content: z.ZodType<T>
+  lift: (value: unknown) => Upgraded
+  head?: Readonly<Record<string, readonly string[]>>
+}
 
 const kind = <T extends object>(definition: Kind<T>): Kind<T> => definition
 /** A kind that has had one format only: whatever says another one is newer. */
@@ -22,7 +31,7 @@ const firstFormat = (value: unknown): Upgraded => {
 
 /** Every kind of document, by the name of its addresses. A new one is a schema of its own and a line here. */
 export const DOCUMENT_KINDS = {
-  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent }),
+  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, head: TRACE_HEAD }),
   outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
   gear: kind({ one: 'piece of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
   marks: kind({ one: 'mark', content: markSchema, lift: (value) => upgrade('mark', value) }),
@@ -34,6 +43,9 @@ export type DocumentKind = keyof typeof DOCUMENT_KINDS
 export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] extends Kind<infer T> ? T : never
 
 export const DOCUMENT_KIND_NAMES = Object.keys(DOCUMENT_KINDS) as readonly DocumentKind[]
+
+/** Where each part of the head of a kind is; undefined where it is listed whole. */
+export const headOf = (name: DocumentKind): Kind<object>['head'] => (DOCUMENT_KINDS[name] as Kind<object>).head
 
 /** Reads a content of this format or an earlier one; refused, its message says why in a sentence. */
 export function readContent<K extends DocumentKind>(

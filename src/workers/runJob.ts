@@ -7,26 +7,39 @@ export type JobReply<Result> =
   | { kind: 'failed'; code: CoreErrorCode | 'failed'; message: string; details?: CoreError['details'] }
 
 /**
- * Gives a worker of its own one request, and ends it when it has answered or is no longer wanted.
+ * Asks a worker one thing; it is asked the next one only when it has answered.
  * @param onProgress told the share that is done, by workers that say it.
  * @throws CoreError as the job threw it, with its code; the signal’s reason where the job is no longer wanted.
  */
-export function runJob<Request, Result>(
+export function ask<Request, Result>(
   worker: Worker,
   request: Request,
   signal: AbortSignal,
   onProgress: (share: number) => void = () => {},
 ): Promise<Result> {
+  const over = new AbortController()
   return new Promise<Result>((resolve, reject) => {
-    const stop = () => reject(signal.reason)
-    if (signal.aborted) return stop()
-    signal.addEventListener('abort', stop, { once: true })
-    worker.addEventListener('message', ({ data }: MessageEvent<JobReply<Result>>) => {
-      if (data.kind === 'progress') onProgress(data.share)
-      else if (data.kind === 'done') resolve(data.result)
-      else reject(data.code === 'failed' ? new Error(data.message) : new CoreError(data.code, data.message, data.details))
-    })
-    worker.addEventListener('error', () => reject(new Error('The calculation stopped.')))
+    if (signal.aborted) return reject(signal.reason)
+    const listen = { signal: over.signal }
+    signal.addEventListener('abort', () => reject(signal.reason), listen)
+    worker.addEventListener(
+      'message',
+      ({ data }: MessageEvent<JobReply<Result>>) => {
+        if (data.kind === 'progress') onProgress(data.share)
+        else if (data.kind === 'done') resolve(data.result)
+        else reject(data.code === 'failed' ? new Error(data.message) : new CoreError(data.code, data.message, data.details))
+      },
+      listen,
+    )
+    worker.addEventListener('error', () => reject(new Error('The calculation stopped.')), listen)
     worker.postMessage(request)
-  }).finally(() => worker.terminate())
+  }).finally(() => over.abort())
 }
+
+/** Gives a worker of its own one request, and ends it when it has answered or is no longer wanted. Otherwise as `ask`. */
+export const runJob = <Request, Result>(
+  worker: Worker,
+  request: Request,
+  signal: AbortSignal,
+  onProgress?: (share: number) => void,
+): Promise<Result> => ask<Request, Result>(worker, request, signal, onProgress).finally(() => worker.terminate())

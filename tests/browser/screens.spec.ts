@@ -126,10 +126,10 @@ test('on a phone the bench shows verdicts and the list of parts, and changes not
 test('a trace that is not there, and a server that is away, are said in words with a way on', async ({ page, app, context }) => {
   await page.goto(`${app.url}/traces/00000000-0000-4000-8000-000000000000`)
   await expect(page.getByRole('alert')).toContainText('There is no such trace')
-  await context.route('**/api/traces', (route) => route.abort())
+  await context.route('**/api/traces?heads=true', (route) => route.abort())
   await page.goto(`${app.url}/traces`)
   await expect(page.getByRole('alert')).toContainText('The server cannot be reached')
-  await context.unroute('**/api/traces')
+  await context.unroute('**/api/traces?heads=true')
   await page.getByRole('button', { name: 'Try again' }).click()
   await expect(page.getByRole('link', { name: 'The Sill ling rig', exact: true })).toBeVisible()
 })
@@ -139,9 +139,9 @@ test('a list that is still loading says so, and an empty library shows the next 
   const held = new Promise<void>((resolve) => {
     answer = resolve
   })
-  await page.route('**/api/traces', async (route) => {
+  await page.route('**/api/traces?heads=true', async (route) => {
     await held
-    await route.fulfill({ json: [] })
+    await route.fulfill({ json: { documents: [], next: null } })
   })
   await page.goto(`${app.url}/traces`)
   await expect(page.getByText('Loading the traces')).toBeVisible()

@@ -5,7 +5,7 @@ import Papa from 'papaparse'
 import { CONGER, expect, test } from './fixtures.ts'
 
 const marksOf = async (page: Page, url: string): Promise<{ id: string; revision: number; content: { name: string } }[]> =>
-  (await page.request.get(`${url}/api/marks`)).json()
+  (await (await page.request.get(`${url}/api/marks`)).json()).documents
 const markNamed = async (page: Page, url: string, name: string) =>
   (await marksOf(page, url)).find(({ content }) => content.name === name)!
 

@@ -31,11 +31,11 @@ const save = (id: string, baseRevision: number, content: TraceContent) =>
 describe('the demonstration data', () => {
   test('is a dozen traces, five outfits and the gear, every answer under its contract', async () => {
     const traces = await server.send('GET', '/traces')
-    expect(readList('traces', traces.body)).toMatchObject({ documents: { length: 14 }, unreadable: [] })
-    expect((await server.send('GET', '/outfits')).body).toHaveLength(5)
-    expect((await server.send('GET', '/gear')).body.length).toBeGreaterThan(30)
-    const rules = readList('rule-sets', (await server.send('GET', '/rule-sets')).body).documents
-    const { content } = readList('settings', (await server.send('GET', '/settings')).body).documents[0]!
+    expect(readList('traces', traces.body.documents)).toMatchObject({ documents: { length: 14 }, unreadable: [] })
+    expect((await server.send('GET', '/outfits')).body.documents).toHaveLength(5)
+    expect((await server.send('GET', '/gear')).body.documents.length).toBeGreaterThan(30)
+    const rules = readList('rule-sets', (await server.send('GET', '/rule-sets')).body.documents).documents
+    const { content } = readList('settings', (await server.send('GET', '/settings')).body.documents).documents[0]!
     expect(rules.map(({ id }) => id)).toContain(content.ruleSetId)
   })
 
@@ -107,7 +107,7 @@ describe('saving', () => {
     const { id, content } = await newTrace('binned')
     await server.send('DELETE', `/traces/${id}`)
     const ids = async (query: string) =>
-      (await server.send('GET', `/traces${query}`)).body.map((trace: { id: string }) => trace.id)
+      (await server.send('GET', `/traces${query}`)).body.documents.map((trace: { id: string }) => trace.id)
     expect(await ids('')).not.toContain(id)
     expect(await ids('?bin=true')).toContain(id)
     expect((await save(id, 1, content)).status).toBe(404)
@@ -123,7 +123,7 @@ describe('saving', () => {
     const theirs = { crewId: stranger, kind: 'traces', id } as const
     expect(await repository.find(theirs)).toBeUndefined()
     expect(await repository.findRevision(theirs, 1)).toBeUndefined()
-    expect(await repository.list(stranger, 'traces', false)).toEqual([])
+    expect(await repository.list(stranger, 'traces', { binned: false, limit: 10 })).toEqual({ documents: [], next: null })
     expect(await repository.listRevisions(theirs)).toEqual([])
     expect(await repository.save(theirs, 1, content)).toEqual({ outcome: 'missing' })
     expect(await repository.setBinned(theirs, new Date())).toBeUndefined()

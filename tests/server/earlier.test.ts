@@ -29,7 +29,7 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 async function list<K extends DocumentKind>(kind: K, query = '') {
-  const { documents, unreadable } = readList(kind, (await server.send('GET', `/${kind}${query}`)).body)
+  const { documents, unreadable } = readList(kind, (await server.send('GET', `/${kind}${query}`)).body.documents)
   expect(unreadable).toEqual([])
   return new Map(documents.map((each): [string, ContentOf<K>] => [each.id, each.content]))
 }

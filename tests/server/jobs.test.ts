@@ -48,8 +48,8 @@ test.each([
 test('a client that sends more than a person does is told to wait; health still answers', async () => {
   const strict = await startTestServer(server.databaseUrl, { app: { mostRequests: 5 } })
   const statuses: number[] = []
-  for (let i = 0; i < 7; i += 1) statuses.push((await strict.send('GET', '/calculations')).status)
-  expect(statuses).toEqual([200, 200, 200, 200, 200, 429, 429])
+  for (let i = 0; i < 7; i += 1) statuses.push((await strict.send('POST', '/calculations/none', {})).status)
+  expect(statuses).toEqual([404, 404, 404, 404, 404, 429, 429])
   const refused = await strict.send('GET', '/traces')
   expect([refused.body.error.code, Number(refused.headers.get('Retry-After')) > 0]).toEqual(['too-many', true])
   expect((await strict.send('GET', '/health')).status).toBe(200)

@@ -38,7 +38,7 @@ test('a server killed in the middle of saves loses no acknowledged save', async 
     return { status: response.status, body: (await response.json()) as any }
   }
   let child = await startProcess(databaseUrl, port)
-  const { content } = (await send('GET', '/traces')).body[0]
+  const { content } = (await send('GET', '/traces')).body.documents[0]
   const named = (name: string) => ({ ...content, trace: { ...content.trace, name } })
   const ids = Array.from({ length: 8 }, () => randomUUID())
   for (const id of ids) await send('POST', '/traces', { id, content: named('start') })

@@ -14,7 +14,7 @@ afterAll(() => server.close())
 
 /** A trace that twenty save at once, each until its own saves are in; what was acknowledged, by revision. */
 async function savedByMany(disturb: () => Promise<void>): Promise<{ id: string; acknowledged: Map<number, string> }> {
-  const { content } = (await server.send('GET', '/traces')).body[0]
+  const { content } = (await server.send('GET', '/traces')).body.documents[0]
   const named = (name: string) => ({ ...content, trace: { ...content.trace, name } })
   const id = randomUUID()
   await server.send('POST', '/traces', { id, content: named('first') })
@@ -53,7 +53,7 @@ test('twenty savers on one document: each answer names its own content, and all 
 })
 
 test('the bin is emptied for good: what is in it goes with its revisions, all else stays; without saying so nothing is deleted', async () => {
-  const { body: before } = await server.send('GET', '/traces')
+  const before = (await server.send('GET', '/traces')).body.documents
   const [{ id, revision }] = before
   expect((await server.send('DELETE', '/traces')).status).toBe(400)
   expect((await server.send('DELETE', '/traces?bin=false')).status).toBe(400)
@@ -63,7 +63,7 @@ test('the bin is emptied for good: what is in it goes with its revisions, all el
   expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 1 })
   expect((await server.send('POST', `/traces/${id}/restore`)).status).toBe(404)
   expect((await server.send('GET', `/traces/${id}/revisions/${revision}`)).status).toBe(404)
-  expect((await server.send('GET', '/traces')).body).toHaveLength(before.length - 1)
+  expect((await server.send('GET', '/traces')).body.documents).toHaveLength(before.length - 1)
   expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 0 })
 })
 

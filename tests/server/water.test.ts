@@ -14,7 +14,7 @@ afterAll(() => server.close())
 
 const DAY = 'from=2026-11-24T00:00:00Z&to=2026-11-25T00:00:00Z'
 const mark = { ...MARK, portId: 'port-hesk' }
-const marks = async () => readList('marks', (await server.send('GET', '/marks')).body).documents
+const marks = async () => readList('marks', (await server.send('GET', '/marks')).body.documents).documents
 
 describe('marks', () => {
   test('the demonstration has its five, each on a port that there is', async () => {

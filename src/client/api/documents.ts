@@ -1,8 +1,17 @@
-import { type QueryClient, queryOptions } from '@tanstack/react-query'
-import { z } from 'zod'
+import { infiniteQueryOptions, type QueryClient, queryOptions } from '@tanstack/react-query'
 import { CREW_SETTINGS_ID, type CrewSettings, DEFAULT_CREW_SETTINGS } from '../../core/documents/crewSettings.ts'
 import { type ContentOf, type DocumentKind, readContent, readList } from '../../shared/documentKinds.ts'
-import { emptiedBin, revisionList, type Saved, type SavedRow, savedRow, staleBody } from '../../shared/versioned.ts'
+import { type TraceHead, traceHead } from '../../shared/traceHead.ts'
+import {
+  emptiedBin,
+  type ListPage,
+  listPage,
+  revisionList,
+  type Saved,
+  type SavedRow,
+  savedRow,
+  staleBody,
+} from '../../shared/versioned.ts'
 import { ApiError, request } from './http.ts'
 import { newId } from './newId.ts'
 
@@ -21,11 +30,45 @@ function readOne<K extends DocumentKind>(kind: K, row: SavedRow): SavedDocument<
 const fetchOne = async <K extends DocumentKind>(kind: K, path: string, init?: Parameters<typeof request>[2]) =>
   readOne(kind, await request(savedRow, `/${kind}${path}`, init))
 
-export const listQuery = <K extends DocumentKind>(kind: K, bin = false) =>
+const pageOf = (kind: DocumentKind, query: Record<string, string>, signal: AbortSignal) =>
+  request(listPage, `/${kind}?${new URLSearchParams(query)}`, { signal })
+
+const inBin = (bin: boolean): Record<string, string> => (bin ? { bin: 'true' } : {})
+
+/** Every document of a kind, contents and all. */
+export const listQuery = <K extends DocumentKind>(kind: K) =>
   queryOptions({
-    queryKey: [kind, 'list', { bin }],
-    queryFn: async () => readList(kind, await request(z.array(savedRow), `/${kind}${bin ? '?bin=true' : ''}`)),
+    queryKey: [kind, 'list'],
+    queryFn: async ({ signal }) => {
+      const rows: SavedRow[] = []
+      let after: Record<string, string> | undefined = {}
+      while (after) {
+        const page: ListPage = await pageOf(kind, after, signal)
+        rows.push(...page.documents)
+        after = page.next === null ? undefined : { after: page.next }
+      }
+      return readList(kind, rows)
+    },
   })
+
+export type SavedTraceHead = Saved<TraceHead>
+
+/** The traces, or those in the bin, page by page and without their contents. */
+export const traceHeadsQuery = (bin = false) =>
+  infiniteQueryOptions({
+    queryKey: ['traces', 'heads', { bin }],
+    queryFn: async ({ pageParam, signal }): Promise<{ heads: SavedTraceHead[]; next: string | null }> => {
+      const { documents, next } = await pageOf('traces', { heads: 'true', ...inBin(bin), ...pageParam }, signal)
+      return { heads: documents.map((row) => ({ ...row, content: traceHead.parse(row.content) })), next }
+    },
+    initialPageParam: {} as Record<string, string>,
+    getNextPageParam: ({ next }) => (next === null ? undefined : { after: next }),
+    select: ({ pages }) => pages.flatMap(({ heads }) => heads),
+  })
+
+/** Those of the traces that are there, as they are kept. */
+export const fetchTraceRows = async (ids: readonly string[], signal: AbortSignal): Promise<SavedRow[]> =>
+  (await pageOf('traces', { ids: ids.join() }, signal)).documents
 
 export const documentQuery = <K extends DocumentKind>(kind: K, id: string) =>
   queryOptions({ queryKey: [kind, id], queryFn: () => fetchOne(kind, `/${id}`) })

@@ -19,11 +19,15 @@ export class ApiError extends Error {
 const OFFLINE = 'The server cannot be reached. What is open here goes on working, and changes are kept in this browser.'
 
 /** What goes with a request: a value as JSON, or a file of rows as it is. */
-type Sent = { method?: string; body?: unknown; file?: File }
+type Sent = { method?: string; body?: unknown; file?: File; signal?: AbortSignal }
 
 /** Sends one request and reads the answer by its contract. */
 export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent = {}): Promise<T> {
-  const response = await fetch(`/api${path}`, { method: sent.method ?? 'GET', ...contentOf(sent) }).catch(() => {
+  const response = await fetch(`/api${path}`, {
+    method: sent.method ?? 'GET',
+    signal: sent.signal ?? null,
+    ...contentOf(sent),
+  }).catch(() => {
     throw new ApiError(0, 'offline', OFFLINE, undefined)
   })
   const body: unknown = await response.json().catch(() => undefined)

@@ -1,8 +1,8 @@
 import { useMemo } from 'react'
 import { type Evaluation, evaluate } from '../../core/analysis/evaluate.ts'
+import { type WorkedOut, workedOut } from '../../core/analysis/judged.ts'
 import type { RuleSet } from '../../core/documents/ruleSet.ts'
 import type { Setup } from '../../core/setup/setup.ts'
-import { type WorkedOut, workedOut } from './judged.ts'
 
 export type Evaluated = WorkedOut<Evaluation>
 

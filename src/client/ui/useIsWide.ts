@@ -1,14 +1,18 @@
-import { useSyncExternalStore } from 'react'
+import { useCallback, useSyncExternalStore } from 'react'
 
-const WIDE = '(min-width: 48rem)'
+/** The same bounds as the styles' `md` and `xl`. */
+const BOUNDS = { md: '(min-width: 48rem)', xl: '(min-width: 80rem)' }
 
-function subscribe(onChange: () => void): () => void {
-  const query = matchMedia(WIDE)
-  query.addEventListener('change', onChange)
-  return () => query.removeEventListener('change', onChange)
-}
-
-/** Whether there is room to work at a table; below it a screen shows what is read standing. The same bound as the styles' `md`. */
-export function useIsWide(): boolean {
-  return useSyncExternalStore(subscribe, () => matchMedia(WIDE).matches)
+/** Whether there is room to work at a table, or for two columns; below it a screen shows what is read standing. */
+export function useIsWide(bound: keyof typeof BOUNDS = 'md'): boolean {
+  const query = BOUNDS[bound]
+  const subscribe = useCallback(
+    (onChange: () => void) => {
+      const list = matchMedia(query)
+      list.addEventListener('change', onChange)
+      return () => list.removeEventListener('change', onChange)
+    },
+    [query],
+  )
+  return useSyncExternalStore(subscribe, () => matchMedia(query).matches)
 }

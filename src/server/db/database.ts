@@ -1,6 +1,7 @@
 import { CamelCasePlugin, Kysely, PostgresDialect } from 'kysely'
 import pg from 'pg'
 import type { Logger } from 'pino'
+import { preparedPool } from './preparedPool.ts'
 import type { Tables } from './tables.ts'
 
 export type Database = Kysely<Tables>
@@ -24,7 +25,7 @@ export function openDatabase(url: string, log: Logger): Database {
   pool.on('error', lost)
   pool.on('connect', (client) => client.on('error', lost))
   return new Kysely<Tables>({
-    dialect: new PostgresDialect({ pool }),
+    dialect: new PostgresDialect({ pool: preparedPool(pool) }),
     plugins: [new CamelCasePlugin({ maintainNestedObjectKeys: true })],
   })
 }

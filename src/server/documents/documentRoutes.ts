@@ -1,8 +1,17 @@
 import Router, { type RouterContext } from '@koa/router'
 import { z } from 'zod'
 import { revisionNumber } from '../../core/documents/fields.ts'
-import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
-import { createBody, type EmptiedBin, type SavedRow, saveBody } from '../../shared/versioned.ts'
+import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, headOf, readContent } from '../../shared/documentKinds.ts'
+import {
+  createBody,
+  type EmptiedBin,
+  type ListPage,
+  MOST_BY_NAME,
+  ON_PAGE,
+  pageKey,
+  type SavedRow,
+  saveBody,
+} from '../../shared/versioned.ts'
 import { crewOf } from '../http/crew.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody, parseParam, parseQuery } from '../http/parse.ts'
@@ -18,12 +27,25 @@ const revisionParam = z
   .transform(Number)
   .pipe(revisionNumber)
 const binQuery = z.object({ bin: z.literal('true') })
-const listQuery = z.object({ bin: z.enum(['true', 'false']).optional() })
+/** A few by name, such as those in view. */
+const namedQuery = z.strictObject({
+  ids: z
+    .string()
+    .transform((ids) => ids.split(','))
+    .pipe(z.array(uuid).max(MOST_BY_NAME)),
+})
+const pageQuery = z.strictObject({
+  bin: z.enum(['true', 'false']).optional(),
+  /** Without their contents: what a list shows and searches. */
+  heads: z.literal('true').optional(),
+  after: pageKey.optional(),
+})
 
 /** List, read, create, save, bin and restore for one kind of document. */
 export function documentRoutes<K extends DocumentKind>(kind: K, repository: DocumentRepository, check?: ContentCheck<K>): Router {
   const router = new Router({ prefix: `/api/${kind}` })
   const { one } = DOCUMENT_KINDS[kind]
+  const head = headOf(kind)
   const keyOf = (ctx: RouterContext) => ({ crewId: crewOf(ctx), kind, id: parseParam(ctx.params.id, uuid, one) })
   const orMissing = (document: SavedRow | undefined): SavedRow => {
     if (!document) throw notFound(one)
@@ -37,8 +59,21 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
   }
 
   router.get('/', async (ctx) => {
-    const rows = await repository.list(crewOf(ctx), kind, parseQuery(ctx, listQuery).bin === 'true')
-    ctx.body = rows.map((row) => lifted(kind, row))
+    const crewId = crewOf(ctx)
+    if ('ids' in ctx.query) {
+      const rows = await repository.findSome(crewId, kind, parseQuery(ctx, namedQuery).ids)
+      ctx.body = { documents: rows.map((row) => lifted(kind, row)), next: null } satisfies ListPage
+      return
+    }
+    const { bin, heads, after } = parseQuery(ctx, pageQuery)
+    const page = { binned: bin === 'true', after, limit: ON_PAGE }
+    if (heads) {
+      if (!head) throw new HttpError(400, 'no-heads', `There are no heads of ${kind}: ask for the whole list.`)
+      ctx.body = (await repository.list(crewId, kind, { ...page, head })) satisfies ListPage
+      return
+    }
+    const { documents, next } = await repository.list(crewId, kind, page)
+    ctx.body = { documents: documents.map((row) => lifted(kind, row)), next } satisfies ListPage
   })
 
   router.post('/', async (ctx) => {
@@ -94,10 +129,10 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
   return router
 }
 
-/** A document in the newest format; one that cannot be read goes out as it is, and whoever reads it says so of that one. */
+/** A document in the newest format; one of a later version goes out as it is, and whoever reads it says so of that one. */
 function lifted(kind: DocumentKind, row: SavedRow): SavedRow {
-  const read = readContent(kind, row.content)
-  return read.ok ? { ...row, content: read.content } : row
+  const upgraded = DOCUMENT_KINDS[kind].lift(row.content)
+  return 'value' in upgraded ? { ...row, content: upgraded.value } : row
 }
 
 function refusedContent(issues: { path: (string | number)[]; message: string }[]): HttpError {

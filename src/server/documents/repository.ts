@@ -1,12 +1,19 @@
 import { sql, type Transaction } from 'kysely'
 import type { DocumentKind } from '../../shared/documentKinds.ts'
-import type { SavedRow } from '../../shared/versioned.ts'
+import type { ListPage, SavedRow } from '../../shared/versioned.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'
 
 type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' }
 /** Which document is meant; every statement names the crew. */
 export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
+/** `head`: the name of each part of a head, and the path to it in a content. */
+export type ListQuery = {
+  binned: boolean
+  after?: string | undefined
+  limit: number
+  head?: Readonly<Record<string, readonly string[]>> | undefined
+}
 type Executor = Database | Transaction<Tables>
 
 /** Documents of every kind: heads with their revisions. Contents go in and out as they are. */
@@ -17,11 +24,29 @@ export class DocumentRepository {
     this.db = db
   }
 
-  async list(crewId: string, kind: DocumentKind, binned: boolean): Promise<SavedRow[]> {
-    const rows = await current(this.db, crewId, kind)
+  /** A page of a list, of contents or, where paths into them are given, of heads made of what is there. */
+  async list(crewId: string, kind: DocumentKind, { binned, after, limit, head }: ListQuery): Promise<ListPage> {
+    let query = current(this.db, crewId, kind)
+      .select([headed(head).as('content'), savedMicros.as('savedMicros')])
       .where('head.binnedAt', binned ? 'is not' : 'is', null)
       .orderBy('revision.savedAt', 'desc')
-      .execute()
+      .orderBy('revision.id', 'desc')
+      .limit(limit + 1)
+    if (after) {
+      const [micros, id] = after.split('.')
+      query = query.where(
+        sql<boolean>`(revision.saved_at, revision.id) < ('epoch'::timestamptz + ${micros}::bigint * interval '1 microsecond', ${id}::uuid)`,
+      )
+    }
+    const rows = await query.execute()
+    const page = rows.slice(0, limit)
+    const last = rows.length > limit ? page.at(-1) : undefined
+    return { documents: page.map(savedOf), next: last ? `${last.savedMicros}.${last.id}` : null }
+  }
+
+  /** Those of the ids that are there, in any order. */
+  async findSome(crewId: string, kind: DocumentKind, ids: readonly string[]): Promise<SavedRow[]> {
+    const rows = await current(this.db, crewId, kind).select('revision.content').where('head.id', 'in', ids).execute()
     return rows.map(savedOf)
   }
 
@@ -31,6 +56,7 @@ export class DocumentRepository {
 
   async findRevision({ crewId, kind, id }: DocumentKey, revision: number): Promise<SavedRow | undefined> {
     const row = await revisionsOf(this.db, crewId, kind)
+      .select('revision.content')
       .where('head.id', '=', id)
       .where('revision.revision', '=', revision)
       .executeTakeFirst()
@@ -135,7 +161,7 @@ function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {
         .onRef('revision.kind', '=', 'head.kind')
         .onRef('revision.crewId', '=', 'head.crewId'),
     )
-    .select(['head.id', 'revision.revision', 'head.binnedAt', 'revision.savedAt', 'revision.content'])
+    .select(['head.id', 'revision.revision', 'head.binnedAt', 'revision.savedAt'])
     .where('head.crewId', '=', crewId)
     .where('head.kind', '=', kind)
 }
@@ -143,9 +169,27 @@ function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {
 const current = (db: Executor, crewId: string, kind: DocumentKind) =>
   revisionsOf(db, crewId, kind).whereRef('revision.revision', '=', 'head.revision')
 
+const savedMicros = sql<string>`(extract(epoch from revision.saved_at) * 1000000)::bigint`
+
+/**
+ * The content, or an object with a part of it for each path. A long content is unpacked anew by every operator that looks into it,
+ * so it is taken apart once, by the first steps of all paths.
+ */
+function headed(head: ListQuery['head']) {
+  if (!head) return sql<object>`revision.content`
+  const paths = Object.entries(head)
+  const columns = [...new Set(paths.map(([, [first]]) => `"${first}" jsonb`))]
+  const parts = paths.map(([name, [first, ...rest]]) => `'${name}', "${first}" #> '{${rest.join()}}'`)
+  return sql<object>`(select jsonb_build_object(${sql.raw(parts.join())})
+    from jsonb_to_record(revision.content) as content (${sql.raw(columns.join())}))`
+}
+
+/** As text, since it is asked most of all: built from parts, it took the server longer than it takes the database. */
 async function find(db: Executor, { crewId, kind, id }: DocumentKey): Promise<SavedRow | undefined> {
-  const row = await current(db, crewId, kind).where('head.id', '=', id).executeTakeFirst()
-  return row && savedOf(row)
+  const { rows } = await sql<Row>`select id, revision, binned_at, saved_at, content
+    from documents join document_revisions using (crew_id, kind, id, revision)
+    where crew_id = ${crewId} and kind = ${kind} and id = ${id}`.execute(db)
+  return rows[0] && savedOf(rows[0])
 }
 
 /** Adds a revision and answers with just what was written. */

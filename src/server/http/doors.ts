@@ -25,11 +25,13 @@ export function guardDoors({ host, names = [] }: Doors): Middleware {
         'wrong-host',
         'This server does not go by that name; its ALLOWED_HOSTS says which names it serves.',
       )
-    if (!READS.includes(ctx.method) && isForeign(ctx))
+    if (!isRead(ctx) && isForeign(ctx))
       throw new HttpError(403, 'foreign-page', 'Only pages of this application may change anything here.')
     await next()
   }
 }
+
+export const isRead = ({ method }: Context): boolean => READS.includes(method)
 
 const bracketed = (host: string) => (isIP(host) === 6 ? `[${host}]` : host)
 

@@ -263,7 +263,7 @@ function useKeepAsNew(bench: Bench, savedId: string) {
       .then((created) => {
         bench.dismissStale()
         bench.forget()
-        void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+        void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
         void client.invalidateQueries({ queryKey: ['traces', savedId] })
         void navigate(`/traces/${created.id}`)
       })

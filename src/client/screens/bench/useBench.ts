@@ -84,7 +84,7 @@ export function useBench(saved: SavedTrace): Bench {
       setBaseRevision(result.saved.revision)
       setClean(result.saved)
       client.setQueryData(documentQuery('traces', saved.id).queryKey, result.saved)
-      return client.invalidateQueries({ queryKey: ['traces', 'list'] })
+      return client.invalidateQueries({ queryKey: ['traces', 'heads'] })
     },
   })
 

@@ -67,7 +67,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
   const take = useMutation({
     mutationFn: () => createDocument('traces', { trace, outfitId, conditions: defaultConditions() }),
     onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
       void navigate(`/traces/${saved.id}`)
     },
   })

@@ -1,46 +1,54 @@
+import { useQuery } from '@tanstack/react-query'
 import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
+import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { judged as judgedOf } from '../../../core/analysis/judged.ts'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
-import type { SavedTrace } from '../../api/documents.ts'
+import { revisionQuery, type SavedTrace, type SavedTraceHead } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
-import type { Judged } from '../../moments/judged.ts'
 import { momentName } from '../../moments/momentViews.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import type { TraceActions } from './useTraceActions.ts'
 
 type Props = {
-  saved: SavedTrace
+  head: SavedTraceHead
   outfit: Outfit | undefined
-  judged: Judged
   bin: boolean
+  /** Whether the card stays in view: what it shows beside its head is fetched only then. */
+  still: boolean
   actions: TraceActions
   picked: boolean
   onPick: () => void
 }
 
-export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick }: Props) {
-  const { trace } = saved.content
+/** A trace of the library: its head at once, its small reach and verdicts when it is in view. */
+export function TraceCard({ head, outfit, bin, still, actions, picked, onPick }: Props) {
+  const { id, revision } = head
+  const { name, family, tags } = head.content
+  const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
+  const saved = query.data
   return (
-    <li className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
+    <div className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
       <div className="min-w-0">
         <h2 className="font-semibold">
           {bin ? (
-            trace.name
+            name
           ) : (
-            <Link to={`/traces/${saved.id}`} className="hover:underline">
-              {trace.name}
+            <Link to={`/traces/${id}`} className="hover:underline">
+              {name}
             </Link>
           )}
         </h2>
         <p className="text-sm text-quiet">
-          {familyName(trace.family)}
+          {family !== null && familyName(family)}
           {outfit && ` · ${outfit.name}`}
-          {trace.tags?.map((tag) => (
+          {tags.map((tag) => (
             <span key={tag} className="ml-1.5 rounded bg-well px-1.5">
               {tag}
             </span>
@@ -48,63 +56,80 @@ export function TraceCard({ saved, outfit, judged, bin, actions, picked, onPick 
         </p>
         {!bin && (
           <label className="inline-flex min-h-8 items-center gap-1.5 text-sm text-quiet">
-            <input type="checkbox" className="size-5" checked={picked} onChange={onPick} aria-label={`Compare ${trace.name}`} />
+            <input type="checkbox" className="size-5" checked={picked} onChange={onPick} aria-label={`Compare ${name}`} />
             compare
           </label>
         )}
-        <div className="mt-1 max-w-xl">{outfit && <SmallReach trace={trace} outfit={outfit} />}</div>
+        <div className="mt-1 min-h-11 max-w-xl">
+          {saved && outfit && <SmallReach trace={saved.content.trace} outfit={outfit} />}
+          {query.error && <p className="text-sm text-fails">{query.error.message} It is kept as it is.</p>}
+        </div>
       </div>
       <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
-        {judged.ok ? (
-          <ul className="text-sm max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
-            {MOMENT_NAMES.map((name) => {
-              const moment = judged.value.moments[name]
-              return (
-                <li key={name} className="flex justify-between gap-2">
-                  {momentName(name)}{' '}
-                  {moment ? (
-                    <VerdictMark verdict={moment.verdict} />
-                  ) : (
-                    <span className="text-quiet">{name === 'cast' ? 'not cast' : '–'}</span>
-                  )}
-                </li>
-              )
-            })}
-          </ul>
-        ) : (
-          <p className="text-sm text-fails">{judged.message}</p>
-        )}
+        <Verdicts saved={saved} outfit={outfit} />
         <div className="flex justify-end gap-1">
           {bin ? (
-            <Button onClick={() => actions.restore(saved)}>
+            <Button onClick={() => actions.restore(id)}>
               <Undo2 className="size-4" /> Take back
             </Button>
           ) : (
             <>
               <Link
-                to={`/traces/${saved.id}/build`}
+                to={`/traces/${id}/build`}
                 className={buttonClass('quiet')}
-                aria-label={`Build sheet of ${trace.name}`}
+                aria-label={`Build sheet of ${name}`}
                 title="Build sheet"
               >
                 <Hammer className="size-4" />
               </Link>
               <Button
                 tone="quiet"
-                onClick={() => actions.duplicate(saved)}
-                aria-label={`Duplicate ${trace.name}`}
+                disabled={!saved}
+                onClick={() => saved && actions.duplicate(saved)}
+                aria-label={`Duplicate ${name}`}
                 title="Duplicate"
               >
                 <Copy className="size-4" />
               </Button>
-              <Button tone="quiet" onClick={() => actions.bin(saved)} aria-label={`Put ${trace.name} in the bin`} title="Bin">
+              <Button tone="quiet" onClick={() => actions.bin(id)} aria-label={`Put ${name} in the bin`} title="Bin">
                 <Trash2 className="size-4" />
               </Button>
             </>
           )}
         </div>
       </div>
-    </li>
+    </div>
+  )
+}
+
+/** Each moment's verdict; a line for each is kept free until they are known, so that the card keeps its height. */
+function Verdicts({ saved, outfit }: { saved: SavedTrace | undefined; outfit: Outfit | undefined }) {
+  const catalogue = useCatalogue()
+  const judged = useMemo(() => {
+    if (!saved || !outfit) return undefined
+    const { trace, conditions } = saved.content
+    return judgedOf({ trace, outfit, conditions, catalogue })
+  }, [saved, outfit, catalogue])
+  if (!outfit) return <p className="text-sm text-fails">Its outfit is in the bin.</p>
+  if (judged && !judged.ok) return <p className="text-sm text-fails">{judged.message}</p>
+  return (
+    <ul className="text-sm max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
+      {MOMENT_NAMES.map((moment) => {
+        const result = judged?.value.moments[moment]
+        return (
+          <li key={moment} className="flex justify-between gap-2">
+            {momentName(moment)}{' '}
+            {!judged ? (
+              <span className="text-quiet">…</span>
+            ) : result ? (
+              <VerdictMark verdict={result.verdict} />
+            ) : (
+              <span className="text-quiet">{moment === 'cast' ? 'not cast' : '–'}</span>
+            )}
+          </li>
+        )
+      })}
+    </ul>
   )
 }
 

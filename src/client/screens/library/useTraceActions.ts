@@ -7,8 +7,8 @@ import { binDocument, createDocument, restoreDocument, type SavedTrace } from '.
 
 export type TraceActions = {
   duplicate: (saved: SavedTrace) => void
-  bin: (saved: SavedTrace) => void
-  restore: (saved: SavedTrace) => void
+  bin: (id: string) => void
+  restore: (id: string) => void
 }
 
 /** What is done with a trace of the library: duplicated, put in the bin, and taken out of it. */
@@ -40,5 +40,5 @@ export function useTraceActions(): TraceActions {
     },
     onError: failed,
   })
-  return { duplicate: duplicate.mutate, bin: (saved) => bin.mutate(saved.id), restore: (saved) => restore.mutate(saved.id) }
+  return { duplicate: duplicate.mutate, bin: bin.mutate, restore: restore.mutate }
 }

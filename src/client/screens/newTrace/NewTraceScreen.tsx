@@ -164,7 +164,7 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
   const create = useMutation({
     mutationFn: () => createDocument('traces', { trace, outfitId, conditions }),
     onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['traces', 'list'] })
+      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
       void navigate(`/traces/${saved.id}`)
     },
   })

@@ -2,15 +2,15 @@ import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { Link } from 'react-router'
 import { dateIn, dayAfter } from '../../../core/time/localDay.ts'
 import { FIRST_YEAR, LAST_YEAR } from '../../../core/time/years.ts'
-import type { SavedMark, SavedTrace } from '../../api/documents.ts'
+import type { SavedMark, SavedTraceHead } from '../../api/documents.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import type { useWaterChoice } from './useWaterChoice.ts'
 
 type Props = {
   marks: readonly SavedMark[]
   mark: SavedMark
-  traces: readonly SavedTrace[]
-  trace: SavedTrace | undefined
+  traces: readonly SavedTraceHead[]
+  trace: SavedTraceHead | undefined
   date: string
   choice: ReturnType<typeof useWaterChoice>
 }
@@ -25,7 +25,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
       <h1 className="mr-1 text-xl font-bold">
         Water
         <span className="hidden print:inline">
-          : {mark.content.name}, {date}, {trace?.content.trace.name}
+          : {mark.content.name}, {date}, {trace?.content.name}
         </span>
       </h1>
       <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-2 max-sm:w-full">
@@ -68,7 +68,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           id="water-trace"
           value={trace?.id ?? ''}
           onChange={(event) => choice.set('trace', event.target.value)}
-          choices={traces.map(({ id, content }) => ({ value: id, text: content.trace.name }))}
+          choices={traces.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>
       <Link to="/water/marks" className={`no-print ml-auto max-sm:order-1 ${buttonClass('quiet')}`}>

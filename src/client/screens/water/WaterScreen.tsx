@@ -9,7 +9,15 @@ import { rigged } from '../../../core/plan/rigged.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { listQuery, marksQuery, outfitsQuery, type SavedOutfit, type SavedTrace, sinkersQuery } from '../../api/documents.ts'
+import {
+  documentQuery,
+  marksQuery,
+  outfitsQuery,
+  type SavedOutfit,
+  type SavedTraceHead,
+  sinkersQuery,
+} from '../../api/documents.ts'
+import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -20,7 +28,7 @@ import { WaterBar } from './WaterBar.tsx'
 /** A mark and a day: the tide and the stream, the sinker for each half hour, and the line's true shape at any time of it. */
 export default function WaterScreen() {
   usePageTitle('Water')
-  const queries = [useQuery(marksQuery), useQuery(listQuery('traces')), useQuery(outfitsQuery), useQuery(sinkersQuery)] as const
+  const queries = [useQuery(marksQuery), useTraceHeads(), useQuery(outfitsQuery), useQuery(sinkersQuery)] as const
   const [marks, traces, outfits, owned] = queries
   const failed = queries.find(({ error, data }) => error && !data)
   if (failed?.error)
@@ -51,7 +59,7 @@ export default function WaterScreen() {
         </Empty>
       </Frame>
     )
-  if (traces.data.documents.length === 0)
+  if (traces.data.length === 0)
     return (
       <Frame>
         <Empty title="No trace to fish">
@@ -63,7 +71,7 @@ export default function WaterScreen() {
         </Empty>
       </Frame>
     )
-  return <Chosen marks={marks.data} first={first} traces={traces.data.documents} outfits={outfits.data} owned={owned.data} />
+  return <Chosen marks={marks.data} first={first} traces={traces.data} outfits={outfits.data} owned={owned.data} />
 }
 
 function Frame({ children }: { children: React.ReactNode }) {
@@ -75,13 +83,21 @@ function Frame({ children }: { children: React.ReactNode }) {
   )
 }
 
-type ChosenProps = { marks: SavedMark[]; first: SavedMark; traces: SavedTrace[]; outfits: SavedOutfit[]; owned: Owned[] }
+type ChosenProps = {
+  marks: SavedMark[]
+  first: SavedMark
+  traces: readonly SavedTraceHead[]
+  outfits: SavedOutfit[]
+  owned: Owned[]
+}
 
 function Chosen({ marks, first, traces, outfits, owned }: ChosenProps) {
   const choice = useWaterChoice()
   const mark = marks.find(({ id }) => id === choice.mark) ?? first
   const fishable = traces.filter(({ content }) => outfits.some(({ id }) => id === content.outfitId))
-  const trace = fishable.find(({ id }) => id === choice.trace) ?? defaultTrace(fishable, mark)
+  const head = fishable.find(({ id }) => id === choice.trace) ?? defaultTrace(fishable, mark)
+  const chosen = useQuery({ ...documentQuery('traces', head?.id ?? ''), enabled: head !== undefined })
+  const trace = chosen.data
   const outfit = outfits.find(({ id }) => id === trace?.content.outfitId)?.content
   const catalogue = useCatalogue()
   const setup = useMemo(
@@ -96,9 +112,13 @@ function Chosen({ marks, first, traces, outfits, owned }: ChosenProps) {
   const box = useMemo(() => owned.filter(({ shape }) => shapes.split(',').includes(shape)), [owned, shapes])
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
-      <WaterBar marks={marks} mark={mark} traces={fishable} trace={trace} date={date} choice={choice} />
-      {!setup || !trace ? (
+      <WaterBar marks={marks} mark={mark} traces={fishable} trace={head} date={date} choice={choice} />
+      {!head ? (
         <Empty title="No trace to fish">The outfits of all traces are in the bin.</Empty>
+      ) : chosen.error && !trace ? (
+        <Failed what="The trace" error={chosen.error} onRetry={() => void chosen.refetch()} />
+      ) : !setup || !trace ? (
+        <Loading what="the trace" />
       ) : fault !== undefined || 'fault' in day ? (
         <p role="alert" className="rounded-lg border border-fails bg-sheet p-4">
           {'fault' in day ? day.fault : fault}
@@ -139,12 +159,12 @@ function outfitFault(setup: Setup): string | undefined {
 }
 
 /** The trace that is for the mark; else one fished as there is, by its method, or dropped or cast as there. */
-function defaultTrace(traces: readonly SavedTrace[], { id, content: mark }: SavedMark): SavedTrace | undefined {
+function defaultTrace(traces: readonly SavedTraceHead[], { id, content: mark }: SavedMark): SavedTraceHead | undefined {
   const dropped = !isCastMethod(mark.method) || mark.method === 'uptide'
   return (
     traces.find(({ content }) => content.markId === id) ??
-    traces.find(({ content }) => content.conditions.water?.method === mark.method) ??
-    traces.find(({ content }) => (content.conditions.castStyle === 'none') === dropped) ??
+    traces.find(({ content }) => content.method === mark.method) ??
+    traces.find(({ content }) => (content.castStyle === 'none') === dropped) ??
     traces[0]
   )
 }

@@ -1,8 +1,9 @@
-import { CoreError } from '../../core/errors.ts'
-import { type Judgement, judge } from '../../core/moments/judge.ts'
-import { fitIssues } from '../../core/setup/fitIssues.ts'
-import type { Setup } from '../../core/setup/setup.ts'
-import { soundnessIssues } from '../../core/setup/soundness.ts'
+import { CoreError } from '../errors.ts'
+import { type Judgement, judge, resultsOf } from '../moments/judge.ts'
+import { type Verdict, worseVerdict } from '../moments/moment.ts'
+import { fitIssues } from '../setup/fitIssues.ts'
+import type { Setup } from '../setup/setup.ts'
+import { soundnessIssues } from '../setup/soundness.ts'
 
 /** What is worked out of a setup, or in a sentence why it cannot be judged as it stands. */
 export type WorkedOut<T> = { ok: true; value: T } | { ok: false; message: string }
@@ -21,3 +22,9 @@ export function workedOut<T>(setup: Setup, work: (setup: Setup) => T): WorkedOut
 export type Judged = WorkedOut<Judgement>
 /** Verdicts alone, for lists: what is found and what fixes it is the bench’s. */
 export const judged = (setup: Setup): Judged => workedOut(setup, judge)
+
+/** The worst that any moment says; what cannot be judged fails. */
+export function worstVerdict(judged: Judged): Verdict {
+  if (!judged.ok) return 'fails'
+  return resultsOf(judged.value).reduce<Verdict>((worst, { verdict }) => worseVerdict(worst, verdict), 'holds')
+}

@@ -1,0 +1,125 @@
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import type { SavedOutfit, SavedTraceHead } from '../../api/documents.ts'
+import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
+import { Empty } from '../../ui/states.tsx'
+import { CardGrid } from './CardGrid.tsx'
+import { TraceCard } from './TraceCard.tsx'
+import { fitting, searchable } from './traceSearch.ts'
+import { useTraceActions } from './useTraceActions.ts'
+import { useVerdicts } from './useVerdicts.ts'
+
+/** The latest chosen are kept: a fourth puts the first back. */
+const MOST_COMPARED = 3
+
+const ANY = 'all'
+const FILTERS: { value: string; text: string }[] = [
+  { value: ANY, text: 'any verdict' },
+  { value: 'fails', text: 'something fails' },
+  { value: 'watch', text: 'something to watch' },
+  { value: 'holds', text: 'all hold' },
+]
+
+type Props = { heads: readonly SavedTraceHead[]; complete: boolean; outfits: readonly SavedOutfit[]; bin: boolean }
+
+/** The traces that fit the search and the filters; `complete` says whether all are here yet. */
+export function TraceList({ heads, complete, outfits, bin }: Props) {
+  const [search, setSearch] = useState('')
+  const [filter, setFilter] = useState(ANY)
+  const [tag, setTag] = useState('')
+  const tags = useMemo(() => [...new Set(heads.flatMap(({ content }) => content.tags))].toSorted(), [heads])
+  const act = useTraceActions()
+  const [picked, setPicked] = useState<readonly string[]>([])
+  const pick = (id: string) =>
+    setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
+  const outfitOf = useMemo(() => new Map(outfits.map(({ id, content }) => [id, content])), [outfits])
+  const texts = useMemo(() => searchable(heads, outfitOf), [heads, outfitOf])
+  const found = useMemo(() => fitting(texts, search, tag), [texts, search, tag])
+  const verdicts = useVerdicts(found, outfits, filter !== ANY)
+  const shown = filter === ANY ? found : found.filter((head) => verdicts.of(head) === filter)
+  const waiting = verdicts.waiting > 0 || !complete
+  return (
+    <>
+      <search className="mb-3 flex flex-wrap items-center gap-2">
+        <input
+          type="search"
+          className={`${fieldClass} max-w-80`}
+          placeholder="Search name, family, tags, notes"
+          aria-label="Search traces"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <span className="w-48">
+          <Select
+            aria-label="Filter by verdict"
+            value={filter}
+            onChange={(event) => setFilter(event.target.value)}
+            choices={FILTERS}
+          />
+        </span>
+        {tags.length > 0 && (
+          <span className="w-40">
+            <Select
+              aria-label="Filter by tag"
+              value={tag}
+              onChange={(event) => setTag(event.target.value)}
+              choices={[{ value: '', text: 'any tag' }, ...tags.map((value) => ({ value, text: value }))]}
+            />
+          </span>
+        )}
+        <span role="status" className="text-sm text-quiet">
+          {verdicts.waiting > 0
+            ? `${shown.length} so far; ${verdicts.waiting} still to be judged …`
+            : complete
+              ? counted(shown.length, heads.length)
+              : `${shown.length} so far; more are coming …`}
+        </span>
+      </search>
+      {verdicts.error && (
+        <p role="alert" className="mb-3 flex flex-wrap items-center gap-3 text-fails">
+          Not all could be judged. {verdicts.error.message}
+          <Button onClick={verdicts.retry}>Try again</Button>
+        </p>
+      )}
+      {picked.length > 0 && (
+        <p className="sticky top-2 z-10 mb-3 flex flex-wrap items-center gap-3 rounded-lg border border-tide bg-sheet px-3 py-2">
+          {picked.length === 1 ? 'One trace chosen; one or two more to compare.' : `${picked.length} traces chosen.`}
+          {picked.length > 1 && (
+            <Link to={`/compare?with=${picked.join(',')}`} className={buttonClass('strong')}>
+              Compare
+            </Link>
+          )}
+          <Button tone="quiet" onClick={() => setPicked([])}>
+            None
+          </Button>
+        </p>
+      )}
+      {shown.length === 0 && !waiting && !verdicts.error && (
+        <Empty title="No trace fits that">Clear the search, or choose any verdict and any tag.</Empty>
+      )}
+      <CardGrid
+        count={shown.length}
+        keyOf={(i) => shown[i]!.id}
+        card={(i, still) => {
+          const head = shown[i]!
+          return (
+            <TraceCard
+              head={head}
+              outfit={outfitOf.get(head.content.outfitId ?? '')}
+              bin={bin}
+              still={still}
+              actions={act}
+              picked={picked.includes(head.id)}
+              onPick={() => pick(head.id)}
+            />
+          )
+        }}
+      />
+    </>
+  )
+}
+
+function counted(shown: number, all: number): string {
+  if (shown < all) return `${shown} of ${all}`
+  return all === 1 ? 'one trace' : `${all} traces`
+}

@@ -1,0 +1,121 @@
+import { randomUUID } from 'node:crypto'
+import { sql } from 'kysely'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { DEMO_CREW } from '../../src/server/http/crew.ts'
+import { TRACE_HEAD, traceHead } from '../../src/shared/traceHead.ts'
+import { type ListPage, listPage, ON_PAGE, type SavedRow } from '../../src/shared/versioned.ts'
+import { addTraces } from '../fixtures/manyTraces.ts'
+import { startTestServer, type TestServer } from './testServer.ts'
+
+const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
+const ADDED = 5_000
+let server: TestServer
+
+beforeAll(async () => {
+  server = await startTestServer()
+  await addTraces(server.databaseUrl, ADDED)
+})
+afterAll(() => server.close())
+
+async function page(query: string): Promise<ListPage> {
+  const { status, body } = await server.send('GET', `/traces?${query}`)
+  expect(status).toBe(200)
+  return listPage.parse(body)
+}
+
+async function everyPage(query: string): Promise<SavedRow[][]> {
+  const pages: SavedRow[][] = []
+  for (let after = ''; ; ) {
+    const { documents, next } = await page(`${query}${after}`)
+    pages.push(documents)
+    if (next === null) return pages
+    after = `&after=${next}`
+  }
+}
+
+test('five thousand traces come page by page, the latest saved first, each of them once', async () => {
+  const pages = await everyPage('heads=true')
+  const all = pages.flat()
+  expect(pages.slice(0, -1).every((each) => each.length === ON_PAGE)).toBe(true)
+  expect(new Set(all.map(({ id }) => id)).size).toBe(all.length)
+  expect(all.length).toBe(ADDED + 14)
+  const times = all.map(({ savedAt }) => savedAt)
+  expect(times).toEqual(times.toSorted().toReversed())
+})
+
+test('traces saved in the same instant are on one page or the next, never on neither or both', async () => {
+  const own = await startTestServer()
+  await addTraces(own.databaseUrl, ON_PAGE + 7)
+  // As a restore may leave them; nothing else may change a revision.
+  await sql`alter table document_revisions disable trigger only_added`.execute(own.db)
+  await sql`update document_revisions set saved_at = '2026-11-01T10:00:00.123456Z'`.execute(own.db)
+  const first = (await own.send('GET', '/traces?heads=true')).body
+  const second = (await own.send('GET', `/traces?heads=true&after=${first.next}`)).body
+  const ids = [...first.documents, ...second.documents].map(({ id }: SavedRow) => id)
+  expect([ids.length, new Set(ids).size, second.next]).toEqual([ON_PAGE + 7 + 14, ON_PAGE + 7 + 14, null])
+  await own.close()
+})
+
+test('a head says of a trace what its content does, and no more; those in the bin have a list of their own', async () => {
+  const heads = (await everyPage('heads=true')).flat()
+  const { content } = (await server.send('GET', `/traces/${HOUND}`)).body
+  const head = traceHead.parse(heads.find(({ id }) => id === HOUND)!.content)
+  expect(head).toEqual({
+    name: content.trace.name,
+    family: content.trace.family,
+    tags: content.trace.tags ?? [],
+    notes: content.trace.notes ?? '',
+    outfitId: content.outfitId,
+    markId: content.markId ?? null,
+    castStyle: content.conditions.castStyle,
+    method: content.conditions.water?.method ?? null,
+  })
+  for (const each of heads) expect(Object.keys(each.content as object).toSorted()).toEqual(Object.keys(TRACE_HEAD).toSorted())
+
+  const [, second] = heads
+  await server.send('DELETE', `/traces/${second!.id}`)
+  expect((await page('heads=true&bin=true')).documents.map(({ id }) => id)).toEqual([second!.id])
+  expect((await everyPage('heads=true')).flat().map(({ id }) => id)).not.toContain(second!.id)
+})
+
+test('a trace that cannot be read still has what of its head can be', async () => {
+  const id = randomUUID()
+  await server.db.insertInto('documents').values({ crewId: DEMO_CREW.id, kind: 'traces', id, revision: 1 }).execute()
+  await server.db
+    .insertInto('documentRevisions')
+    .values({
+      crewId: DEMO_CREW.id,
+      kind: 'traces',
+      id,
+      revision: 1,
+      content: '{"trace": {"name": "Odd one", "tags": 7}, "markId": "x"}',
+    })
+    .execute()
+  const { content } = (await page('heads=true')).documents[0]!
+  expect(traceHead.parse(content)).toMatchObject({ name: 'Odd one', tags: [], family: null, markId: null })
+  expect(traceHead.parse({})).toMatchObject({ name: 'without a name', notes: '' })
+})
+
+test('a few are asked for by name; one that is not there is left out', async () => {
+  const { documents, next } = await page(`ids=${randomUUID()},${HOUND}`)
+  expect([documents.map(({ id }) => id), next]).toEqual([[HOUND], null])
+  expect(documents[0]).toEqual((await server.send('GET', `/traces/${HOUND}`)).body)
+})
+
+test.each([
+  ['/traces?after=yesterday', 'invalid-query'],
+  [`/traces?after=${'9'.repeat(17)}.${HOUND}`, 'invalid-query'],
+  ['/traces?ids=outfit', 'invalid-query'],
+  [`/traces?ids=${Array(101).fill(HOUND).join()}`, 'invalid-query'],
+  [`/traces?ids=${HOUND}&bin=true`, 'invalid-query'],
+  ['/traces?limit=1000000', 'invalid-query'],
+  ['/gear?heads=true', 'no-heads'],
+])('%s is refused', async (path, code) => {
+  const { status, body } = await server.send('GET', path)
+  expect([status, body.error.code]).toEqual([400, code])
+})
+
+test('the farthest key there can be answers with an end, not a fault', async () => {
+  expect(await page(`after=${'9'.repeat(16)}.${HOUND}`)).toHaveProperty('documents.length', ON_PAGE)
+  expect(await page(`after=0.${HOUND}`)).toEqual({ documents: [], next: null })
+})
