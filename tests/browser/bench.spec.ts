@@ -221,21 +221,3 @@ test('all snoods in one step, tags, and a chosen fuse that is not the likeliest 
   await page.getByLabel('Filter by tag').selectOption('sand')
   await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toHaveText(['roles'])
 })
-
-test('a browser that keeps nothing says so at once, and the save is still there', async ({ page, app }) => {
-  await page.addInitScript(() => {
-    Storage.prototype.setItem = () => {
-      throw new DOMException('full', 'QuotaExceededError')
-    }
-  })
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'unkept')}`)
-  await page.getByRole('option', { name: 'leader', exact: true }).click()
-  await page.getByLabel('strength', { exact: true }).fill('31 lb')
-  await expect(page.getByRole('alert').filter({ hasText: 'keeps nothing just now' })).toBeVisible()
-  page.once('dialog', (dialog) => dialog.dismiss())
-  await page.getByRole('link', { name: 'Traces', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'unkept' })).toBeVisible()
-  await page.keyboard.press('Control+s')
-  await expect(page.getByText('revision 2, saved')).toBeVisible()
-  await expect(page.getByRole('alert').filter({ hasText: 'keeps nothing just now' })).toHaveCount(0)
-})

@@ -33,7 +33,9 @@ test('a database of the version before opens; a trace of a later version is show
 }) => {
   await page.goto(`${app.url}/traces`)
   await expect(page.getByRole('link', { name: 'Own knots', exact: true })).toBeVisible()
-  await expect(page.getByRole('article').filter({ hasText: 'Tarrow pier, one boom' })).toContainText('saved by a newer version')
+  await expect(page.getByRole('main').getByRole('listitem').filter({ hasText: 'Tarrow pier, one boom' })).toContainText(
+    'saved by a newer version',
+  )
 })
 
 for (const id of [OWN_KNOTS, HOUND, TOPE])

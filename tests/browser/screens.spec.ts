@@ -131,7 +131,8 @@ test('a trace that is not there, and a server that is away, are said in words wi
   await expect(page.getByRole('alert')).toContainText('The server cannot be reached')
   await context.unroute('**/api/traces?heads=true')
   await page.getByRole('button', { name: 'Try again' }).click()
-  await expect(page.getByRole('link', { name: 'The Sill ling rig', exact: true })).toBeVisible()
+  await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
+  await expect(page.getByRole('alert')).toBeHidden()
 })
 
 test('a list that is still loading says so, and an empty library shows the next step', async ({ page, app }) => {

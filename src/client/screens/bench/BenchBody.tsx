@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Hammer, Redo2, Save, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
-import { Link, useBlocker, useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
@@ -14,6 +14,7 @@ import type { MomentName } from '../../../core/moments/moments.ts'
 import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { useCatalogue } from '../../catalogue.ts'
+import { DraftNotes } from '../../drafts/DraftNotes.tsx'
 import { useEvaluation } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
@@ -67,7 +68,6 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
     [gear.data],
   )
   useShortcuts(bench)
-  useLeaveWarning(bench)
 
   const evaluation = judged.ok ? judged.value : undefined
   const paths = evaluation?.paths ?? []
@@ -164,11 +164,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           </span>
           {['', familyName(trace.family), trace.notes].filter((text) => text !== undefined).join(' · ')}
         </p>
-        {bench.unkept && (
-          <p role="alert" className="text-sm text-fails">
-            This browser keeps nothing just now: what is not saved is lost when the page is left. Save it.
-          </p>
-        )}
+        <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
         <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
         <NamePanel bench={bench} />
       </div>
@@ -238,17 +234,6 @@ function useShortcuts(bench: Bench) {
   useEffect(() => {
     if (bench.resumed) toast('Unsaved changes from an earlier visit were kept. Undo goes back to the saved trace.')
   }, [bench.resumed])
-}
-
-/** The draft is kept in the browser all the same; the warning is for those who meant to save. Where it is not kept, every way out asks. */
-function useLeaveWarning({ dirty, unkept }: Bench) {
-  useBlocker(() => unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'))
-  useEffect(() => {
-    if (!dirty) return
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
-    window.addEventListener('beforeunload', warn)
-    return () => window.removeEventListener('beforeunload', warn)
-  }, [dirty])
 }
 
 function useKeepAsNew(bench: Bench, savedId: string) {

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useReducer, useState } from 'react'
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
@@ -7,15 +7,16 @@ import { springWater } from '../../../core/setup/springWater.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { documentQuery, type SavedTrace, saveDocument } from '../../api/documents.ts'
-import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
+import type { Draft } from '../../drafts/draftKeeper.ts'
+import { type DraftState, useDraft } from '../../drafts/useDraft.ts'
 import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
 
 export type Bench = {
   content: TraceContent
   baseRevision: number
   dirty: boolean
-  /** There is unsaved work that the browser could not keep: its storage is full or off. */
-  unkept: boolean
+  /** Unsaved work as the browser keeps it. */
+  draft: DraftState<'traces'>
   /** Unsaved work of an earlier visit was taken up. */
   resumed: boolean
   canUndo: boolean
@@ -43,14 +44,15 @@ export type Bench = {
   /** Puts what is here on top of the server's revision, which stays in the history. */
   saveOverTheirs: () => void
   dismissStale: () => void
+  /** Goes on with unsaved work that another page left; one undo goes back. */
+  takeUp: (taken: Draft<TraceContent>) => void
   /** Lets go of the unsaved work, when it was kept elsewhere. */
   forget: () => void
 }
 
 type Start = { history: History<TraceContent>; baseRevision: number; resumed: boolean }
 
-function begin(saved: SavedTrace): Start {
-  const draft = readDraft('traces', saved.id)
+function begin(saved: SavedTrace, draft: Draft<TraceContent> | undefined): Start {
   if (!draft || sameJson(draft.content, saved.content))
     return { history: startHistory(saved.content), baseRevision: saved.revision, resumed: false }
   return { history: startHistory(draft.content, [saved.content]), baseRevision: draft.baseRevision, resumed: true }
@@ -58,7 +60,8 @@ function begin(saved: SavedTrace): Start {
 
 /** The open trace: edits with undo, a draft kept in the browser, and saving with the stale case. */
 export function useBench(saved: SavedTrace): Bench {
-  const [start] = useState(() => begin(saved))
+  const draft = useDraft('traces', saved.id)
+  const [start] = useState(() => begin(saved, draft.resumed))
   const [history, dispatch] = useReducer(historyReducer<TraceContent>, start.history)
   const [baseRevision, setBaseRevision] = useState(start.baseRevision)
   const [clean, setClean] = useState(saved)
@@ -67,13 +70,11 @@ export function useBench(saved: SavedTrace): Bench {
   const content = history.present
   const dirty = content !== clean.content && !sameJson(content, clean.content)
 
-  const kept = useRef<string>(undefined)
-  const [unkept, setUnkept] = useState(false)
+  const { keep, drop } = draft
   useEffect(() => {
-    if (dirty) kept.current = keepDraft(saved.id, baseRevision, content)
-    else if (kept.current !== undefined) dropDraft(saved.id, kept.current)
-    setUnkept(dirty && kept.current === undefined)
-  }, [dirty, saved.id, baseRevision, content])
+    if (dirty) keep(baseRevision, content)
+    else drop()
+  }, [dirty, keep, drop, baseRevision, content])
 
   const { mutate, isPending, error } = useMutation({
     mutationFn: (onto: { revision: number; content: TraceContent }) =>
@@ -96,7 +97,7 @@ export function useBench(saved: SavedTrace): Bench {
       content,
       baseRevision,
       dirty,
-      unkept,
+      draft,
       resumed: start.resumed,
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
@@ -128,15 +129,17 @@ export function useBench(saved: SavedTrace): Bench {
       },
       saveOverTheirs: () => stale && mutate({ revision: stale.revision, content }),
       dismissStale: () => setStale(undefined),
-      forget: () => {
-        if (kept.current !== undefined) dropDraft(saved.id, kept.current)
+      takeUp: (taken) => {
+        edit(taken.content)
+        setBaseRevision(taken.baseRevision)
       },
+      forget: drop,
     }),
     [
       content,
       baseRevision,
       dirty,
-      unkept,
+      draft,
       start.resumed,
       history.past.length,
       history.future.length,
@@ -147,7 +150,7 @@ export function useBench(saved: SavedTrace): Bench {
       edit,
       act,
       mutate,
-      saved.id,
+      drop,
     ],
   )
 }

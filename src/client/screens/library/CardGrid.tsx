@@ -37,9 +37,9 @@ export function CardGrid({ count, keyOf, card }: Props) {
           {Array.from({ length: Math.min(columns, count - index * columns) }, (_, column) => {
             const i = index * columns + column
             return (
-              <article key={keyOf(i)} role="listitem" aria-setsize={count} aria-posinset={i + 1} className="grid">
+              <div key={keyOf(i)} role="listitem" aria-setsize={count} aria-posinset={i + 1} className="grid">
                 {card(i, !rows.isScrolling)}
-              </article>
+              </div>
             )
           })}
         </div>

@@ -3,6 +3,7 @@ import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/documents.ts'
+import { DraftNotes } from '../../drafts/DraftNotes.tsx'
 import { Button, buttonClass, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -18,10 +19,8 @@ type Props = { saved: SavedMark | undefined; first: Mark; ports: readonly Port[]
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
 export function MarkForm({ saved, first, ports }: Props) {
   usePageTitle('Mark', saved?.content.name ?? 'New')
-  const { form, mark, change, submit, complaint, resumed, saving, error, theirs, takeTheirs, saveOver } = useMarkForm(
-    saved,
-    first,
-  )
+  const { form, mark, change, submit, complaint, resumed, draft, takeUp, saving, error, theirs, takeTheirs, saveOver } =
+    useMarkForm(saved, first)
   return (
     <form
       ref={form}
@@ -42,6 +41,7 @@ export function MarkForm({ saved, first, ports }: Props) {
           Save
         </Button>
       </div>
+      <DraftNotes draft={draft} onTakeUp={takeUp} />
       {complaint && (
         <p role="alert" className="rounded-lg border border-fails bg-sheet p-3">
           {complaint}

@@ -8,8 +8,9 @@ import type { z } from 'zod'
 import { type Mark, markSchema } from '../../../core/documents/mark.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { createDocument, marksQuery, saveDocument } from '../../api/documents.ts'
-import { dropDraft, keepDraft, readDraft } from '../../api/drafts.ts'
 import { newId } from '../../api/newId.ts'
+import type { Draft } from '../../drafts/draftKeeper.ts'
+import { useDraft } from '../../drafts/useDraft.ts'
 
 const FIELD_WORDS: Record<string, string> = {
   name: 'The mark',
@@ -28,7 +29,8 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   const draftId = saved?.id ?? 'new-mark'
   // Sent twice, a new mark is stored once.
   const [id] = useState(newId)
-  const [kept] = useState(() => readDraft('marks', draftId))
+  const draft = useDraft('marks', draftId)
+  const { resumed: kept, keep, drop } = draft
   const [base, setBase] = useState(kept?.baseRevision ?? saved?.revision ?? 1)
   const { control, reset, setValue, handleSubmit } = useForm<z.input<typeof markSchema>, unknown, Mark>({
     resolver: zodResolver(markSchema),
@@ -37,17 +39,16 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
   const mark = useWatch({ control }) as Mark
   const [touched, setTouched] = useState(kept !== undefined)
   const [complaint, setComplaint] = useState<string>()
-  const keptText = useRef<string>(undefined)
   useEffect(() => {
-    if (touched) keptText.current = keepDraft(draftId, base, mark)
-  }, [touched, draftId, base, mark])
+    if (touched) keep(base, mark)
+  }, [touched, keep, base, mark])
   const change = (next: Partial<Mark>) => {
     setTouched(true)
     setComplaint(undefined)
     for (const field of Object.keys(next) as (keyof Mark)[]) setValue(field, next[field])
   }
   const forget = () => {
-    if (keptText.current) dropDraft(draftId, keptText.current)
+    drop()
     void client.invalidateQueries({ queryKey: marksQuery.queryKey })
   }
   const save = useMutation({
@@ -82,6 +83,12 @@ export function useMarkForm(saved: SavedMark | undefined, first: Mark) {
     complaint,
     /** What is shown was left unsaved earlier. */
     resumed: kept !== undefined && touched,
+    draft,
+    takeUp: (taken: Draft<Mark>) => {
+      reset(taken.content)
+      setBase(taken.baseRevision)
+      setTouched(true)
+    },
     saving: save.isPending,
     error: save.error,
     /** What was saved elsewhere since, where that is so. */

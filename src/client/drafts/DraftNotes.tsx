@@ -1,0 +1,65 @@
+import { format } from 'date-fns'
+import { useMemo } from 'react'
+import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import { Button } from '../ui/controls.tsx'
+import type { Draft, OtherDraft } from './draftKeeper.ts'
+import type { DraftState } from './useDraft.ts'
+
+/** What is to be known of unsaved work: that it is not kept, or that there is more of it than is shown. */
+export function DraftNotes<K extends DocumentKind>({
+  draft,
+  onTakeUp,
+}: {
+  draft: DraftState<K>
+  onTakeUp: (taken: Draft<ContentOf<K>>) => void
+}) {
+  return (
+    <>
+      {draft.unkept && (
+        <p role="alert" className="text-sm text-fails">
+          This browser keeps nothing just now: what is not saved is lost when the page is left. Save it.
+        </p>
+      )}
+      {draft.others.map((other) => (
+        <Other key={other.key} draft={draft} other={other} onTakeUp={onTakeUp} />
+      ))}
+    </>
+  )
+}
+
+function Other<K extends DocumentKind>({
+  draft,
+  other,
+  onTakeUp,
+}: {
+  draft: DraftState<K>
+  other: OtherDraft
+  onTakeUp: (taken: Draft<ContentOf<K>>) => void
+}) {
+  const { look } = draft
+  const content = useMemo(() => look(other), [look, other])
+  const when = other.keptAtMs === 0 ? '' : `, kept ${format(other.keptAtMs, 'd MMM HH:mm')}`
+  return (
+    <p className="flex flex-wrap items-center gap-2 text-sm text-watch">
+      {'message' in content
+        ? `There is unsaved work here that is kept aside${when}. ${content.message}`
+        : other.elsewhere
+          ? `Another window has unsaved work on this${when}.`
+          : `There is other unsaved work on this${when}.`}
+      {!('message' in content) && (
+        <Button
+          onClick={() => {
+            onTakeUp(content)
+            // What another window has open stays its own.
+            if (!other.elsewhere) draft.discard(other)
+          }}
+        >
+          Show it here
+        </Button>
+      )}
+      <Button tone="quiet" onClick={() => draft.discard(other)}>
+        Delete it
+      </Button>
+    </p>
+  )
+}

@@ -1,0 +1,64 @@
+import { useEffect, useMemo, useState } from 'react'
+import { useBlocker } from 'react-router'
+import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import { type Draft, DraftKeeper, type OtherDraft } from './draftKeeper.ts'
+
+export type DraftState<K extends DocumentKind> = {
+  /** What was left unsaved by an earlier page and can be gone on with. */
+  resumed: Draft<ContentOf<K>> | undefined
+  /** There is unsaved work that the browser could not keep: its storage is full or off. */
+  unkept: boolean
+  others: readonly OtherDraft[]
+  look: (other: OtherDraft) => Draft<ContentOf<K>> | { message: string }
+  discard: (other: OtherDraft) => void
+  keep: (baseRevision: number, content: object) => void
+  drop: () => void
+}
+
+/** Keeps unsaved work of one document while this page is open on it; where it cannot, every way out asks. */
+export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftState<K> {
+  const [keeper] = useState(() => new DraftKeeper(kind, id))
+  const [unkept, setUnkept] = useState(false)
+  const [others, setOthers] = useState(() => keeper.others())
+  const [actions] = useState(() => {
+    const look = () => setOthers(keeper.others())
+    return {
+      look: (other: OtherDraft) => keeper.look(other),
+      discard: (other: OtherDraft) => {
+        keeper.discard(other.key)
+        look()
+      },
+      keep: (baseRevision: number, content: object) => {
+        keeper.keep(baseRevision, content)
+        setUnkept(keeper.unkept)
+      },
+      drop: () => {
+        keeper.drop()
+        setUnkept(false)
+      },
+      refresh: look,
+    }
+  })
+  useEffect(() => {
+    const [release, claim] = [() => keeper.release(), () => keeper.claim()]
+    claim()
+    window.addEventListener('pagehide', release)
+    window.addEventListener('pageshow', claim)
+    window.addEventListener('storage', actions.refresh)
+    return () => {
+      release()
+      window.removeEventListener('pagehide', release)
+      window.removeEventListener('pageshow', claim)
+      window.removeEventListener('storage', actions.refresh)
+    }
+  }, [keeper, actions])
+  // Asked of the keeper: what leaves right after a save goes before the page has drawn it.
+  useBlocker(() => keeper.unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'))
+  useEffect(() => {
+    if (!unkept) return
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault()
+    window.addEventListener('beforeunload', warn)
+    return () => window.removeEventListener('beforeunload', warn)
+  }, [unkept])
+  return useMemo(() => ({ resumed: keeper.resumed, unkept, others, ...actions }), [keeper, unkept, others, actions])
+}
