@@ -47,7 +47,8 @@ const VIEWS: readonly View[] = [
 
 /** The address of a view of a mark, found by its name. */
 async function ofMark(page: Page, url: string, path: string, name: string): Promise<string> {
-  const marks: { id: string; content: { name: string } }[] = await (await page.request.get(`${url}/api/marks`)).json()
+  const { documents } = await (await page.request.get(`${url}/api/marks`)).json()
+  const marks: { id: string; content: { name: string } }[] = documents
   const { id } = marks.find(({ content }) => content.name === name)!
   return path.endsWith('/') ? path + id : `${path}&mark=${id}`
 }

@@ -1,0 +1,86 @@
+import pino from 'pino'
+import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { openDatabase } from '../../src/server/db/database.ts'
+import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
+import { migrate } from '../../src/server/db/migrate.ts'
+import type { RunningServer } from '../../src/server/main.ts'
+import { addTraces } from '../fixtures/manyTraces.ts'
+import { test as base, expect } from './fixtures.ts'
+
+const COUNT = 5_000
+let filled: RunningServer
+const test = base.extend({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+  app: async ({}, use) => use({ url: filled.url }),
+})
+test.beforeAll(async () => {
+  filled = await startBuiltApp(async (databaseUrl) => {
+    const db = openDatabase(databaseUrl, pino({ level: 'silent' }))
+    await migrate(db)
+    await loadDemo(db)
+    await addTraces(databaseUrl, COUNT)
+    await db.destroy()
+  })
+})
+test.afterAll(() => filled.close())
+
+test('five thousand traces: usable at once, few nodes, and a search that answers as it is typed', async ({ page, app }) => {
+  await page.goto(`${app.url}/settings`)
+  const usable: number[] = []
+  for (let i = 0; i < 3; i += 1) {
+    await page.goto(`${app.url}/traces`)
+    await page.getByRole('main').getByText('holds', { exact: true }).first().waitFor()
+    usable.push(await page.evaluate(() => performance.now()))
+  }
+  await expect(page.getByText(`${COUNT + 14} traces`)).toBeVisible()
+  const nodes = () => page.evaluate(() => document.getElementsByTagName('*').length)
+  expect(await nodes()).toBeLessThan(3_000)
+
+  // From the event of each letter until what it found has been painted.
+  const search = page.getByLabel('Search traces')
+  await search.evaluate((field) => {
+    const times: number[] = []
+    Object.assign(window, { searchTimes: times })
+    field.addEventListener(
+      'input',
+      () => {
+        const start = performance.now()
+        requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - start)))
+      },
+      { capture: true },
+    )
+  })
+  await search.focus()
+  for (const letter of 'conger 4') {
+    const before = await page.evaluate(() => (window as unknown as { searchTimes: number[] }).searchTimes.length)
+    await page.keyboard.press(letter === ' ' ? 'Space' : letter)
+    await page.waitForFunction((n) => (window as unknown as { searchTimes: number[] }).searchTimes.length > n, before)
+  }
+  const times = await page.evaluate(() => (window as unknown as { searchTimes: number[] }).searchTimes)
+  await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toContainText('conger')
+  console.log(
+    `usable after ${usable.map(Math.round).join(', ')} ms; a letter of the search ${times.map(Math.round).join(', ')} ms; ${await nodes()} nodes`,
+  )
+  expect(Math.min(...usable)).toBeLessThan(1_500)
+  expect(times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)]).toBeLessThan(100)
+
+  // The far end of it, and what can be done there.
+  await search.fill('')
+  await page.keyboard.press('End')
+  await page.evaluate(() => window.scrollTo(0, document.documentElement.scrollHeight))
+  const last = page.locator('[aria-posinset]').last()
+  await expect(last).toHaveAttribute('aria-posinset', String(COUNT + 14))
+  await expect(last.getByText('holds', { exact: true }).first()).toBeVisible()
+  expect(await nodes()).toBeLessThan(3_000)
+})
+
+test('a filter by verdict says how far it is, shows what it found so far, and can be left', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces`)
+  await page.getByLabel('Search traces').fill('tope')
+  await page.getByLabel('Filter by verdict').selectOption('fails')
+  await expect(page.getByRole('status').filter({ hasText: 'still to be judged' })).toBeVisible()
+  await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toContainText('tope')
+  await expect(page.getByRole('status').filter({ hasText: /^\d+ of 5014$/ })).toBeVisible({ timeout: 60_000 })
+  await page.getByLabel('Filter by verdict').selectOption('all')
+  await expect(page.getByRole('status').filter({ hasText: 'still to be judged' })).toHaveCount(0)
+})
