@@ -205,7 +205,7 @@ function castLinks(
   // On the leader, the leader's own knot lies on the spool under its turns.
   const elements = tracePath(carrier.id)
   const path = beginsAt === 'leader' && elements[0]?.kind === 'joint' ? elements.slice(1) : elements
-  const whole = pathLinks({ catalogue, wound, path, wet: conditions.wet })
+  const whole = pathLinks({ catalogue, wound, wet: conditions.wet }, path)
   return (trace.releaseClips ?? []).reduce((links, clip) => bridge(links, clip, carrier), whole)
 }
 

@@ -8,9 +8,12 @@ export type Fuse = Likely & { byChance: boolean; rival?: Likely }
 
 /** @throws Error for a path without a link: every end hangs by one. */
 export function fuseOf({ links, first }: Pick<EndPath, 'links' | 'first'>): Fuse {
-  const [likeliest, next] = links
-    .map(({ ref }, i): Likely => ({ ref, probability: first[i] ?? 0 }))
-    .toSorted((a, b) => b.probability - a.probability)
+  let [likeliest, next]: (Likely | undefined)[] = []
+  for (const [i, { ref }] of links.entries()) {
+    const probability = first[i] ?? 0
+    if (!likeliest || probability > likeliest.probability) [likeliest, next] = [{ ref, probability }, likeliest]
+    else if (!next || probability > next.probability) next = { ref, probability }
+  }
   if (!likeliest) throw new Error('A path without a link has no fuse')
   const byChance = likeliest.probability < DECIDED_CHANCE
   return { ...likeliest, byChance, ...(byChance && next ? { rival: next } : {}) }

@@ -35,49 +35,76 @@ type Entry = Pick<Link, 'ref' | 'kind' | 'origin'> & {
 /** Spread of a lure's own strength (its rings and hooks). Nominal. */
 const LURE_SPREAD = 0.08
 
-/** What bears a pull from the outfit's lines to an end: `wound` from the lowest, empty where the path begins at the trace. */
-export type PathBearing = { catalogue: Catalogue; wound: readonly WoundLine[]; path: readonly PathElement[]; wet: boolean }
+/** What bears a pull beside the path itself: `wound`, the outfit's lines from the lowest, is empty where the path begins at the trace. */
+export type Bearing = { catalogue: Catalogue; wound: readonly WoundLine[]; wet: boolean }
 
-/** Effective strength and spread of every link from the outfit's lines to an end, in order. */
-export function pathLinks(bearing: PathBearing): Link[] {
-  const entries = entriesOf(bearing)
-  const chain = strengthChain(entries.map(({ element }) => element))
-  return entries.flatMap(({ again, ref, kind, origin, variation }, i): Link[] => {
-    const found = chain.links[i]
-    if (again || !found) return []
-    const { id, strengthN, governedBy } = found
-    const spread = typeof variation === 'number' ? variation : governedBy === 'below' ? variation.below : variation.above
-    return [{ id, ref, kind, strengthN, variation: spread, governedBy, origin }]
-  })
+/** For any path of one trace: effective strength and spread of every link from the outfit's lines to its end, in order. */
+export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => Link[] {
+  const entriesOf = entryFinder(bearing)
+  return (path) => {
+    const entries = entriesOf(path)
+    const chain = strengthChain(entries.map(({ element }) => element))
+    const links: Link[] = []
+    for (const [i, { again, ref, kind, origin, variation }] of entries.entries()) {
+      const found = chain.links[i]
+      if (again || !found) continue
+      const { id, strengthN, governedBy } = found
+      const spread = typeof variation === 'number' ? variation : governedBy === 'below' ? variation.below : variation.above
+      links.push({ id, ref, kind, strengthN, variation: spread, governedBy, origin })
+    }
+    return links
+  }
 }
 
+/** One such path, where no more are asked for. */
+export const pathLinks = (bearing: Bearing, path: readonly PathElement[]): Link[] => linkFinder(bearing)(path)
+
 /** The same path as what `strength.chain` is asked. */
-export const chainElements = (bearing: PathBearing): ChainElement[] => entriesOf(bearing).map(({ element }) => element)
+export const chainElements = (bearing: Bearing, path: readonly PathElement[]): ChainElement[] =>
+  entryFinder(bearing)(path).map(({ element }) => element)
 
-const entriesOf = (bearing: PathBearing): Entry[] => [
-  ...woundEntries(bearing),
-  ...bearing.path.flatMap((element, i) => traceEntry(element, i, bearing)),
-]
+/** Many paths share most of their links: each is worked out once, a joint once for the materials it is tied in. */
+function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[] {
+  const wound = woundEntries(bearing)
+  const known = new Map<string, Entry>()
+  const once = (key: string, make: () => Entry) => {
+    const found = known.get(key) ?? make()
+    known.set(key, found)
+    return found
+  }
+  const entryOf = (element: PathElement, i: number, path: readonly PathElement[]): Entry | undefined => {
+    const { catalogue, wet } = bearing
+    if (element.kind === 'part') return partEntry(catalogue, element.piece)
+    if (element.kind === 'line') {
+      const { line, again, ref, id } = element
+      const strands = line.role === 'double' ? 2 : 1
+      return once(again ? `${id} again` : id, () => lineEntry(catalogue, ref, line, { strands, wet, again }))
+    }
+    const [above, below] = [path[i - 1], path[i + 1]]
+    const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1)?.material : undefined
+    const tiedAbove = above === undefined ? outfitLine : materialIfTied(above, element.ties)
+    const tiedBelow = below && materialIfTied(below, element.ties)
+    return once(`${element.id} ${tiedAbove} ${tiedBelow}`, () =>
+      jointEntry(catalogue, element.ref, element.joint, tiedAbove, tiedBelow),
+    )
+  }
+  return (path) => {
+    const entries = [...wound]
+    for (const [i, element] of path.entries()) {
+      const entry = entryOf(element, i, path)
+      if (entry) entries.push(entry)
+    }
+    return entries
+  }
+}
 
-function woundEntries({ catalogue, wound, wet }: PathBearing): Entry[] {
+function woundEntries({ catalogue, wound, wet }: Bearing): Entry[] {
   return wound.flatMap((line, i): Entry[] => {
     const under = wound[i - 1]
     const entry = lineEntry(catalogue, woundRef(line.role), line, { strands: 1, wet, again: false })
     if (!under || !line.joint) return [entry]
     return [jointEntry(catalogue, { at: 'woundJoint', role: line.role }, line.joint, under.material, line.material), entry]
   })
-}
-
-function traceEntry(element: PathElement, i: number, { catalogue, path, wound, wet }: PathBearing): Entry[] {
-  if (element.kind === 'line') {
-    const { line, again, ref } = element
-    return [lineEntry(catalogue, ref, line, { strands: line.role === 'double' ? 2 : 1, wet, again })]
-  }
-  if (element.kind === 'part') return partEntry(catalogue, element.piece)
-  const [above, below] = [path[i - 1], path[i + 1]]
-  const outfitLine = element.ties.includes(OUTFIT) ? wound.at(-1)?.material : undefined
-  const tiedAbove = above === undefined ? outfitLine : materialIfTied(above, element.ties)
-  return [jointEntry(catalogue, element.ref, element.joint, tiedAbove, below && materialIfTied(below, element.ties))]
 }
 
 function materialIfTied(element: PathElement, ties: readonly string[]): Material | undefined {
@@ -131,13 +158,12 @@ function figureIn(catalogue: Catalogue, joint: Joint, material: Material | undef
 type PathPart = Extract<PathElement, { kind: 'part' }>['piece']
 
 /** Parts that carry no pull of their own (a bead, a bait, the sinker's body) make no link. */
-function partEntry(catalogue: Catalogue, piece: PathPart): Entry[] {
+function partEntry(catalogue: Catalogue, piece: PathPart): Entry | undefined {
   const strengthN = partStrengthN(catalogue, piece)
-  if (strengthN === undefined) return []
+  if (strengthN === undefined) return undefined
   const element: ChainElement = { type: 'hardware', id: piece.id, strengthN }
-  return [
-    { ref: pieceRef(piece.id), element, kind: 'part', variation: partSpread(catalogue, piece), origin: 'nominal', again: false },
-  ]
+  const variation = partSpread(catalogue, piece)
+  return { ref: pieceRef(piece.id), element, kind: 'part', variation, origin: 'nominal', again: false }
 }
 
 function partSpread({ hardware }: Catalogue, piece: PathPart): number {

@@ -40,14 +40,16 @@ export const pathToPiece = (trace: Trace, id: string): PathElement[] => pathFind
 class PathFinder {
   private readonly trace: Trace
   /** Knots tied in a line part-way, by line, in order of place. */
-  private readonly knots = new Map<string, { id: string; atM: number; joint: Joint }[]>()
+  private readonly knots = new Map<string, { id: string; atM: number; element: PathElement }[]>()
 
   constructor(trace: Trace) {
     this.trace = trace
     for (const { id, attach } of trace.pieces) {
       if (attach.how !== 'fixed' || !isTied(attach.joint)) continue
       const row = this.knots.get(attach.on) ?? []
-      row.push({ id, atM: attach.atM, joint: attach.joint })
+      const ref = jointRef(id)
+      const element: PathElement = { kind: 'joint', id: linkKey(ref), ref, joint: attach.joint, ties: [attach.on] }
+      row.push({ id, atM: attach.atM, element })
       this.knots.set(
         attach.on,
         row.sort((a, b) => a.atM - b.atM),
@@ -110,23 +112,15 @@ class PathFinder {
       (knot) => knot.atM >= low && knot.atM <= high && knot.id !== leaving && knot.id !== start,
     )
     const inOrder = fromM <= toM ? between : between.toReversed()
-    const stretch = (from: number, to: number, again: boolean): PathElement => ({
-      kind: 'line',
-      id: line.id,
-      ref: pieceRef(line.id),
-      line,
-      again,
-      fromM: from,
-      toM: to,
-    })
-    const ends = [...inOrder.slice(1).map(({ atM }) => atM), toM]
-    return [
-      stretch(fromM, inOrder[0]?.atM ?? toM, false),
-      ...inOrder.flatMap(({ id, joint, atM }, i): PathElement[] => [
-        { kind: 'joint', id: linkKey(jointRef(id)), ref: jointRef(id), joint, ties: [line.id] },
-        stretch(atM, ends[i] ?? toM, true),
-      ]),
-    ]
+    const ref = pieceRef(line.id)
+    const elements: PathElement[] = []
+    let from = fromM
+    for (const { atM, element } of inOrder) {
+      elements.push({ kind: 'line', id: line.id, ref, line, again: elements.length > 0, fromM: from, toM: atM }, element)
+      from = atM
+    }
+    elements.push({ kind: 'line', id: line.id, ref, line, again: inOrder.length > 0, fromM: from, toM })
+    return elements
   }
 }
 

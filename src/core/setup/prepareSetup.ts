@@ -1,10 +1,9 @@
-import { linkKey } from '../documents/linkRef.ts'
 import { pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
 import { firstToGo } from '../physics/strength/failure.ts'
 import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
-import { type Link, pathLinks } from './pathLinks.ts'
+import { type Link, linkFinder } from './pathLinks.ts'
 import { endsOf, type PathElement, pathFinder } from './paths.ts'
 import type { Setup } from './setup.ts'
 
@@ -30,8 +29,9 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const out = linesOut(outfit, spool, conditions.lineOutM)
   const wound = out.map(({ line }) => line)
   const tracePath = remember(pathFinder(trace))
+  const linksOf = linkFinder({ catalogue, wound, wet: conditions.wet })
   const path = remember((id: string): EndPath => {
-    const links = pathLinks({ catalogue, wound, path: tracePath(id), wet: conditions.wet })
+    const links = linksOf(tracePath(id))
     return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), first: firstToGo(asUncertain(links)) }
   })
   return { ...setup, spool, out, ends: endsOf(trace), path, tracePath }
@@ -42,7 +42,7 @@ export function weakestOf(links: readonly Link[]): Link {
 }
 
 export const asUncertain = (links: readonly Link[]) =>
-  links.map(({ ref, strengthN, variation }) => ({ id: linkKey(ref), meanN: strengthN, variation }))
+  links.map(({ id, strengthN, variation }) => ({ id, meanN: strengthN, variation }))
 
 function remember<T>(compute: (id: string) => T): (id: string) => T {
   const known = new Map<string, T>()

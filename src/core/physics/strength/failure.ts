@@ -97,13 +97,18 @@ function chancesOf(bumps: readonly Bump[], stateOf: StateAt): number[] {
   const sums = new Float64Array(bumps.length)
   const whole = new Float64Array(bumps.length)
   const density = new Float64Array(bumps.length)
-  for (let low = Math.min(...begins); low < end; ) {
+  // Nor is anything beyond a load that leaves nothing: with a hundred links alike that is soon after their mean.
+  let gone = false
+  for (let low = Math.min(...begins); low < end && !gone; ) {
     let high = end
     for (let i = 0; i < bumps.length; i += 1)
       high = Math.min(high, begins[i]! > low ? begins[i]! : low + CELL * bumps[i]!.deviation)
     forEachGaussPoint(low, high, (load, weight) => {
       const all = stateOf(load, density, whole)
-      if (all < NOTHING_LEFT) return
+      if (all < NOTHING_LEFT) {
+        gone = true
+        return
+      }
       for (let i = 0; i < bumps.length; i += 1) if (density[i]! > 0) sums[i]! += (weight * density[i]! * all) / whole[i]!
     })
     low = high
