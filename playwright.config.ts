@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'tests/browser',
   globalSetup: './tests/browser/globalSetup.ts',
   outputDir: 'test-results',
-  workers: 1,
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 30_000 },
   forbidOnly: true,

@@ -1,4 +1,5 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
 
 export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 export const TOPE = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
@@ -7,9 +8,18 @@ export const CONGER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 export const KELP = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207'
 
 /** Pages of the built application; every test fails on an error in the page or a request that leaves this machine. */
-export const test = base.extend<{ app: { url: string } }>({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
-  app: async ({}, use) => use({ url: process.env.WIDE_REACH_URL! }),
+export const test = base.extend<{ app: { url: string } }, { shared: { url: string } }>({
+  // Tests of one worker follow each other on one application; those of another have their own, database and all.
+  shared: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+    async ({}, use) => {
+      const app = await startBuiltApp()
+      await use(app)
+      await app.close()
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ shared }, use) => use(shared),
   page: async ({ page, app }, use) => {
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))

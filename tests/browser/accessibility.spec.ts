@@ -1,0 +1,63 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, HOUND, TOPE, test } from './fixtures.ts'
+
+test.describe.configure({ mode: 'parallel' })
+
+const SCREENS = [
+  '/traces',
+  '/traces/new',
+  `/traces/${HOUND}`,
+  `/traces/${HOUND}/build`,
+  '/settings',
+  `/compare?with=${HOUND},${TOPE}`,
+  '/compare',
+  '/water?day=2026-11-24',
+  '/water?day=1949-01-01',
+  '/water/marks',
+  '/water/marks/new',
+  '/nowhere',
+]
+
+for (const screen of SCREENS)
+  test(`axe finds nothing serious in any light, and on a phone, and nothing is too wide: ${screen}`, async ({ page, app }) => {
+    const check = async (width: number, light: string, rules?: string[]) => {
+      await page.setViewportSize({ width, height: 844 })
+      await page.getByTitle(`${light} light`).click()
+      expect(await seriousFaults(page, rules), `${light} light, ${width} px`).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    }
+    await page.goto(app.url + screen)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await expect(page.getByText(/^(Loading|Working out)/)).toHaveCount(0)
+    await check(1280, 'day')
+    // Another light changes the colours alone.
+    await check(1280, 'dusk', ['color-contrast'])
+    await check(1280, 'lamp', ['color-contrast'])
+    await check(390, 'lamp')
+  })
+
+/** @param rules those to check by; left out, all of them. */
+async function seriousFaults(page: Page, rules?: string[]): Promise<string[]> {
+  const axe = new AxeBuilder({ page })
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
+}
+
+test('axe finds nothing serious in the dialogs and in the view of each moment', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  const check = async (what: string) => expect(await seriousFaults(page), what).toEqual([])
+  await page.getByLabel('calculate how it settles').check()
+  for (const moment of ['cast', 'settle', 'run', 'snag', 'hand']) {
+    await page.locator(`[data-moment=${moment}] button`).click()
+    await check(moment)
+  }
+  for (const button of ['Add part', 'Replace', 'Remove', 'History', 'Name, tags and notes']) {
+    await page.getByRole('button', { name: button, exact: true }).click()
+    await expect(page.getByRole('dialog')).toBeVisible()
+    await check(button)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toBeHidden()
+  }
+})
