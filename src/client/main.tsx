@@ -1,11 +1,16 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { setNonce } from 'get-nonce'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
 import { ApiError } from './api/http.ts'
 import { router } from './routes.tsx'
 import { PreferencesProvider } from './settings/preferences.tsx'
+import 'sonner/dist/styles.css'
 import './styles.css'
+
+// Dialogs put a style into the page while they are open.
+setNonce(document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? '')
 
 const client = new QueryClient({
   defaultOptions: {

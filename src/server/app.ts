@@ -1,9 +1,5 @@
-import { createReadStream, existsSync } from 'node:fs'
-import { join } from 'node:path'
 import Koa from 'koa'
 import compress from 'koa-compress'
-import helmet from 'koa-helmet'
-import serve from 'koa-static'
 import type { Logger } from 'pino'
 import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/documentKinds.ts'
 import type { KeptBackups } from './backup/keptBackups.ts'
@@ -15,11 +11,13 @@ import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
 import { identifyCrew } from './http/crew.ts'
 import { type Doors, guardDoors, refuseOddPaths } from './http/doors.ts'
-import { errorHandler, isApi } from './http/errorHandler.ts'
+import { errorHandler } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
 import { limitRate, USUAL_MOST } from './http/rateLimit.ts'
 import { readBody } from './http/readBody.ts'
 import { requestLog } from './http/requestLog.ts'
+import { securityHeaders } from './http/securityHeaders.ts'
+import { serveClient } from './http/serveClient.ts'
 import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
 import { ObservationRepository } from './observations/repository.ts'
@@ -88,7 +86,7 @@ export function createApp(options: AppOptions): Koa {
   app.use(writeJson)
   app.use(readBody())
   for (const router of routers) app.use(router.routes()).use(router.allowedMethods())
-  if (clientFolder) serveClient(app, clientFolder)
+  if (clientFolder) for (const step of serveClient(clientFolder)) app.use(step)
   return app
 }
 
@@ -112,40 +110,4 @@ function contentChecks(documents: DocumentRepository, tides: TideService): Conte
         throw missing('unknown-rule-set', 'The settings name a rule set that is not there.', 'ruleSetId', 'names no rule set')
     },
   }
-}
-
-function securityHeaders() {
-  return helmet({
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:'],
-        workerSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        fontSrc: ["'self'"],
-        objectSrc: ["'none'"],
-        frameAncestors: ["'none'"],
-        // The server speaks plain http on loopback.
-        upgradeInsecureRequests: null,
-      },
-    },
-    strictTransportSecurity: false,
-  })
-}
-
-/** The built client: hashed files for good, and its one page for every address of the application. */
-function serveClient(app: Koa, folder: string): void {
-  const setHeaders = (res: { setHeader: (name: string, value: string) => void }, path: string) =>
-    res.setHeader('Cache-Control', path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache')
-  app.use(serve(folder, { setHeaders }))
-  app.use(async (ctx) => {
-    const page = join(folder, 'index.html')
-    const isRead = ctx.method === 'GET' || ctx.method === 'HEAD'
-    if (!isRead || isApi(ctx.path) || ctx.path.startsWith('/assets/') || !existsSync(page)) return
-    ctx.type = 'html'
-    ctx.set('Cache-Control', 'no-cache')
-    ctx.body = createReadStream(page)
-  })
 }

@@ -23,6 +23,9 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
   page: async ({ page, app }, use) => {
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))
+    page.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) faults.push(message.text())
+    })
     page.on('request', (request) => {
       if (!request.url().startsWith(app.url) && !request.url().startsWith('data:'))
         faults.push(`left the machine: ${request.url()}`)

@@ -37,7 +37,7 @@ export const markSchema = z
     portId: text(40).min(1, 'needs a port'),
     /** High water here after high water at the port. */
     highWaterAfterMin: z.number().min(-360, 'is over six hours before').max(360, 'is over six hours after').default(0),
-    stream: z.array(streamRowSchema).min(1, 'needs a row').max(49, 'has over 49 rows'),
+    stream: z.array(streamRowSchema).min(1, 'needs a row').max(49, { error: 'has over 49 rows', abort: true }),
     /** High and low waters from a printed table, used in place of the port's prediction where they reach. */
     heights: z
       .array(z.strictObject({ at: z.iso.datetime(), heightM: z.number().min(-20).max(20) }))

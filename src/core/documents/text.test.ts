@@ -27,3 +27,16 @@ test('whatever is cut can be stored, is no longer than asked, and is the beginni
     }),
   )
 })
+
+test('a check that failed is the last: what is too long, or cannot be stored, is looked at no further', () => {
+  const looked: string[] = []
+  const noted = (typed: string) => {
+    looked.push(typed)
+    return true
+  }
+  expect(text(3).refine(noted).safeParse('too long').error?.issues.map(({ message }) => message)).toEqual(['is over 3 letters'])
+  expect(text(3).refine(noted).safeParse('a\u0000').success).toBe(false)
+  expect(looked).toEqual([])
+  expect(text(3).refine(noted).safeParse('ab').success).toBe(true)
+  expect(looked).toEqual(['ab'])
+})

@@ -6,12 +6,12 @@ const NUL = '\u0000'
 
 const canBeStored = (typed: string) => !typed.includes(NUL) && !HALF_A_CHARACTER.test(typed)
 
-/** Text of so many code points at most that any database, file and browser takes as it is. */
+/** Text of so many code points at most that any database, file and browser takes as it is; what is not is looked at no further. */
 export const text = (most: number) =>
   z
     .string()
-    .max(most, `is over ${most} letters`)
-    .refine(canBeStored, 'holds a character that cannot be stored: a NUL, or half of one')
+    .max(most, { error: `is over ${most} letters`, abort: true })
+    .refine(canBeStored, { error: 'holds a character that cannot be stored: a NUL, or half of one', abort: true })
 
 /** Text with something in it besides blanks, which are cut off its ends. */
 export const filledText = (most: number, empty: string) => text(most).trim().min(1, empty)

@@ -112,7 +112,7 @@ export const traceSchema = z.strictObject({
   notes: notes.optional(),
   /** The angler's own words to find it by. */
   tags: z.array(filledText(MOST_TAG, 'is empty')).max(MOST_TAGS, `has more than ${MOST_TAGS} tags`).optional(),
-  pieces: z.array(pieceSchema).max(MOST_PIECES, `has more than ${MOST_PIECES} pieces`),
+  pieces: z.array(pieceSchema).max(MOST_PIECES, { error: `has more than ${MOST_PIECES} pieces`, abort: true }),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
   /** Findings that the angler knows of and lives with, each with its reason and how bad it was then. */
   setAside: z

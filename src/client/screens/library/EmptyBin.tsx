@@ -6,7 +6,7 @@ import { Button } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 
 /** The bin emptied for good, after one more question. */
-export function EmptyBin({ count }: { count: number }) {
+export default function EmptyBin({ count }: { count: number }) {
   const [open, setOpen] = useState(false)
   const client = useQueryClient()
   const empty = useMutation({

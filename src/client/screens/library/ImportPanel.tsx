@@ -20,7 +20,7 @@ import { Panel } from '../../ui/Panel.tsx'
 const MOST_BYTES = 1_000_000
 
 /** Takes in a trace file: every fault is shown with its path, and nothing changes until it is confirmed. */
-export function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
+export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
   const [open, setOpen] = useState(false)
   const [read, setRead] = useState<ParsedTrace>()
   const catalogue = useCatalogue()

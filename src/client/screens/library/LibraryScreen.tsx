@@ -1,15 +1,17 @@
 import { useQuery } from '@tanstack/react-query'
-import { Plus } from 'lucide-react'
-import { useState } from 'react'
+import { Plus, Upload } from 'lucide-react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { outfitsQuery } from '../../api/documents.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
-import { EmptyBin } from './EmptyBin.tsx'
-import { ImportPanel } from './ImportPanel.tsx'
 import { TraceList } from './TraceList.tsx'
+
+// What opens in a dialog comes after the page that it opens over.
+const ImportPanel = lazy(() => import('./ImportPanel.tsx'))
+const EmptyBin = lazy(() => import('./EmptyBin.tsx'))
 
 /** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
 export function LibraryScreen() {
@@ -26,8 +28,18 @@ export function LibraryScreen() {
     <div className="p-3 sm:px-6">
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <h1 className="mr-auto text-xl font-bold">{bin ? 'Bin' : 'Traces'}</h1>
-        {bin && heads.data && heads.data.length > 0 && !heads.hasNextPage && <EmptyBin count={heads.data.length} />}
-        {!bin && outfits.data && <ImportPanel outfits={outfits.data} />}
+        <Suspense
+          fallback={
+            !bin && (
+              <Button tone="quiet" disabled>
+                <Upload className="size-4" /> Import
+              </Button>
+            )
+          }
+        >
+          {bin && heads.data && heads.data.length > 0 && !heads.hasNextPage && <EmptyBin count={heads.data.length} />}
+          {!bin && outfits.data && <ImportPanel outfits={outfits.data} />}
+        </Suspense>
         <Button tone="quiet" onClick={() => setBin(!bin)}>
           {bin ? 'Back to the traces' : 'Bin'}
         </Button>
