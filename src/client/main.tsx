@@ -3,7 +3,7 @@ import { setNonce } from 'get-nonce'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
-import { ApiError } from './api/http.ts'
+import { isSentAgain } from './api/http.ts'
 import { router } from './routes.tsx'
 import { PreferencesProvider } from './settings/preferences.tsx'
 import 'sonner/dist/styles.css'
@@ -18,9 +18,9 @@ const client = new QueryClient({
       // The server is on this machine: it is asked even when the browser thinks it has no network.
       networkMode: 'always',
       staleTime: 5_000,
-      retry: (count, error) => count < 2 && error instanceof ApiError && (error.code === 'offline' || error.status >= 500),
+      retry: (times, error) => isSentAgain(times, error, false),
     },
-    mutations: { networkMode: 'always' },
+    mutations: { networkMode: 'always', retry: (times, error) => isSentAgain(times, error, true) },
   },
 })
 

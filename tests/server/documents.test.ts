@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { sql } from 'kysely'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
 import { DocumentRepository } from '../../src/server/documents/repository.ts'
@@ -205,4 +206,17 @@ test('security headers are set, and a 500 says nothing of its inside but is logg
   expect(JSON.stringify(answer.body)).not.toMatch(/document_revisions|relation|select/)
   expect(broken.logged.join('')).toContain(answer.body.error.requestId)
   await broken.close()
+})
+
+test('a disk that is full is told as that, nothing is changed, and with room again the same save is taken', async () => {
+  const { id, content } = await newTrace()
+  // What PostgreSQL throws where it cannot extend a file.
+  await sql`create function no_room() returns trigger language plpgsql as
+    $$ begin raise exception 'could not extend file' using errcode = '53100'; end $$`.execute(server.db)
+  await sql`create trigger no_room before insert on document_revisions for each row execute function no_room()`.execute(server.db)
+  const refused = await save(id, 1, renamed(content, 'no room'))
+  expect([refused.status, refused.body.error.code, refused.headers.get('Retry-After')]).toEqual([503, 'disk-full', '30'])
+  expect((await server.send('GET', `/traces/${id}`)).body).toMatchObject({ revision: 1, content })
+  await sql`drop trigger no_room on document_revisions`.execute(server.db)
+  expect((await save(id, 1, renamed(content, 'no room'))).body.revision).toBe(2)
 })

@@ -21,6 +21,8 @@ describe('one place decides what leaves the server', () => {
     [new CoreError('overfull', 'no room', { value: 2 }), 422, 'overfull'],
     [withCode('ECONNREFUSED'), 503, 'database-away'],
     [withCode('57P01'), 503, 'database-away'],
+    [withCode('53100', 'could not extend file'), 503, 'disk-full'],
+    [withCode('53300'), 503, 'database-away'],
     [new Error('timeout exceeded when trying to connect'), 503, 'database-away'],
     [new HttpError(503, 'busy', 'later', { retryAfterS: 2 }), 503, 'busy'],
     [new Error('select password from secrets'), 500, 'internal'],

@@ -22,8 +22,14 @@ export function runAsOwner(command: string, args: readonly string[]): Promise<Ra
       said += String(chunk)
     })
     child.once('error', ({ message }) => done({ ok: false, error: message }))
-    child.once('close', (code) => done({ ok: code === 0, error: said.trim().split('\n').at(-1) ?? '' }))
+    child.once('close', (code) => done({ ok: code === 0, error: reasonIn(said) }))
   })
+}
+
+/** The line that says why; after it comes what was done about it. */
+function reasonIn(said: string): string {
+  const lines = said.trim().split('\n')
+  return lines.find((line) => /error|fatal|panic|could not/i.test(line)) ?? lines.at(-1) ?? ''
 }
 
 /** The folder wanted, or, where user postgres cannot walk to it, a private one under /var/tmp; made where there is none. */

@@ -41,15 +41,33 @@ test('any other refusal, and a stale one without what is current, is an error', 
   await expect(save()).rejects.toMatchObject({ code: 'invalid', status: 400 })
 })
 
-const call = (query: object) => (query as { queryFn: () => Promise<unknown> }).queryFn()
+const call = (query: object) =>
+  (query as { queryFn: (context: object) => Promise<unknown> }).queryFn({ signal: new AbortController().signal })
 
 test('one document of a newer version is set apart with its name; the rest of the list is there', async () => {
   const newer = { ...row(2, 'from tomorrow'), content: { ...content('from tomorrow'), formatVersion: 99 } }
-  respond(200, [row(1, 'fine'), newer])
+  respond(200, { documents: [row(1, 'fine'), newer], next: null })
   expect(await call(listQuery('rule-sets'))).toMatchObject({
     documents: [{ content: { name: 'fine' } }],
     unreadable: [{ name: 'from tomorrow', message: expect.stringMatching(/newer/) }],
   })
   respond(200, newer)
   await expect(call(documentQuery('rule-sets', id))).rejects.toMatchObject({ code: 'unreadable' })
+})
+
+test('a list is asked for page after page, until there is no next', async () => {
+  const key = `12.${id}`
+  const pages = [
+    { documents: [row(1, 'first')], next: key },
+    { documents: [row(1, 'second')], next: null },
+  ]
+  const asked: string[] = []
+  vi.stubGlobal('fetch', async (address: string) => {
+    asked.push(address)
+    return new Response(JSON.stringify(pages[asked.length - 1]))
+  })
+  expect(await call(listQuery('rule-sets'))).toMatchObject({
+    documents: [{ content: { name: 'first' } }, { content: { name: 'second' } }],
+  })
+  expect(asked).toEqual(['/api/rule-sets?', `/api/rule-sets?after=${key}`])
 })

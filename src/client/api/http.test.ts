@@ -1,6 +1,6 @@
 import { afterEach, expect, test, vi } from 'vitest'
 import { z } from 'zod'
-import { type ApiError, request } from './http.ts'
+import { ApiError, isSentAgain, request } from './http.ts'
 
 const answer = z.object({ n: z.number() })
 const respond = (body: unknown, status = 200) =>
@@ -40,4 +40,15 @@ test('an answer outside its contract is told from a server that is away', async 
     throw new TypeError('fetch failed')
   })
   expect(await failure()).toEqual({ status: 0, code: 'offline' })
+})
+
+test('a request is sent again where that helps: a change only when the server asks for it, a full disk never', () => {
+  const refused = (status: number, code: string) => new ApiError(status, code, 'x', undefined)
+  const times = (error: unknown, changes: boolean) => [0, 1, 2, 3, 4].filter((n) => isSentAgain(n, error, changes)).length
+  expect([times(refused(503, 'database-away'), false), times(refused(503, 'database-away'), true)]).toEqual([3, 3])
+  expect([times(refused(0, 'offline'), false), times(refused(0, 'offline'), true)]).toEqual([2, 0])
+  expect([times(refused(500, 'internal'), false), times(refused(500, 'internal'), true)]).toEqual([2, 0])
+  expect([times(refused(503, 'disk-full'), true), times(refused(409, 'stale'), true), times(new Error('x'), false)]).toEqual([
+    0, 0, 0,
+  ])
 })

@@ -16,6 +16,19 @@ export class ApiError extends Error {
   }
 }
 
+/** Asked again so often, each time after twice as long, the server has had seven seconds: its database is back within five. */
+const TIMES_WHILE_WAITING = 3
+
+/** Whether the server says by itself that it is worth asking again soon: its database is away, or it is busy. */
+const asksToWait = ({ status, code }: ApiError) => status === 503 && code !== 'offline' && code !== 'disk-full'
+
+/** Whether a request that failed so many times is sent again; one that changes something only where the server asks for that. */
+export function isSentAgain(times: number, error: unknown, changes: boolean): boolean {
+  if (!(error instanceof ApiError)) return false
+  if (asksToWait(error)) return times < TIMES_WHILE_WAITING
+  return !changes && times < 2 && (error.code === 'offline' || error.status >= 500)
+}
+
 const OFFLINE = 'The server cannot be reached. What is open here goes on working, and changes are kept in this browser.'
 
 /** What goes with a request: a value as JSON, or a file of rows as it is. */
@@ -25,7 +38,7 @@ type Sent = { method?: string; body?: unknown; file?: File; signal?: AbortSignal
 export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent = {}): Promise<T> {
   const response = await fetch(`/api${path}`, {
     method: sent.method ?? 'GET',
-    signal: sent.signal ?? null,
+    ...(sent.signal && { signal: sent.signal }),
     ...contentOf(sent),
   }).catch(() => {
     throw new ApiError(0, 'offline', OFFLINE, undefined)

@@ -34,7 +34,12 @@ test('a check that failed is the last: what is too long, or cannot be stored, is
     looked.push(typed)
     return true
   }
-  expect(text(3).refine(noted).safeParse('too long').error?.issues.map(({ message }) => message)).toEqual(['is over 3 letters'])
+  expect(
+    text(3)
+      .refine(noted)
+      .safeParse('too long')
+      .error?.issues.map(({ message }) => message),
+  ).toEqual(['is over 3 letters'])
   expect(text(3).refine(noted).safeParse('a\u0000').success).toBe(false)
   expect(looked).toEqual([])
   expect(text(3).refine(noted).safeParse('ab').success).toBe(true)

@@ -40,11 +40,13 @@ const chainElement = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('hardware'), id, strengthN }),
 ])
 
-const chainInput = z.strictObject({ path: z.array(chainElement).min(1).max(MOST_LINKS, { abort: true }) }).superRefine(({ path }, context) => {
-  for (const [i, element] of path.entries())
-    if (element.type === 'joint' && path[i - 1]?.type !== 'line' && path[i + 1]?.type !== 'line')
-      context.addIssue({ code: 'custom', path: ['path', i], message: `Joint ${element.id} has no line on either side` })
-})
+const chainInput = z
+  .strictObject({ path: z.array(chainElement).min(1).max(MOST_LINKS, { abort: true }) })
+  .superRefine(({ path }, context) => {
+    for (const [i, element] of path.entries())
+      if (element.type === 'joint' && path[i - 1]?.type !== 'line' && path[i + 1]?.type !== 'line')
+        context.addIssue({ code: 'custom', path: ['path', i], message: `Joint ${element.id} has no line on either side` })
+  })
 
 /** Standard deviation over the mean. */
 const variation = z.number().min(1e-6).max(1)

@@ -30,6 +30,9 @@ export function openDatabase(url: string, log: Logger): Database {
   })
 }
 
+/** SQLSTATE disk_full. */
+export const isDiskFull = (error: unknown): boolean => error instanceof Error && (error as { code?: string }).code === '53100'
+
 /** Whether an error means that the database cannot be reached now, rather than that a statement was wrong. */
 export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false

@@ -3,11 +3,13 @@ import type { Context, Middleware } from 'koa'
 import type { Logger } from 'pino'
 import { CoreError } from '../../core/errors.ts'
 import type { ErrorBody } from '../../shared/errors.ts'
-import { isDatabaseAway } from '../db/database.ts'
+import { isDatabaseAway, isDiskFull } from '../db/database.ts'
 import { HttpError } from './httpError.ts'
 
 /** How soon a database that is away is worth asking again. */
 const DATABASE_RETRY_S = 2
+/** Someone has to make room first. */
+const DISK_RETRY_S = 30
 
 type Answer = { status: number; error: Omit<ErrorBody['error'], 'requestId'>; extra?: object; retryAfterS?: number | undefined }
 
@@ -49,6 +51,15 @@ function answerFor(error: unknown): Answer {
     const { code, message, details } = error
     return { status: 422, error: { code, message, details } }
   }
+  if (isDiskFull(error))
+    return {
+      status: 503,
+      error: {
+        code: 'disk-full',
+        message: 'The disk that the database is on is full. Nothing was changed; make room on it, then try again.',
+      },
+      retryAfterS: DISK_RETRY_S,
+    }
   if (isDatabaseAway(error))
     return {
       status: 503,
