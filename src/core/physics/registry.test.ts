@@ -56,6 +56,8 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['water.hangMass', (i) => { i.scope = 1 }, ['scope']],
   ['water.hangMass', (i) => { i.surfaceCurrentMperS = 0 }, ['surfaceCurrentMperS']],
   ['water.shoreHold', (i) => { i.grip = 0 }, ['grip']],
+  ['water.shoreLine', (i) => { i.breakOutN = -1 }, ['breakOutN']],
+  ['strength.lunge', (i) => { i.layers = [] }, ['layers']],
   ['water.uptideHold', (i) => { i.lineOutM = '50 m' }, ['lineOutM']],
   ['water.sink', (i) => { i.dragAreaM2 = 0 }, ['dragAreaM2']],
   ['tide.height', (i) => { i.constituents[0].name = 'MOON' }, ['constituents', 0, 'name']],

@@ -25,6 +25,7 @@ import { spoolFill } from './spool/fill.ts'
 import { strengthChain } from './strength/chain.ts'
 import { strengthDrag } from './strength/drag.ts'
 import { strengthFailure } from './strength/failure.ts'
+import { strengthLunge } from './strength/lunge.ts'
 import { strengthWaterDragN } from './strength/waterDrag.ts'
 import { WATER_CALCULATIONS } from './water/waterCalculations.ts'
 
@@ -145,6 +146,28 @@ export const CALCULATIONS = {
       peakShareOfWeakest: nonNegative,
     }),
     run: strengthDrag,
+  }),
+  'strength.lunge': define({
+    title: 'Peak pull of a sudden rush before the spool turns',
+    formula:
+      '1/k = Σ L/(E π d²/4) + 1/k_rod;  peakAtReelN = dragN + √(((startFactor − 1) dragN)² + v² k m);  peakN = peakAtReelN e^(μ · wrap)',
+    source: 'Hooke’s law; energy of a spring and a mass brought to a speed; capstan equation (Euler–Eytelwein)',
+    valid: 'small stretch, the drag as it slips; a rod that points at the fish has no give',
+    input: z.strictObject({
+      dragN: z.number().min(0.1).max(5_000),
+      startFactor: z.number().min(1).max(3),
+      speedMperS: nonNegative.max(25),
+      layers: z
+        .array(z.strictObject({ lengthM: lineLengthM, diameterM: lineDiameterM, modulusPa: z.number().min(1e7).max(1e12) }))
+        .min(1)
+        .max(20),
+      spoolEffectiveMassKg: z.number().min(1e-4).max(100),
+      guideWrapRad: nonNegative.max(Math.PI),
+      guideFriction: nonNegative.max(1),
+      rodStiffnessNperM: z.number().min(0.1).max(1e6).optional(),
+    }),
+    output: z.object({ stiffnessNperM: positive, peakAtReelN: positive, peakN: positive }),
+    run: strengthLunge,
   }),
   'strength.waterDrag': define({
     title: 'Drag of line pulled lengthwise through water',

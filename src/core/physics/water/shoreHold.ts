@@ -30,10 +30,7 @@ const MOST_SCOPE = 3
  */
 export function waterShoreHold(input: ShoreHoldInput): ShoreHold {
   const { scope, currentMperS, spanM, grip } = input
-  if (!(scope >= LEAST_SCOPE))
-    throw new CoreError('line-too-short', `A scope of ${scope} leaves no bow to calculate with`, { value: scope })
-  if (!(scope <= MOST_SCOPE)) throw new CoreError('out-of-range', `A scope of ${scope} is over ${MOST_SCOPE}`, { value: scope })
-  if (!(currentMperS > 0)) throw new CoreError('out-of-range', 'There is no current', { value: currentMperS })
+  checkScope(scope, currentMperS)
   const rho = input.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3
   const x = sinhOverRoot(scope)
   const a = spanM / (2 * x)
@@ -49,6 +46,14 @@ export function waterShoreHold(input: ShoreHoldInput): ShoreHold {
     pullN,
     sinkerMassKg: massOfSubmergedKg(pullN / grip, input.sinkerDensityKgperM3, rho),
   }
+}
+
+/** @throws CoreError 'line-too-short', 'out-of-range' where there is no bow, or no current to bow in. */
+export function checkScope(scope: number, currentMperS: number): void {
+  if (!(scope >= LEAST_SCOPE))
+    throw new CoreError('line-too-short', `A scope of ${scope} leaves no bow to calculate with`, { value: scope })
+  if (!(scope <= MOST_SCOPE)) throw new CoreError('out-of-range', `A scope of ${scope} is over ${MOST_SCOPE}`, { value: scope })
+  if (!(currentMperS > 0)) throw new CoreError('out-of-range', 'There is no current', { value: currentMperS })
 }
 
 /** Root of `sinh x / x = ratio`, ratio over 1: Newton from above, where it cannot overshoot. */

@@ -17,6 +17,7 @@ import { waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
 import { waterLine } from './line.ts'
 import { waterShoreHold } from './shoreHold.ts'
+import { waterShoreLine } from './shoreLine.ts'
 import { waterSink } from './sink.ts'
 import { waterUptideHold } from './uptideHold.ts'
 
@@ -139,6 +140,28 @@ export const WATER_CALCULATIONS = {
       sinkerMassKg: positive,
     }),
     run: waterShoreHold,
+  }),
+  'water.shoreLine': define({
+    title: 'Line from a sinker on the bed to a rod on the shore, across a stream',
+    formula: `${EQUILIBRIUM}, in the air only its weight;  submerged weight = max(0, pullN − breakOutN) / grip + liftN`,
+    source: BERTEAUX,
+    valid: 'a steady stream straight across; the sinker’s own drag left out; the line clear of the bed',
+    input: z.strictObject({
+      ...line,
+      ...stream,
+      lineDensityKgperM3: z.number().min(100).max(30_000),
+      depthM: z.number().min(0.3).max(1_000),
+      spanM: lineLengthM,
+      tipHeightM: nonNegative.max(300),
+      scope: positive.max(100),
+      grip,
+      breakOutN: nonNegative.max(1_000),
+      sinkerDensityKgperM3: z.number().gt(1_100).max(30_000),
+      baitDragAreaM2: areaM2,
+      waterDensityKgperM3,
+    }),
+    output: z.object({ pullN: positive, liftN: nonNegative, rodPullN: positive, bowM: positive, sinkerMassKg: positive }),
+    run: (input) => waterShoreLine(input),
   }),
   'water.uptideHold': define({
     title: 'Sinker that holds up-current of an anchored boat',
