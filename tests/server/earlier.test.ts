@@ -37,6 +37,10 @@ async function list<K extends DocumentKind>(kind: K, query = '') {
 /** Where a chance is one on every path none of them decides: in the version before rounding named one, now it is the first. */
 const isDrawn = (moment: string, margin: number) => moment === 'snag' && margin >= 1 / FUSE_CHANCE.holds - 1e-12
 
+/** Since then each branch of a cast is judged by what flies beyond it, and the rod by what it throws best. */
+const OF_CAST = /cast|shock-leader|leader-under-rule/
+const notOfCast = (finding: string) => !OF_CAST.test(finding)
+
 describe('a database of the version before', () => {
   test('keeps every revision of every document, each of which reads', async () => {
     for (const [kind, before] of Object.entries(rows)) {
@@ -54,7 +58,7 @@ describe('a database of the version before', () => {
     expect((await list('marks', '?bin=true')).get('00000000-0000-4000-8000-000000000004')?.name).toBe('Old mark')
   })
 
-  test('judges every trace as it did', async () => {
+  test('judges every trace as it did, but for the cast', async () => {
     const [traces, outfits, ruleSets, settings] = await Promise.all([
       list('traces'),
       list('outfits'),
@@ -73,14 +77,14 @@ describe('a database of the version before', () => {
       })
       expect(status, before.name).toBe(200)
       for (const [i, { margin, end, decides, ...words }] of before.moments.entries()) {
+        if (words.moment === 'cast') continue
         expect(body.moments[i], before.name).toMatchObject(isDrawn(words.moment, margin) ? words : { ...words, end, decides })
         expect(body.moments[i].margin / margin, before.name).toBeCloseTo(1, 12)
       }
       expect(body.moments).toHaveLength(before.moments.length)
       expect(Math.min(...body.links.map(({ strengthN }: { strengthN: number }) => strengthN))).toBeCloseTo(before.weakest, 9)
-      expect(body.findings.map(({ id, severity }: { id: string; severity: string }) => `${severity} ${id}`)).toEqual(
-        before.findings,
-      )
+      const found = body.findings.map(({ id, severity }: { id: string; severity: string }) => `${severity} ${id}`)
+      expect(found.filter(notOfCast)).toEqual(before.findings.filter(notOfCast))
     }
   })
 

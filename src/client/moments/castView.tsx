@@ -6,13 +6,15 @@ import type { MomentView } from './momentView.ts'
 
 export const CAST_VIEW: MomentView<Cast> = {
   name: 'Cast',
-  rule: `Weakest link on the cast path over the peak pull: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is to be watched. A lead that breaks off can kill: clear the beach behind and ahead.`,
+  rule: `Each link over the pull of what flies beyond it, at the peak of the cast; the worst decides: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is to be watched. A lead that breaks off can kill: clear the beach behind and ahead.`,
   absent: 'Nothing is cast: the trace is lowered.',
-  figure: ({ peakN, figure }, { show }) => `peak ${show.computed('strength', peakN)}, weakest ${figure.value.toFixed(1)}× that`,
+  figure: ({ peakN, figure }, { show }) =>
+    `peak ${show.computed('strength', peakN)}, weakest ${figure.value.toFixed(1)}× its pull`,
   decides: ({ decides }, { nameOf }) => `decides: ${nameOf(decides)}`,
   inputs: {
     castStyle: 'style',
     massFlying: 'mass that flies',
+    bestCast: 'what the rod throws best',
     releaseSpeed: 'release speed',
     stroke: 'stroke',
     peakOverMean: 'peak over mean pull',
@@ -22,9 +24,12 @@ export const CAST_VIEW: MomentView<Cast> = {
     leaderLength: 'leader',
     leaderNeeded: 'leader needed to reach the reel',
     turnsOnSpool: 'turns of leader on the spool',
-    neededOfEveryLink: 'needed of every link',
     weakestLink: 'weakest link',
-    rangeInStillAir: 'range in still air',
+    massBeyond: 'flies beyond it',
+    pullOnWeakest: 'pull on it',
+    pullWhenLocked: 'peak if the line catches',
+    rangeAtLeast: 'flies at least',
+    rangeAtMost: 'and at most',
   },
   words: ({ catalogue }) => ({
     ...Object.fromEntries(
@@ -46,7 +51,7 @@ const BEGINS = {
 /** Whether the leader reaches the reel, what every link needs, and the weak link against the cast. */
 function CastWhy({ result: cast }: { result: Cast }) {
   const show = useShow()
-  const { beginsAt, leaderM, leaderNeededM, turnsOnSpool, neededN, ruleN, weakLink } = cast
+  const { beginsAt, leaderM, leaderNeededM, turnsOnSpool, neededN, ruleN, weakLink, lockedN, rangeM } = cast
   return (
     <div className="mb-3 grid gap-2 text-sm">
       <p>
@@ -57,8 +62,12 @@ function CastWhy({ result: cast }: { result: Cast }) {
             : `It ends ${show.computed('length', leaderNeededM - leaderM)} short of four turns on the reel.`)}
       </p>
       <p>
-        For this sinker every link needs <strong>{show.computed('strength', neededN)}</strong>; the shore angler’s rule of 10 lb
-        an ounce asks for a leader of {show.computed('strength', ruleN)}.
+        What bears all that flies needs <strong>{show.computed('strength', neededN)}</strong>, a branch its share; the shore
+        angler’s rule of 10 lb an ounce asks for a leader of {show.computed('strength', ruleN)}.
+      </p>
+      <p>
+        Should the line catch just after release, about {show.computed('strength', lockedN)} are on it. It flies some{' '}
+        {show.entered('length', rangeM.least)} to {show.entered('length', rangeM.most)} in still air.
       </p>
       {weakLink && (
         <p>

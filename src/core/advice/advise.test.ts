@@ -63,6 +63,7 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'cast-too-hard': {
     failing: () => fished(of(base('runningLedger'), set('sinker', { massKg: 0.15 })), { castStyle: 'offTheGround' }),
   },
+  'leader-under-rule': { failing: () => of(base('runningLedger'), set('leader', { strengthN: 30 * LB })) },
   'no-shock-leader': {
     failing: () => of(base('runningLedger', {}, braidOutfit(12)), (trace) => withLength(trace, 'leader', 2)),
   },

@@ -26,6 +26,7 @@ import { hookTiresBait } from './rules/hookTiresBait.ts'
 import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
 import { labelSanity } from './rules/labelSanity.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
+import { leaderUnderRule } from './rules/leaderUnderRule.ts'
 import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
 import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
@@ -72,6 +73,7 @@ const RULES: readonly Rule[] = [
   labelSanity,
   liftTooHeavy,
   lightNearBait,
+  leaderUnderRule,
   loopBreaksOnCast,
   lowerStopSlips,
   lowerWeightSlower,

@@ -62,7 +62,8 @@ test('on any trace, every remedy offered leaves it sound, fixes what it says, fa
 })
 
 test('a weak link stepped down that the cast would break is offered with its clip', () => {
-  const content = of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 60 * LB })(trace), 'sinker'))
+  const thick = of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 60 * LB })(trace), 'sinker'))
+  const content = fished(thick, { castStyle: 'offTheGround' })
   const finding = found(content, 'weak-link-not-weaker')[0]!
   const remedies = tryRemedies(finding, advised(content, judged(content)))
   expect(remedies[0]!.label).toMatch(/release clip/)

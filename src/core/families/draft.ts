@@ -8,7 +8,7 @@ import type { Trace } from '../documents/trace.ts'
 import { withClip } from '../edit/changes.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { judge } from '../moments/judge.ts'
-import { CAST_OVER_PEAK } from '../moments/thresholds.ts'
+import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { castLoad } from '../physics/cast/load.ts'
 import { flyingMassKg } from '../setup/masses.ts'
 import { mainLine } from '../setup/outfitLines.ts'
@@ -82,8 +82,13 @@ function startingLeaderN(order: Order): number {
   if (conditions.castStyle === 'none') return labelAtLeastN(ofMainN)
   const trace = expand(family, wishes, basisOf(order, ofMainN, ofMainN))
   const massKg = flyingMassKg({ trace, catalogue })
-  const { peakN } = castLoad({ massKg, ...catalogue.castStyles[conditions.castStyle], peakFactor: CAST_PEAK_FACTOR })
-  return labelAtLeastN(Math.max((CAST_MARGIN * peakN) / WET_AND_KNOTTED, ofMainN))
+  const { peakN, ruleN } = castLoad({ massKg, ...catalogue.castStyles[conditions.castStyle], peakFactor: CAST_PEAK_FACTOR })
+  // The shore angler’s rule is for a full cast, and for a leader that reaches the reel.
+  const reaches = trace.pieces.some((piece) => piece.role === 'leader' && piece.lengthM > outfit.rod.lengthM + conditions.dropM)
+  const byRuleN = reaches && conditions.castStyle !== 'lob' ? NEAR_THE_RULE * ruleN : 0
+  const labelN = labelAtLeastN(Math.max((CAST_MARGIN * peakN) / WET_AND_KNOTTED, ofMainN, byRuleN))
+  // As strong as the main line it would leave it to chance which of them goes.
+  return byRuleN > ofMainN && Math.abs(labelN / mainLine(outfit).strengthN - 1) < 0.01 ? nextLabelN(labelN, 1, 'lb') : labelN
 }
 
 /** The family with its weak link, if it has one, stepped down to what goes first on a snag, and clipped where a cast needs it. */

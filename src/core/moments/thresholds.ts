@@ -2,6 +2,8 @@
 
 /** Cast: weakest link over the peak pull. A cast is repeated hundreds of times on wet, worn line, with people near. */
 export const CAST_OVER_PEAK = { holds: 3, watch: 2 }
+/** Cast: share of the rule of 10 lb an ounce that is near enough to it: less than a step of the labels. Ours. */
+export const NEAR_THE_RULE = 0.9
 /** Run: drag over the ceiling up to which it is to be watched, and the survival at the peak under which it never holds. */
 export const WATCH_OVER_CEILING = 1.15
 export const SAFE_SURVIVAL = 0.98

@@ -43,6 +43,7 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
   const entriesOf = entryFinder(bearing)
   return (path) => {
     const entries = entriesOf(path)
+    if (entries.length === 0) return []
     const chain = strengthChain(entries.map(({ element }) => element))
     const links: Link[] = []
     for (const [i, { again, ref, kind, origin, variation }] of entries.entries()) {

@@ -156,7 +156,7 @@ function loadsOf(evaluation: Evaluation | undefined, path: JudgedPath | undefine
   return [
     ...(peakN === undefined ? [] : [{ name: 'peak in a run', forceN: peakN, tone: 'watch' as const }]),
     { name: 'drag as set', forceN: dragN, tone: 'tide' as const },
-    ...(cast && cast.end === path?.end.id ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
+    ...(cast && cast.carrier === path?.end.id ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
   ]
 }
 

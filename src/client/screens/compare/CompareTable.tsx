@@ -99,8 +99,9 @@ function rowsOf(show: Show): Row[] {
     { name: 'drag safe to', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.figure.value) : '–') },
     { name: 'line out', text: ({ setup }) => show.computed('length', setup.conditions.lineOutM) },
     {
-      name: 'range in still air',
-      text: (_, { moments: { cast } }) => (cast ? show.entered('length', Math.round(cast.rangeM)) : '–'),
+      name: 'flies',
+      text: (_, { moments: { cast } }) =>
+        cast ? `${show.entered('length', cast.rangeM.least)} to ${show.entered('length', cast.rangeM.most)}` : '–',
     },
     {
       name: 'a snag costs',

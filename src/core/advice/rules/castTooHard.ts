@@ -1,47 +1,32 @@
-import { CAST_STYLE_IDS } from '../../catalogue/ids.ts'
-import { nextLabelN } from '../../catalogue/labels.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
-import { isLine, lineById, parentId } from '../../documents/pieces.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
-import type { Judged, Remedy, Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
-import { called, ownPiece, restrung } from '../remedies.ts'
+import { gentlerCast, overPull, shortLinks, stouterLines } from '../castRemedies.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say, strength } from '../phrase.ts'
+import { called } from '../remedies.ts'
 
-const STYLES = CAST_STYLE_IDS.filter((style) => style !== 'none')
-
-/** A style of cast that pulls less, gentlest last. */
-export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remedy[] {
-  if (conditions.castStyle === 'none') return []
-  return STYLES.slice(0, STYLES.indexOf(conditions.castStyle))
-    .toReversed()
-    .map((castStyle) => ({
-      label: `cast it gentler: ${catalogue.castStyles[castStyle].name}`,
-      make: () => ({ conditions: { ...conditions, castStyle } }),
-    }))
-}
-
-/** The weakest link on the cast path is under three times the peak. */
+/** A link of the trace bears less than three times what the cast puts on it. */
 export const castTooHard: Rule = {
   id: 'cast-too-hard',
   check: (judged) => {
     const {
       moments: { cast },
-      setup,
+      setup: { trace, catalogue },
     } = judged
-    if (!cast || cast.verdict === 'holds' || cast.beginsAt === 'main') return []
-    const piece = ownPiece(judged, pieceIdOf(cast.decides))
-    const line = piece && (isLine(piece) ? piece : lineById(setup.trace, parentId(piece.attach)))
+    const short = cast ? shortLinks(cast).filter(({ ref }) => ref.at !== 'wound' && ref.at !== 'woundJoint') : []
+    const [first, ...rest] = short
+    if (!cast || !first) return []
+    const weakest = rest.reduce((worst, link) => (overPull(link) < overPull(worst) ? link : worst), first)
+    const times = overPull(weakest)
+    const piece = trace.pieces.find(({ id }) => id === pieceIdOf(weakest.ref))
+    const name = piece ? called(trace, piece.id) : 'the release clip'
+    const what = weakest.ref.at === 'joint' ? `The joint of ${name}` : `${name[0]!.toUpperCase()}${name.slice(1)}`
     return [
       {
-        severity: cast.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`The cast peaks at ${strength(cast.peakN)}; the weakest link bears ${cast.figure.value.toFixed(1)} times that, and ${CAST_OVER_PEAK.holds} are wanted.`,
-        figure: CAST_OVER_PEAK.holds / cast.figure.value,
-        remedies: [
-          ...(line
-            ? [restrung(judged, line, nextLabelN(line.strengthN, 1, 'lb'), `step ${called(setup.trace, line.id)} up a label`)]
-            : []),
-          ...gentlerCast(judged),
-        ],
+        severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
+        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[judged.setup.conditions.castStyle as keyof typeof catalogue.castStyles].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.`,
+        figure: CAST_OVER_PEAK.holds / times,
+        remedies: [...stouterLines(judged, cast), ...gentlerCast(judged)],
       },
     ]
   },

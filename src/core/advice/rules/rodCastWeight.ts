@@ -8,7 +8,7 @@ export const rodCastWeight: Rule = {
   check: ({ moments: { cast }, setup: { trace, outfit } }) => {
     const most = outfit.rod.castHighKg
     if (!cast || most === undefined || cast.massKg <= most) return []
-    const sinker = trace.pieces.find(({ id, role }) => id === cast.end && role === 'sinker')
+    const sinker = trace.pieces.find(({ id, role }) => id === cast.carrier && role === 'sinker')
     const left = sinker?.role === 'sinker' ? sinker.massKg - (cast.massKg - most) : 0
     return [
       {
@@ -23,7 +23,7 @@ export const rodCastWeight: Rule = {
                   make: () => ({
                     trace: withPiece(
                       trace,
-                      cast.end,
+                      cast.carrier,
                       (old) => ({ ...old, massKg: Math.floor(left * 1000) / 1000 }) as typeof old,
                     ),
                   }),

@@ -1,10 +1,10 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { withClip } from '../../edit/changes.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { gentlerCast } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
-import { gentlerCast } from './castTooHard.ts'
 
 /** A weak link that the cast breaks, and no clip carries past. */
 export const weakLinkTooThinToCast: Rule = {
@@ -25,7 +25,7 @@ export const weakLinkTooThinToCast: Rule = {
         remedies: [
           {
             label: 'add a release clip that carries the cast',
-            make: () => ({ trace: withClip(setup.trace, cast.end, labelAtLeastN(4 * cast.peakN)) }),
+            make: () => ({ trace: withClip(setup.trace, cast.carrier, labelAtLeastN(4 * cast.peakN)) }),
           },
           ...gentlerCast(judged),
         ],

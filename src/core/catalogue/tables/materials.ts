@@ -4,6 +4,8 @@ export type MaterialItem = {
   stressPa: number
   sanePa: number
   wetCondition: number
+  /** How stiff it is as fished: wet nylon, braid on its stated diameter. */
+  modulusPa: number
   unitsPerMetre: number
 }
 
@@ -13,12 +15,60 @@ export type MaterialItem = {
  * label or a diameter is optimistic; `wetCondition` is the share of strength left when wet.
  */
 export const MATERIALS = {
-  mono: { name: 'mono', densityKgperM3: 1140, stressPa: 0.57e9, sanePa: 1.2e9, wetCondition: 0.9, unitsPerMetre: 0.05 },
-  fluoro: { name: 'fluoro', densityKgperM3: 1780, stressPa: 0.54e9, sanePa: 1.2e9, wetCondition: 1, unitsPerMetre: 0.35 },
-  braid: { name: 'braid', densityKgperM3: 970, stressPa: 2.3e9, sanePa: 4e9, wetCondition: 1, unitsPerMetre: 0.1 },
-  wire: { name: 'wire', densityKgperM3: 7900, stressPa: 1.95e9, sanePa: 2.5e9, wetCondition: 1, unitsPerMetre: 0.9 },
-  cable: { name: 'cable', densityKgperM3: 7900, stressPa: 1.1e9, sanePa: 2e9, wetCondition: 1, unitsPerMetre: 1.4 },
-  cord: { name: 'cord', densityKgperM3: 1380, stressPa: 0.4e9, sanePa: 1e9, wetCondition: 1, unitsPerMetre: 0.15 },
+  mono: {
+    name: 'mono',
+    densityKgperM3: 1140,
+    stressPa: 0.57e9,
+    sanePa: 1.2e9,
+    wetCondition: 0.9,
+    modulusPa: 2.2e9,
+    unitsPerMetre: 0.05,
+  },
+  fluoro: {
+    name: 'fluoro',
+    densityKgperM3: 1780,
+    stressPa: 0.54e9,
+    sanePa: 1.2e9,
+    wetCondition: 1,
+    modulusPa: 2.5e9,
+    unitsPerMetre: 0.35,
+  },
+  braid: {
+    name: 'braid',
+    densityKgperM3: 970,
+    stressPa: 2.3e9,
+    sanePa: 4e9,
+    wetCondition: 1,
+    modulusPa: 30e9,
+    unitsPerMetre: 0.1,
+  },
+  wire: {
+    name: 'wire',
+    densityKgperM3: 7900,
+    stressPa: 1.95e9,
+    sanePa: 2.5e9,
+    wetCondition: 1,
+    modulusPa: 190e9,
+    unitsPerMetre: 0.9,
+  },
+  cable: {
+    name: 'cable',
+    densityKgperM3: 7900,
+    stressPa: 1.1e9,
+    sanePa: 2e9,
+    wetCondition: 1,
+    modulusPa: 100e9,
+    unitsPerMetre: 1.4,
+  },
+  cord: {
+    name: 'cord',
+    densityKgperM3: 1380,
+    stressPa: 0.4e9,
+    sanePa: 1e9,
+    wetCondition: 1,
+    modulusPa: 6e9,
+    unitsPerMetre: 0.15,
+  },
 } as const satisfies Record<string, MaterialItem>
 
 /** Single-strand wire by number: diameter (mm) and strength (lb) as printed. Nominal. */

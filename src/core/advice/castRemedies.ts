@@ -1,0 +1,99 @@
+import { CAST_STYLE_IDS } from '../catalogue/ids.ts'
+import { labelAtLeastN } from '../catalogue/labels.ts'
+import { pieceIdOf, woundRef } from '../documents/linkRef.ts'
+import { isLine, lineById, parentId } from '../documents/pieces.ts'
+import type { LinePiece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { addPart } from '../edit/addPart.ts'
+import { withLength, withPiece } from '../edit/changes.ts'
+import { placesAt } from '../edit/places.ts'
+import type { Cast, LoadedLink } from '../moments/cast.ts'
+import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
+import type { Judged, Remedy } from './finding.ts'
+import { called, ownPiece } from './remedies.ts'
+
+const STYLES = CAST_STYLE_IDS.filter((style) => style !== 'none')
+/** What a wet knot keeps of a leader, on the safe side. */
+const KNOTTED = 0.7
+/** A little over what holds. */
+const SPARE = 1.02
+
+/** How many times a link bears the pull on it. */
+export const overPull = ({ strengthN, loadN }: LoadedLink): number => strengthN / loadN
+
+/** The links that bear less than three times the pull on them. */
+export const shortLinks = ({ links }: Cast): LoadedLink[] => links.filter((link) => overPull(link) < CAST_OVER_PEAK.holds)
+
+/** A style of cast that pulls less, gentlest last. */
+export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remedy[] {
+  if (conditions.castStyle === 'none') return []
+  return STYLES.slice(0, STYLES.indexOf(conditions.castStyle))
+    .toReversed()
+    .map((castStyle) => ({
+      label: `cast it gentler: ${catalogue.castStyles[castStyle].name}`,
+      make: () => ({ conditions: { ...conditions, castStyle } }),
+    }))
+}
+
+/** Every line of the trace that falls short, itself or by a knot in it, at the label that bears its part of the cast. */
+export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
+  const { trace } = judged.setup
+  const wanted = new Map<LinePiece, number>()
+  for (const link of shortLinks(cast)) {
+    const line = lineOf(judged, link)
+    if (!line) continue
+    const neededN = (SPARE * line.strengthN * CAST_OVER_PEAK.holds) / overPull(link)
+    wanted.set(line, Math.max(wanted.get(line) ?? 0, labelAtLeastN(neededN)))
+  }
+  if (wanted.size === 0) return []
+  const names = [...wanted.keys()].map(({ id }) => called(trace, id))
+  return [
+    {
+      label: `step ${listed(names)} up to ${wanted.size === 1 ? 'a label that bears' : 'labels that bear'} the cast`,
+      make: () => ({
+        trace: [...wanted].reduce((made, [{ id }, strengthN]) => withStrength(made, id, () => strengthN), trace),
+      }),
+    },
+  ]
+}
+
+/** A line of another strength, and of the diameter that goes with it. */
+const withStrength = (trace: Trace, id: string, change: (oldN: number) => number): Trace =>
+  withPiece(trace, id, (piece) => {
+    if (!isLine(piece)) return piece
+    const { diameterM: _old, ...line } = piece
+    return { ...line, strengthN: change(line.strengthN) }
+  })
+
+/** The line that a link is, or the line of the trace that its strength is a share of. */
+function lineOf(judged: Judged, { ref, governedBy }: LoadedLink): LinePiece | undefined {
+  const piece = ownPiece(judged, pieceIdOf(ref))
+  if (!piece) return undefined
+  if (isLine(piece) && (ref.at === 'piece' || governedBy === 'below')) return piece
+  return ref.at === 'joint' ? lineById(judged.setup.trace, parentId(piece.attach)) : undefined
+}
+
+const listed = (names: readonly string[]): string =>
+  names.length < 3 ? names.join(' and ') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+
+/** A leader that reaches the reel and bears the cast by the model and by the shore angler’s rule. */
+export function shockLeader({ setup }: Judged, cast: Cast): Remedy {
+  const { trace } = setup
+  const lengthM = Math.ceil(cast.leaderNeededM * 2) / 2
+  const strengthN = labelAtLeastN(Math.max(NEAR_THE_RULE * cast.ruleN, cast.neededN / KNOTTED))
+  const stout = (made: Trace, id: string) => withStrength(withLength(made, id, lengthM), id, (old) => Math.max(old, strengthN))
+  const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+  if (leader)
+    return {
+      label: 'make the leader long and strong enough: it reaches the reel and bears the cast',
+      make: () => ({ trace: stout(trace, leader.id) }),
+    }
+  return {
+    label: 'add a shock leader that reaches the reel and bears the cast',
+    make: () => {
+      const [place] = placesAt(trace, woundRef('main'))
+      const added = place && addPart(setup, place, 'leader')
+      return added?.ok ? { trace: stout(added.trace, added.chosen) } : undefined
+    },
+  }
+}

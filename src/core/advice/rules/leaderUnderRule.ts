@@ -1,0 +1,49 @@
+import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { isLine, parentId } from '../../documents/pieces.ts'
+import { OUTFIT } from '../../documents/vocabulary.ts'
+import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
+import { freeLine, mainLine } from '../../setup/outfitLines.ts'
+import { gentlerCast, shockLeader } from '../castRemedies.ts'
+import type { Rule } from '../finding.ts'
+import { mass, say, strength } from '../phrase.ts'
+import { restrung } from '../remedies.ts'
+
+/** Share of the rule’s strength under which a full cast is no matter of taste. Ours. */
+const FAR_UNDER = 0.75
+
+/** The shore angler’s rule of 10 lb an ounce, against what takes the cast. */
+export const leaderUnderRule: Rule = {
+  id: 'leader-under-rule',
+  check: (judged) => {
+    const {
+      moments: { cast },
+      setup: { trace, outfit, conditions },
+    } = judged
+    // A lob is no full cast: nobody goes by the rule for it.
+    if (!cast || conditions.castStyle === 'lob') return []
+    const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+    const onLeader = cast.beginsAt === 'leader' && leader !== undefined
+    const takes = onLeader ? leader : cast.beginsAt === 'topShot' ? freeLine(outfit) : mainLine(outfit)
+    const share = takes.strengthN / cast.ruleN
+    if (share >= NEAR_THE_RULE) return []
+    const name = onLeader ? 'leader' : cast.beginsAt === 'topShot' ? 'top shot' : 'main line'
+    return [
+      {
+        severity: share < FAR_UNDER ? 'caution' : 'note',
+        why: say`The rule of 10 lb an ounce asks for ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes it is ${strength(takes.strengthN)}. By the model it needs ${strength(cast.neededN)}.`,
+        figure: 1 / share,
+        remedies: [
+          onLeader
+            ? restrung(
+                judged,
+                leader,
+                labelAtLeastN(NEAR_THE_RULE * cast.ruleN),
+                'a leader of the strength that the rule asks for',
+              )
+            : shockLeader(judged, cast),
+          ...gentlerCast(judged).slice(-1),
+        ],
+      },
+    ]
+  },
+}

@@ -1,0 +1,26 @@
+import type { Piece } from '../documents/trace.ts'
+import type { Catalogue } from './catalogue.ts'
+import { sinkerDragAreaM2 } from './sinkers.ts'
+
+/** Drag area in flight, m² per kg to the two thirds: a blunt body of about water’s density, and a float, a third as dense. Nominal. */
+const BLUNT_AREA_PER_MASS = 0.006
+const FLOAT_AREA_PER_MASS = 0.0125
+/** What a bait that is clipped down behind the sinker has left of its drag streaming. Nominal, ours. */
+const CLIPPED_SHARE = 0.4
+
+/** Drag coefficient times area of a piece in flight, m²; `clipped` for a bait that a clip holds down. */
+export function flightAreaM2(catalogue: Catalogue, piece: Piece, clipped: boolean): number {
+  switch (piece.role) {
+    case 'sinker':
+      return sinkerDragAreaM2(catalogue, piece.shape, piece.massKg)
+    case 'bait':
+      return catalogue.baits[piece.bait].flightM2 * (clipped ? CLIPPED_SHARE : 1)
+    case 'lure':
+    case 'light':
+      return BLUNT_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2
+    case 'float':
+      return FLOAT_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2
+    default:
+      return 0
+  }
+}

@@ -1,0 +1,23 @@
+import type { Outfit } from '../documents/outfit.ts'
+
+type Rod = Outfit['rod']
+
+/** Mass that a rod rated for 100 N of line throws best, and how it grows with the rating. Nominal, ours: from light spinning to surf rods. */
+const BEST_AT_100_N_KG = 0.15
+const GROWTH = 2
+/** A rod bent to its length's third bears about a third of the line it is rated for. Nominal, ours. */
+const BENT = { shareOfLength: 1 / 3, shareOfRating: 1 / 3 }
+
+const middleRatingN = ({ ratingLowN, ratingHighN }: Rod) => Math.sqrt(ratingLowN * ratingHighN)
+
+/** The mass a rod throws best, kg: the geometric mean of its casting rating, or, without one, estimated from its line rating. */
+export function bestCast(rod: Rod): { massKg: number; origin: 'document' | 'nominal' } {
+  const { castLowKg, castHighKg } = rod
+  if (castLowKg !== undefined && castHighKg !== undefined)
+    return { massKg: Math.sqrt(castLowKg * castHighKg), origin: 'document' }
+  return { massKg: BEST_AT_100_N_KG * (middleRatingN(rod) / 100) ** GROWTH, origin: 'nominal' }
+}
+
+/** Stiffness of a rod at its tip, N/m, estimated from its line rating and length. */
+export const rodStiffnessNperM = (rod: Rod): number =>
+  (BENT.shareOfRating * middleRatingN(rod)) / (BENT.shareOfLength * rod.lengthM)
