@@ -20,6 +20,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   depthM: 'depth',
   streamMperS: 'stream',
   distanceM: 'distance',
+  scope: 'scope',
   driftMperS: 'drift',
 }
 

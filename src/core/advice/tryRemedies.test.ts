@@ -5,6 +5,7 @@ import { advised, base, fished, found, judged, of, outfit, ruleSet, set, usual }
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { defaultWater } from '../documents/water.ts'
 import { withoutClip } from '../edit/changes.ts'
 import { resultsOf } from '../moments/judge.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
@@ -79,4 +80,14 @@ test('a finding set aside stays away with its reason, and comes back when its fi
   expect(found(fished(aside, { dragN: 17 * LB }), 'drag-over-ceiling')[0]?.aside).toBe('only over clean sand')
   expect(found(fished(aside, { dragN: 19 * LB }), 'drag-over-ceiling')[0]!.aside).toBeUndefined()
   expect(takenUp(aside.trace, finding!.id)).toEqual(content.trace)
+})
+
+test('a lead too light from the shore: more line first, then wires, then a shorter cast, before more lead', () => {
+  const water = { ...defaultWater(catalogue, 'shore'), streamMperS: 1.2, distanceM: 100 }
+  const content = fished(of(base('runningLedger'), set('sinker', { shape: 'bomb', massKg: 0.12 })), { water })
+  const labels = tryRemedies(found(content, 'sinker-too-light')[0]!, advised(content, judged(content))).map(({ label }) => label)
+  expect(labels).toContain('a wired lead of the same weight')
+  const order = ['let out more line', 'a wired lead', 'cast it shorter', 'take the weight', 'towards slack']
+  const places = labels.map((label) => order.findIndex((start) => label.includes(start)))
+  expect(places).toEqual(places.toSorted())
 })

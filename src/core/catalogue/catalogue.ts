@@ -15,7 +15,7 @@ import { CAST_STYLES } from './tables/castStyles.ts'
 import { CONNECTIONS, type Connection } from './tables/connections.ts'
 import { UNIT_COSTS } from './tables/costs.ts'
 import { DRAG_SCHOOLS } from './tables/dragSchools.ts'
-import { BEDS, GRIP, GRIP_SPREAD, HOLD_KINDS } from './tables/grip.ts'
+import { BEDS, BREAK_OUT_N, GRIP, GRIP_SPREAD, HOLD_KINDS } from './tables/grip.ts'
 import { HARDWARE, type HardwareItem } from './tables/hardware.ts'
 import { HOOK_PATTERNS, HOOK_SIZES, HOOK_STEPS } from './tables/hooks.ts'
 import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
@@ -50,6 +50,8 @@ export type Catalogue = {
     kinds: Readonly<Record<HoldKind, string>>
     medians: Readonly<Record<HoldKind, Readonly<Record<Bed, number>>>>
     spreads: Readonly<Record<HoldKind, number>>
+    /** What the wires of a wired lead bear along the bed, N. */
+    breakOutN: Readonly<Record<Bed, number>>
   }
   methods: Readonly<Record<Method, { name: string; scope: number; reserve: number }>>
   dragSchools: readonly { name: string; share: number }[]
@@ -68,7 +70,7 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   baits: BAITS,
   castStyles: CAST_STYLES,
   beds: BEDS,
-  grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD },
+  grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD, breakOutN: BREAK_OUT_N },
   methods: METHODS,
   dragSchools: DRAG_SCHOOLS,
   unitCosts: UNIT_COSTS,

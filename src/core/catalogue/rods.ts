@@ -1,6 +1,11 @@
-import type { Outfit } from '../documents/outfit.ts'
-
-type Rod = Outfit['rod']
+type Rod = {
+  lengthM: number
+  /** Of the line it is rated for. */
+  ratingLowN: number
+  ratingHighN: number
+  castLowKg?: number | undefined
+  castHighKg?: number | undefined
+}
 
 /** Mass that a rod rated for 100 N of line throws best, and how it grows with the rating. Nominal, ours: from light spinning to surf rods. */
 const BEST_AT_100_N_KG = 0.15
@@ -21,3 +26,9 @@ export function bestCast(rod: Rod): { massKg: number; origin: 'document' | 'nomi
 /** Stiffness of a rod at its tip, N/m, estimated from its line rating and length. */
 export const rodStiffnessNperM = (rod: Rod): number =>
   (BENT.shareOfRating * middleRatingN(rod)) / (BENT.shareOfLength * rod.lengthM)
+
+/** Share of its length that a rod in its rest holds its tip up by. Nominal. */
+const IN_ITS_REST = 0.9
+
+/** Height of the tip of a rod in its rest over the angler’s feet, m. */
+export const tipOverFeetM = (rod: Rod): number => IN_ITS_REST * rod.lengthM

@@ -9,7 +9,7 @@ import { defaultWater, type Water } from '../documents/water.ts'
 import { withPiece } from '../edit/changes.ts'
 import { FAMILIES } from '../families/families.ts'
 import { waterHangMass } from '../physics/water/hangMass.ts'
-import { waterShoreHold } from '../physics/water/shoreHold.ts'
+import { waterShoreLine } from '../physics/water/shoreLine.ts'
 
 const outfit = braidOutfit(50)
 const ledger = draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' })
@@ -79,12 +79,17 @@ describe('settle', () => {
     const shore = { ...defaultWater(catalogue, 'shore'), distanceM: 90, streamMperS: 0.3 }
     const { neededKg } = settleIn(shore, 0.15)!
     // A pear or bomb on sand grips 0.5 of its weight in water.
-    const expected = waterShoreHold({
+    const expected = waterShoreLine({
       lineDiameterM: lineDiameterM(catalogue, outfit.wound.at(-1)!),
-      currentMperS: 0.3,
+      lineDensityKgperM3: 970,
+      surfaceCurrentMperS: 0.3,
+      depthM: 5,
       spanM: 90,
-      scope: 1.05,
+      tipHeightM: 0.9 * outfit.rod.lengthM,
+      scope: 1.15,
+      profileExponent: 1 / 7,
       grip: 0.5,
+      breakOutN: 0,
       sinkerDensityKgperM3: 11340,
       baitDragAreaM2: 0.0008,
     }).sinkerMassKg
@@ -127,7 +132,10 @@ describe('settle', () => {
     const { findings } = evaluated(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS: 0.8 } })
     const finding = findings.find(({ rule }) => rule === 'sinker-too-light')!
     expect(JSON.stringify(finding.why)).toContain('Free-lined')
-    expect(finding.remedies.map(({ label }) => label)).toEqual(['fish it towards slack water: half the stream'])
+    expect(finding.remedies.map(({ label }) => label)).toEqual([
+      'let out more line: a third more than the depth',
+      'fish it towards slack water: half the stream',
+    ])
   })
 
   test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {

@@ -40,6 +40,7 @@ export const SETTLE: MomentKind<Settle> = {
     { of: 'water', field: 'depthM', quantity: 'length' },
     { of: 'water', field: 'streamMperS', quantity: 'speed' },
     { of: 'water', field: 'distanceM', quantity: 'length' },
+    { of: 'water', field: 'scope', quantity: 'ratio' },
     { of: 'water', field: 'driftMperS', quantity: 'speed' },
   ],
 }
@@ -59,7 +60,7 @@ function judgeSettle(setup: PreparedSetup): Settle | undefined {
   const grip = nominalGrip(settling)
   const neededKg = 'kgFor' in minimum ? minimum.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
-  const holdsTo = holdsToMperS(settling, minimum, grip, reserve)
+  const holdsTo = holdsToMperS(settling, grip, reserve)
   const sinkS = sinkTimeS(settling)
   const falling = sinkOrder(setup)
   return {
@@ -144,7 +145,11 @@ function holdRequest(settling: Settling, from: CalculationRequest['from']): Calc
   const grip = nominalGrip(settling)
   switch (settling.water.method) {
     case 'shore':
-      return { calculation: 'water.shoreHold', input: shoreInput(settling, grip), from }
+      return {
+        calculation: 'water.shoreLine',
+        input: shoreInput(settling, grip),
+        from: { breakOutN: 'nominal', tipHeightM: 'computed', ...from },
+      }
     case 'uptide':
       return { calculation: 'water.uptideHold', input: uptideInput(settling, grip), from }
     default:

@@ -3,6 +3,8 @@ import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { HOUR_MS, MARK, tideOfDay } from '../../../tests/fixtures/tides.ts'
+import { holdKindOf } from '../catalogue/grip.ts'
+import type { HoldKind } from '../catalogue/ids.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { learnedHolding } from '../learning/markLessons.ts'
 import { minimumSinker } from '../setup/settling/minimumSinker.ts'
@@ -22,11 +24,11 @@ describe('what must be on', () => {
   test('is the least at the mark’s grip, and its reserve over it', () => {
     const shore = { ...MARK, method: 'shore' as const, scope: 1.05, distanceM: 70 }
     const settling = settledOn(ledger, { ...water, method: 'shore', scope: 1.05, distanceM: 70 }, undefined)!
-    const least = minimumSinker(settling) as { kgFor: (grip: number) => number }
+    const least = minimumSinker(settling) as { kgFor: (grip: number, kind: HoldKind) => number }
     const { gripOf, reserve } = learnedHolding(catalogue, shore, [])
     for (const shape of ['bomb', 'gripWire'] as const) {
       const wanted = wantedAt(learnedHolding(catalogue, shore, []))(settling)(shape) as { neededKg: number; wantedKg: number }
-      expect(wanted.neededKg).toBeCloseTo(least.kgFor(gripOf(shape)), 9)
+      expect(wanted.neededKg).toBeCloseTo(least.kgFor(gripOf(shape), holdKindOf(shape)), 9)
       expect(wanted.wantedKg / wanted.neededKg).toBeCloseTo(reserve, 9)
     }
   })

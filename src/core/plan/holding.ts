@@ -1,3 +1,4 @@
+import { holdKindOf } from '../catalogue/grip.ts'
 import type { SinkerShape } from '../catalogue/ids.ts'
 import type { LearnedHolding } from '../learning/markLessons.ts'
 import { minimumSinker } from '../setup/settling/minimumSinker.ts'
@@ -12,7 +13,7 @@ export function wantedAt({ gripOf, reserve }: LearnedHolding): (settling: Settli
     const minimum = minimumSinker(settling)
     if ('trouble' in minimum) return () => ({ trouble: minimum.trouble })
     return (shape) => {
-      const neededKg = minimum.kgFor(gripOf(shape))
+      const neededKg = minimum.kgFor(gripOf(shape), holdKindOf(shape))
       return { neededKg, wantedKg: neededKg * reserve }
     }
   }

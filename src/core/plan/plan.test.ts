@@ -185,7 +185,7 @@ describe('the plan of a day', () => {
   })
 
   test('from the shore a wired grip serves with less than a bomb; what was learned at the mark counts', () => {
-    const shore = { ...MARK, method: 'shore' as const, scope: 1.05, distanceM: 70 }
+    const shore = { ...MARK, method: 'shore' as const, scope: 1.05, distanceM: 150 }
     const mixed: Owned[] = [
       { shape: 'bomb', massKg: 0.15 },
       { shape: 'gripWire', massKg: 0.151 },

@@ -1,5 +1,8 @@
+import { holdKindOf } from '../../catalogue/grip.ts'
 import { pieceById } from '../../documents/pieces.ts'
+import type { Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
+import type { Settle } from '../../moments/settle.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -25,6 +28,28 @@ export const sinkerTooLight: Rule = {
               : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold at the stream’s peak: ${mass(wantedKg)} are wanted, the reserve included.`,
         figure: wantedKg === undefined ? 1e6 : wantedKg / weight.massKg,
         remedies: [
+          ...otherLine(water).map(({ label, more }) => ({
+            label,
+            make: () => ({ conditions: { ...conditions, water: { ...water, ...more } } }),
+          })),
+          ...(isWirable(settle)
+            ? [
+                {
+                  label: 'a wired lead of the same weight',
+                  make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, shape: 'gripWire' }) as typeof old) }),
+                },
+              ]
+            : []),
+          ...(water.method === 'shore'
+            ? [
+                {
+                  label: 'cast it shorter: two thirds of the way',
+                  make: () => ({
+                    conditions: { ...conditions, water: { ...water, distanceM: Math.round((2 * water.distanceM) / 3) } },
+                  }),
+                },
+              ]
+            : []),
           ...(roundKg !== undefined && roundKg <= 5 && !freeLine
             ? [
                 {
@@ -44,3 +69,20 @@ export const sinkerTooLight: Rule = {
     ]
   },
 }
+
+/** Past this more line out gains little: the bow from the shore, and the practical end of the scope from a boat. */
+const MOST_BOW = 1.3
+
+/** More line let out: what is tried first, because it costs nothing. */
+function otherLine(water: Water): { label: string; more: Partial<Water> }[] {
+  if (water.scope >= MOST_BOW || water.method === 'uptide') return []
+  const label =
+    water.method === 'shore'
+      ? 'let out more line with the stream: a third more than the straight way'
+      : 'let out more line: a third more than the depth'
+  return [{ label, more: { scope: MOST_BOW } }]
+}
+
+/** Wires help a sinker that lies on a bed they dig into. */
+const isWirable = ({ settling: { weight, water }, end }: Settle): boolean =>
+  water.method === 'shore' && water.bed !== 'rock' && weight.id === end && holdKindOf(weight.shape) !== 'wired'

@@ -18,3 +18,6 @@ export const GRIP = {
 
 /** Spread of the grip from mark to mark, as the standard deviation of its logarithm. Nominal, ours; wires are the least sure. */
 export const GRIP_SPREAD = { plain: 0.3, flat: 0.3, wired: 0.5 } as const
+
+/** What the wires of a wired lead bear along the bed, N, whatever it weighs; its body grips like plain lead. Nominal. */
+export const BREAK_OUT_N = { sand: 15, shingle: 8, mud: 18, rock: 0 } as const

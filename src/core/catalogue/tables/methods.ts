@@ -3,5 +3,5 @@ export const METHODS = {
   anchor: { name: 'at anchor, down-tide', scope: 1.2, reserve: 1.2 },
   uptide: { name: 'at anchor, cast up-tide', scope: 1.15, reserve: 2.5 },
   drift: { name: 'adrift', scope: 1.2, reserve: 1.2 },
-  shore: { name: 'out from the shore', scope: 1.05, reserve: 1.5 },
+  shore: { name: 'out from the shore', scope: 1.15, reserve: 1.5 },
 } as const

@@ -28,8 +28,8 @@ export type ShoreLineInput = {
 }
 /** What line and bait do to the sinker, along the bed and up; the pull at the rod tip; how far the line bows down-current. */
 export type ShoreLine = { pullN: number; liftN: number; rodPullN: number; bowM: number; sinkerMassKg: number }
-/** A point of the line: x down-current, y towards the rod, z up. */
-export type ShorePoint = { x: number; y: number; z: number }
+/** A point of the line: how far along, where (x down-current, y towards the rod, z up), and the pull of what is beyond it, N. */
+export type ShorePoint = { s: number; x: number; y: number; z: number; tx: number; ty: number; tz: number }
 
 /** Error allowed in a step, over the slack in the line: what a pull is worth hangs on how well the slack is known. */
 const TOLERANCE = 2e-5
@@ -102,7 +102,7 @@ function shotOf(input: ShoreLineInput, rho: number): Shoot {
     const { across, along, up } = pullOf(pull)
     state.set([0, 0, 0, across, along, up])
     const bow = new Bow(state)
-    const onState = onPoint && ((_s: number, y: Float64Array) => bow.pass(y, onPoint))
+    const onState = onPoint && ((s: number, y: Float64Array) => bow.pass(s, y, onPoint))
     const stop = {
       sM: lineM,
       tolerance: TOLERANCE * (scope - 1),
@@ -112,7 +112,7 @@ function shotOf(input: ShoreLineInput, rho: number): Shoot {
       mostSteps: MOST_ALONG,
       onState,
     }
-    onPoint?.({ x: 0, y: 0, z: 0 })
+    onPoint?.(pointAt(0, state))
     let { s, end } = followState(slope, 0, state, { ...stop, zM: Math.min(BED_LAYER_M, depthM) })
     // The stream's profile has a kink there.
     if (end === 'height' && depthM > BED_LAYER_M) {
@@ -182,7 +182,7 @@ class Bow {
     this.slopeX = slopeX(start)
   }
 
-  pass(state: Float64Array, onPoint: (point: ShorePoint) => void): void {
+  pass(s: number, state: Float64Array, onPoint: (point: ShorePoint) => void): void {
     const [x, y, z] = [state[0]!, state[1]!, state[2]!]
     const next = slopeX(state)
     this.farthestM = Math.max(this.farthestM, x)
@@ -197,8 +197,13 @@ class Bow {
       if (t > 0 && t < 1) this.farthestM = Math.max(this.farthestM, this.x + t * (a + t * (q / 2 + (t * p) / 3)))
     }
     ;[this.x, this.y, this.z, this.slopeX] = [x, y, z, next]
-    onPoint({ x, y, z })
+    onPoint(pointAt(s, state))
   }
+}
+
+const pointAt = (s: number, state: Float64Array): ShorePoint => {
+  const [x, y, z, tx, ty, tz] = state as unknown as [number, number, number, number, number, number]
+  return { s, x, y, z, tx, ty, tz }
 }
 
 const slopeX = (state: Float64Array) => state[3]! / Math.hypot(state[3]!, state[4]!, state[5]!)

@@ -4,7 +4,7 @@ import { BED_LAYER_M, powerProfile } from '../../physics/water/current.ts'
 import { waterLine } from '../../physics/water/line.ts'
 import type { LinePoint } from '../../physics/water/lineInWater.ts'
 import { pushN } from '../../physics/water/push.ts'
-import { sinhOverRoot, waterShoreHold } from '../../physics/water/shoreHold.ts'
+import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
 import { LINE_TOLERANCE, UPTIDE_TOLERANCE } from './minimumSinker.ts'
@@ -96,30 +96,26 @@ function uptide(settling: Settling): LineShape {
 
 function bowed(settling: Settling): LineShape {
   const input = shoreInput(settling, 1)
-  const { lineTensionN, endAngleDeg, bowM } = waterShoreHold(input)
+  const points: LinePoint[] = []
+  const lineOutM = input.scope * Math.hypot(input.spanM, input.depthM + input.tipHeightM)
+  // From above, from the rod to the sinker: the other way round from how it is solved.
+  const { bowM, pullN } = waterShoreLine(input, ({ s, x, y, tx, ty, tz }) => {
+    const pull = Math.hypot(tx, ty, tz)
+    points.unshift({ s: lineOutM - s, x: input.spanM - y, z: x, tx: ty / pull, tz: -tx / pull })
+  })
+  const nearBed = powerProfile(input.surfaceCurrentMperS, input.depthM, input.profileExponent)(BED_LAYER_M)
+  const baitN = pushN(input.baitDragAreaM2, nearBed, SEA_WATER_KG_PER_M3)
+  const rod = points[0]!
   return {
     view: 'above',
-    points: catenary(input.spanM, input.scope, lineTensionN),
-    lineOutM: input.spanM * input.scope,
+    points,
+    lineOutM,
     scope: input.scope,
     setbackM: bowM,
-    angleDeg: endAngleDeg,
+    angleDeg: (Math.atan2(Math.abs(rod.tz), rod.tx) * 180) / Math.PI,
     shares: [
-      { id: 'bait', forceN: pushN(input.baitDragAreaM2, input.currentMperS, SEA_WATER_KG_PER_M3) },
-      { id: 'line', forceN: lineTensionN * Math.sin((endAngleDeg * Math.PI) / 180) },
+      { id: 'bait', forceN: baitN },
+      { id: 'line', forceN: Math.max(0, pullN - baitN) },
     ],
   }
-}
-
-const BOW_POINTS = 25
-
-/** The bow from above: `z = a (cosh x₀ − cosh(x/a))`, from the rod to the sinker. */
-function catenary(spanM: number, scope: number, tensionN: number): LinePoint[] {
-  const half = sinhOverRoot(scope)
-  const a = spanM / (2 * half)
-  return Array.from({ length: BOW_POINTS }, (_, i) => {
-    const u = half * ((2 * i) / (BOW_POINTS - 1) - 1)
-    const [tx, tz] = [tensionN / Math.cosh(u), -tensionN * Math.tanh(u)]
-    return { s: a * (Math.sinh(half) + Math.sinh(u)), x: a * (u + half), z: a * (Math.cosh(half) - Math.cosh(u)), tx, tz }
-  })
 }

@@ -1,3 +1,5 @@
+import { holdKindOf } from '../../catalogue/grip.ts'
+import type { HoldKind } from '../../catalogue/ids.ts'
 import { isCastMethod } from '../../catalogue/methods.ts'
 import { CoreError, type CoreErrorCode } from '../../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
@@ -5,9 +7,10 @@ import { findRoot } from '../../math/findRoot.ts'
 import { massForScopeKg } from '../../physics/water/hangMass.ts'
 import { waterLine } from '../../physics/water/line.ts'
 import { waterShoreHold } from '../../physics/water/shoreHold.ts'
-import { massOfSubmergedKg } from '../../physics/water/sphere.ts'
+import { waterShoreLine } from '../../physics/water/shoreLine.ts'
+import { massOfSubmergedKg, submergedWeightN } from '../../physics/water/sphere.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
-import type { Settling } from './settling.ts'
+import { type Settling, shoreHoldOf } from './settling.ts'
 import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
 
 /** Solves for a verdict need no more than these. */
@@ -17,12 +20,12 @@ export const UPTIDE_TOLERANCE = 1e-7
 export const LEAST_KG = 0.001
 /** Streams this weak are slack: nothing is needed to hold, m/s; a cast line lies loose in a little more. */
 const SLACK_MPERS = { hanging: 1e-3, cast: 0.05 }
-/** How far past the stream in question it is asked what a weight holds, and how closely. */
-const MOST_SHARE = 4
-const SHARE_TOLERANCE = 1e-4
+/** The strongest stream that it is asked what a weight holds in, m/s, and how closely. */
+const MOST_MPERS = 6
+const STREAM_TOLERANCE = 1e-3
 
-/** The least weight that holds, by its grip on the bed; or why there is none, in a sentence. */
-export type MinimumSinker = { kgFor: (grip: number) => number } | { trouble: string; code: CoreErrorCode }
+/** The least weight that holds, by its grip on the bed and, left out that of the weight in question, how it holds; or why there is none. */
+export type MinimumSinker = { kgFor: (grip: number, kind?: HoldKind) => number } | { trouble: string; code: CoreErrorCode }
 
 /** The least weight of this density that holds in still water at this stream, without a reserve. */
 export function minimumSinker(settling: Settling): MinimumSinker {
@@ -33,7 +36,7 @@ export function minimumSinker(settling: Settling): MinimumSinker {
     if (!(error instanceof CoreError)) throw error
     if (error.code === 'no-root' && error.details.end === 'least') return { kgFor: () => LEAST_KG }
     // A line that sags to the bed lies on it: what it pulls along is the most that the sinker feels, and nothing lifts it.
-    if (error.code === 'line-on-bed') return { kgFor: (grip) => weighingKg(settling, Number(error.details.pullN) / grip) }
+    if (error.code === 'line-on-bed') return { kgFor: heldKg(settling, { pullN: Number(error.details.pullN), liftN: 0 }) }
     return { trouble: error.message, code: error.code }
   }
 }
@@ -47,19 +50,36 @@ function isSlack({ water }: Settling): boolean {
 const weighingKg = ({ weight }: Settling, submergedN: number) =>
   massOfSubmergedKg(submergedN, weight.densityKgperM3, SEA_WATER_KG_PER_M3)
 
-function solve(settling: Settling): (grip: number) => number {
+/** The weight that holds against a pull along the bed and a lift. */
+function heldKg(settling: Settling, { pullN, liftN }: { pullN: number; liftN: number }) {
+  return (grip: number, kind: HoldKind = holdKindOf(settling.weight.shape)): number => {
+    const byWires = settling.water.method === 'shore' ? shoreHoldOf(settling, grip, kind) : { grip, breakOutN: 0 }
+    return weighingKg(settling, Math.max(0, pullN - byWires.breakOutN) / byWires.grip + liftN)
+  }
+}
+
+/** Floating line in so weak a stream lies on the water: it pulls no more than it would if all of it were in it, in an even stream. */
+function shorePull(settling: Settling): { pullN: number; liftN: number } {
+  const input = shoreInput(settling, 1)
+  try {
+    return waterShoreLine(input)
+  } catch (error) {
+    if (!(error instanceof CoreError) || error.code !== 'no-convergence') throw error
+    return { pullN: waterShoreHold({ ...input, currentMperS: input.surfaceCurrentMperS }).pullN, liftN: 0 }
+  }
+}
+
+function solve(settling: Settling): (grip: number, kind?: HoldKind) => number {
   const { water } = settling
   switch (water.method) {
-    case 'shore': {
-      // The pull does not depend on the grip.
-      const { sinkerMassKg } = waterShoreHold(shoreInput(settling, 1))
-      return (grip) => sinkerMassKg / grip
-    }
+    case 'shore':
+      // Neither pull nor lift depends on the grip.
+      return heldKg(settling, shorePull(settling))
     case 'uptide': {
-      // Nor do the pull and the lift, and only the pull is held by grip.
-      const { sinkerMassKg, liftN } = waterUptideHold(uptideInput(settling, 1), { tolerance: UPTIDE_TOLERANCE })
-      const liftKg = weighingKg(settling, liftN)
-      return (grip) => liftKg + (sinkerMassKg - liftKg) / grip
+      const input = uptideInput(settling, 1)
+      const { sinkerMassKg, liftN } = waterUptideHold(input, { tolerance: UPTIDE_TOLERANCE })
+      const neededN = submergedWeightN(sinkerMassKg, input.sinkerDensityKgperM3, SEA_WATER_KG_PER_M3)
+      return heldKg(settling, { pullN: neededN - liftN, liftN })
     }
     default: {
       const input = lineInput(settling)
@@ -71,18 +91,19 @@ function solve(settling: Settling): (grip: number) => number {
 }
 
 /**
- * The stream up to which the weight holds with a reserve, m/s; up to four times the one in question. Cast, where what is needed
- * grows with the square of the stream (up-tide but for the line's own weight, some hundredths), it follows from the least at that
- * stream; hanging it is the root of the scope. A drift grows with its stream.
- * @returns undefined where it is not known: no stream, or no least to go by.
+ * The stream up to which the weight holds with a reserve, m/s, at most 6: the root of what is wanted there over what is on; hanging,
+ * of the scope. A drift grows with its stream.
+ * @returns undefined where it is not known, or where it holds in none.
  */
-export function holdsToMperS(settling: Settling, minimum: MinimumSinker, grip: number, reserve: number): number | undefined {
+export function holdsToMperS(settling: Settling, grip: number, reserve: number): number | undefined {
   const { water, weight } = settling
-  if (isSlack(settling)) return undefined
-  if (isCastMethod(water.method))
-    return 'kgFor' in minimum ? water.streamMperS * Math.sqrt(weight.massKg / (reserve * minimum.kgFor(grip))) : undefined
-  const over = (share: number) => {
-    const input = { ...lineInput(atShare(settling, share)), sinkerMassKg: weight.massKg / reserve }
+  const over = (streamMperS: number) => {
+    const then = atStream(settling, streamMperS)
+    if (isCastMethod(water.method)) {
+      const minimum = minimumSinker(then)
+      return 'kgFor' in minimum ? reserve * minimum.kgFor(grip) - weight.massKg : Number.POSITIVE_INFINITY
+    }
+    const input = { ...lineInput(then), sinkerMassKg: weight.massKg / reserve }
     try {
       return waterLine(input, { tolerance: LINE_TOLERANCE }).lineOutM / water.depthM - water.scope
     } catch (error) {
@@ -91,8 +112,10 @@ export function holdsToMperS(settling: Settling, minimum: MinimumSinker, grip: n
     }
   }
   try {
-    if (over(MOST_SHARE) < 0) return MOST_SHARE * water.streamMperS
-    return water.streamMperS * findRoot(over, 0, MOST_SHARE, SHARE_TOLERANCE)
+    const least = isCastMethod(water.method) ? SLACK_MPERS.cast : SLACK_MPERS.hanging
+    const [low, high] = bracket(over, least, Math.max(water.streamMperS, 2 * least))
+    if (high === undefined) return low
+    return low === undefined ? undefined : findRoot(over, low, high, STREAM_TOLERANCE)
   } catch (error) {
     // What floats never reaches the bottom.
     if (error instanceof CoreError) return undefined
@@ -100,13 +123,27 @@ export function holdsToMperS(settling: Settling, minimum: MinimumSinker, grip: n
   }
 }
 
-/** The same water at so many times its stream; a drift goes with it. */
-function atShare(settling: Settling, share: number): Settling {
-  const { water } = settling
-  const scaled = {
-    streamMperS: share * water.streamMperS,
-    driftMperS: share * water.driftMperS,
-    driftAcrossMperS: share * water.driftAcrossMperS,
+/** Two streams that the root lies between, from one to begin at; without a first it holds in none, without a second in the strongest. */
+function bracket(over: (streamMperS: number) => number, least: number, start: number): [number | undefined, number | undefined] {
+  let at = Math.min(start, MOST_MPERS)
+  if (over(at) > 0) {
+    for (let high = at; ; high = at) {
+      at /= 1.5
+      if (at <= least) return over(least) > 0 ? [undefined, high] : [least, high]
+      if (over(at) <= 0) return [at, high]
+    }
   }
-  return { ...settling, water: { ...water, ...scaled } }
+  for (let low = at; ; low = at) {
+    if (at >= MOST_MPERS) return [MOST_MPERS, undefined]
+    at = Math.min(1.5 * at, MOST_MPERS)
+    if (over(at) > 0) return [low, at]
+  }
+}
+
+/** The same water at another stream; a drift goes with it. */
+function atStream(settling: Settling, streamMperS: number): Settling {
+  const { water } = settling
+  const share = water.streamMperS > 0 ? streamMperS / water.streamMperS : 0
+  const drifting = { driftMperS: share * water.driftMperS, driftAcrossMperS: share * water.driftAcrossMperS }
+  return { ...settling, water: { ...water, streamMperS, ...drifting } }
 }

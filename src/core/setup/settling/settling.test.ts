@@ -12,13 +12,13 @@ import type { Piece, Trace } from '../../documents/trace.ts'
 import { defaultWater, type Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { waterLine } from '../../physics/water/line.ts'
-import { waterShoreHold } from '../../physics/water/shoreHold.ts'
+import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
 import { massOfKg } from '../masses.ts'
 import { prepareSetup } from '../prepareSetup.ts'
 import { demandOn } from './demand.ts'
 import { type LineShape, lineShapeOf } from './lineShape.ts'
-import { minimumSinker } from './minimumSinker.ts'
+import { holdsToMperS, minimumSinker } from './minimumSinker.ts'
 import { nominalGrip, type Settling, settlingOf, weightOf } from './settling.ts'
 import { sinkOrder } from './sinkOrder.ts'
 import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
@@ -80,7 +80,7 @@ describe('the least that holds', () => {
     const uptide = inWater('uptide', { distanceM: 40, streamMperS: 0.8 })
     for (const grip of [0.5, 1.3, 3]) {
       const of = (settling: Settling) => (minimumSinker(settling) as { kgFor: (grip: number) => number }).kgFor(grip)
-      expect(of(shore) / waterShoreHold(shoreInput(shore, grip)).sinkerMassKg).toBeCloseTo(1, 12)
+      expect(of(shore) / waterShoreLine(shoreInput(shore, grip)).sinkerMassKg).toBeCloseTo(1, 12)
       expect(of(uptide) / waterUptideHold(uptideInput(uptide, grip)).sinkerMassKg).toBeCloseTo(1, 4)
     }
   })
@@ -118,6 +118,64 @@ describe('the least that holds', () => {
       expect(leastKg(inWater(method, { streamMperS: 0 })), method).toBe(0.001)
     expect(minimumSinker(inWater('anchor', { depthM: 1500, streamMperS: 4, scope: 1.05 }))).toMatchObject({ code: 'no-root' })
     expect(minimumSinker(inWater('shore', { scope: 1.001 }))).toMatchObject({ code: 'line-too-short' })
+  })
+})
+
+describe('from the shore', () => {
+  const beach = (more: Partial<Water> = {}) => inWater('shore', { distanceM: 60, depthM: 5, streamMperS: 0.5144, ...more })
+
+  test('a ledger in a knot of stream at 60 m is held by what people use, with a bow in the line; with the line straight it is not', () => {
+    // Some 9 oz of plain lead, which a wired one of 5 does the work of; not the kilogram of a line without a bow.
+    expect(leastKg(beach())).toBeLessThan(0.3)
+    expect(leastKg(beach({ scope: 1.01 }))!).toBeGreaterThan(2 * leastKg(beach())!)
+  })
+
+  test('depth and the height of the tip count: deeper pulls more, higher less', () => {
+    expect(leastKg(beach({ depthM: 10 }))!).toBeGreaterThan(leastKg(beach())!)
+    const higher = { ...beach(), conditions: { ...beach().conditions, freeboardM: 10 } }
+    expect(leastKg(higher)!).toBeLessThan(leastKg(beach())!)
+    expect(shoreInput(beach(), 1).tipHeightM).toBeCloseTo(0.9 * braid.rod.lengthM, 12)
+  })
+
+  test('a wired lead bears what its wires do whatever it weighs, and grips like plain lead beyond that; on rock its wires bear nothing', () => {
+    const wired = (settling: Settling, grip: number) =>
+      (minimumSinker(settling) as { kgFor: (grip: number, kind: 'wired') => number }).kgFor(grip, 'wired')
+    const plain = (settling: Settling) =>
+      (minimumSinker(settling) as { kgFor: (grip: number, kind: 'plain') => number }).kgFor(0.5, 'plain')
+    const strong = beach({ streamMperS: 2 })
+    const { pullN, liftN } = waterShoreLine(shoreInput(strong, 1))
+    expect(pullN).toBeGreaterThan(15)
+    const weighing = (submergedN: number) => submergedN / (9.80665 * (1 - 1025 / 11340))
+    expect(wired(strong, 3)).toBeCloseTo(weighing((pullN - 15) / 0.5 + liftN), 9)
+    // Wires that hold half as well as is thought bear half.
+    expect(wired(strong, 1.5)).toBeCloseTo(weighing((pullN - 7.5) / 0.5 + liftN), 9)
+    expect(wired(beach(), 3)).toBeLessThan(0.1 * plain(beach()))
+    expect(wired(beach({ bed: 'rock' }), 2)).toBeCloseTo(
+      (minimumSinker(beach({ bed: 'rock' })) as { kgFor: (grip: number) => number }).kgFor(1),
+      9,
+    )
+  })
+
+  test('a floating line with much slack in next to no stream still has its least: no more than in an even stream', () => {
+    const floating = beach({ streamMperS: 0.06, depthM: 1, scope: 1.3 })
+    expect(leastKg(floating)).toBeGreaterThan(0)
+    expect(leastKg(floating)).toBeLessThan(0.05)
+  })
+})
+
+describe('the stream up to which a weight holds', () => {
+  test('is that at which it is just wanted, at any stream, whatever the stream in question; none beyond what is asked', () => {
+    for (const method of ['shore', 'anchor', 'uptide'] as const) {
+      const to = [0.1, 0.4, 1.2].map((streamMperS) => {
+        const settling = inWater(method, { streamMperS })
+        return holdsToMperS(settling, nominalGrip(settling), 1.5)!
+      })
+      for (const each of to) expect(each / to[0]!, method).toBeCloseTo(1, 1)
+      const just = inWater(method, { streamMperS: to[0]! })
+      expect((1.5 * leastKg(just)!) / just.weight.massKg, method).toBeCloseTo(1, 1)
+    }
+    const boulder = inWater('anchor', { depthM: 2 })
+    expect(holdsToMperS({ ...boulder, weight: { ...boulder.weight, massKg: 500 } }, 1, 1)).toBe(6)
   })
 })
 
@@ -162,11 +220,13 @@ describe('the line’s shape', () => {
   test('from the shore: a bow from the rod to the sinker, as long as the line, as deep as the calculation says', () => {
     const settling = inWater('shore', { distanceM: 90, scope: 1.1, streamMperS: 0.3 })
     const { points, lineOutM, setbackM } = drawn(settling)
-    expect(points[0]).toMatchObject({ s: 0, x: 0 })
-    expect(points.at(-1)!.x).toBeCloseTo(90, 9)
-    expect(points.at(-1)!.s).toBeCloseTo(lineOutM, 9)
-    expect(Math.max(...points.map(({ z }) => z))).toBeCloseTo(setbackM, 9)
-    expect(setbackM).toBeCloseTo(waterShoreHold(shoreInput(settling, 1)).bowM, 12)
+    expect(points[0]!.s).toBeCloseTo(0, 9)
+    expect(points[0]!.x).toBeCloseTo(0, 2)
+    expect(points.at(-1)).toMatchObject({ s: lineOutM, x: 90, z: 0 })
+    // The furthest lies between two points.
+    expect(Math.max(...points.map(({ z }) => z))).toBeLessThanOrEqual(setbackM)
+    expect(Math.max(...points.map(({ z }) => z)) / setbackM).toBeGreaterThan(0.9)
+    expect(setbackM).toBeCloseTo(waterShoreLine(shoreInput(settling, 1)).bowM, 12)
   })
 
   test('blown out, or too little line, is a sentence', () => {

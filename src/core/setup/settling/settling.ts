@@ -1,7 +1,7 @@
 import { END_ON_SHARE } from '../../catalogue/baits.ts'
 import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { gripOf } from '../../catalogue/grip.ts'
-import type { SinkerShape } from '../../catalogue/ids.ts'
+import type { HoldKind, SinkerShape } from '../../catalogue/ids.ts'
 import { SINKER_DRAG_COEFFICIENT, sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
 import { hungFrom, parentId, pieceById } from '../../documents/pieces.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
@@ -28,15 +28,18 @@ export type Weight = {
 }
 
 /** A trace on its outfit, its lines and the ways through it worked out. */
-type Rigged = Pick<PreparedSetup, 'trace' | 'outfit' | 'catalogue' | 'spool' | 'tracePath'>
+type Rigged = Pick<PreparedSetup, 'trace' | 'outfit' | 'conditions' | 'catalogue' | 'spool' | 'tracePath'>
 
 /** A rigged trace with a weight, in some water: all that is asked when it settles. */
 export type Settling = Rigged & { weight: Weight; water: Water }
 
 /** What settles of a trace in some water; undefined where nothing takes it down. */
-export function settlingOf({ trace, outfit, catalogue, spool, tracePath }: Rigged, water: Water): Settling | undefined {
+export function settlingOf(
+  { trace, outfit, conditions, catalogue, spool, tracePath }: Rigged,
+  water: Water,
+): Settling | undefined {
   const weight = weightOf({ trace, catalogue })
-  return weight && { trace, outfit, catalogue, spool, tracePath, weight, water }
+  return weight && { trace, outfit, conditions, catalogue, spool, tracePath, weight, water }
 }
 
 type Weighed = Pick<Rig, 'trace' | 'catalogue'>
@@ -83,3 +86,16 @@ export const baitFallAreaM2 = (of: Weighed) => END_ON_SHARE * baitAreaM2(of)
 
 /** Hold of a weight on the bed over its weight in water. Nominal. */
 export const nominalGrip = ({ catalogue, weight, water }: Settling) => gripOf(catalogue, weight.shape, water.bed)
+
+/** How a weight bears the pull on it: by its grip on the bed, and, with wires that hold, by what they bear whatever it weighs. */
+export type Hold = { grip: number; breakOutN: number }
+
+/**
+ * What a grip means for a kind of hold from the shore. Of a wired lead it says how well the wires hold against the nominal; its body
+ * grips like plain lead.
+ */
+export function shoreHoldOf({ catalogue, water: { bed } }: Settling, grip: number, kind: HoldKind): Hold {
+  if (kind !== 'wired') return { grip, breakOutN: 0 }
+  const { medians, breakOutN } = catalogue.grip
+  return { grip: medians.plain[bed], breakOutN: (breakOutN[bed] * grip) / medians.wired[bed] }
+}

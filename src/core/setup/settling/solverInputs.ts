@@ -1,21 +1,33 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts'
+import { holdKindOf } from '../../catalogue/grip.ts'
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
+import { tipOverFeetM } from '../../catalogue/rods.ts'
 import type { Water } from '../../documents/water.ts'
 import type { Layer } from '../../physics/water/hangLayers.ts'
 import type { WaterLineInput } from '../../physics/water/line.ts'
-import type { ShoreHoldInput } from '../../physics/water/shoreHold.ts'
+import type { ShoreLineInput } from '../../physics/water/shoreLine.ts'
 import type { SinkInput } from '../../physics/water/sink.ts'
 import type { UptideHoldInput } from '../../physics/water/uptideHold.ts'
 import { freeLine } from '../outfitLines.ts'
-import { baitAreaM2, baitFallAreaM2, type Settling } from './settling.ts'
+import { baitAreaM2, baitFallAreaM2, type Settling, shoreHoldOf } from './settling.ts'
 
 /** Exponent of the stream's profile over a sea bed. Source: R. Soulsby, Dynamics of Marine Sands (1997). */
 const BED_EXPONENT = 1 / 7
 
-/** What `water.shoreHold` is asked of a weight out from the shore. */
-export function shoreInput(settling: Settling, grip: number): ShoreHoldInput {
-  const { water } = settling
-  return { ...castInput(settling, grip), currentMperS: water.streamMperS, spanM: water.distanceM, scope: water.scope }
+/** What `water.shoreLine` is asked of a weight out from the shore. */
+export function shoreInput(settling: Settling, grip: number): ShoreLineInput {
+  const { water, outfit, conditions, catalogue, weight } = settling
+  return {
+    ...castInput(settling, grip),
+    ...shoreHoldOf(settling, grip, holdKindOf(weight.shape)),
+    lineDensityKgperM3: catalogue.materials[freeLine(outfit).material].densityKgperM3,
+    surfaceCurrentMperS: water.streamMperS,
+    depthM: water.depthM,
+    spanM: water.distanceM,
+    tipHeightM: conditions.freeboardM + tipOverFeetM(outfit.rod),
+    scope: water.scope,
+    profileExponent: BED_EXPONENT,
+  }
 }
 
 /** What `water.uptideHold` is asked of a weight cast up-current of the boat. */

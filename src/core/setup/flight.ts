@@ -1,6 +1,6 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { sinkerDragAreaM2 } from '../catalogue/sinkers.ts'
 import type { Piece } from '../documents/trace.ts'
-import type { Catalogue } from './catalogue.ts'
-import { sinkerDragAreaM2 } from './sinkers.ts'
 
 /** Drag area in flight, m² per kg to the two thirds: a blunt body of about water’s density, and a float, a third as dense. Nominal. */
 const BLUNT_AREA_PER_MASS = 0.006
