@@ -34,7 +34,12 @@ export function LineView({ shapes, depthM, width, height, summary, lengthText }:
           <rect x={0} y={surfaceY} width={width} height={bedY - surfaceY} fill="var(--well)" />
           <line x1={0} x2={width} y1={surfaceY} y2={surfaceY} stroke="var(--tide)" strokeWidth={1.5} />
           <path d={`M0 ${bedY}H${width}`} stroke="currentColor" strokeWidth={2} strokeDasharray="1 3" />
-          <path d={`M${rod.x - 16} ${surfaceY - 8}h32l-5 9h-22z`} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.5} />
+          {rod.y < surfaceY ? (
+            // From the shore: where the line is held, over the water.
+            <path d={`M${rod.x} ${rod.y}V${bedY}`} stroke="var(--quiet)" strokeWidth={1} strokeDasharray="2 3" />
+          ) : (
+            <path d={`M${rod.x - 16} ${surfaceY - 8}h32l-5 9h-22z`} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.5} />
+          )}
         </>
       )}
       {paths.map((path, i) => (
@@ -62,10 +67,12 @@ export function LineView({ shapes, depthM, width, height, summary, lengthText }:
         {above ? (
           <path d={`M16 ${height - 44}v26m-4-6l4 6 4-6`} fill="none" stroke="var(--tide)" strokeWidth={1.5} />
         ) : (
-          <path d={`M8 ${surfaceY + 16}h26m-6-4l6 4-6 4`} fill="none" stroke="var(--tide)" strokeWidth={1.5} />
+          rod.y === surfaceY && (
+            <path d={`M8 ${surfaceY + 16}h26m-6-4l6 4-6 4`} fill="none" stroke="var(--tide)" strokeWidth={1.5} />
+          )
         )}
-        <text x={above ? 28 : 40} y={above ? height - 22 : surfaceY + 20}>
-          stream{above ? ', seen from above' : ''}
+        <text x={above ? 28 : rod.y < surfaceY ? 8 : 40} y={above ? height - 22 : rod.y < surfaceY ? 14 : surfaceY + 20}>
+          {above ? 'stream, seen from above' : rod.y < surfaceY ? 'seen along the stream' : 'stream'}
         </text>
         <path d={`M${barX} ${barY - 5}v5H${width - 8}v-5`} fill="none" stroke="var(--quiet)" strokeWidth={1.2} />
         <text x={barX - 6} y={barY} textAnchor="end">

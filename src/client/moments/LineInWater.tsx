@@ -13,7 +13,7 @@ const SHARE_NAMES: Record<Share['id'], string> = { sinker: 'sinker', bait: 'bait
 export type Told = { name: string; settling: Settling }
 
 /**
- * The line's true shape with the weight as it is, what is felt of it, and what causes the drag; a second line beside it, in the same
+ * The line’s true shape with the weight as it is, and what causes the drag; a second line beside it, in the same
  * scale.
  */
 export function LineInWater({ lines, height }: { lines: readonly Told[]; height: number }) {
@@ -21,6 +21,7 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
   const { ref, width } = useWidth<HTMLDivElement>()
   const told = useMemo(() => lines.map(({ name, settling }) => ({ name, settling, shape: lineShapeOf(settling) })), [lines])
   const drawn = told.flatMap(({ name, settling, shape }) => ('points' in shape ? [{ name, settling, shape }] : []))
+  const sides = drawn.flatMap(({ shape }) => (shape.side ? [{ ...shape, view: 'side' as const, points: shape.side }] : []))
   const depthM = lines[0]!.settling.water.depthM
   const sentence = ({ name, shape, settling }: (typeof told)[number]) =>
     `${told.length > 1 ? `${name}: ` : ''}${'points' in shape ? shapeWords(shape, settling, show) : troubleWords(settling, shape.trouble)}`
@@ -38,6 +39,16 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
           />
         )}
       </div>
+      {width > 0 && sides.length > 0 && (
+        <LineView
+          shapes={sides}
+          depthM={depthM}
+          width={width}
+          height={Math.round(height / 2)}
+          summary="The same from the side, to scale: from the sinker on the bed up to the rod tip."
+          lengthText={(metres) => show.entered('length', metres)}
+        />
+      )}
       {told.map((each, i) => (
         <p key={each.name} className={'points' in each.shape ? '' : 'text-watch'}>
           {told.length > 1 && <LineSample second={i > 0} />}
@@ -58,15 +69,14 @@ function LineSample({ second }: { second: boolean }) {
   )
 }
 
-function shapeWords({ lineOutM, scope, setbackM, angleDeg, feel, view }: LineShape, { water }: Settling, show: Show): string {
+function shapeWords({ lineOutM, scope, setbackM, angleDeg, view }: LineShape, { water }: Settling, show: Show): string {
   const out = show.computed('length', lineOutM)
   const angle = `${Math.abs(angleDeg).toFixed(0)}°`
   if (view === 'above')
     return `${out} of line out over ${show.computed('length', water.distanceM)}; it bows ${show.computed('length', setbackM)} down-current and leaves the rod ${angle} off the straight way.`
   if (setbackM < 0)
     return `${out} of line out, ${scope.toFixed(2)} times the straight way; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
-  const lead = feel === undefined ? '' : ` Of what you feel, ${percent(feel)} is weight.`
-  return `${out} of line out, ${scope.toFixed(2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.${lead}`
+  return `${out} of line out, ${scope.toFixed(2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.`
 }
 
 function troubleWords({ water }: Settling, trouble: string): string {

@@ -122,6 +122,18 @@ test('the side view is to one scale both ways, two lines from one boat on the su
   expect(two.paths[1]).toMatch(/^M[\d.]+ [\d.]+C/)
 })
 
+test('from the shore the rod tip is over the water, in the same scale', () => {
+  const ashore = shapeOf('side', [
+    { s: 0, x: 0, z: 0, tx: 1, tz: 0.1 },
+    { s: 61, x: 60, z: 9, tx: 1, tz: 0.2 },
+  ])
+  const { rod, surfaceY, bedY, sinkers, metresPerUnit } = layOutLineView([ashore], 5, { width: 400, height: 120, pad: 10 })
+  expect(surfaceY - rod.y).toBeCloseTo(4 / metresPerUnit, 9)
+  expect(bedY - surfaceY).toBeCloseTo(5 / metresPerUnit, 9)
+  expect(rod.x - sinkers[0]!.x).toBeCloseTo(60 / metresPerUnit, 9)
+  expect(rod.y).toBeGreaterThanOrEqual(10 - 1e-9)
+})
+
 test('cast up-tide the sinker lies to the left; from above it lies across, the bow under the straight way; the bar is round', () => {
   const room = { width: 400, height: 220, pad: 20 }
   const uptide = layOutLineView(

@@ -36,10 +36,12 @@ export function layOutLineView(shapes: readonly LineShape[], depthM: number, roo
   const all = lines.flat()
   const [left, right] = [Math.min(0, ...all.map(({ x }) => x)), Math.max(0, ...all.map(({ x }) => x))]
   const tallM = above ? Math.max(...all.map(({ y }) => y), 1e-9) : depthM
+  // From the shore the line comes out of the water and goes on up to the rod.
+  const overM = above ? 0 : Math.max(0, ...all.map(({ y }) => -y))
   const [insideX, insideY] = [room.width - 2 * room.pad, room.height - 2 * room.pad]
-  const metresPerUnit = Math.max(Math.max(right - left, above ? 0 : LEAST_SPAN * depthM) / insideX, tallM / insideY)
+  const metresPerUnit = Math.max(Math.max(right - left, above ? 0 : LEAST_SPAN * depthM) / insideX, (tallM + overM) / insideY)
   const xOf = (x: number) => room.width / 2 + (x - (left + right) / 2) / metresPerUnit
-  const yOf = (y: number) => room.pad + y / metresPerUnit
+  const yOf = (y: number) => room.pad + (y + overM) / metresPerUnit
   const at = (x: number, y: number) => `${xOf(x).toFixed(1)} ${yOf(y).toFixed(1)}`
   /** A third of the way along the slope at `from`, towards `to` (+1) or back from it (−1). */
   const handle = (from: Flat, to: Flat, sign: 1 | -1) => {
@@ -57,7 +59,7 @@ export function layOutLineView(shapes: readonly LineShape[], depthM: number, roo
         })
         .join(''),
     ),
-    rod: { x: xOf(0), y: yOf(0) },
+    rod: { x: xOf(0), y: yOf(-overM) },
     sinkers: lines.map((points) => {
       const end = above ? points.at(-1)! : points[0]!
       return { x: xOf(end.x), y: yOf(end.y) }

@@ -5,7 +5,6 @@ import { waterLine } from '../../physics/water/line.ts'
 import type { LinePoint } from '../../physics/water/lineInWater.ts'
 import { pushN } from '../../physics/water/push.ts'
 import { waterShoreLine } from '../../physics/water/shoreLine.ts'
-import { submergedWeightN } from '../../physics/water/sphere.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
 import { LINE_TOLERANCE, UPTIDE_TOLERANCE } from './minimumSinker.ts'
 import type { Settling } from './settling.ts'
@@ -21,6 +20,8 @@ export type Share = { id: 'sinker' | 'bait' | 'trace' | 'line'; forceN: number }
 export type LineShape = {
   view: 'side' | 'above'
   points: LinePoint[]
+  /** From the shore as well from the side: x towards the rod, z over the bed, from the sinker to the rod tip over the water. */
+  side?: LinePoint[]
   lineOutM: number
   scope: number
   /** Down-current of the boat, below zero up-current of it; from the shore, how far the line bows down-current. */
@@ -51,7 +52,7 @@ export function lineShapeOf(settling: Settling): LineShape | { trouble: string }
 }
 
 function hanging(settling: Settling): LineShape {
-  const { weight, water, outfit } = settling
+  const { water, outfit } = settling
   const points: LinePoint[] = []
   const input = lineInput(settling)
   const hung = waterLine(input, { tolerance: LINE_TOLERANCE, onPoint: (point) => points.push(point) })
@@ -64,7 +65,6 @@ function hanging(settling: Settling): LineShape {
     scope: hung.lineOutM / water.depthM,
     setbackM: hung.setbackM,
     angleDeg: hung.topAngleFromVerticalDeg,
-    feel: submergedWeightN(weight.massKg, weight.densityKgperM3, SEA_WATER_KG_PER_M3) / hung.topTensionN,
     shares: [
       { id: 'sinker', forceN: hung.dragN.sinker },
       { id: 'bait', forceN: hung.dragN.bait },
@@ -97,18 +97,21 @@ function uptide(settling: Settling): LineShape {
 function bowed(settling: Settling): LineShape {
   const input = shoreInput(settling, 1)
   const points: LinePoint[] = []
+  const side: LinePoint[] = []
   const lineOutM = input.scope * Math.hypot(input.spanM, input.depthM + input.tipHeightM)
   // From above, from the rod to the sinker: the other way round from how it is solved.
-  const { bowM, pullN } = waterShoreLine(input, ({ s, x, y, tx, ty, tz }) => {
+  const { bowM, pullN } = waterShoreLine(input, ({ s, x, y, z, tx, ty, tz }) => {
     const pull = Math.hypot(tx, ty, tz)
     points.unshift({ s: lineOutM - s, x: input.spanM - y, z: x, tx: ty / pull, tz: -tx / pull })
+    side.push({ s, x: y, z, tx: ty / pull, tz: tz / pull })
   })
   const nearBed = powerProfile(input.surfaceCurrentMperS, input.depthM, input.profileExponent)(BED_LAYER_M)
   const baitN = pushN(input.baitDragAreaM2, nearBed, SEA_WATER_KG_PER_M3)
   const rod = points[0]!
   return {
     view: 'above',
-    points,
+    points: points,
+    side: side,
     lineOutM,
     scope: input.scope,
     setbackM: bowM,
