@@ -152,6 +152,13 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'no-bead-at-tip': { failing: () => without(base('runningLedger'), 'bead') },
   'bait-spins': { failing: () => of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })) },
   'mixed-units': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: '30 lb leader, drag 4 kg' })), bare: true },
+  'deeper-than-spool': {
+    failing: () =>
+      fished(base('runningLedger', lowered), { water: { ...defaultWater(catalogue, 'anchor'), depthM: 500, streamMperS: 0 } }),
+    passing: () =>
+      fished(base('runningLedger', lowered), { water: { ...defaultWater(catalogue, 'anchor'), depthM: 30, streamMperS: 0 } }),
+    bare: true,
+  },
   'arms-length': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: "leader an arm's length" })), bare: true },
   'leader-over-rule': {
     failing: () => under(base('windOn'), { maxLeaderM: 4 }),
@@ -229,4 +236,28 @@ test('a sound draft of any family shows nothing above a note', () => {
         findings.filter(({ severity }) => severity !== 'note').map((finding) => `${id} ${castStyle}: ${finding.id}`),
       ).toEqual([])
     }
+})
+
+test('a length by the body is met in any form of arm lengths', () => {
+  for (const notes of [
+    "an arm's length",
+    'two arm lengths',
+    'three arms’ lengths',
+    'arm-span',
+    'a rod length',
+    'hand spans apart',
+  ])
+    expect(
+      found(
+        of(base('freeLine'), (trace) => ({ ...trace, notes })),
+        'arms-length',
+      ),
+      notes,
+    ).toHaveLength(1)
+  expect(
+    found(
+      of(base('freeLine'), (trace) => ({ ...trace, notes: 'alarm at length' })),
+      'arms-length',
+    ),
+  ).toEqual([])
 })

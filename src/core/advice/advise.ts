@@ -11,6 +11,7 @@ import { castTooHard } from './rules/castTooHard.ts'
 import { chainTooWeakForDrag } from './rules/chainTooWeakForDrag.ts'
 import { circleRequired } from './rules/circleRequired.ts'
 import { crimpBore } from './rules/crimpBore.ts'
+import { deeperThanSpool } from './rules/deeperThanSpool.ts'
 import { doubledLoop } from './rules/doubledLoop.ts'
 import { dragOverCeiling } from './rules/dragOverCeiling.ts'
 import { dragOverReel } from './rules/dragOverReel.ts'
@@ -87,6 +88,7 @@ const RULES: readonly Rule[] = [
   circleRequired,
   offsetBarred,
   barblessRequired,
+  deeperThanSpool,
   doubledLoop,
   barredParts,
   sinkerChafesKnot,

@@ -21,6 +21,15 @@ export const waterSchema = z.strictObject({
 
 export type Water = z.infer<typeof waterSchema>
 
-/** Water to begin from, with the method’s usual scope. */
+/** Peak of a stream to begin from, m/s. */
+const STREAM_MPERS = 0.5
+
+/** Water to begin from, with the method’s usual scope; a boat adrift in a calm goes with the stream. */
 export const defaultWater = ({ methods }: Pick<Catalogue, 'methods'>, method: Method): Water =>
-  waterSchema.parse({ method, depthM: method === 'shore' ? 5 : 25, streamMperS: 0.5, scope: methods[method].scope })
+  waterSchema.parse({
+    method,
+    depthM: method === 'shore' ? 5 : 25,
+    streamMperS: STREAM_MPERS,
+    scope: methods[method].scope,
+    driftMperS: method === 'drift' ? STREAM_MPERS : 0,
+  })

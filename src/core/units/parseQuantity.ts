@@ -31,7 +31,7 @@ const TOKEN = new RegExp(String.raw`(${NUMBER})\s*([a-zA-Zµ/#]+|''|['"′″])?
  */
 export function parseQuantity(quantity: Quantity, text: string, assumedUnit: string): Parsed {
   if (isTooLong(text)) return fail(`That is too long for a ${QUANTITY_NAMES[quantity]}: type one such as ${EXAMPLES[quantity]}.`)
-  const typed = text.trim().replaceAll('−', '-')
+  const typed = plainFractions(text).trim().replaceAll('−', '-')
   if (typed === '') return fail(`Type a ${QUANTITY_NAMES[quantity]}, such as ${EXAMPLES[quantity]}.`)
   if (quantity === 'diameter') {
     const pe = /^(?:pe|#)\s*(\d*\.?\d+)$/i.exec(typed) ?? /^(\d*\.?\d+)\s*pe$/i.exec(typed)
@@ -60,6 +60,10 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
   if (!Number.isFinite(si)) return fail(`“${typed}” is too large.`)
   return { ok: true, si: negative ? -si : si, unit: lastUnit ?? assumedUnit }
 }
+
+/** `1½` as `1 1/2`. */
+const plainFractions = (text: string): string =>
+  text.replace(/[¼-¾⅐-⅞]/g, (one) => ` ${one.normalize('NFKD')}`).replaceAll('⁄', '/')
 
 const EXAMPLES: Record<Quantity, string> = {
   strength: '30 lb',

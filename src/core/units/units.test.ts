@@ -103,3 +103,18 @@ describe('hook sizes', () => {
   })
   test.each(['2/1', '0', '30/0', 'large', ''])('“%s” is refused', (text) => expect(parseHookSize(text).ok).toBe(false))
 })
+
+test('fractions as they are typed and as one letter', () => {
+  const oz = 0.028349523125
+  for (const [typed, unit, si] of [
+    ['1½ ft', 'm', 1.5 * 0.3048],
+    ['3/4 oz', 'g', 0.75 * oz],
+    ['¾oz', 'g', 0.75 * oz],
+    ['1 1/2', 'oz', 1.5 * oz],
+    ['1 1⁄2 oz', 'g', 1.5 * oz],
+    ['2⅛ oz', 'g', 2.125 * oz],
+  ] as const) {
+    const read = parseQuantity(typed.includes('ft') ? 'length' : 'mass', typed, unit)
+    expect(read.ok ? read.si : read.message, typed).toBeCloseTo(si, 12)
+  }
+})

@@ -41,7 +41,13 @@ export function WaterFields({ bench }: { bench: Bench }) {
               />
             </Field>
           )}
-          <MethodField of={water} onChange={set} />
+          <MethodField
+            of={water}
+            // A boat adrift in a calm goes with the stream; at anchor it stands still.
+            onChange={(change, tag) =>
+              set({ ...change, driftMperS: change.method === 'drift' ? water.streamMperS : 0, driftAcrossMperS: 0 }, tag)
+            }
+          />
           <QuantityField
             label="depth"
             quantity="length"

@@ -1,7 +1,7 @@
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 
-const GUESSES = /\b(arm'?s?[’']?s? (?:length|span)|hand'?s? span|rod'?s? length)\b/i
+const GUESSES = /\b(?:arm|hand|rod)[’']?s?[’']?[\s-]*(?:length|span)s?\b/i
 
 /** A length by the body is no measure: an arm's length is 0.7 m to one and 1.8 m to another. */
 export const armsLength: Rule = {
