@@ -52,9 +52,11 @@ function counted(status: number | null, file: string, read: (json: any) => Count
   }
 }
 
-function unitAndServer(): Count {
-  const file = join(RESULTS, 'vitest.json')
-  const { status } = run(tool('vitest/vitest.mjs', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`))
+/** One project at a time: run together they take longer than one after the other. */
+function vitest(project: 'unit' | 'server'): Count {
+  const file = join(RESULTS, `${project}.json`)
+  const reporters = ['--reporter=dot', '--reporter=json', `--outputFile.json=${file}`]
+  const { status } = run(tool('vitest/vitest.mjs', 'run', `--project=${project}`, ...reporters))
   return counted(status, file, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
     passed: numPassedTests,
     failed: numFailedTests || (numFailedTestSuites > 0 ? 1 : 0),
@@ -100,7 +102,8 @@ const STEPS: [string, () => Count][] = [
   ['nothing unused', () => check(tool('knip/bin/knip.js', '--no-progress'))],
   ['production build', build],
   ['first load', firstLoad],
-  ['unit and server tests', unitAndServer],
+  ['unit tests', () => vitest('unit')],
+  ['server tests', () => vitest('server')],
   ['browser tests', browser],
 ]
 
