@@ -9,7 +9,7 @@ import { JobPool } from './jobs/jobPool.ts'
 
 export type ServerOptions = {
   databaseUrl: string
-  /** Whose the schema is, where that is another role than the application’s. */
+  /** The role that owns the schema, where that is another than the application’s. */
   migrationsUrl?: string
   host: string
   port: number
