@@ -3,8 +3,10 @@ import { familyName } from '../src/core/catalogue/familyIds.ts'
 
 import { evaluate } from '../src/core/analysis/evaluate.ts'
 import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
+import { MOST_PIECES } from '../src/core/documents/vocabulary.ts'
 import { FAMILIES } from '../src/core/families/families.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
+import { longChain, manySliders, manySnoods } from '../tests/fixtures/longTraces.ts'
 import { conditions, outfit, twentyFiveParts } from './subject.ts'
 
 const RUNS = 300
@@ -12,6 +14,7 @@ const WARM_UP = 50
 
 const subjects = [
   { name: '25-part paternoster, three hooks', trace: twentyFiveParts() },
+  ...[longChain, manySliders, manySnoods].map((made) => made(MOST_PIECES)).map((trace) => ({ name: trace.name, trace })),
   ...FAMILIES.map(({ id }) => ({ name: familyName(id), trace: draftOf(id, outfit, conditions).trace })),
 ]
 

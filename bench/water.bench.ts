@@ -7,6 +7,7 @@ import { powerProfile } from '../src/core/physics/water/current.ts'
 import { waterHang } from '../src/core/physics/water/hang.ts'
 import { waterHangMass } from '../src/core/physics/water/hangMass.ts'
 import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/physics/water/lineInWater.ts'
+import { waterShoreLine } from '../src/core/physics/water/shoreLine.ts'
 import { sphereAreaM2, submergedWeightN } from '../src/core/physics/water/sphere.ts'
 import { planDay } from '../src/core/plan/planDay.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
@@ -57,6 +58,12 @@ function perSecond(work: () => void): number {
   return Math.round((1_000 * runs) / (performance.now() - start))
 }
 
+/** A beach in a strong stream: two knots at 100 m. */
+const BEACH = {
+  ...{ lineDiameterM: 0.00028, lineDensityKgperM3: 970, surfaceCurrentMperS: 1, depthM: 6, spanM: 100, tipHeightM: 5 },
+  ...{ scope: 1.15, profileExponent: 1 / 7, grip: 0.6, breakOutN: 5, sinkerDensityKgperM3: 11_340, baitDragAreaM2: 0.002 },
+}
+
 const exact = waterHang(BOAT, { tolerance: 1e-13 }).lineOutM
 const adaptiveError = Math.abs(waterHang(BOAT, { tolerance: TOLERANCE }).lineOutM / exact - 1)
 let steps = 8
@@ -69,6 +76,7 @@ const rows = [
     error: Math.abs(fixedSteps(exact, steps) / BOAT.depthM - 1),
     perSecond: perSecond(() => fixedSteps(exact, steps)),
   },
+  { what: 'water.shoreLine', error: Number.NaN, perSecond: perSecond(() => waterShoreLine(BEACH)) },
   { what: 'water.hangMass, a root', error: Number.NaN, perSecond: perSecond(() => waterHangMass({ ...sought, scope: 1.15 })) },
 ]
 console.table(rows)

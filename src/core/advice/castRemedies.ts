@@ -3,23 +3,19 @@ import { labelAtLeastN } from '../catalogue/labels.ts'
 import { pieceIdOf, woundRef } from '../documents/linkRef.ts'
 import { isLine, lineById, parentId } from '../documents/pieces.ts'
 import type { LinePiece, Trace } from '../documents/trace.ts'
-import { OUTFIT } from '../documents/vocabulary.ts'
 import { addPart } from '../edit/addPart.ts'
-import { withLength, withPiece } from '../edit/changes.ts'
+import { withLength } from '../edit/changes.ts'
 import { placesAt } from '../edit/places.ts'
-import type { Cast, LoadedLink } from '../moments/cast.ts'
+import { type Cast, type LoadedLink, overPull } from '../moments/cast.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import type { Judged, Remedy } from './finding.ts'
-import { called, ownPiece } from './remedies.ts'
+import { called, outfitLeader, ownPiece, withStrength } from './remedies.ts'
 
 const STYLES = CAST_STYLE_IDS.filter((style) => style !== 'none')
 /** What a wet knot keeps of a leader, on the safe side. */
 const KNOTTED = 0.7
 /** A little over what holds. */
 const SPARE = 1.02
-
-/** How many times a link bears the pull on it. */
-export const overPull = ({ strengthN, loadN }: LoadedLink): number => strengthN / loadN
 
 /** The links that bear less than three times the pull on them. */
 export const shortLinks = ({ links }: Cast): LoadedLink[] => links.filter((link) => overPull(link) < CAST_OVER_PEAK.holds)
@@ -57,14 +53,6 @@ export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   ]
 }
 
-/** A line of another strength, and of the diameter that goes with it. */
-const withStrength = (trace: Trace, id: string, change: (oldN: number) => number): Trace =>
-  withPiece(trace, id, (piece) => {
-    if (!isLine(piece)) return piece
-    const { diameterM: _old, ...line } = piece
-    return { ...line, strengthN: change(line.strengthN) }
-  })
-
 /** The line that a link is, or the line of the trace that its strength is a share of. */
 function lineOf(judged: Judged, { ref, governedBy }: LoadedLink): LinePiece | undefined {
   const piece = ownPiece(judged, pieceIdOf(ref))
@@ -82,7 +70,7 @@ export function shockLeader({ setup }: Judged, cast: Cast): Remedy {
   const lengthM = Math.ceil(cast.leaderNeededM * 2) / 2
   const strengthN = labelAtLeastN(Math.max(NEAR_THE_RULE * cast.ruleN, cast.neededN / KNOTTED))
   const stout = (made: Trace, id: string) => withStrength(withLength(made, id, lengthM), id, (old) => Math.max(old, strengthN))
-  const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+  const leader = outfitLeader(trace)
   if (leader)
     return {
       label: 'make the leader long and strong enough: it reaches the reel and bears the cast',

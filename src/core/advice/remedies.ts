@@ -25,17 +25,6 @@ export const byEdit = (label: string, edit: () => EditResult): Remedy => ({
   },
 })
 
-/** A part without some of its own figures, or with others, as a remedy. */
-export const changed = <P extends Piece>(
-  { setup: { trace } }: Judged,
-  part: P,
-  label: string,
-  change: (old: P) => P,
-): Remedy => ({
-  label,
-  make: () => ({ trace: withPiece(trace, part.id, (old) => change(old as P)) }),
-})
-
 /** Another connection for a joint, at its usual turns and the catalogue's strength. */
 export function retied({ setup: { trace, catalogue } }: Judged, id: string, connection: ConnectionId): Remedy {
   return {
@@ -44,9 +33,19 @@ export function retied({ setup: { trace, catalogue } }: Judged, id: string, conn
   }
 }
 
-/** Another strength for a line. */
-export const restrung = (judged: Judged, line: LinePiece, strengthN: number, label: string): Remedy =>
-  changed(judged, line, label, ({ diameterM: _old, ...rest }) => ({ ...rest, strengthN }))
+/** A line of another strength, and of the diameter that goes with it. */
+export const withStrength = (trace: Trace, id: string, change: (oldN: number) => number): Trace =>
+  withPiece(trace, id, (piece) => {
+    if (!isLine(piece)) return piece
+    const { diameterM: _old, ...line } = piece
+    return { ...line, strengthN: change(line.strengthN) }
+  })
+
+/** Another strength for a line, as a remedy. */
+export const restrung = ({ setup: { trace } }: Judged, { id }: LinePiece, strengthN: number, label: string): Remedy => ({
+  label,
+  make: () => ({ trace: withStrength(trace, id, () => strengthN) }),
+})
 
 /** The stronger knots most people tie, by what they join. */
 const STOUT: Partial<Record<Joins, readonly ConnectionId[]>> = {
@@ -70,6 +69,10 @@ export function stouterKnot({ setup }: Judged, piece: Piece): ConnectionId | und
     ?.filter((connection) => connection !== 'fg' || materials.includes('braid'))
     .find((connection) => least({ connection }) > now + 0.01)
 }
+
+/** The leader that is tied to the outfit’s line, where the trace has one. */
+export const outfitLeader = (trace: Trace): LinePiece | undefined =>
+  trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
 
 /** The line above a joint: that which its piece hangs from, the outfit's among them. */
 export function lineAbove({ setup: { trace, outfit } }: Judged, piece: Piece): LineSpec | undefined {

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { manySnoods } from '../../../tests/fixtures/longTraces.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
 import type { FamilyId } from '../catalogue/familyIds.ts'
@@ -43,4 +44,18 @@ test('the last figure of a derivation is the one on the surface', () => {
   expect(ofSnag.map(({ probability }) => probability)).toEqual(path.first)
   const held = output<{ links: { id: string; strengthN: number }[] }>(derivationOf(content, 'hand'), 'strength.chain').links
   expect(held.find(({ id }) => id === linkKey(hand!.decides))!.strengthN).toBe(hand!.deciding.weakest.strengthN)
+})
+
+test('a cast of more links than a chain may have is derived from those nearest to giving', () => {
+  const many = { trace: manySnoods(198), outfit, conditions: defaultConditions(), catalogue }
+  const hung = { how: 'joined' as const, to: 'leader', joint: { connection: 'uni' as const } }
+  const trace = {
+    ...many.trace,
+    pieces: [...many.trace.pieces, { id: 'sinker', role: 'sinker' as const, shape: 'bomb' as const, massKg: 0.15, attach: hung }],
+  }
+  const cast = evaluated(trace, outfit, many.conditions).cast!
+  expect(cast.links.length).toBeGreaterThan(60)
+  const chain = derivationOf({ ...many, trace }, 'cast').find(({ calculation }) => calculation === 'strength.chain')!
+  const { weakest } = chain.output as { weakest: { strengthN: number } }
+  expect(weakest.strengthN / cast.peakN).toBeCloseTo(cast.figure.value, 12)
 })

@@ -21,6 +21,12 @@ export const waterSchema = z.strictObject({
 
 export type Water = z.infer<typeof waterSchema>
 
+/** The way of a boat in a calm: adrift it goes with the stream, else it stands still. */
+export const calmDrift = (method: Method, streamMperS: number): Pick<Water, 'driftMperS' | 'driftAcrossMperS'> => ({
+  driftMperS: method === 'drift' ? streamMperS : 0,
+  driftAcrossMperS: 0,
+})
+
 /** Peak of a stream to begin from, m/s. */
 const STREAM_MPERS = 0.5
 
@@ -31,5 +37,5 @@ export const defaultWater = ({ methods }: Pick<Catalogue, 'methods'>, method: Me
     depthM: method === 'shore' ? 5 : 25,
     streamMperS: STREAM_MPERS,
     scope: methods[method].scope,
-    driftMperS: method === 'drift' ? STREAM_MPERS : 0,
+    ...calmDrift(method, STREAM_MPERS),
   })

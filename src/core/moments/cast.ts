@@ -2,6 +2,7 @@ import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { bestCast, rodStiffnessNperM } from '../catalogue/rods.ts'
 import type { Piece } from '../documents/trace.ts'
+import { MOST_LINKS } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
 import { castRange } from '../physics/cast/range.ts'
 import { releaseSpeedMperS } from '../physics/cast/releaseSpeed.ts'
@@ -23,6 +24,14 @@ const RANGE_STEP_M = 5
 
 /** A link with the pull on it at the peak of the cast, N. */
 export type LoadedLink = CastLink & { loadN: number }
+
+/** How many times a link bears the pull on it. */
+export const overPull = ({ strengthN, loadN }: LoadedLink): number => strengthN / loadN
+
+/** The one that bears the pull on it the fewest times; undefined of none. */
+export const nearestToGiving = (links: readonly LoadedLink[]): LoadedLink | undefined => nearestFirst(links)[0]
+
+const nearestFirst = (links: readonly LoadedLink[]) => links.toSorted((a, b) => overPull(a) - overPull(b))
 
 export type Cast = MomentResult<'cast'> & {
   links: LoadedLink[]
@@ -72,9 +81,9 @@ function judgeCast(setup: PreparedSetup): Cast | undefined {
   const { peakN, ruleN } = castLoad(load)
   const begin = beginOf(setup, carrier)
   const links = castLinks(setup, begin).map((link) => ({ ...link, loadN: (link.massKg / massKg) * peakN }))
-  if (links.length === 0) return undefined
-  const weakest = links.reduce((worst, link) => (link.strengthN / link.loadN < worst.strengthN / worst.loadN ? link : worst))
-  const margin = weakest.strengthN / weakest.loadN
+  const weakest = nearestToGiving(links)
+  if (!weakest) return undefined
+  const margin = overPull(weakest)
   const clipped = clippedDown(trace)
   const flight = {
     massKg,
@@ -165,13 +174,15 @@ function deriveCast(_setup: PreparedSetup, cast: Cast): CalculationRequest[] {
     },
     {
       calculation: 'strength.chain',
-      // Each link as what it would bear if all that flies hung from it.
+      // Each link as what it would bear if all that flies hung from it; of very many, those nearest to giving.
       input: {
-        path: cast.links.map(({ id, strengthN, loadN }) => ({
-          type: 'hardware',
-          id,
-          strengthN: (strengthN * cast.peakN) / loadN,
-        })),
+        path: nearestFirst(cast.links)
+          .slice(0, MOST_LINKS)
+          .map(({ id, strengthN, loadN }) => ({
+            type: 'hardware',
+            id,
+            strengthN: (strengthN * cast.peakN) / loadN,
+          })),
       },
       from: { path: 'computed' },
     },

@@ -1,6 +1,6 @@
 import { pieceIdOf } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
-import { lineById, parentId, pieceById } from '../documents/pieces.ts'
+import { hungFrom, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { Piece, ReleaseClip, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
@@ -127,7 +127,7 @@ function lineBeside(trace: Trace, piece: Piece): string | undefined {
 /** A piece and all that hangs from it. */
 function beyond(trace: Trace, id: string): Set<string> {
   const all = new Set([id])
-  for (const above of all) for (const piece of trace.pieces) if (parentId(piece.attach) === above) all.add(piece.id)
+  for (const above of all) for (const piece of hungFrom(trace, above)) all.add(piece.id)
   return all
 }
 

@@ -1,19 +1,17 @@
 import type { Mark } from '../documents/mark.ts'
-import type { Water } from '../documents/water.ts'
+import { calmDrift, type Water } from '../documents/water.ts'
 
 /** A mark's water at its depth on the chart and the strongest of its springs: what a trace for it is judged in. */
 export function springWater({ depthM, bed, method, scope, distanceM, weedFactor, stream }: Mark): Water {
-  const streamMperS = Math.max(...stream.map(({ springMperS }) => springMperS))
+  const streamMperS = Math.min(6, Math.max(...stream.map(({ springMperS }) => springMperS)))
   return {
     method,
     depthM: Math.max(1, depthM),
-    streamMperS: Math.min(6, streamMperS),
+    streamMperS,
     bed,
     scope,
     distanceM,
     weedFactor,
-    // A boat adrift in a calm goes with the stream.
-    driftMperS: method === 'drift' ? Math.min(6, streamMperS) : 0,
-    driftAcrossMperS: 0,
+    ...calmDrift(method, streamMperS),
   }
 }

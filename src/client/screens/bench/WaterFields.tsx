@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
-import { defaultWater, type Water } from '../../../core/documents/water.ts'
+import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
 import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
@@ -43,10 +43,7 @@ export function WaterFields({ bench }: { bench: Bench }) {
           )}
           <MethodField
             of={water}
-            // A boat adrift in a calm goes with the stream; at anchor it stands still.
-            onChange={(change, tag) =>
-              set({ ...change, driftMperS: change.method === 'drift' ? water.streamMperS : 0, driftAcrossMperS: 0 }, tag)
-            }
+            onChange={(change, tag) => set({ ...change, ...calmDrift(change.method ?? water.method, water.streamMperS) }, tag)}
           />
           <QuantityField
             label="depth"

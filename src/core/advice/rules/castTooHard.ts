@@ -1,6 +1,7 @@
 import { pieceIdOf } from '../../documents/linkRef.ts'
+import { nearestToGiving, overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
-import { gentlerCast, overPull, shortLinks, stouterLines } from '../castRemedies.ts'
+import { gentlerCast, shortLinks, stouterLines } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say, strength } from '../phrase.ts'
 import { called } from '../remedies.ts'
@@ -11,12 +12,11 @@ export const castTooHard: Rule = {
   check: (judged) => {
     const {
       moments: { cast },
-      setup: { trace, catalogue },
+      setup: { trace, catalogue, conditions },
     } = judged
     const short = cast ? shortLinks(cast).filter(({ ref }) => ref.at !== 'wound' && ref.at !== 'woundJoint') : []
-    const [first, ...rest] = short
-    if (!cast || !first) return []
-    const weakest = rest.reduce((worst, link) => (overPull(link) < overPull(worst) ? link : worst), first)
+    const weakest = nearestToGiving(short)
+    if (!cast || !weakest || conditions.castStyle === 'none') return []
     const times = overPull(weakest)
     const piece = trace.pieces.find(({ id }) => id === pieceIdOf(weakest.ref))
     const name = piece ? called(trace, piece.id) : 'the release clip'
@@ -24,7 +24,7 @@ export const castTooHard: Rule = {
     return [
       {
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
-        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[judged.setup.conditions.castStyle as keyof typeof catalogue.castStyles].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.`,
+        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[conditions.castStyle].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.`,
         figure: CAST_OVER_PEAK.holds / times,
         remedies: [...stouterLines(judged, cast), ...gentlerCast(judged)],
       },

@@ -1,6 +1,5 @@
 import { isCastMethod } from '../../catalogue/methods.ts'
-import { tipOverFeetM } from '../../catalogue/rods.ts'
-import type { Setup } from '../../setup/setup.ts'
+import { lineWantedM } from '../../setup/settling/solverInputs.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 
@@ -8,26 +7,19 @@ import { length, say } from '../phrase.ts'
 export const deeperThanSpool: Rule = {
   id: 'deeper-than-spool',
   check: ({ setup }) => {
-    const wanted = lineWanted(setup)
-    if (!wanted) return []
+    const { water } = setup.conditions
+    if (!water) return []
+    const wantedM = lineWantedM(setup, water)
     const woundM = setup.spool.layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
-    if (wanted.lineM <= woundM) return []
+    if (wantedM <= woundM) return []
+    const what = isCastMethod(water.method) ? 'The cast with its bow' : 'The depth with its scope'
     return [
       {
         severity: 'fault',
-        why: say`${wanted.what} wants ${length(wanted.lineM)} of line; ${length(woundM)} are wound. That is put right on the reel: more line, or another one.`,
-        figure: wanted.lineM / woundM,
+        why: say`${what} wants ${length(wantedM)} of line; ${length(woundM)} are wound. That is put right on the reel: more line, or another one.`,
+        figure: wantedM / woundM,
         remedies: [],
       },
     ]
   },
-}
-
-function lineWanted({ conditions, outfit }: Setup): { what: string; lineM: number } | undefined {
-  const { water, freeboardM } = conditions
-  if (!water) return undefined
-  const { method, depthM, distanceM, scope } = water
-  if (!isCastMethod(method)) return { what: 'The depth with its scope', lineM: scope * depthM }
-  const upM = depthM + (method === 'shore' ? freeboardM + tipOverFeetM(outfit.rod) : 0)
-  return { what: 'The cast with its bow', lineM: scope * Math.hypot(distanceM, upM) }
 }

@@ -1,17 +1,15 @@
 import { nextLabelN } from '../../catalogue/labels.ts'
-import { isLine, parentId } from '../../documents/pieces.ts'
-import { OUTFIT } from '../../documents/vocabulary.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
-import { restrung } from '../remedies.ts'
+import { outfitLeader, restrung } from '../remedies.ts'
 
 /** Equal labels in main line and leader: the knots decide, by chance. */
 export const equalLabels: Rule = {
   id: 'equal-labels',
   check: (judged) => {
     const { trace, outfit } = judged.setup
-    const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+    const leader = outfitLeader(trace)
     const mainN = mainLine(outfit).strengthN
     const goesFirst = judged.moments.run?.deciding.goesFirst
     if (!leader || freeLine(outfit).role !== 'main' || !goesFirst?.byChance || trace.fuse !== undefined) return []

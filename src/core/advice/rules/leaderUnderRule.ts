@@ -1,12 +1,10 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
-import { isLine, parentId } from '../../documents/pieces.ts'
-import { OUTFIT } from '../../documents/vocabulary.ts'
 import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
 import { gentlerCast, shockLeader } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say, strength } from '../phrase.ts'
-import { restrung } from '../remedies.ts'
+import { outfitLeader, restrung } from '../remedies.ts'
 
 /** Share of the rule’s strength under which a full cast is no matter of taste. Ours. */
 const FAR_UNDER = 0.75
@@ -21,7 +19,7 @@ export const leaderUnderRule: Rule = {
     } = judged
     // A lob is no full cast: nobody goes by the rule for it.
     if (!cast || conditions.castStyle === 'lob') return []
-    const leader = trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+    const leader = outfitLeader(trace)
     const onLeader = cast.beginsAt === 'leader' && leader !== undefined
     const takes = onLeader ? leader : cast.beginsAt === 'topShot' ? freeLine(outfit) : mainLine(outfit)
     const share = takes.strengthN / cast.ruleN

@@ -1,10 +1,10 @@
-import { isLine, parentId } from '../../documents/pieces.ts'
-import { OUTFIT } from '../../documents/vocabulary.ts'
+import { overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
-import { gentlerCast, overPull, shockLeader, shortLinks } from '../castRemedies.ts'
+import { gentlerCast, shockLeader, shortLinks } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
+import { outfitLeader } from '../remedies.ts'
 
 /** The outfit’s own line takes the cast and does not bear it: no shock leader, or one that ends short of the reel. */
 export const noShockLeader: Rule = {
@@ -17,7 +17,7 @@ export const noShockLeader: Rule = {
     const short = cast ? shortLinks(cast).filter(({ ref }) => ref.at === 'wound' || ref.at === 'woundJoint') : []
     if (!cast || short.length === 0) return []
     const times = Math.min(...short.map(overPull))
-    const hasLeader = trace.pieces.filter(isLine).some(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+    const hasLeader = outfitLeader(trace) !== undefined
     return [
       {
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',

@@ -216,7 +216,7 @@ function evenStart(input: ShoreLineInput, rho: number): Pull {
   const q = 0.5 * rho * NORMAL_COEFFICIENT * input.lineDiameterM * meanSquare
   const inWater = depthM / (depthM + tipHeightM)
   const rise = Math.atan2(depthM + tipHeightM, input.spanM)
-  return [Math.log((q * Math.sqrt(inWater) * chordOf(input)) / (2 * x)), Math.atan(Math.sinh(x)), rise]
+  return [Math.log((q * inWater * chordOf(input)) / (2 * x)), Math.atan(Math.sinh(x)), rise]
 }
 
 function solve(shoot: Shoot, start: Pull, close: number): Pull {

@@ -8,7 +8,7 @@ import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
 import { LINE_TOLERANCE, UPTIDE_TOLERANCE } from './minimumSinker.ts'
 import type { Settling } from './settling.ts'
-import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
+import { lineInput, lineWantedM, shoreInput, uptideInput } from './solverInputs.ts'
 
 /** What the pull of the stream acts on, N. */
 export type Share = { id: 'sinker' | 'bait' | 'trace' | 'line'; forceN: number }
@@ -98,7 +98,7 @@ function bowed(settling: Settling): LineShape {
   const input = shoreInput(settling, 1)
   const points: LinePoint[] = []
   const side: LinePoint[] = []
-  const lineOutM = input.scope * Math.hypot(input.spanM, input.depthM + input.tipHeightM)
+  const lineOutM = lineWantedM(settling, settling.water)
   // From above, from the rod to the sinker: the other way round from how it is solved.
   const { bowM, pullN } = waterShoreLine(input, ({ s, x, y, z, tx, ty, tz }) => {
     const pull = Math.hypot(tx, ty, tz)

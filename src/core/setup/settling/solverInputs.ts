@@ -1,6 +1,7 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { holdKindOf } from '../../catalogue/grip.ts'
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
+import { isCastMethod } from '../../catalogue/methods.ts'
 import { tipOverFeetM } from '../../catalogue/rods.ts'
 import type { Water } from '../../documents/water.ts'
 import type { Layer } from '../../physics/water/hangLayers.ts'
@@ -9,14 +10,26 @@ import type { ShoreLineInput } from '../../physics/water/shoreLine.ts'
 import type { SinkInput } from '../../physics/water/sink.ts'
 import type { UptideHoldInput } from '../../physics/water/uptideHold.ts'
 import { freeLine } from '../outfitLines.ts'
+import type { Setup } from '../setup.ts'
 import { baitAreaM2, baitFallAreaM2, type Settling, shoreHoldOf } from './settling.ts'
 
 /** Exponent of the stream's profile over a sea bed. Source: R. Soulsby, Dynamics of Marine Sands (1997). */
 const BED_EXPONENT = 1 / 7
 
+type Ashore = Pick<Setup, 'outfit' | 'conditions'>
+
+/** Height of the tip of a rod in its rest over the water, m. */
+const tipHeightM = ({ outfit, conditions }: Ashore): number => conditions.freeboardM + tipOverFeetM(outfit.rod)
+
+/** Line that the water asks for with its scope: over the depth, or, cast, over the straight way from boat or rod tip to the sinker, m. */
+export function lineWantedM(ashore: Ashore, { method, depthM, distanceM, scope }: Water): number {
+  if (!isCastMethod(method)) return scope * depthM
+  return scope * Math.hypot(distanceM, depthM + (method === 'shore' ? tipHeightM(ashore) : 0))
+}
+
 /** What `water.shoreLine` is asked of a weight out from the shore. */
 export function shoreInput(settling: Settling, grip: number): ShoreLineInput {
-  const { water, outfit, conditions, catalogue, weight } = settling
+  const { water, outfit, catalogue, weight } = settling
   return {
     ...castInput(settling, grip),
     ...shoreHoldOf(settling, grip, holdKindOf(weight.shape)),
@@ -24,7 +37,7 @@ export function shoreInput(settling: Settling, grip: number): ShoreLineInput {
     surfaceCurrentMperS: water.streamMperS,
     depthM: water.depthM,
     spanM: water.distanceM,
-    tipHeightM: conditions.freeboardM + tipOverFeetM(outfit.rod),
+    tipHeightM: tipHeightM(settling),
     scope: water.scope,
     profileExponent: BED_EXPONENT,
   }
@@ -39,7 +52,7 @@ export function uptideInput(settling: Settling, grip: number): UptideHoldInput {
     surfaceCurrentMperS: water.streamMperS,
     depthM: water.depthM,
     uptideDistanceM: water.distanceM,
-    lineOutM: water.scope * Math.hypot(water.distanceM, water.depthM),
+    lineOutM: lineWantedM(settling, water),
     profileExponent: BED_EXPONENT,
   }
 }
