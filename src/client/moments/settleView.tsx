@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useMemo } from 'react'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
-import type { Settle } from '../../core/moments/settle.ts'
+import type { Holding, Settle } from '../../core/moments/settle.ts'
 import { pieceName } from '../../core/setup/names.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { sinkersQuery } from '../api/documents.ts'
 import { type Show, useShow } from '../settings/preferences.tsx'
+import { percent } from '../words/percent.ts'
 import type { MomentView } from './momentView.ts'
 
 /** The drawing is fetched once it is looked at: lists show verdicts only. */
@@ -14,17 +15,14 @@ const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.ts
 
 export const SETTLE_VIEW: MomentView<Settle> = {
   name: 'Settle',
-  rule: 'The sinker against the least that holds at the stream’s peak, times the method’s reserve. Down to what holds at two thirds of the peak it is to be watched: it holds part of the tide. Still water: swell and weed want more.',
-  absent: 'Say the depth and the stream below, for a trace with a sinker.',
-  figure: ({ settling: { weight }, wantedKg }, { show }) => {
-    const has = show.computed('mass', weight.massKg)
-    return wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', wantedKg)} wanted`
-  },
+  rule: 'What is meant to hold the bottom is judged by holding: the sinker against the least that holds at the stream’s peak, times the method’s reserve. Down to what holds at two thirds of the peak it is to be watched: it holds part of the tide. Still water: swell and weed want more. Under a float the load is set against what the float bears; what swims free or is worked is told how deep it fishes.',
+  absent: 'Say the depth and the stream below, for a trace that something takes down. Under a kite it is not judged here.',
+  figure: (settle, { show }) => figureWords(settle, show),
   decides: ({ settling: { water }, sinkS }, { catalogue }) =>
     `${catalogue.methods[water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`,
   inputs: {
     method: 'method',
-    weightThatHolds: 'weight that holds',
+    weightThatHolds: 'weight that takes it down',
     depth: 'depth',
     streamAtPeak: 'stream at its peak',
     drift: 'drift',
@@ -38,6 +36,10 @@ export const SETTLE_VIEW: MomentView<Settle> = {
     reserve: 'reserve',
     holdsToStream: 'holds up to a stream of',
     timeToSink: 'time to sink',
+    floatBears: 'float bears',
+    underFloat: 'weight in water under it',
+    lineOutFree: 'line out',
+    sinksToStream: 'reaches the bottom up to a stream of',
   },
   words: ({ catalogue }) => Object.fromEntries(Object.entries(catalogue.methods).map(([id, { name }]) => [id, name])),
   Why: SettleWhy,
@@ -49,18 +51,17 @@ const VIEW_HEIGHT = 220
 function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; setup: Setup }) {
   const show = useShow()
   const owned = useQuery(sinkersQuery).data ?? []
-  const { settling, holdsToMperS, falling, twists } = settle
+  const { settling, holding, falling, twists } = settle
   const next = owned
     .filter(({ shape }) => shape === settling.weight.shape)
     .map(({ massKg }) => massKg)
-    .filter((massKg) => settle.wantedKg !== undefined && massKg >= settle.wantedKg)
+    .filter((massKg) => holding?.wantedKg !== undefined && massKg >= holding.wantedKg)
   const lines = useMemo(() => [{ name: 'this line', settling }], [settling])
   return (
     <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
       <p>
-        {wantedWords(settle, show)}
+        {fishesWords(settle, show)}
         {next.length > 0 && ` The next of this shape that you own: ${show.entered('mass', Math.min(...next))}.`}
-        {holdsToMperS !== undefined && ` As it is, it holds up to ${show.computed('speed', holdsToMperS)}.`}
       </p>
       {falling && (
         <p>
@@ -89,8 +90,31 @@ function twistWords({ baits }: Catalogue, { bait, swivel }: Twist, show: Show): 
     : `${spins}; the ${pieceName(swivel)} ${away} takes the twist, a ball-bearing one would turn under load.`
 }
 
-function wantedWords({ neededKg, wantedKg, reserve, trouble }: Settle, show: Show): string {
-  return neededKg === undefined || wantedKg === undefined
-    ? `No weight was found that holds: ${trouble}.`
-    : `At the stream’s peak ${show.computed('mass', neededKg)} hold in still water; with a reserve of ${reserve} for swell and swing, ${show.computed('mass', wantedKg)} are wanted.`
+function figureWords({ settling, holding, onFloat, free }: Settle, show: Show): string {
+  if (onFloat) return `${percent(onFloat.loadN / onFloat.bearsN)} of what the float bears`
+  if (free) return free.reachesBed ? 'reaches the bottom' : `fishes ${show.computed('length', free.depthM)} down`
+  const has = show.computed('mass', settling.weight.massKg)
+  return holding?.wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', holding.wantedKg)} wanted`
+}
+
+/** What comes of how it is meant to fish, in a sentence or two. */
+function fishesWords({ holding, onFloat, free, settling }: Settle, show: Show): string {
+  if (onFloat)
+    return `The float bears ${show.computed('strength', onFloat.bearsN)} before it goes under; what hangs from it weighs ${show.computed('strength', onFloat.loadN)} in water.`
+  if (free) {
+    const line = `With ${show.computed('length', free.lineOutM)} of line out`
+    const depth = free.reachesBed
+      ? `${line} it reaches the bottom`
+      : `${line} it fishes ${show.computed('length', free.depthM)} down of ${show.entered('length', settling.water.depthM)}`
+    return free.sinksToMperS === undefined
+      ? `${depth}.`
+      : `${depth}; it gets down to it up to a stream of ${show.computed('speed', free.sinksToMperS)}.`
+  }
+  return holding ? wantedWords(holding, show) : ''
+}
+
+function wantedWords({ neededKg, wantedKg, reserve, trouble, holdsToMperS }: Holding, show: Show): string {
+  if (neededKg === undefined || wantedKg === undefined) return `No weight was found that holds: ${trouble}.`
+  const least = `At the stream’s peak ${show.computed('mass', neededKg)} hold in still water; with a reserve of ${reserve} for swell and swing, ${show.computed('mass', wantedKg)} are wanted.`
+  return holdsToMperS === undefined ? least : `${least} As it is, it holds up to ${show.computed('speed', holdsToMperS)}.`
 }

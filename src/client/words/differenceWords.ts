@@ -20,6 +20,7 @@ const FIELD_NAMES: Record<string, string> = {
   dragMeasuredAt: 'drag measured at',
   lineOutM: 'line out',
   castStyle: 'cast',
+  fishes: 'how the end fishes',
   dropM: 'drop',
   launchDeg: 'launch',
   fishSpeedMperS: 'fish’s speed',
@@ -36,6 +37,9 @@ const FIELD_NAMES: Record<string, string> = {
   guideFriction: 'guide friction',
   guideWrapRad: 'guide wrap',
   allowedFraction: 'allowed fraction',
+  lineSpread: 'spread of lines about their label',
+  pulledSpread: 'spread of lines that were pulled',
+  pulled: 'spool pulled',
 }
 
 const QUANTITY_OF: Record<string, Quantity> = {

@@ -17,6 +17,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   guideFriction: 'guide friction',
   guideWrapRad: 'guide wrap',
   allowedFraction: 'allowed fraction',
+  lineSpread: 'spread of lines about their label',
+  pulledSpread: 'spread of lines that were pulled',
   depthM: 'depth',
   streamMperS: 'stream',
   distanceM: 'distance',

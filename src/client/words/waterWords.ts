@@ -1,4 +1,5 @@
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { Fishes } from '../../core/catalogue/familyIds.ts'
 import type { SkyEvent } from '../../core/physics/sky/sky.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
 import type { Owned } from '../../core/plan/owned.ts'
@@ -43,4 +44,13 @@ export function daysFrom(fromMs: number, timeMs: number): string {
   if (days === 0) return 'today'
   const count = `${Math.abs(days)} day${Math.abs(days) === 1 ? '' : 's'}`
   return days > 0 ? `in ${count}` : `${count} ago`
+}
+
+/** How the end of a trace is meant to fish. */
+export const FISHES_WORDS: Readonly<Record<Fishes, string>> = {
+  holds: 'hold the bottom',
+  drags: 'drag near the bottom',
+  hangs: 'hang in mid-water',
+  swims: 'swim free',
+  worked: 'be worked',
 }

@@ -75,6 +75,9 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         return added.ok ? set('swivel', { size: '1/0' })(added.trace) : trace
       }),
   },
+  'float-goes-under': {
+    failing: () => fished(of(base('slidingFloat'), set('sinker', { massKg: 0.1 })), { water: defaultWater(catalogue, 'anchor') }),
+  },
   'sinker-chafes-knot': { failing: () => without(base('runningLedger'), 'bead') },
   'sinker-too-light': {
     failing: () => fished(base('threeWay', lowered), { water: { ...defaultWater(catalogue, 'anchor'), streamMperS: 1 } }),

@@ -18,6 +18,7 @@ import { dragOverReel } from './rules/dragOverReel.ts'
 import { dropTooLong } from './rules/dropTooLong.ts'
 import { equalLabels } from './rules/equalLabels.ts'
 import { fewTurns } from './rules/fewTurns.ts'
+import { floatGoesUnder } from './rules/floatGoesUnder.ts'
 import { fuseNotFirst } from './rules/fuseNotFirst.ts'
 import { hardwareOversize } from './rules/hardwareOversize.ts'
 import { hardwareUndersize } from './rules/hardwareUndersize.ts'
@@ -65,6 +66,7 @@ const RULES: readonly Rule[] = [
   dropTooLong,
   equalLabels,
   fewTurns,
+  floatGoesUnder,
   fuseNotFirst,
   hardwareOversize,
   hardwareUndersize,

@@ -32,7 +32,7 @@ test('the last figure of a derivation is the one on the surface', () => {
   const output = <T>(steps: DerivationStep[], name: string) => steps.find(({ calculation }) => calculation === name)!.output as T
   const ofRun = derivationOf(content, 'run')
   expect(output<{ ceilingN: number }>(ofRun, 'strength.drag').ceilingN).toBe(run!.figure.value)
-  expect(output<{ survival: number }>(ofRun, 'strength.failure').survival).toBeCloseTo(run!.paths[0]!.survival, 12)
+  expect(output<{ survival: number }>(ofRun, 'strength.failure').survival).toBeCloseTo(run!.paths[0]!.survival, 4)
   const ofCast = derivationOf(content, 'cast')
   expect(output<{ peakN: number }>(ofCast, 'cast.load').peakN).toBe(cast!.peakN)
   const { strengthN } = output<{ weakest: { strengthN: number } }>(ofCast, 'strength.chain').weakest
@@ -41,7 +41,8 @@ test('the last figure of a derivation is the one on the surface', () => {
   expect(cast!.rangeM).toEqual({ least: 5 * Math.round((0.75 * inAirM) / 5), most: 5 * Math.round((0.9 * inAirM) / 5) })
   const ofSnag = output<{ first: { id: string; probability: number }[] }>(derivationOf(content, 'snag'), 'strength.failure').first
   const path = snag!.paths.find(({ end }) => end === snag!.end)!
-  expect(ofSnag.map(({ probability }) => probability)).toEqual(path.first)
+  // From tables on the surface, cell by cell in what is read out.
+  for (const [i, { probability }] of ofSnag.entries()) expect(probability).toBeCloseTo(path.first[i]!, 4)
   const held = output<{ links: { id: string; strengthN: number }[] }>(derivationOf(content, 'hand'), 'strength.chain').links
   expect(held.find(({ id }) => id === linkKey(hand!.decides))!.strengthN).toBe(hand!.deciding.weakest.strengthN)
 })

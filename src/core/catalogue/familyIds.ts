@@ -39,6 +39,40 @@ export type FamilyId = keyof typeof FAMILY_NAMES
 
 export const FAMILY_IDS = Object.keys(FAMILY_NAMES) as [FamilyId, ...FamilyId[]]
 
+/** How an end is meant to fish: on the bottom, dragged near it, hung in mid-water, free, or worked. */
+export const FISHES = ['holds', 'drags', 'hangs', 'swims', 'worked'] as const
+export type Fishes = (typeof FISHES)[number]
+
+/** How the families fish that do not hold the bottom. */
+const FAMILY_FISHES: Partial<Record<FamilyId, Fishes>> = {
+  hookString: 'worked',
+  freeLine: 'swims',
+  splitShot: 'swims',
+  sinkerAtHook: 'swims',
+  twinTag: 'swims',
+  quickChange: 'swims',
+  liveBaitLeader: 'swims',
+  biteTrace: 'swims',
+  windOn: 'swims',
+  slidingFloat: 'hangs',
+  kiteBait: 'hangs',
+  deepDrop: 'drags',
+  dropShot: 'drags',
+  straightLure: 'worked',
+  castingLeader: 'worked',
+  jigAndTrailer: 'worked',
+  bulletFree: 'worked',
+  bulletPegged: 'worked',
+  slidingWeightTrace: 'worked',
+  linkedRings: 'worked',
+  slottedWeight: 'worked',
+  nailWorm: 'worked',
+  tandemTroll: 'worked',
+}
+
+/** How the end of a family is meant to fish, unless a trace says otherwise. */
+export const familyFishes = (id: FamilyId): Fishes => FAMILY_FISHES[id] ?? 'holds'
+
 /** The family of a trace that was drawn from nothing. */
 export const OWN_DESIGN = 'ownDesign' satisfies FamilyId
 

@@ -2,8 +2,10 @@ import { QUANTITIES } from '../units/quantities.ts'
 import type { Catalogue } from './catalogue.ts'
 import type { Material } from './ids.ts'
 
-/** Spread (coefficient of variation) of a line's strength. Nominal. */
-export const LINE_SPREAD = 0.04
+/** Spread (coefficient of variation) of a line’s strength about its label: 0.04 within a spool, 0.06 of labels against the truth. Nominal. */
+export const LINE_SPREAD = 0.07
+/** The same about what its own spool was pulled at. */
+export const PULLED_SPREAD = 0.04
 
 /**
  * Diameter of a line from its strength, `d = √(4F/πσ)`, where none was measured; single-strand wire by its numbers, between

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 import { CAST_STYLE_IDS } from '../catalogue/ids.ts'
+import { LINE_SPREAD, PULLED_SPREAD } from '../catalogue/materials.ts'
 import { CONDITIONS_VERSION } from './versions.ts'
 import { waterSchema } from './water.ts'
+
+const spread = z.number().min(0.01).max(0.13)
 
 /** What a trace is judged under. Every field has the craft's usual value. */
 export const conditionsSchema = z.strictObject({
@@ -25,6 +28,9 @@ export const conditionsSchema = z.strictObject({
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),
   wet: z.boolean().default(true),
+  /** Spread (coefficient of variation) of a line’s strength about its label, and about what its spool was pulled at. */
+  lineSpread: spread.default(LINE_SPREAD),
+  pulledSpread: spread.default(PULLED_SPREAD),
   /** Depth, stream and method; absent: how it settles is not calculated. */
   water: waterSchema.optional(),
 })

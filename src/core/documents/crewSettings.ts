@@ -1,8 +1,18 @@
 import { z } from 'zod'
 import { conditionsSchema } from './conditions.ts'
 
-const { startFactor, guideFriction, guideWrapRad, allowedFraction, fishSpeedMperS, freeboardM, dragMeasuredAt, wet } =
-  conditionsSchema.shape
+const {
+  startFactor,
+  guideFriction,
+  guideWrapRad,
+  allowedFraction,
+  fishSpeedMperS,
+  freeboardM,
+  dragMeasuredAt,
+  wet,
+  lineSpread,
+  pulledSpread,
+} = conditionsSchema.shape
 
 /** The conditions that go with a crew rather than with one trace: what a new trace starts with. */
 const conditionDefaults = z.strictObject({
@@ -14,6 +24,8 @@ const conditionDefaults = z.strictObject({
   freeboardM: freeboardM.unwrap().optional(),
   dragMeasuredAt: dragMeasuredAt.unwrap().optional(),
   wet: wet.unwrap().optional(),
+  lineSpread: lineSpread.unwrap().optional(),
+  pulledSpread: pulledSpread.unwrap().optional(),
 })
 
 /** What a crew goes by. There is one of it, so that a change of it is one save. */

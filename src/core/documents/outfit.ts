@@ -15,6 +15,8 @@ const woundLine = z.strictObject({
   /** Absent on at most one line: it fills the spool. */
   lengthM: lengthM.optional(),
   condition: share.optional(),
+  /** Its spool was pulled: the strength is what it broke at, not the label. */
+  pulled: z.boolean().optional(),
   /** How it is joined to the line wound under it; the first has none. */
   joint: jointSchema.optional(),
 })

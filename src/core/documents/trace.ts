@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FAMILY_IDS } from '../catalogue/familyIds.ts'
+import { FAMILY_IDS, FISHES } from '../catalogue/familyIds.ts'
 import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, notes, share, strengthN } from './fields.ts'
@@ -55,6 +55,8 @@ const linePiece = z.strictObject({
   lengthM,
   /** Share of its strength left by wear and nicks; absent: as new. */
   condition: share.optional(),
+  /** Its spool was pulled: the strength is what it broke at, not the label. */
+  pulled: z.boolean().optional(),
 })
 const hookPiece = z.strictObject({
   ...common,
@@ -109,6 +111,8 @@ export const traceSchema = z.strictObject({
   formatVersion: z.literal(TRACE_VERSION),
   name: documentName,
   family: z.enum(FAMILY_IDS),
+  /** How its end is meant to fish; absent: as its family does, or its parts say. */
+  fishes: z.enum(FISHES).optional(),
   notes: notes.optional(),
   /** The angler's own words to find it by. */
   tags: z.array(filledText(MOST_TAG, 'is empty')).max(MOST_TAGS, `has more than ${MOST_TAGS} tags`).optional(),

@@ -9,9 +9,10 @@ const isRaw = (value: unknown): value is Raw => typeof value === 'object' && val
 
 /** From version 1 to 2, from 2 to 3 …: what each kind’s later formats made of the one before. A kind that never changed needs no row. */
 const STEPS = {
-  trace: [traceToV2],
-  outfit: [outfitToV2],
-  conditions: [(old) => old],
+  // Version 3 only says more: how a trace fishes, a spool that was pulled, the spread of lines.
+  trace: [traceToV2, (old) => old],
+  outfit: [outfitToV2, (old) => old],
+  conditions: [(old) => old, (old) => old],
   mark: [markToV2],
   ruleSet: [ruleSetToV2],
   gear: [(old) => old],

@@ -1,7 +1,7 @@
 /** The format that each kind of document is written in; `upgrade.ts` lifts every earlier one. */
-export const TRACE_VERSION = 2
-export const OUTFIT_VERSION = 2
-export const CONDITIONS_VERSION = 2
+export const TRACE_VERSION = 3
+export const OUTFIT_VERSION = 3
+export const CONDITIONS_VERSION = 3
 export const MARK_VERSION = 2
 export const RULE_SET_VERSION = 2
 export const GEAR_VERSION = 2

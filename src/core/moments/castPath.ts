@@ -59,7 +59,7 @@ function leaderLengthM(path: readonly PathElement[]): number {
  */
 export function castLinks(setup: PreparedSetup, { wound, beginsAt }: CastBegin): CastLink[] {
   const { trace, conditions, catalogue } = setup
-  const linksOf = linkFinder({ catalogue, wound, wet: conditions.wet })
+  const linksOf = linkFinder({ catalogue, wound, conditions })
   const held = clippedDown(trace)
   const links = new Map<string, CastLink & { mostKg: number }>()
   for (const piece of trace.pieces) {
@@ -150,6 +150,7 @@ function bridged(links: Link[], clip: ReleaseClip, piece: Piece): Link[] {
     kind: 'part',
     strengthN: clip.strengthN,
     variation: CLIP_SPREAD,
+    failing: { id: clip.id, meanN: clip.strengthN, variation: CLIP_SPREAD },
     governedBy: 'self',
     origin: 'nominal',
   }

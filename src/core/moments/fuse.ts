@@ -9,8 +9,8 @@ export type Fuse = Likely & { byChance: boolean; rival?: Likely }
 /** @throws Error for a path without a link: every end hangs by one. */
 export function fuseOf({ links, first }: Pick<EndPath, 'links' | 'first'>): Fuse {
   let [likeliest, next]: (Likely | undefined)[] = []
-  for (const [i, { ref }] of links.entries()) {
-    const probability = first[i] ?? 0
+  for (let i = 0; i < links.length; i += 1) {
+    const [{ ref }, probability] = [links[i]!, first[i] ?? 0]
     if (!likeliest || probability > likeliest.probability) [likeliest, next] = [{ ref, probability }, likeliest]
     else if (!next || probability > next.probability) next = { ref, probability }
   }

@@ -25,7 +25,7 @@ export function peakByLineOut({ trace, outfit, conditions, catalogue }: Setup, e
     const spool = spoolOf(catalogue, outfit, lineOutM)
     const out = linesOut(outfit, spool, lineOutM)
     const wound = out.map(({ line }) => line)
-    const weakest = weakestOf(pathLinks({ catalogue, wound, wet: conditions.wet }, path))
+    const weakest = weakestOf(pathLinks({ catalogue, wound, conditions }, path))
     const waterDragN = lineDragN({ out, conditions, catalogue })
     const load = { waterDragN, lineClassN: mainLine(outfit).strengthN, dragN: conditions.dragN }
     const { peakN } = strengthDrag(dragInput({ conditions, spool }, weakest.strengthN, load))

@@ -1,11 +1,10 @@
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { pieceNamed } from '../documents/pieces.ts'
 import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
-import { survivalAt } from '../physics/strength/failure.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
 import { type LineOut, mainLine, spoolInput } from '../setup/outfitLines.ts'
 import type { Link } from '../setup/pathLinks.ts'
-import { asUncertain, type EndPath, type PreparedSetup } from '../setup/prepareSetup.ts'
+import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
@@ -53,6 +52,8 @@ export const RUN: MomentKind<Run> = {
     { of: 'conditions', field: 'guideFriction', quantity: 'ratio' },
     { of: 'conditions', field: 'guideWrapRad', quantity: 'ratio' },
     { of: 'conditions', field: 'allowedFraction', quantity: 'ratio' },
+    { of: 'conditions', field: 'lineSpread', quantity: 'ratio' },
+    { of: 'conditions', field: 'pulledSpread', quantity: 'ratio' },
   ],
 }
 
@@ -113,7 +114,7 @@ type Load = { waterDragN: number; lineClassN: number; dragN: number }
 
 function runPath(setup: PreparedSetup, path: EndPath, load: Load): RunPath {
   const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
-  const survival = survivalAt(asUncertain(path.links), drag.peakN)
+  const survival = path.survival(drag.peakN)
   const margin = drag.ceilingN / load.dragN
   const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
   const verdict = survival < SAFE_SURVIVAL ? worseVerdict(byDrag, 'watch') : byDrag
@@ -205,7 +206,7 @@ function deriveRun(setup: PreparedSetup, run: Run): CalculationRequest[] {
     },
     {
       calculation: 'strength.failure',
-      input: { links: asUncertain(links), loadN: drag.peakN },
+      input: { links: links.map(({ failing }) => failing), loadN: drag.peakN },
       from: { links: 'nominal', loadN: 'computed' },
     },
   ]

@@ -46,7 +46,7 @@ describe('settle', () => {
       ),
     }
     const { neededKg, wantedKg } = evaluated(joined as typeof ledger.trace, outfit, { ...ledger.conditions, water: anchor })
-      .settle!
+      .settle!.holding!
     const { sinkerMassKg } = waterHangMass({
       scope: anchor.scope,
       sinkerDensityKgperM3: 11340,
@@ -63,8 +63,8 @@ describe('settle', () => {
   })
 
   test('holds with what is wanted, is to be watched down to what holds at two thirds of the stream, fails under it', () => {
-    const { wantedKg } = settleIn(anchor)!
-    const part = settleIn({ ...anchor, streamMperS: (anchor.streamMperS * 2) / 3 })!.wantedKg!
+    const { wantedKg } = settleIn(anchor)!.holding!
+    const part = settleIn({ ...anchor, streamMperS: (anchor.streamMperS * 2) / 3 })!.holding!.wantedKg!
     expect(part).toBeLessThan(wantedKg!)
     const verdictAt = (kg: number) => settleIn(anchor, kg)!.verdict
     expect([wantedKg! * 1.01, wantedKg! * 0.99, part * 1.01, part * 0.99].map(verdictAt)).toEqual([
@@ -77,7 +77,7 @@ describe('settle', () => {
 
   test('from the shore it is the bow of the line, by the grip of the sinker on the bed', () => {
     const shore = { ...defaultWater(catalogue, 'shore'), distanceM: 90, streamMperS: 0.3 }
-    const { neededKg } = settleIn(shore, 0.15)!
+    const { neededKg } = settleIn(shore, 0.15)!.holding!
     // A pear or bomb on sand grips 0.5 of its weight in water.
     const expected = waterShoreLine({
       lineDiameterM: lineDiameterM(catalogue, outfit.wound.at(-1)!),
@@ -97,9 +97,9 @@ describe('settle', () => {
   })
 
   test('thicker line or weed wants more; drifting with the stream wants less; slack water wants next to nothing', () => {
-    const { neededKg } = settleIn(anchor)!
-    expect(settleIn({ ...anchor, weedFactor: 2 })!.neededKg).toBeGreaterThan(neededKg!)
-    expect(settleIn({ ...anchor, method: 'drift', driftMperS: 0.4 })!.neededKg).toBeLessThan(neededKg!)
+    const { neededKg } = settleIn(anchor)!.holding!
+    expect(settleIn({ ...anchor, weedFactor: 2 })!.holding!.neededKg).toBeGreaterThan(neededKg!)
+    expect(settleIn({ ...anchor, method: 'drift', driftMperS: 0.4 })!.holding!.neededKg).toBeLessThan(neededKg!)
     expect(settleIn({ ...anchor, streamMperS: 0 })).toMatchObject({ verdict: 'holds' })
   })
 
@@ -109,33 +109,67 @@ describe('settle', () => {
       { ...defaultWater(catalogue, 'shore'), distanceM: 90, streamMperS: 0.3 },
       { ...defaultWater(catalogue, 'drift'), driftMperS: 0.2 },
     ]) {
-      const { holdsToMperS, settling } = settleIn(water, 0.4)!
+      const { holding, settling } = settleIn(water, 0.4)!
+      const { holdsToMperS } = holding!
       const share = holdsToMperS! / water.streamMperS
       const then = settleIn({ ...water, streamMperS: holdsToMperS!, driftMperS: water.driftMperS * share }, 0.4)!
-      expect(then.wantedKg! / settling.weight.massKg, water.method).toBeCloseTo(1, 2)
+      expect(then.holding!.wantedKg! / settling.weight.massKg, water.method).toBeCloseTo(1, 2)
     }
   })
 
-  test('a free line: its bait is the weight, stays in a slow stream and streams away in a fast one', () => {
+  test('a free line is told how deep it fishes: less in a faster stream, never past the bed, and down in what it sinks to', () => {
     const free = draftOf('freeLine', outfit, defaultConditions())
     const inStream = (streamMperS: number) =>
       evaluated(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS } }).settle!
-    expect(inStream(0.01)).toMatchObject({ verdict: 'holds' })
-    expect(inStream(0.8)).toMatchObject({ verdict: 'fails' })
-    expect(inStream(0.1).holdsToMperS).toBeGreaterThan(0.01)
+    const depths = [0.01, 0.05, 0.1, 0.2, 0.4, 0.8].map((stream) => inStream(stream).free!.depthM)
+    expect(depths[0]).toBe(6)
+    expect(depths.at(-1)).toBeLessThan(1)
+    for (const [i, depth] of depths.entries()) if (i > 0) expect(depth).toBeLessThanOrEqual(depths[i - 1]!)
+    const { sinksToMperS } = inStream(0.1).free!
+    expect(inStream(sinksToMperS! * 0.99).free!.reachesBed).toBe(true)
+    expect(inStream(sinksToMperS! * 1.02).free!.reachesBed).toBe(false)
+    expect(inStream(0.8).verdict).toBe('holds')
     expect(inStream(0.1).settling.weight.densityKgperM3).toBeLessThan(1400)
     expect(inStream(0.1).sinkS).toBeGreaterThan(settleIn({ ...anchor, depthM: 6 })!.sinkS!)
   })
 
-  test('a free line that streams away is told so, and is not offered a heavier bait', () => {
+  test('told to hold, a free line is judged by holding, and is not offered a heavier bait', () => {
     const free = draftOf('freeLine', outfit, defaultConditions())
-    const { findings } = evaluated(free.trace, outfit, { ...free.conditions, water: { ...anchor, depthM: 6, streamMperS: 0.8 } })
+    const held = { ...free.trace, fishes: 'holds' as const }
+    const { settle, findings } = evaluated(held, outfit, {
+      ...free.conditions,
+      water: { ...anchor, depthM: 6, streamMperS: 0.8 },
+    })
+    expect(settle!.verdict).toBe('fails')
     const finding = findings.find(({ rule }) => rule === 'sinker-too-light')!
     expect(JSON.stringify(finding.why)).toContain('Free-lined')
     expect(finding.remedies.map(({ label }) => label)).toEqual([
       'let out more line: a third more than the depth',
       'fish it towards slack water: half the stream',
     ])
+  })
+
+  test('a float’s lead is judged against the float, whatever the stream', () => {
+    const drafted = draftOf('slidingFloat', outfit, defaultConditions())
+    const under = (sinkerKg: number, streamMperS: number) => {
+      const trace = withPiece(drafted.trace, 'sinker', (old) => ({ ...old, massKg: sinkerKg }) as typeof old)
+      return evaluated(trace, outfit, { ...drafted.conditions, water: { ...anchor, streamMperS } })
+    }
+    // 25 g of float, a third as dense as water, bears 50 g; 60 g of lead weigh 54.6 in water.
+    const { onFloat } = under(0.02, 0.5).settle!
+    expect(onFloat!.bearsN).toBeCloseTo(0.05 * 9.80665, 9)
+    expect(under(0.02, 2).settle!.verdict).toBe('holds')
+    expect(under(0.06, 0.1).settle!.verdict).toBe('fails')
+    expect(under(0.06, 0.1).findings.map(({ rule }) => rule)).toContain('float-goes-under')
+    expect(under(0.02, 2).findings.map(({ rule }) => rule)).not.toContain('sinker-too-light')
+  })
+
+  test('a jig takes its line down by its own weight; under a kite nothing is judged', () => {
+    const jig = draftOf('jigAndTrailer', outfit, { ...defaultConditions(), castStyle: 'none' })
+    const { settle } = evaluated(jig.trace, outfit, { ...jig.conditions, water: { ...anchor, streamMperS: 0.3 } })
+    expect(settle).toMatchObject({ fishes: 'worked', end: 'jig', free: { reachesBed: true } })
+    const kite = draftOf('kiteBait', outfit, { ...defaultConditions(), castStyle: 'none' })
+    expect(evaluated(kite.trace, outfit, { ...kite.conditions, water: anchor }).settle).toBeUndefined()
   })
 
   test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {
@@ -149,7 +183,7 @@ describe('settle', () => {
   test('a stream that nothing holds in says so, and no figure is NaN', () => {
     const wild = settleIn({ ...anchor, depthM: 1500, streamMperS: 4, scope: 1.05 })!
     expect(wild).toMatchObject({ verdict: 'fails', margin: 0 })
-    expect(wild.trouble).toMatch(/needed/)
+    expect(wild.holding!.trouble).toMatch(/needed/)
   })
 
   test('every family with a sinker settles by every method without error', () => {
@@ -159,7 +193,7 @@ describe('settle', () => {
         const { settle } = evaluated(draft.trace, outfit, { ...draft.conditions, water: defaultWater(catalogue, method) })
         if (!settle) continue
         expect(Number.isFinite(settle.margin), `${id} ${method}`).toBe(true)
-        expect(settle.sinkS).toBeGreaterThan(0)
+        expect(settle.sinkS ?? 1).toBeGreaterThan(0)
       }
     }
   })

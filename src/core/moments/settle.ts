@@ -1,31 +1,44 @@
+import type { Fishes } from '../catalogue/familyIds.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import { pieceRef } from '../documents/linkRef.ts'
 import { CoreError } from '../errors.ts'
 import { waterSink } from '../physics/water/sink.ts'
+import { fishesOf } from '../setup/fishes.ts'
 import { freeLine } from '../setup/outfitLines.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
+import { type FreeLine, freeLineOf } from '../setup/settling/freeLine.ts'
 import { holdsToMperS, minimumSinker } from '../setup/settling/minimumSinker.ts'
+import { type OnFloat, onFloat } from '../setup/settling/onFloat.ts'
 import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../setup/settling/settling.ts'
 import { type Falling, sinkOrder } from '../setup/settling/sinkOrder.ts'
 import { lineInput, shoreInput, sinkInput, uptideInput } from '../setup/settling/solverInputs.ts'
 import { type Twist, twistsOf } from '../setup/settling/twist.ts'
-import type { CalculationRequest, Input, MomentKind, MomentResult, Verdict } from './moment.ts'
-import { PART_OF_THE_TIDE } from './thresholds.ts'
+import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict } from './moment.ts'
+import { FLOAT_OVER_LOAD, PART_OF_THE_TIDE } from './thresholds.ts'
 
-export type Settle = MomentResult<'settle'> & {
-  /** What was asked about; `lineShapeOf` draws it. */
-  settling: Settling
+/** What is meant to hold, against what holds. */
+export type Holding = {
   /** The least that holds at the peak, and with the method's reserve; undefined where none does. */
   neededKg?: number
   wantedKg?: number
   reserve: number
   /** The stream up to which it holds with the reserve; undefined where that is not known. */
   holdsToMperS?: number
-  /** Undefined for what does not sink. */
-  sinkS?: number
   /** What keeps it from being calculated, in a sentence. */
   trouble?: string
+}
+
+export type Settle = MomentResult<'settle'> & {
+  fishes: Fishes
+  /** What was asked about; `lineShapeOf` draws it. */
+  settling: Settling
+  /** By how it is meant to fish, one of the three: on the bottom, under a float, free. */
+  holding?: Holding
+  onFloat?: OnFloat
+  free?: FreeLine
+  /** Undefined for what does not sink. */
+  sinkS?: number
   /** Two weights on lines of their own, as they fall. */
   falling?: { lower: Falling; upper: Falling }
   /** Baits that spin in the stream, and what takes their twist. */
@@ -46,39 +59,89 @@ export const SETTLE: MomentKind<Settle> = {
 }
 
 /**
- * Holds with the method's reserve over the still-water least at the stream's peak; to be watched if it holds only up to two
- * thirds of it; else fails. The weight is the sinker, or on a free line the baited hook. Undefined without water to settle in, or
- * with nothing that takes it down.
+ * By how it is meant to fish. Undefined without water to settle in, with nothing that takes it down, or under a kite.
  */
 function judgeSettle(setup: PreparedSetup): Settle | undefined {
   const { water } = setup.conditions
   const settling = water && settlingOf(setup, water)
   if (!settling) return undefined
+  const fishes = fishesOf(setup.trace)
+  const judged = judgedBy(fishes, settling)
+  if (!judged) return undefined
+  const sinkS = sinkTimeS(settling)
+  const falling = sinkOrder(setup)
+  return {
+    moment: 'settle',
+    fishes,
+    end: settling.weight.id,
+    settling,
+    twists: twistsOf(setup),
+    ...(sinkS === undefined ? {} : { sinkS }),
+    ...(falling ? { falling } : {}),
+    ...judged,
+    decides: pieceRef(judged.onFloat?.id ?? settling.weight.id),
+    inputs: [...waterInputs(settling), ...judged.inputs, ...computed('timeToSink', sinkS, 'duration')],
+  }
+}
+
+type Judged = Pick<Settle, 'verdict' | 'figure' | 'margin' | 'inputs' | 'holding' | 'onFloat' | 'free'>
+
+function judgedBy(fishes: Fishes, settling: Settling): Judged | undefined {
+  if (fishes === 'holds') return judgeHolding(settling)
+  // From the shore what drags is let go round with the stream.
+  if (fishes === 'drags' && !isCastMethod(settling.water.method)) return judgeHolding(settling)
+  return fishes === 'hangs' ? judgeOnFloat(settling) : judgeFree(settling)
+}
+
+/**
+ * Holds with the method's reserve over the still-water least at the stream's peak; to be watched if it holds only up to two thirds of
+ * it; else fails. The weight is the sinker, or on a free line the baited hook.
+ */
+function judgeHolding(settling: Settling): Judged {
   const { weight } = settling
-  const { reserve } = setup.catalogue.methods[settling.water.method]
+  const { reserve } = settling.catalogue.methods[settling.water.method]
   const minimum = minimumSinker(settling)
   const grip = nominalGrip(settling)
   const neededKg = 'kgFor' in minimum ? minimum.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
   const holdsTo = holdsToMperS(settling, grip, reserve)
-  const sinkS = sinkTimeS(settling)
-  const falling = sinkOrder(setup)
   return {
-    moment: 'settle',
     verdict: verdictOf(margin, (holdsTo ?? 0) / settling.water.streamMperS),
-    end: weight.id,
-    decides: pieceRef(weight.id),
     figure: { key: 'sinkerOverWanted', quantity: 'ratio', value: margin },
     margin,
-    inputs: inputsOf(settling, reserve, { neededKg, holdsTo, sinkS }),
-    settling,
-    reserve,
-    ...(neededKg === undefined ? {} : { neededKg, wantedKg: neededKg * reserve }),
-    ...('trouble' in minimum ? { trouble: minimum.trouble } : {}),
-    ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
-    ...(sinkS === undefined ? {} : { sinkS }),
-    ...(falling ? { falling } : {}),
-    twists: twistsOf(setup),
+    inputs: holdingInputs(settling, reserve, neededKg, holdsTo),
+    holding: {
+      reserve,
+      ...(neededKg === undefined ? {} : { neededKg, wantedKg: neededKg * reserve }),
+      ...('trouble' in minimum ? { trouble: minimum.trouble } : {}),
+      ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
+    },
+  }
+}
+
+/** Holds where the float has something to spare over what hangs under it; at its last it is to be watched. */
+function judgeOnFloat(settling: Settling): Judged | undefined {
+  const float = onFloat(settling)
+  if (!float) return undefined
+  const share = float.loadN / float.bearsN
+  return {
+    verdict: gradeAtLeast(1 / share, FLOAT_OVER_LOAD),
+    figure: { key: 'loadOfFloat', quantity: 'share', value: share },
+    margin: 1 / (share * FLOAT_OVER_LOAD.holds),
+    inputs: [...computed('floatBears', float.bearsN, 'strength'), ...computed('underFloat', float.loadN, 'strength')],
+    onFloat: float,
+  }
+}
+
+/** Informs: how deep it fishes, and in what stream it still gets down. */
+function judgeFree(settling: Settling): Judged {
+  const free = freeLineOf(settling)
+  return {
+    verdict: 'holds',
+    figure: { key: 'fishesAt', quantity: 'length', value: free.depthM },
+    margin: free.depthM / settling.water.depthM,
+    inputs: [...computed('lineOutFree', free.lineOutM, 'length'), ...computed('sinksToStream', free.sinksToMperS, 'speed')],
+    free,
   }
 }
 
@@ -96,29 +159,21 @@ function sinkTimeS(settling: Settling): number | undefined {
   }
 }
 
-type Computed = { neededKg: number | undefined; holdsTo: number | undefined; sinkS: number | undefined }
+const set = (key: string, value: number, quantity: Input['quantity']): Input => ({ key, value, quantity, origin: 'document' })
+const nominal = (key: string, value: number, quantity: Input['quantity']): Input => ({ key, value, quantity, origin: 'nominal' })
+const computed = (key: string, value: number | undefined, quantity: Input['quantity']): Input[] =>
+  value === undefined ? [] : [{ key, value, quantity, origin: 'computed' }]
 
-function inputsOf(settling: Settling, reserve: number, { neededKg, holdsTo, sinkS }: Computed): Input[] {
+function waterInputs(settling: Settling): Input[] {
   const { water, weight, outfit, catalogue } = settling
   const line = freeLine(outfit)
-  const computed = (key: string, value: number | undefined, quantity: Input['quantity']): Input[] =>
-    value === undefined ? [] : [{ key, value, quantity, origin: 'computed' }]
-  const set = (key: string, value: number, quantity: Input['quantity']): Input => ({ key, value, quantity, origin: 'document' })
-  const nominal = (key: string, value: number, quantity: Input['quantity']): Input => ({
-    key,
-    value,
-    quantity,
-    origin: 'nominal',
-  })
   return [
     { key: 'method', quantity: 'word', value: water.method, origin: 'document' },
     set('weightThatHolds', weight.massKg, 'mass'),
     set('depth', water.depthM, 'length'),
     set('streamAtPeak', water.streamMperS, 'speed'),
     ...(water.method === 'drift' ? [set('drift', water.driftMperS, 'speed')] : []),
-    ...(isCastMethod(water.method)
-      ? [set('distance', water.distanceM, 'length'), nominal('grip', nominalGrip(settling), 'ratio')]
-      : []),
+    ...(isCastMethod(water.method) ? [set('distance', water.distanceM, 'length')] : []),
     set('scope', water.scope, 'ratio'),
     {
       ...nominal('lineDiameter', lineDiameterM(catalogue, line), 'diameter'),
@@ -126,17 +181,22 @@ function inputsOf(settling: Settling, reserve: number, { neededKg, holdsTo, sink
     },
     set('weedFactor', water.weedFactor, 'ratio'),
     nominal('baitDragArea', baitAreaM2(settling), 'area'),
-    ...computed('leastThatHolds', neededKg, 'mass'),
-    { key: 'reserve', quantity: 'ratio', value: reserve, origin: 'rule' },
-    ...computed('holdsToStream', holdsTo, 'speed'),
-    ...computed('timeToSink', sinkS, 'duration'),
   ]
 }
 
-function deriveSettle(_setup: PreparedSetup, { settling }: Settle): CalculationRequest[] {
-  const nominal = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
+function holdingInputs(settling: Settling, reserve: number, neededKg: number | undefined, holdsTo: number | undefined): Input[] {
   return [
-    holdRequest(settling, nominal),
+    ...(isCastMethod(settling.water.method) ? [nominal('grip', nominalGrip(settling), 'ratio')] : []),
+    ...computed('leastThatHolds', neededKg, 'mass'),
+    { key: 'reserve', quantity: 'ratio', value: reserve, origin: 'rule' },
+    ...computed('holdsToStream', holdsTo, 'speed'),
+  ]
+}
+
+function deriveSettle(_setup: PreparedSetup, { settling, holding, free }: Settle): CalculationRequest[] {
+  const from = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
+  return [
+    ...(holding || free ? [holdRequest(settling, from)] : []),
     { calculation: 'water.sink', input: sinkInput(settling), from: { dragAreaM2: 'nominal', lineDiameterM: 'nominal' } },
   ]
 }

@@ -14,6 +14,8 @@ export const FUSE_CHANCE = { holds: 0.9, watch: 0.6 }
 export const DECIDED_CHANCE = 0.9
 /** Settle: share of the peak stream that at least holds for part of a session: from about four hours in six. Ours. */
 export const PART_OF_THE_TIDE = 2 / 3
+/** Settle: what a float bears over what hangs under it. Ours. */
+export const FLOAT_OVER_LOAD = { holds: 1.15, watch: 1 }
 /** Hand: the weakest of the part in hand over the dead weight. */
 export const HAND_OVER_WEIGHT = { holds: 3, watch: 2 }
 /** Hand: a sinker on a longer drop does not come in with one lift, m. */

@@ -8,6 +8,9 @@ const FLOAT_AREA_PER_MASS = 0.0125
 /** What a bait that is clipped down behind the sinker has left of its drag streaming. Nominal, ours. */
 const CLIPPED_SHARE = 0.4
 
+/** Drag coefficient times area of a blunt body, a lure or a light, m². Nominal. */
+export const bluntAreaM2 = (massKg: number): number => BLUNT_AREA_PER_MASS * Math.cbrt(massKg) ** 2
+
 /** Drag coefficient times area of a piece in flight, m²; `clipped` for a bait that a clip holds down. */
 export function flightAreaM2(catalogue: Catalogue, piece: Piece, clipped: boolean): number {
   switch (piece.role) {
@@ -17,7 +20,7 @@ export function flightAreaM2(catalogue: Catalogue, piece: Piece, clipped: boolea
       return catalogue.baits[piece.bait].flightM2 * (clipped ? CLIPPED_SHARE : 1)
     case 'lure':
     case 'light':
-      return BLUNT_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2
+      return bluntAreaM2(piece.massKg)
     case 'float':
       return FLOAT_AREA_PER_MASS * Math.cbrt(piece.massKg) ** 2
     default:

@@ -2,14 +2,15 @@ import { type Catalogue, efficiencyOf, type Measured } from '../catalogue/catalo
 import { hardwareStrengthN } from '../catalogue/hardware.ts'
 import { HOOK_SPREAD, hookDimensions, straighteningLoadN } from '../catalogue/hooks.ts'
 import type { Material } from '../catalogue/ids.ts'
-import { LINE_SPREAD } from '../catalogue/materials.ts'
+import type { Conditions } from '../documents/conditions.ts'
 import type { Joint } from '../documents/fields.ts'
 import { type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
 import type { HookPiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
-import { type ChainElement, strengthChain } from '../physics/strength/chain.ts'
+import { type ChainElement, type ChainLink, lineStrengthN, strengthChain } from '../physics/strength/chain.ts'
+import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import type { PathElement } from './paths.ts'
 
 /** A link of a path with its effective strength, its spread, and where its figure comes from. */
@@ -19,7 +20,10 @@ export type Link = {
   ref: LinkRef
   kind: 'line' | 'joint' | 'part'
   strengthN: number
+  /** Spread of its strength (coefficient of variation). */
   variation: number
+  /** As `strength.failure` is asked of it: a joint as the share of its line. */
+  failing: FailingLink
   governedBy: 'self' | 'above' | 'below'
   origin: Measured['origin']
 }
@@ -36,24 +40,51 @@ type Entry = Pick<Link, 'ref' | 'kind' | 'origin'> & {
 const LURE_SPREAD = 0.08
 
 /** What bears a pull beside the path itself: `wound`, the outfit's lines from the lowest, is empty where the path begins at the trace. */
-export type Bearing = { catalogue: Catalogue; wound: readonly WoundLine[]; wet: boolean }
+export type Bearing = {
+  catalogue: Catalogue
+  wound: readonly WoundLine[]
+  conditions: Pick<Conditions, 'wet' | 'lineSpread' | 'pulledSpread'>
+}
 
 /** For any path of one trace: effective strength and spread of every link from the outfit's lines to its end, in order. */
 export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => Link[] {
   const entriesOf = entryFinder(bearing)
+  const made = new Map<Entry, Link>()
   return (path) => {
     const entries = entriesOf(path)
     if (entries.length === 0) return []
     const chain = strengthChain(entries.map(({ element }) => element))
     const links: Link[] = []
-    for (const [i, { again, ref, kind, origin, variation }] of entries.entries()) {
-      const found = chain.links[i]
-      if (again || !found) continue
-      const { id, strengthN, governedBy } = found
-      const spread = typeof variation === 'number' ? variation : governedBy === 'below' ? variation.below : variation.above
-      links.push({ id, ref, kind, strengthN, variation: spread, governedBy, origin })
+    for (let i = 0; i < entries.length; i += 1) {
+      const [entry, found] = [entries[i]!, chain.links[i]!]
+      if (entry.again) continue
+      // A joint reached another way can have another line beside it.
+      const known = made.get(entry)
+      const same = known !== undefined && known.strengthN === found.strengthN && known.governedBy === found.governedBy
+      const link = same ? known : linkOf(entry, found, found.governedBy === 'below' ? entries[i + 1] : entries[i - 1])
+      made.set(entry, link)
+      links.push(link)
     }
     return links
+  }
+}
+
+/** A joint’s strength is a share of its line’s, which varies too. */
+function linkOf(
+  { ref, kind, origin, variation }: Entry,
+  { id, strengthN, governedBy }: ChainLink,
+  line: Entry | undefined,
+): Link {
+  const spread = typeof variation === 'number' ? variation : governedBy === 'below' ? variation.below : variation.above
+  const link = { id, ref, kind, strengthN, governedBy, origin }
+  if (governedBy === 'self' || line?.element.type !== 'line')
+    return { ...link, variation: spread, failing: { id, meanN: strengthN, variation: spread } }
+  const ofLine = typeof line.variation === 'number' ? line.variation : 0
+  const efficiency = strengthN / lineStrengthN(line.element)
+  return {
+    ...link,
+    variation: Math.hypot(spread, ofLine),
+    failing: { id, line: line.element.id, efficiency, variation: spread },
   }
 }
 
@@ -74,12 +105,12 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
     return found
   }
   const entryOf = (element: PathElement, i: number, path: readonly PathElement[]): Entry | undefined => {
-    const { catalogue, wet } = bearing
+    const { catalogue } = bearing
     if (element.kind === 'part') return partEntry(catalogue, element.piece)
     if (element.kind === 'line') {
       const { line, again, ref, id } = element
       const strands = line.role === 'double' ? 2 : 1
-      return once(again ? `${id} again` : id, () => lineEntry(catalogue, ref, line, { strands, wet, again }))
+      return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands, again }))
     }
     const [above, below] = [path[i - 1], path[i + 1]]
     const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1)?.material : undefined
@@ -99,10 +130,11 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
   }
 }
 
-function woundEntries({ catalogue, wound, wet }: Bearing): Entry[] {
+function woundEntries(bearing: Bearing): Entry[] {
+  const { catalogue, wound } = bearing
   return wound.flatMap((line, i): Entry[] => {
     const under = wound[i - 1]
-    const entry = lineEntry(catalogue, woundRef(line.role), line, { strands: 1, wet, again: false })
+    const entry = lineEntry(bearing, woundRef(line.role), line, { strands: 1, again: false })
     if (!under || !line.joint) return [entry]
     return [jointEntry(catalogue, { at: 'woundJoint', role: line.role }, line.joint, under.material, line.material), entry]
   })
@@ -112,17 +144,24 @@ function materialIfTied(element: PathElement, ties: readonly string[]): Material
   return element.kind === 'line' && ties.includes(element.id) ? element.line.material : undefined
 }
 
-type AnyLine = { material: Material; strengthN: number; condition?: number | undefined }
+type AnyLine = { material: Material; strengthN: number; condition?: number | undefined; pulled?: boolean | undefined }
 
 function lineEntry(
-  { materials }: Catalogue,
+  { catalogue: { materials }, conditions: { wet, lineSpread, pulledSpread } }: Bearing,
   ref: LinkRef,
   line: AnyLine,
-  { strands, wet, again }: { strands: number; wet: boolean; again: boolean },
+  { strands, again }: { strands: number; again: boolean },
 ): Entry {
   const condition = (line.condition ?? 1) * (wet ? materials[line.material].wetCondition : 1)
   const element: ChainElement = { type: 'line', id: linkKey(ref), strengthN: line.strengthN, strands, condition }
-  return { ref, element, kind: 'line', variation: LINE_SPREAD, origin: 'nominal', again }
+  return {
+    ref,
+    element,
+    kind: 'line',
+    variation: line.pulled ? pulledSpread : lineSpread,
+    origin: line.pulled ? 'own' : 'nominal',
+    again,
+  }
 }
 
 /** A side that the joint is not tied in takes nothing from a line that happens to be next. */

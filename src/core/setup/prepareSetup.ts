@@ -1,14 +1,15 @@
 import { pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
-import { firstToGo } from '../physics/strength/failure.ts'
+import { chanceFinder } from '../physics/strength/failure.ts'
+import type { Chances } from '../physics/strength/failureTables.ts'
 import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
 import { endsOf, type PathElement, pathFinder } from './paths.ts'
 import type { Setup } from './setup.ts'
 
-/** A path from the reel to one end: its links, the weakest, and the chance that each goes first. */
-export type EndPath = { end: Piece; links: Link[]; weakest: Link; first: number[] }
+/** A path from the reel to one end: its links, the weakest, the chance that each goes first, and that nothing goes at a load. */
+export type EndPath = { end: Piece; links: Link[]; weakest: Link } & Chances
 
 /** A setup with what its moments share, so that no chain is worked out twice. */
 export type PreparedSetup = Setup & {
@@ -29,10 +30,11 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const out = linesOut(outfit, spool, conditions.lineOutM)
   const wound = out.map(({ line }) => line)
   const tracePath = remember(pathFinder(trace))
-  const linksOf = linkFinder({ catalogue, wound, wet: conditions.wet })
+  const linksOf = linkFinder({ catalogue, wound, conditions })
+  const chancesOf = chanceFinder()
   const path = remember((id: string): EndPath => {
     const links = linksOf(tracePath(id))
-    return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), first: firstToGo(asUncertain(links)) }
+    return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), ...chancesOf(links.map(({ failing }) => failing)) }
   })
   return { ...setup, spool, out, ends: endsOf(trace), path, tracePath }
 }
@@ -40,9 +42,6 @@ export function prepareSetup(setup: Setup): PreparedSetup {
 export function weakestOf(links: readonly Link[]): Link {
   return links.reduce((lowest, link) => (link.strengthN < lowest.strengthN ? link : lowest))
 }
-
-export const asUncertain = (links: readonly Link[]) =>
-  links.map(({ id, strengthN, variation }) => ({ id, meanN: strengthN, variation }))
 
 function remember<T>(compute: (id: string) => T): (id: string) => T {
   const known = new Map<string, T>()

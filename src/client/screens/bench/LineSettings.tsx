@@ -80,6 +80,15 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         <input
           type="checkbox"
           className="size-5"
+          checked={line.pulled ?? false}
+          onChange={(event) => set({ pulled: event.target.checked || undefined })}
+        />
+        spool pulled: the strength is what it broke at
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5"
           checked={trace.weakLink === line.id}
           onChange={(event) => bench.editTrace((old) => ({ ...old, weakLink: event.target.checked ? line.id : undefined }))}
         />

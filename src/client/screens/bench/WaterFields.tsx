@@ -1,11 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
+import { FISHES, type Fishes } from '../../../core/catalogue/familyIds.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
+import { fishesOf } from '../../../core/setup/fishes.ts'
 import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { FISHES_WORDS } from '../../words/waterWords.ts'
 import { notBelow } from './limits.ts'
 import type { Bench } from './useBench.ts'
 
@@ -41,6 +44,14 @@ export function WaterFields({ bench }: { bench: Bench }) {
               />
             </Field>
           )}
+          <Field label="the end is meant to" htmlFor="water-fishes">
+            <Select
+              id="water-fishes"
+              value={fishesOf(bench.content.trace)}
+              onChange={(event) => bench.editTrace((old) => ({ ...old, fishes: event.target.value as Fishes }))}
+              choices={FISHES.map((value) => ({ value, text: FISHES_WORDS[value] }))}
+            />
+          </Field>
           <MethodField
             of={water}
             onChange={(change, tag) => set({ ...change, ...calmDrift(change.method ?? water.method, water.streamMperS) }, tag)}

@@ -11,8 +11,9 @@ import { called } from '../remedies.ts'
 export const sinkerTooLight: Rule = {
   id: 'sinker-too-light',
   check: ({ moments: { settle }, setup: { trace, conditions } }) => {
-    if (!settle || settle.verdict === 'holds') return []
-    const { end, settling, wantedKg, trouble } = settle
+    if (!settle?.holding || settle.verdict === 'holds') return []
+    const { end, settling } = settle
+    const { wantedKg, trouble } = settle.holding
     const { weight, water } = settling
     const freeLine = pieceById(trace, end)?.role !== 'sinker'
     const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100

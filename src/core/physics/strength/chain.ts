@@ -4,7 +4,7 @@ export type ChainElement =
   | { type: 'joint'; id: string; efficiencyAbove: number; efficiencyBelow: number }
   | { type: 'hardware'; id: string; strengthN: number }
 
-type ChainLink = { id: string; strengthN: number; governedBy: 'self' | 'above' | 'below' }
+export type ChainLink = { id: string; strengthN: number; governedBy: 'self' | 'above' | 'below' }
 export type Chain = { links: ChainLink[]; weakest: { id: string; strengthN: number } }
 
 /**
@@ -29,7 +29,8 @@ export function strengthChain(path: readonly ChainElement[]): Chain {
   return { links, weakest: { id: weakest.id, strengthN: weakest.strengthN } }
 }
 
-function lineStrengthN(line: { strengthN: number; strands?: number | undefined; condition?: number | undefined }): number {
+/** What a line bears as it is, N. */
+export function lineStrengthN(line: { strengthN: number; strands?: number | undefined; condition?: number | undefined }): number {
   return line.strengthN * (line.strands ?? 1) * (line.condition ?? 1)
 }
 

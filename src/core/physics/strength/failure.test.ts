@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { normalCdf } from '../../math/normal.ts'
-import { strengthFailure } from './failure.ts'
+import { chanceFinder, strengthFailure } from './failure.ts'
 
 const newtons = fc.double({ min: 5, max: 2000, noNaN: true })
 const scale = fc.double({ min: 0.01, max: 100, noNaN: true })
@@ -96,6 +96,35 @@ describe('strength.failure', () => {
         )
         expect(first[1]!.probability).toBeCloseTo(normalCdf((1 - efficiency) / (spread * efficiency)), 7)
       }
+  })
+
+  test('tables kept from one chain to the next meet what is integrated cell by cell, for ordinary spreads', () => {
+    const spread = fc.double({ min: 0.03, max: 0.1, noNaN: true })
+    const joint = fc.record({ efficiency: fc.double({ min: 0.4, max: 1.05, noNaN: true }), variation: spread })
+    const group = fc.record({
+      meanN: fc.double({ min: 60, max: 300, noNaN: true }),
+      variation: spread,
+      joints: fc.array(joint, { maxLength: 3 }),
+      twice: fc.boolean(),
+    })
+    const chancesOf = chanceFinder()
+    fc.assert(
+      fc.property(
+        fc.array(group, { minLength: 1, maxLength: 4 }),
+        fc.double({ min: 0, max: 250, noNaN: true }),
+        (rows, loadN) => {
+          const links = rows.flatMap(({ meanN, variation, joints, twice }, i) => [
+            { id: `${i}`, meanN, variation },
+            ...[...joints, ...(twice ? joints : [])].map((each, j) => ({ id: `${i}.${j}`, line: `${i}`, ...each })),
+          ])
+          const byCells = strengthFailure(links, loadN)
+          const { first, survival } = chancesOf(links)
+          for (const [i, chance] of first.entries()) expect(Math.abs(chance - byCells.first[i]!.probability)).toBeLessThan(2e-5)
+          expect(Math.abs(survival(loadN) - byCells.survival)).toBeLessThan(2e-5)
+        },
+      ),
+      { numRuns: 30 },
+    )
   })
 
   test('two lines with their joints agree with a seeded trial of 200 000 pulls', () => {

@@ -1,12 +1,9 @@
 import { CoreError } from '../../errors.ts'
 import { forEachGaussPoint } from '../../math/gaussLegendre.ts'
 import { normalCdf, normalPdf } from '../../math/normal.ts'
+import { type FailingLink, type Group, groupsOf, type ShareOfLine } from './failingLinks.ts'
+import { type Chances, failureTables } from './failureTables.ts'
 
-/** A link whose strength is Normal(meanN, variation·meanN). */
-export type UncertainLink = { id: string; meanN: number; variation: number }
-/** A joint whose strength is a share of its own line's: the share is Normal(efficiency, variation·efficiency), `line` a plain link. */
-export type ShareOfLine = { id: string; line: string; efficiency: number; variation: number }
-export type FailingLink = UncertainLink | ShareOfLine
 export type Failure = { first: { id: string; probability: number }[]; survival: number }
 
 /** Beyond this many deviations a normal density is under 1e-16 of its peak. */
@@ -27,56 +24,27 @@ const NOTHING_LEFT = 1e-17
  * Source: order statistics of normal variables; joints of one line are independent once its strength is known.
  */
 export function strengthFailure(links: readonly FailingLink[], loadN: number): Failure {
-  const plain = links.filter((link) => 'meanN' in link)
-  const whole = plain.length === links.length
-  const chances = whole ? firstToGo(plain) : firstOfGroups(links)
-  const survival = whole ? survivalAt(plain, loadN) : groupsOf(links).reduce((all, group) => all * stateAt(group, loadN).whole, 1)
-  return { first: links.map(({ id }, i) => ({ id, probability: chances[i]! })), survival }
-}
-
-/** Chance that nothing goes at `loadN`, `Π (1 − F_i(loadN))`. */
-export function survivalAt(links: readonly UncertainLink[], loadN: number): number {
-  return links.reduce((product, { meanN, variation }) => product * normalCdf((meanN - loadN) / (variation * meanN)), 1)
-}
-
-/**
- * Chance that each of independent links goes first as a pull grows until something goes, `∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL`.
- * @returns chances in the order of `links`; they sum to 1.
- * @throws CoreError 'out-of-range' for a variation under 1e-9.
- * Source: order statistics of independent normal variables; checked against Φ((μb − μa)/√(σa²+σb²)) for two links.
- */
-export function firstToGo(links: readonly UncertainLink[]): number[] {
   checkVariations(links)
-  // Links alike in all are worked out once: a leader with fifty equal loops in it has few kinds of link.
-  const { kinds, kindOf } = kindsOf(links)
-  const chances = chancesOf(kinds, (load, density, whole) => {
-    let all = 1
-    for (let i = 0; i < kinds.length; i += 1) {
-      const { mean, deviation, count } = kinds[i]!
-      const z = (load - mean) / deviation
-      density[i] = z < -REACH ? 0 : (count * normalPdf(z)) / deviation
-      whole[i] = z < -REACH ? 1 : normalCdf(-z)
-      all *= count === 1 ? whole[i]! : whole[i]! ** count
-    }
-    return all
-  })
-  return kindOf.map((kind) => chances[kind]! / kinds[kind]!.count)
+  const first = firstByCells(links, groupsOf(links))
+  return { first: links.map(({ id }, i) => ({ id, probability: first[i]! })), survival: survivalAt(links, loadN) }
 }
 
-type Kind = Bump & { count: number }
+/** Chance that nothing goes at `loadN`: of each line with its joints, and of every other link, that it is whole. */
+const survivalAt = (links: readonly FailingLink[], loadN: number): number =>
+  groupsOf(links).reduce((all, group) => all * stateAt(group, loadN).whole, 1)
 
-/** The different strengths among links, how many have each, and for every link which it has. */
-function kindsOf(links: readonly UncertainLink[]): { kinds: Kind[]; kindOf: number[] } {
-  const kinds: Kind[] = []
-  const places = new Map<string, number>()
-  const kindOf = links.map(({ meanN, variation }) => {
-    const key = `${meanN} ${variation}`
-    const place = places.get(key) ?? kinds.push({ mean: meanN, deviation: variation * meanN, count: 0 }) - 1
-    places.set(key, place)
-    kinds[place]!.count += 1
-    return place
-  })
-  return { kinds, kindOf }
+/** As `strengthFailure` to 2e-5, for chains that share most of their links: what one shares with another is worked out once. */
+export function chanceFinder(): (links: readonly FailingLink[]) => Chances {
+  const fromTables = failureTables()
+  return (links) => {
+    const groups = groupsOf(links)
+    return (
+      fromTables(links.length, groups) ?? {
+        first: firstByCells(links, groups),
+        survival: (loadN) => survivalAt(links, loadN),
+      }
+    )
+  }
 }
 
 type Bump = { mean: number; deviation: number }
@@ -117,13 +85,8 @@ function chancesOf(bumps: readonly Bump[], stateOf: StateAt): number[] {
   return Array.from(sums, (sum) => sum / total)
 }
 
-/** A line with the joints that are shares of it, each with its place among the links. */
-type Group = { line: UncertainLink; at: number; joints: (ShareOfLine & { at: number })[] }
-
-/** As `firstToGo`, with joints that are shares of their line: groups of a line and its joints are independent of each other. */
-function firstOfGroups(links: readonly FailingLink[]): number[] {
-  checkVariations(links)
-  const groups = groupsOf(links)
+/** Cell by cell, for any spread: groups of a line and its joints are independent of each other. */
+function firstByCells(links: readonly FailingLink[], groups: readonly Group[]): number[] {
   const lineOf = new Map(groups.flatMap((group) => group.joints.map(({ at }) => [at, group.line] as const)))
   const bumps = links.map((link, i): Bump => {
     if ('meanN' in link) return { mean: link.meanN, deviation: link.variation * link.meanN }
@@ -145,17 +108,9 @@ function firstOfGroups(links: readonly FailingLink[]): number[] {
   })
 }
 
-function groupsOf(links: readonly FailingLink[]): Group[] {
-  const placed = links.map((link, at) => ({ ...link, at }))
-  return placed.flatMap((line) =>
-    'meanN' in line
-      ? [{ line, at: line.at, joints: placed.flatMap((joint) => ('line' in joint && joint.line === line.id ? [joint] : [])) }]
-      : [],
-  )
-}
-
 /** A group at a load: the chance that it is whole, and the densities of the line and of each joint going then, in that order. */
-function stateAt({ line, joints }: Group, load: number): { whole: number; densities: number[] } {
+function stateAt({ line, joints: placed }: Group, load: number): { whole: number; densities: number[] } {
+  const joints = placed.map(({ joint }) => joint)
   const deviation = line.variation * line.meanN
   const lineDensity = (x: number) => normalPdf((x - line.meanN) / deviation) / deviation
   const holds = ({ efficiency, variation }: ShareOfLine, share: number) =>
@@ -183,7 +138,7 @@ function stateAt({ line, joints }: Group, load: number): { whole: number; densit
       whole += together
       for (const [i, { efficiency, variation }] of joints.entries()) {
         const density = normalPdf((load / x - efficiency) / (variation * efficiency)) / (variation * efficiency * x)
-        if (density > 0) goes[i]! += (together * density) / held[i]!
+        if (held[i]! > 0) goes[i]! += (together * density) / held[i]!
       }
     })
     from = to

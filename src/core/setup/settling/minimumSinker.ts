@@ -141,7 +141,7 @@ function bracket(over: (streamMperS: number) => number, least: number, start: nu
 }
 
 /** The same water at another stream; a drift goes with it. */
-function atStream(settling: Settling, streamMperS: number): Settling {
+export function atStream(settling: Settling, streamMperS: number): Settling {
   const { water } = settling
   const share = water.streamMperS > 0 ? streamMperS / water.streamMperS : 0
   const drifting = { driftMperS: share * water.driftMperS, driftAcrossMperS: share * water.driftAcrossMperS }

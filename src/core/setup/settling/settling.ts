@@ -7,6 +7,7 @@ import { hungFrom, parentId, pieceById } from '../../documents/pieces.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
 import type { Water } from '../../documents/water.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../../math/constants.ts'
+import { bluntAreaM2 } from '../flight.ts'
 import { massOfKg } from '../masses.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 import type { Rig } from '../setup.ts'
@@ -44,12 +45,32 @@ export function settlingOf(
 
 type Weighed = Pick<Rig, 'trace' | 'catalogue'>
 
-/** The weight that holds: the heaviest sinker that stays on at the bottom, or without one the baited hook. */
+/** Of a jig or plug, and of soft lures on a hook, kg/m³. Nominal, ours. */
+const LURE_DENSITY = { hard: 5000, soft: 1100 }
+
+/** What takes the line down: the heaviest sinker that stays on at the bottom, else a lure, else the baited hook. */
 export function weightOf({ trace, catalogue }: Weighed): Weight | undefined {
   const sinkers = trace.pieces.filter((piece): piece is Sinker => piece.role === 'sinker')
   const kept = sinkers.filter((sinker) => !fallsOff(trace, sinker))
   const heaviest = (kept.length > 0 ? kept : sinkers).toSorted((a, b) => b.massKg - a.massKg)[0]
-  return heaviest ? weightOfSinker(catalogue, heaviest) : baitedHook({ trace, catalogue })
+  return heaviest ? weightOfSinker(catalogue, heaviest) : (heaviestLure(trace) ?? baitedHook({ trace, catalogue }))
+}
+
+function heaviestLure(trace: Trace): Weight | undefined {
+  const lures = trace.pieces.filter((piece) => piece.role === 'lure')
+  const lure = lures.toSorted((a, b) => b.massKg - a.massKg)[0]
+  if (!lure) return undefined
+  const soft = pieceById(trace, parentId(lure.attach))?.role === 'hook'
+  const fallAreaM2 = bluntAreaM2(lure.massKg)
+  const { massKg, id } = lure
+  return {
+    id,
+    massKg,
+    densityKgperM3: soft ? LURE_DENSITY.soft : LURE_DENSITY.hard,
+    dragCoefficient: SINKER_DRAG_COEFFICIENT,
+    fallAreaM2,
+    shape: 'ball',
+  }
 }
 
 export const weightOfSinker = (catalogue: Catalogue, { id, massKg, shape }: Pick<Sinker, 'id' | 'massKg' | 'shape'>): Weight => ({

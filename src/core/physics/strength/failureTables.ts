@@ -1,0 +1,182 @@
+import { normalCdf, normalPdf } from '../../math/normal.ts'
+import type { Group, UncertainLink } from './failingLinks.ts'
+
+/** Spreads that the tables resolve; narrower and wider ones are integrated cell by cell. */
+const NARROWEST = 0.01
+const WIDEST = 0.14
+/** Deviations followed on either side: beyond is under 1e-10. With the widest spread the lowest load is still above 0. */
+const REACH = 6.5
+/** Steps of the logarithm of the load, at most half the narrowest spread. */
+const STEPS = [0.015, NARROWEST / 2] as const
+/** What Gregory’s end correction of fifth order makes of the trapezoidal weights at an end (Hildebrand, Introduction to Numerical Analysis, 5.9). */
+const END_WEIGHTS = endWeights([1 / 12, -1 / 24, 19 / 720, -3 / 160, 863 / 60480])
+
+/** Of one group at loads `exp(step × k)`, `k` from `from` on: the chance that it is whole, and load × density of each kind going then. */
+type Table = {
+  line: UncertainLink
+  step: number
+  from: number
+  whole: Float64Array
+  goes: Float64Array[]
+  /** By how far the line’s strength is over the load, in steps: the weighed chance that every joint of it holds. */
+  held?: Float64Array
+}
+/** A group’s line and the different joints in it, each with how many there are. */
+type Kinds = {
+  key: string
+  line: UncertainLink
+  kinds: { efficiency: number; variation: number; count: number }[]
+  kindOf: number[]
+}
+
+/** Of a chain: the chance that each link goes first, in the order of the links, and that nothing goes at a load, N. */
+export type Chances = { first: number[]; survival: (loadN: number) => number }
+
+/**
+ * Chances from tables of each group that are kept: the paths of a trace share most of their groups.
+ * In the logarithm of the load a joint’s share of its line is a difference, so a group at every load is a convolution of the line’s
+ * density with one table of its joints.
+ * @returns undefined where a spread is one that tables do not resolve.
+ */
+export function failureTables(): (links: number, groups: readonly Group[]) => Chances | undefined {
+  const known = new Map<string, Table>()
+  const read = (group: Group, step: number): Read => {
+    const kinds = kindsOf(group)
+    const key = `${step} ${kinds.key}`
+    const table = known.get(key) ?? tableOf(kinds, step)
+    known.set(key, table)
+    return { group, kindOf: kinds.kindOf, table }
+  }
+  return (links, groups) => {
+    const step = stepFor(groups)
+    if (step === undefined) return undefined
+    const all = groups.map((group) => read(group, step))
+    return {
+      first: chancesOf(links, all),
+      survival: (loadN) => all.reduce((whole, { table }) => whole * wholeAt(table, loadN), 1),
+    }
+  }
+}
+
+/** The chance that a group is whole at one load, N. */
+function wholeAt({ line, step, from, held }: Table, loadN: number): number {
+  if (loadN <= Math.exp(step * from)) return 1
+  const deviation = line.variation * line.meanN
+  if (!held) return normalCdf((line.meanN - loadN) / deviation)
+  const ratio = Math.exp(step)
+  let sum = 0
+  for (let m = 0, x = loadN; m < held.length; m += 1, x *= ratio) {
+    const z = (x - line.meanN) / deviation
+    if (z > REACH) break
+    if (z > -REACH) sum += x * normalPdf(z) * held[m]!
+  }
+  return Math.min(1, (step * sum) / deviation)
+}
+
+function stepFor(groups: readonly Group[]): number | undefined {
+  let [narrow, wide] = [Number.POSITIVE_INFINITY, 0]
+  for (const { line, joints } of groups) {
+    narrow = Math.min(narrow, line.variation)
+    wide = Math.max(wide, line.variation)
+    for (const { joint } of joints) {
+      narrow = Math.min(narrow, joint.variation)
+      wide = Math.max(wide, Math.hypot(joint.variation, line.variation))
+    }
+  }
+  return wide > WIDEST ? undefined : STEPS.find((step) => narrow >= 2 * step - 1e-12)
+}
+
+function kindsOf({ line, joints }: Group): Kinds {
+  const kinds: Kinds['kinds'] = []
+  const kindOf = joints.map(({ joint: { efficiency, variation } }) => {
+    const found = kinds.findIndex((kind) => kind.efficiency === efficiency && kind.variation === variation)
+    const at = found >= 0 ? found : kinds.push({ efficiency, variation, count: 0 }) - 1
+    kinds[at]!.count += 1
+    return at
+  })
+  const key = [line.meanN, line.variation, ...kinds.flatMap((kind) => Object.values(kind))].join(' ')
+  return { key, line, kinds, kindOf }
+}
+
+function tableOf({ line, kinds }: Kinds, step: number): Table {
+  const deviation = line.variation * line.meanN
+  const begins = [
+    line.meanN - REACH * deviation,
+    ...kinds.map(({ efficiency, variation }) => efficiency * line.meanN * (1 - REACH * Math.hypot(variation, line.variation))),
+  ]
+  const from = Math.floor(Math.log(Math.min(...begins)) / step)
+  const size = Math.ceil(Math.log(line.meanN + REACH * deviation) / step) - from
+  // The line’s density at each load, times the load.
+  const density = Float64Array.from({ length: size }, (_, k) => {
+    const x = Math.exp(step * (from + k))
+    return (x / deviation) * normalPdf((x - line.meanN) / deviation)
+  })
+  if (kinds.length === 0) {
+    const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
+    return { line, step, from, whole, goes: [density] }
+  }
+  // By how far the line’s strength is over the load: the chance that every joint holds, and load × density of one going then.
+  const held = new Float64Array(size).fill(1)
+  const each = kinds.map(({ efficiency, variation, count }) => {
+    const spread = variation * efficiency
+    return Float64Array.from({ length: size }, (_, m) => {
+      const share = Math.exp(-step * m)
+      const holds = normalCdf((efficiency - share) / spread)
+      held[m]! *= holds ** count
+      const goes = (share / spread) * normalPdf((efficiency - share) / spread)
+      return holds > 0 ? goes / holds : 0
+    })
+  })
+  const together = held[0]!
+  for (const [m, weight] of END_WEIGHTS.entries()) if (m < size) held[m]! *= weight
+  // Only where the line’s strength can be.
+  const least = Math.floor(Math.log(line.meanN * (1 - REACH * line.variation)) / step) - from
+  const over = (row: Float64Array) => {
+    const sums = new Float64Array(size)
+    for (let k = 0; k < size; k += 1) {
+      let sum = 0
+      for (let n = Math.max(k, least); n < size; n += 1) sum += density[n]! * row[n - k]!
+      sums[k] = step * sum
+    }
+    return sums
+  }
+  const whole = over(held)
+  const goes = each.map((row) => over(row.map((going, m) => going * held[m]!)))
+  return { line, step, from, whole, goes: [density.map((each) => each * together), ...goes], held }
+}
+
+type Read = { group: Group; kindOf: readonly number[]; table: Table }
+
+function chancesOf(count: number, read: readonly Read[]): number[] {
+  const from = Math.min(...read.map(({ table }) => table.from))
+  const to = Math.min(...read.map(({ table }) => table.from + table.whole.length))
+  const all = new Float64Array(to - from).fill(1)
+  for (const { table } of read) for (let k = table.from; k < to; k += 1) all[k - from]! *= table.whole[k - table.from]!
+  const chances = new Array<number>(count).fill(0)
+  for (const { group, kindOf, table } of read) {
+    const sums = table.goes.map((row) => {
+      let sum = 0
+      for (let k = table.from; k < to && all[k - from]! > 0; k += 1)
+        sum += (all[k - from]! / table.whole[k - table.from]!) * row[k - table.from]!
+      return sum
+    })
+    chances[group.at] = sums[0]!
+    for (const [j, { at }] of group.joints.entries()) chances[at] = sums[1 + kindOf[j]!]!
+  }
+  const total = chances.reduce((sum, chance) => sum + chance, 0)
+  return chances.map((chance) => chance / total)
+}
+
+function endWeights(corrections: readonly number[]): number[] {
+  const weights = corrections.map(() => 1).concat(1)
+  weights[0] = 0.5
+  for (const [i, correction] of corrections.entries()) {
+    const order = i + 1
+    let binomial = 1
+    for (let at = 0; at <= order; at += 1) {
+      weights[at]! += correction * binomial * ((order - at) % 2 === 0 ? 1 : -1)
+      binomial = (binomial * (order - at)) / (at + 1)
+    }
+  }
+  return weights
+}
