@@ -75,6 +75,7 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         return added.ok ? set('swivel', { size: '1/0' })(added.trace) : trace
       }),
   },
+  'joint-misfits': { failing: () => of(base('runningLedger'), joint('swivel', { connection: 'snell' })) },
   'float-goes-under': {
     failing: () => fished(of(base('slidingFloat'), set('sinker', { massKg: 0.1 })), { water: defaultWater(catalogue, 'anchor') }),
   },

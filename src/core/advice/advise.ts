@@ -25,6 +25,7 @@ import { hardwareUndersize } from './rules/hardwareUndersize.ts'
 import { hookStraightens } from './rules/hookStraightens.ts'
 import { hooksOverRule } from './rules/hooksOverRule.ts'
 import { hookTiresBait } from './rules/hookTiresBait.ts'
+import { jointMisfits } from './rules/jointMisfits.ts'
 import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
 import { labelSanity } from './rules/labelSanity.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
@@ -72,6 +73,7 @@ const RULES: readonly Rule[] = [
   hardwareUndersize,
   hookStraightens,
   hookTiresBait,
+  jointMisfits,
   knotSlipsInBraid,
   labelSanity,
   liftTooHeavy,

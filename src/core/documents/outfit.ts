@@ -17,6 +17,8 @@ const woundLine = z.strictObject({
   condition: share.optional(),
   /** Its spool was pulled: the strength is what it broke at, not the label. */
   pulled: z.boolean().optional(),
+  /** Braid that can be spliced into itself. */
+  hollow: z.boolean().optional(),
   /** How it is joined to the line wound under it; the first has none. */
   joint: jointSchema.optional(),
 })

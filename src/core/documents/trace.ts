@@ -57,6 +57,8 @@ const linePiece = z.strictObject({
   condition: share.optional(),
   /** Its spool was pulled: the strength is what it broke at, not the label. */
   pulled: z.boolean().optional(),
+  /** Braid that can be spliced into itself. */
+  hollow: z.boolean().optional(),
 })
 const hookPiece = z.strictObject({
   ...common,

@@ -2,6 +2,7 @@ import { isLine, pieceById } from '../documents/pieces.ts'
 import type { Attach, LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { defaultConnection } from '../setup/connectionRules.ts'
+import { endById, endOf } from '../setup/ends.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
 import type { Rig } from '../setup/setup.ts'
 import { carriesEnd } from '../setup/soundness.ts'
@@ -9,10 +10,11 @@ import { atOf, onLine } from './along.ts'
 import { fixedOn, joined, sliding } from './attach.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { NO_KNOT, sideById, sideOf, tieTo } from './joining.ts'
+import { tieTo } from './joining.ts'
 import { type NewPart, newParts, SINGLE_PARTS, type SinglePart, TRAP_M } from './newParts.ts'
 import { newPiece } from './newPiece.ts'
 import type { Place } from './places.ts'
+import { NO_KNOT } from './retie.ts'
 
 /** Share of a pulley's line that lies on the sinker's side to begin with. */
 const PULLEY_NEAR_SHARE = 0.25
@@ -75,9 +77,7 @@ const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'baitClip', 'break
 const NEVER_AT_END: readonly string[] = ['bead', ...FAST_ON_LINE]
 
 function tieNew(rig: Rig, { of, end }: { of: string; end?: 'near' | 'far' }, piece: Piece): Attach | undefined {
-  const above = sideById(rig, of)
-  if (piece.role === 'hardware' && piece.type === 'loop' && typeof above === 'object') return joined(of, 'surgeonsLoop', end)
-  const connection = defaultConnection(above, sideOf(piece))
+  const connection = defaultConnection(endById(rig, of), endOf(piece))
   return connection && joined(of, connection, end)
 }
 
@@ -172,7 +172,7 @@ function pulleyLine(rig: Rig, place: Place): Step {
 }
 
 /** What a line is tied to a part with. */
-const connectionToPart = (line: LinePiece) => defaultConnection({ material: line.material }, 'part') ?? 'uni'
+const connectionToPart = (line: LinePiece) => defaultConnection(endOf(line), { end: 'eye' }) ?? 'uni'
 
 function insertAfter(trace: Trace, id: string, piece: Piece): Piece[] {
   const at = trace.pieces.findIndex((each) => each.id === id)

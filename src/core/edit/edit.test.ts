@@ -11,6 +11,7 @@ import type { LinePiece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { emptyTrace } from '../families/emptyTrace.ts'
 import { FAMILIES } from '../families/families.ts'
+import { misfitOf } from '../setup/connectionRules.ts'
 import { fitIssues } from '../setup/fitIssues.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
 import { pathToPiece } from '../setup/paths.ts'
@@ -21,9 +22,9 @@ import { goesWith, removePart } from './removePart.ts'
 import { reorder } from './reorder.ts'
 import { replacePart } from './replacePart.ts'
 import { reseat } from './reseat.ts'
+import { restring, restringRole } from './restring.ts'
 import { slidePart } from './slidePart.ts'
 import { splitLine } from './splitLine.ts'
-import { withRole } from './withRole.ts'
 
 const outfit = braidOutfit(50)
 const usual = defaultConditions()
@@ -34,6 +35,8 @@ function done(result: EditResult): Trace {
   if (!result.ok) throw new Error(result.why)
   return result.trace
 }
+/** The joints of a trace that cannot stand where they do. */
+const misfits = (trace: Trace) => trace.pieces.flatMap((piece) => misfitOf(rigOf(trace, outfit), piece) ?? [])
 /** A piece by its id, or the main line. */
 const refOf = (chosen: string) => (chosen === 'main' ? woundRef('main') : pieceRef(chosen))
 const ids = (trace: Trace) => trace.pieces.map(({ id }) => id)
@@ -51,6 +54,7 @@ describe('any edits on any trace', () => {
         let trace = start
         for (const edit of edits) {
           const before = JSON.stringify(trace)
+          const misfitted = misfits(trace)
           const result = attempt(trace, outfit, edit)
           expect(JSON.stringify(trace)).toBe(before)
           if (!result.ok) {
@@ -62,6 +66,8 @@ describe('any edits on any trace', () => {
           const parsed = parseTrace(JSON.parse(JSON.stringify(result.trace)), catalogue)
           expect(parsed.ok ? [] : parsed.issues).toEqual([])
           expect(fitIssues(rigOf(result.trace, outfit))).toEqual([])
+          // An edit never leaves a joint where it cannot be tied.
+          expect(misfitted.length === 0 ? misfits(result.trace) : [], JSON.stringify(edit)).toEqual([])
           expect([...ids(result.trace), 'main']).toContain(result.chosen)
           evaluated(result.trace, outfit, usual)
           trace = result.trace
@@ -260,18 +266,29 @@ describe('split, slide, reorder, replace, a role at once', () => {
     })
   })
 
-  test('all snoods to 40 lb in one step; a material that a knot does not take is refused', () => {
+  test('all snoods to 40 lb in one step; a material that a knot does not take is tied anew, and said', () => {
     const trace = done(
-      withRole(rigOf(draftNamed('boomPaternoster'), outfit), 'snood', { material: 'fluoro', strengthN: 40 * LB }),
+      restringRole(rigOf(draftNamed('boomPaternoster'), outfit), 'snood', { material: 'fluoro', strengthN: 40 * LB }),
     )
     const snoods = trace.pieces.filter(isLine).filter(({ role }) => role === 'snood')
     expect(snoods.map(({ material, strengthN }) => [material, strengthN / LB])).toEqual([
       ['fluoro', 40],
       ['fluoro', 40],
     ])
-    expect(withRole(rigOf(trace, outfit), 'snood', { material: 'wire', strengthN: 100 })).toMatchObject({
-      ok: false,
-      why: expect.stringMatching(/not tied in wire/),
-    })
+    const wired = restringRole(rigOf(trace, outfit), 'snood', { material: 'wire', strengthN: 100 })
+    expect(wired).toMatchObject({ ok: true, said: expect.stringContaining('snood a with haywire twist') })
+    expect(done(wired).pieces.find(({ id }) => id === 'hook-a')!.attach).toMatchObject({ joint: { connection: 'haywire' } })
+    expect(misfits(done(wired))).toEqual([])
+  })
+
+  test('a strand that runs on changes with the line it is of', () => {
+    const shot = draftNamed('dropShot')
+    const leader = shot.pieces.filter(isLine).find(({ role }) => role === 'leader')!
+    const trace = done(restring(rigOf(shot, outfit), [leader], { material: 'mono', strengthN: 30 * LB }, leader.id))
+    expect(trace.pieces.filter(isLine).map(({ id, material, strengthN }) => [id, material, strengthN])).toEqual([
+      ['leader', 'mono', 30 * LB],
+      ['tail', 'mono', 30 * LB],
+    ])
+    expect(misfits(trace)).toEqual([])
   })
 })

@@ -1,24 +1,36 @@
-import { pieceById } from '../documents/pieces.ts'
+import { parentId, pieceById } from '../documents/pieces.ts'
 import { type Trace, traceSchema } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { fitIssues } from '../setup/fitIssues.ts'
 import type { Rig } from '../setup/setup.ts'
 import { soundnessIssues } from '../setup/soundness.ts'
 import { reseat } from './reseat.ts'
+import { retie } from './retie.ts'
 
-/** A sound trace, and the piece to look at next; or why it cannot be. */
-export type EditResult = { ok: true; trace: Trace; chosen: string } | { ok: false; why: string }
+/** A sound trace, the piece to look at next, and what else came of it, in a sentence; or why it cannot be. */
+export type EditResult = { ok: true; trace: Trace; chosen: string; said?: string } | { ok: false; why: string }
 
 export const refused = (why: string): EditResult => ({ ok: false, why })
 
-/** Sets the stops right, drops what refers to parts that are gone, and lets only a sound trace through that fits the outfit. */
+/**
+ * Sets the stops right, drops what refers to parts that are gone, ties anew what can no longer be tied as it was, and lets only a sound
+ * trace through that fits the outfit.
+ */
 export function checked(rig: Rig, edited: Trace, chosen: string): EditResult {
-  const trace = withoutDangling(reseat(edited))
-  const shape = traceSchema.safeParse(trace)
+  const seated = withoutDangling(reseat(edited))
+  const shape = traceSchema.safeParse(seated)
   if (!shape.success) return refused(shape.error.issues[0]?.message ?? 'that is not a trace')
+  const tied = hangs(seated) ? retie(rig, seated) : { trace: seated, said: [] }
+  if ('why' in tied) return refused(tied.why)
+  const { trace, said } = tied
   const [fault] = [...soundnessIssues(trace, rig.catalogue), ...fitIssues({ ...rig, trace })]
-  return fault ? refused(fault.message) : { ok: true, trace, chosen }
+  if (fault) return refused(fault.message)
+  return { ok: true, trace, chosen, ...(said.length > 0 ? { said: `Tied anew: ${said.join('; ')}` } : {}) }
 }
+
+/** Whether every piece hangs from one that is there. */
+const hangs = (trace: Trace) =>
+  trace.pieces.every(({ attach }) => parentId(attach) === OUTFIT || pieceById(trace, parentId(attach)) !== undefined)
 
 /** Weak link, fuse and release clips go with the parts they name. */
 function withoutDangling(trace: Trace): Trace {

@@ -4,7 +4,8 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import type { Rig } from '../setup/setup.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { NO_KNOT, tieTo } from './joining.ts'
+import { tieTo } from './joining.ts'
+import { NO_KNOT } from './retie.ts'
 
 /** What goes with a part when it is taken out: what rides on it or could not hang from what is above. */
 export function goesWith(trace: Trace, id: string): string[] {

@@ -4,8 +4,9 @@ import type { Rig } from '../setup/setup.ts'
 import { onLine, putAt, ridesOn } from './along.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { NO_KNOT, tieTo } from './joining.ts'
+import { tieTo } from './joining.ts'
 import { reseat } from './reseat.ts'
+import { NO_KNOT } from './retie.ts'
 
 /** The trace with a part changed about with its neighbour, toward the hook or toward the reel. */
 export function reorder(rig: Rig, id: string, toward: 'hook' | 'reel'): EditResult {

@@ -5,9 +5,10 @@ import { seatFor } from './addPart.ts'
 import { onLine, ridesOn } from './along.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { NO_KNOT, tieTo } from './joining.ts'
+import { tieTo } from './joining.ts'
 import { SINGLE_PARTS } from './newParts.ts'
 import { newPiece } from './newPiece.ts'
+import { NO_KNOT } from './retie.ts'
 
 /** The trace with another kind of part in the place of one; what hung from the old hangs from the new. */
 export function replacePart(rig: Rig, id: string, partId: keyof typeof SINGLE_PARTS): EditResult {

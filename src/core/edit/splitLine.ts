@@ -2,11 +2,12 @@ import { hardwareFor } from '../catalogue/hardware.ts'
 import { lineById } from '../documents/pieces.ts'
 import type { LinePiece, Piece } from '../documents/trace.ts'
 import { defaultConnection } from '../setup/connectionRules.ts'
+import { endOf } from '../setup/ends.ts'
 import type { Rig } from '../setup/setup.ts'
 import { joined } from './attach.ts'
 import { freeId } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { NO_KNOT } from './joining.ts'
+import { NO_KNOT } from './retie.ts'
 
 /** The trace with a line cut at a place, m from its near end, and a swivel tied between the two lengths. */
 export function splitLine(rig: Rig, id: string, atM: number): EditResult {
@@ -18,7 +19,7 @@ export function splitLine(rig: Rig, id: string, atM: number): EditResult {
   if (line.attach.how === 'through' && atM <= line.attach.atM) return refused('split it beyond the pulley')
   const swivelId = freeId(trace, 'swivel')
   const lowerId = freeId({ ...trace, pieces: [...trace.pieces, { ...line, id: swivelId }] }, id)
-  const connection = defaultConnection({ material: line.material }, 'part')
+  const connection = defaultConnection(endOf(line), { end: 'eye' })
   if (!connection) return refused(NO_KNOT)
   const size = hardwareFor(catalogue, 'swivel', line.strengthN)
   const swivel: Piece = {

@@ -8,8 +8,8 @@ import type { Attach, Piece, Trace } from '../documents/trace.ts'
 import { TRACE_VERSION } from '../documents/versions.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { fixedOn, joined, sliding } from '../edit/attach.ts'
-import { sideOf } from '../edit/joining.ts'
-import { defaultConnection, type Side } from '../setup/connectionRules.ts'
+import { defaultConnection } from '../setup/connectionRules.ts'
+import { type End, endOf } from '../setup/ends.ts'
 import { freeLine, mainLine } from '../setup/outfitLines.ts'
 import type { Amount, Family, Hang, Place, Repeat, Row, Strength, Wishes } from './family.ts'
 
@@ -73,7 +73,7 @@ class Expansion {
 
   private add(row: Row, slot?: Slot) {
     const id = named(row.id, slot)
-    const side = this.sideOf(row)
+    const side = this.endOfRow(row)
     const attach = this.attach(row.hangs, side, slot)
     if ('line' in row) {
       const lengthM = row.lengthM === 'castReach' ? this.basis.castReachM : this.amount(row.lengthM)
@@ -94,10 +94,10 @@ class Expansion {
     else this.done.push({ id, role: 'light', massKg: this.amount(row.light), attach })
   }
 
-  private attach(hang: Hang, below: Side, slot: Slot | undefined): Attach {
+  private attach(hang: Hang, below: End, slot: Slot | undefined): Attach {
     if ('tied' in hang) {
       const to = named(hang.tied, slot)
-      const connection = hang.with ?? defaultConnection(this.sideOfPiece(to), below)
+      const connection = hang.with ?? defaultConnection(this.endOfPiece(to), below)
       if (!connection) throw new Error(`${this.family.id}: no usual connection to ${to}`)
       return joined(to, connection, hang.end)
     }
@@ -147,16 +147,19 @@ class Expansion {
     return material === 'outfit' ? freeLine(this.basis.outfit).material : material
   }
 
-  private sideOf(row: Row): Side {
-    if ('line' in row) return { material: this.material(row.material), role: row.line }
-    return 'hook' in row ? 'hook' : 'part'
+  private endOfRow(row: Row): End {
+    if ('line' in row)
+      return { end: row.line === 'double' ? 'double' : 'strand', material: this.material(row.material), hollow: false }
+    if ('hook' in row) return { end: 'hook' }
+    return { end: 'part' in row && row.part === 'loop' ? 'loop' : 'eye' }
   }
 
-  private sideOfPiece(id: string): Side {
-    if (id === OUTFIT) return { material: freeLine(this.basis.outfit).material }
+  private endOfPiece(id: string): End {
+    const { outfit } = this.basis
+    if (id === OUTFIT) return { end: 'strand', material: freeLine(outfit).material, hollow: freeLine(outfit).hollow ?? false }
     const piece = this.done.find((each) => each.id === id)
     if (!piece) throw new Error(`${this.family.id}: there is no ${id} to tie to`)
-    return sideOf(piece)
+    return endOf(piece)
   }
 }
 

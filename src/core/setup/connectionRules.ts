@@ -1,30 +1,12 @@
 import { type Catalogue, isTiedIn } from '../catalogue/catalogue.ts'
-import type { Joins } from '../catalogue/ids.ts'
 import { CONNECTION_IDS, type ConnectionId, type Material } from '../catalogue/ids.ts'
 import type { Joint } from '../documents/fields.ts'
-import { hungFrom, isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
-import type { LinePiece, Piece } from '../documents/trace.ts'
+import { isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
+import type { Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { type End, endById, endOf, isLineEnd, type LineEnd, misfitBetween } from './ends.ts'
 import { freeLine } from './outfitLines.ts'
 import type { Rig } from './setup.ts'
-
-/** Kinds of connection that do the same job, so that one can take another's place. */
-const LIKE: Record<Joins, readonly Joins[]> = {
-  'line-eye': ['line-eye', 'line-shank', 'end-loop'],
-  'line-shank': ['line-eye', 'line-shank', 'end-loop'],
-  'end-loop': ['line-eye', 'line-shank', 'end-loop'],
-  'line-line': ['line-line'],
-  doubles: ['doubles'],
-  'side-loop': ['side-loop'],
-  stop: ['stop'],
-  fixture: ['fixture'],
-}
-
-/** Connections that could take this one's place, itself among them. */
-export function likeConnections({ connections }: Catalogue, joint: Joint): ConnectionId[] {
-  const { joins } = connections[joint.connection]
-  return CONNECTION_IDS.filter((candidate) => LIKE[joins].includes(connections[candidate].joins))
-}
 
 /** The materials of the lines that a piece's joint is tied in: the line it hangs from, and its own. */
 export function materialsBeside(piece: Piece, { trace, outfit }: Pick<Rig, 'trace' | 'outfit'>): Material[] {
@@ -33,14 +15,47 @@ export function materialsBeside(piece: Piece, { trace, outfit }: Pick<Rig, 'trac
   return [above?.material, isLine(piece) ? piece.material : undefined].filter((material) => material !== undefined)
 }
 
-/** The first knot tied in a line that another material would not take; undefined where the line could be of it. */
-export function knotThatMisfits({ trace, catalogue }: Rig, line: LinePiece, material: Material): ConnectionId | undefined {
-  const joints = [line, ...hungFrom(trace, line.id)].map(jointOf)
-  return joints.find((joint) => isTied(joint) && !isTiedIn(catalogue, joint, material))?.connection
+/** Why a joint cannot stand where it does, in words that follow its name; undefined where it can. A piece without a joint has no misfit. */
+export function misfitOf(rig: Rig, piece: Piece, joint = jointOf(piece)): string | undefined {
+  const { attach } = piece
+  if (!joint || (attach.how !== 'joined' && attach.how !== 'fixed')) return undefined
+  const { catalogue } = rig
+  if (attach.how === 'fixed') return partWayMisfit(catalogue, joint, endOf(piece))
+  const [above, below] = [endById(rig, attach.to), endOf(piece)]
+  const misfit = misfitBetween(catalogue, joint.connection, above, below)
+  if (misfit) return misfit
+  if (joint.connection === 'runsOn') return runsOnMisfit(rig, piece, attach.to)
+  const bare = [above, below].filter(isLineEnd).find(({ material }) => isTied(joint) && !isTiedIn(catalogue, joint, material))
+  return bare && `is not tied in ${catalogue.materials[bare.material].name}`
 }
 
-/** One side of a connection: a line, a hook, or any other part. */
-export type Side = { material: Material; role?: LinePiece['role'] | undefined } | 'hook' | 'part'
+/** A knot part-way in a line makes a loop or a stop, or holds a hook. */
+function partWayMisfit({ connections }: Catalogue, { connection }: Joint, { end }: End): string | undefined {
+  const { joins } = connections[connection]
+  if (joins === 'side-loop') return end === 'loop' ? undefined : 'makes a loop'
+  if (joins === 'stop' || joins === 'fixture') return undefined
+  return end === 'hook' && ['line-eye', 'line-shank'].includes(joins) ? undefined : 'is tied at the end of a line'
+}
+
+/** One strand runs on as itself: through a loop, or on below a hook that is tied in it. */
+function runsOnMisfit({ trace }: Rig, piece: Piece, to: string): string | undefined {
+  const strand = lineById(trace, piece.id)
+  const from = trace.pieces.find(({ id }) => id === to)
+  const before = from && lineById(trace, parentId(from.attach))
+  const same = strand && before && strand.material === before.material && Math.abs(strand.strengthN / before.strengthN - 1) < 1e-6
+  return same ? undefined : 'is one line that goes on: the two are not of one'
+}
+
+/** Connections that could stand where this one does, itself among them. */
+export function likeConnections(rig: Rig, piece: Piece): ConnectionId[] {
+  const joint = jointOf(piece)
+  const fits = (connection: ConnectionId) => {
+    const { attach } = piece
+    if (attach.how !== 'joined') return partWayMisfit(rig.catalogue, { connection }, endOf(piece)) === undefined
+    return misfitBetween(rig.catalogue, connection, endById(rig, attach.to), endOf(piece)) === undefined
+  }
+  return CONNECTION_IDS.filter((id) => id === joint?.connection || (isTied({ connection: id }) && fits(id)))
+}
 
 const isWiry = (material: Material) => material === 'wire' || material === 'cable'
 
@@ -49,15 +64,18 @@ const isWiry = (material: Material) => material === 'wire' || material === 'cabl
  * @returns undefined where no connection suits both lines: a swivel or a loop goes between.
  * Source: the table of connections; the choice among those that suit is ours.
  */
-export function defaultConnection(above: Side, below: Side): ConnectionId | undefined {
-  const [lineAbove, lineBelow] = [above, below].map((side) => (typeof side === 'object' ? side : undefined))
+export function defaultConnection(above: End, below: End): ConnectionId | undefined {
+  const [lineAbove, lineBelow] = [above, below].map((end) => (isLineEnd(end) ? end : undefined))
   if (lineAbove && lineBelow) return betweenLines(lineAbove, lineBelow)
   const line = lineAbove ?? lineBelow
-  if (!line) return 'fitted'
+  if (!line) return above.end === 'loop' && below.end === 'loop' ? 'catsPaw' : 'fitted'
+  // A loop below a line is made in it; one that is there already is tied to like an eye.
+  if (lineAbove && below.end === 'loop') return loopIn(lineAbove.material)
+  const hooked = above.end === 'hook' || below.end === 'hook'
   switch (line.material) {
     case 'mono':
     case 'fluoro':
-      return above === 'hook' || below === 'hook' ? 'snell' : 'uni'
+      return hooked && line.end === 'strand' ? 'snell' : 'uni'
     case 'braid':
       return 'palomar'
     case 'wire':
@@ -69,12 +87,17 @@ export function defaultConnection(above: Side, below: Side): ConnectionId | unde
   }
 }
 
-type LineSide = Exclude<Side, string>
+function loopIn(material: Material): ConnectionId {
+  if (material === 'wire') return 'haywire'
+  if (material === 'cable') return 'crimpLoop'
+  return material === 'cord' ? 'bowline' : 'surgeonsLoop'
+}
 
-function betweenLines(above: LineSide, below: LineSide): ConnectionId | undefined {
+function betweenLines(above: LineEnd, below: LineEnd): ConnectionId | undefined {
   const materials = [above.material, below.material]
   if (materials.includes('cord')) return undefined
-  if (below.role === 'double') return materials.some(isWiry) ? undefined : 'bimini'
+  if (below.end === 'double' && above.end === 'strand') return materials.some(isWiry) ? undefined : 'bimini'
   if (materials.some(isWiry)) return 'albright'
-  return materials.includes('braid') ? 'fg' : 'doubleUni'
+  if (!materials.includes('braid')) return 'doubleUni'
+  return materials.every((material) => material === 'braid') ? 'doubleUni' : 'fg'
 }

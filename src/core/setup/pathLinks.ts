@@ -6,7 +6,7 @@ import type { Conditions } from '../documents/conditions.ts'
 import type { Joint } from '../documents/fields.ts'
 import { type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
-import type { HookPiece, Piece } from '../documents/trace.ts'
+import type { HookPiece, LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
 import { type ChainElement, type ChainLink, lineStrengthN, strengthChain } from '../physics/strength/chain.ts'
@@ -112,6 +112,8 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
       const strands = line.role === 'double' ? 2 : 1
       return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands, again }))
     }
+    const looped = loopedLines(catalogue, path, i)
+    if (looped.length > 0) return once(element.id, () => hitchEntry(bearing, element, looped))
     const [above, below] = [path[i - 1], path[i + 1]]
     const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1)?.material : undefined
     const tiedAbove = above === undefined ? outfitLine : materialIfTied(above, element.ties)
@@ -193,6 +195,38 @@ function figureIn(catalogue: Catalogue, joint: Joint, material: Material | undef
       value: material,
     })
   return figure
+}
+
+type JointElement = Extract<PathElement, { kind: 'joint' }>
+
+/** Of a hitch of loops: the lines that its loops are made of, and a double that it is passed through; none for any other joint. */
+function loopedLines({ connections }: Catalogue, path: readonly PathElement[], at: number): LinePiece[] {
+  const joint = path[at]
+  if (joint?.kind !== 'joint' || connections[joint.joint.connection].joins !== 'loop-loop') return []
+  const lineOf = (beside: PathElement | undefined, beyond: readonly PathElement[]) => {
+    if (beside?.kind === 'line') return beside.line
+    const line = isLoop(beside) ? beyond.find((element) => element.kind === 'line') : undefined
+    return line?.kind === 'line' ? line.line : undefined
+  }
+  if (!isLoop(path[at - 1]) && !isLoop(path[at + 1])) return []
+  const sides = [lineOf(path[at - 1], path.slice(0, at).toReversed()), lineOf(path[at + 1], path.slice(at + 1))]
+  return sides.filter((line) => line !== undefined)
+}
+
+const isLoop = (element: PathElement | undefined) =>
+  element?.kind === 'part' && element.piece.role === 'hardware' && element.piece.type === 'loop'
+
+/** Loop through loop: the weaker of the lines that the loops are made of, each times what the hitch keeps of it. */
+function hitchEntry(bearing: Bearing, { ref, joint, id }: JointElement, lines: readonly LinePiece[]): Entry {
+  const sides = lines.map((line) => {
+    const { element } = lineEntry(bearing, ref, line, { strands: line.role === 'double' ? 2 : 1, again: false })
+    const figure = figureIn(bearing.catalogue, joint, line.material)
+    return { strengthN: (figure?.mean ?? 1) * (element.type === 'line' ? lineStrengthN(element) : 0), figure }
+  })
+  const weaker = sides.reduce((least, side) => (side.strengthN < least.strengthN ? side : least))
+  const element: ChainElement = { type: 'hardware', id, strengthN: weaker.strengthN }
+  const variation = weaker.figure?.spread ?? bearing.catalogue.connections[joint.connection].spread
+  return { ref, element, kind: 'joint', variation, origin: weaker.figure?.origin ?? 'nominal', again: false }
 }
 
 type PathPart = Extract<PathElement, { kind: 'part' }>['piece']

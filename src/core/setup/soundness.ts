@@ -82,7 +82,8 @@ function jointIssues({ trace, catalogue }: Looked, piece: Piece): string[] {
     const onLine = piece.attach.how === 'joined' && joint.connection === 'fitted' && (above || below || touchesOutfit)
     return onLine ? [`a line is tied, not fitted: name a knot for “${piece.id}”`] : []
   }
-  if (!above && !below && !touchesOutfit) return [`${name} has no line on either side`]
+  const looped = [piece, pieceById(trace, parentId(piece.attach))].some((end) => end?.role === 'hardware' && end.type === 'loop')
+  if (!above && !below && !touchesOutfit && !looped) return [`${name} has no line on either side`]
   return [above, below].flatMap((line) =>
     line && !isTiedIn(catalogue, joint, line.material) ? [`${name} is not tied in ${line.material}`] : [],
   )

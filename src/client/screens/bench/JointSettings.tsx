@@ -25,7 +25,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
   const line = isLine(piece) ? piece : lineById(trace, parentId(piece.attach))
   const set = (change: Partial<Joint>, tag?: string) =>
     bench.editTrace((old) => withJoint(old, piece.id, (now) => ({ ...now, ...change })), tag)
-  const choices = likeConnections(catalogue, joint).map((candidate) => choiceOf(catalogue, candidate, materials))
+  const choices = likeConnections(rig, piece).map((candidate) => choiceOf(catalogue, candidate, materials))
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">Connection</legend>

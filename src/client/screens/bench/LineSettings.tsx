@@ -2,10 +2,9 @@ import type { Material } from '../../../core/catalogue/ids.ts'
 import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
-import type { LinePiece } from '../../../core/documents/trace.ts'
+import type { LinePiece, Trace } from '../../../core/documents/trace.ts'
 import { withLength, withPiece } from '../../../core/edit/changes.ts'
-import { linesOf, withRole } from '../../../core/edit/withRole.ts'
-import { knotThatMisfits } from '../../../core/setup/connectionRules.ts'
+import { linesOf, restring, restringRole, sameStrand } from '../../../core/edit/restring.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
@@ -32,7 +31,12 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         quantity="strength"
         valueSi={line.strengthN}
         check={above(0, 100_000)}
-        onChange={(strengthN) => set({ strengthN }, `${line.id} strength`)}
+        onChange={(strengthN) =>
+          bench.editTrace(
+            (old) => sameStrand(old, line.id).reduce((now, id) => withStrengthN(now, id, strengthN), old),
+            `${line.id} strength`,
+          )
+        }
         step={(strengthN, direction) => nextLabelN(strengthN, direction, units.strength)}
       />
       <QuantityField
@@ -46,17 +50,10 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         <Select
           id="line-material"
           value={line.material}
-          onChange={(event) => set({ material: event.target.value as Material })}
-          choices={MATERIAL_IDS.map((material) => {
-            const misfit = knotThatMisfits(rig, line, material)
-            return {
-              value: material,
-              text: misfit
-                ? `${catalogue.materials[material].name}: ${catalogue.connections[misfit].name} is not tied in it`
-                : catalogue.materials[material].name,
-              disabled: misfit !== undefined,
-            }
-          })}
+          onChange={(event) =>
+            edits.take(restring(rig, [line], { material: event.target.value as Material, strengthN: line.strengthN }, line.id))
+          }
+          choices={MATERIAL_IDS.map((material) => ({ value: material, text: catalogue.materials[material].name }))}
         />
       </Field>
       <QuantityField
@@ -76,6 +73,17 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         placeholder="100, as new"
         onChange={(value) => set({ condition: value === undefined ? undefined : value / 100 }, `${line.id} condition`)}
       />
+      {line.material === 'braid' && (
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={line.hollow ?? false}
+            onChange={(event) => set({ hollow: event.target.checked || undefined })}
+          />
+          hollow: it can be spliced
+        </label>
+      )}
       <label className="flex items-center gap-2">
         <input
           type="checkbox"
@@ -99,6 +107,9 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
   )
 }
 
+const withStrengthN = (trace: Trace, id: string, strengthN: number) =>
+  withPiece(trace, id, (piece) => ({ ...piece, strengthN }) as typeof piece)
+
 /** One step for all lines of a role: the others become what this one is. */
 function AllOfRole({ rig, line, edits }: { rig: Rig; line: LinePiece; edits: Edits }) {
   const show = useShow()
@@ -106,7 +117,7 @@ function AllOfRole({ rig, line, edits }: { rig: Rig; line: LinePiece; edits: Edi
   const lines = linesOf(rig.trace, role)
   if (lines.every((other) => other.material === material && other.strengthN === strengthN)) return null
   const change = () => {
-    const result = withRole(rig, role, { material, strengthN })
+    const result = restringRole(rig, role, { material, strengthN })
     edits.take(result.ok ? { ...result, chosen: line.id } : result)
   }
   return (

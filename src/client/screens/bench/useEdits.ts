@@ -44,6 +44,7 @@ export function useEdits(bench: Bench, rig: Rig, selected: LinkRef, onSelect: (r
     }
     ask(undefined)
     bench.editTrace(() => result.trace, tag)
+    if (result.said) toast(`${result.said}.`)
     onSelect(pieceById(result.trace, result.chosen) ? pieceRef(result.chosen) : woundRef('main'))
   }
   const slideTo = (which: string, downM: number) => take(slidePart(rig, which, downM), `slide ${which}`)

@@ -1,7 +1,16 @@
 import type { MATERIALS } from './materials.ts'
 
 /** What a connection joins. */
-export type Joins = 'line-eye' | 'line-shank' | 'line-line' | 'end-loop' | 'doubles' | 'side-loop' | 'stop' | 'fixture'
+export type Joins =
+  | 'line-eye'
+  | 'line-shank'
+  | 'line-line'
+  | 'end-loop'
+  | 'doubles'
+  | 'loop-loop'
+  | 'side-loop'
+  | 'stop'
+  | 'fixture'
 type Material = keyof typeof MATERIALS
 
 type TurnsRule = { usual: number; heavy?: { aboveM: number; turns: number }; braid?: number }
@@ -57,8 +66,8 @@ export const CONNECTIONS = {
   figureEightJoin: { name: 'figure-eight join', joins: 'line-line', efficiency: { mono: 0.72, fluoro: 0.7, braid: 0.6 }, spread: 0.09, turns: { usual: 2 }, use: JOIN, minutes: 1 },
   bimini: { name: 'bimini twist', joins: 'doubles', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.95 }, spread: 0.03, turns: { usual: 20, heavy: { aboveM: 0.0008, turns: 15 }, braid: 30 }, use: { handlingM: 0.35, loops: 2 }, minutes: 5, passesGuides: true, caution: 'braid cuts: use shoes or gloves for long doubles' },
   spiderHitch: { name: 'spider hitch', joins: 'doubles', efficiency: { mono: 0.86, fluoro: 0.8, braid: 0.75 }, spread: 0.1, turns: { usual: 5 }, use: { handlingM: 0.2, loops: 2 }, minutes: 1 },
-  catsPaw: { name: 'cat’s paw', joins: 'line-eye', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.96 }, spread: 0.03, turns: { usual: 5 }, use: NONE, minutes: 1, passesGuides: true },
-  girthHitch: { name: 'girth hitch', joins: 'line-eye', efficiency: { mono: 0.9, fluoro: 0.88, braid: 0.85, cord: 0.85 }, spread: 0.06, turns: { usual: 1 }, use: NONE, minutes: 0.5 },
+  catsPaw: { name: 'cat’s paw', joins: 'loop-loop', efficiency: { mono: 0.97, fluoro: 0.95, braid: 0.96 }, spread: 0.03, turns: { usual: 5 }, use: NONE, minutes: 1, passesGuides: true },
+  girthHitch: { name: 'girth hitch', joins: 'loop-loop', efficiency: { mono: 0.9, fluoro: 0.88, braid: 0.85, cord: 0.85 }, spread: 0.06, turns: { usual: 1 }, use: NONE, minutes: 0.5 },
   dropperLoop: { name: 'dropper loop', joins: 'side-loop', efficiency: { mono: 0.68, fluoro: 0.64, braid: 0.5 }, spread: 0.1, turns: { usual: 6 }, use: { handlingM: 0.12, loops: 2 }, minutes: 2 },
   stopKnotOwn: { name: 'stop knot in the line itself', joins: 'stop', efficiency: { mono: 0.75, fluoro: 0.72 }, spread: 0.09, turns: { usual: 3 }, use: NONE, minutes: 1 },
   splice: { name: 'splice', joins: 'end-loop', efficiency: { braid: 0.95 }, spread: 0.03, use: { handlingM: 0.45, loops: 1 }, minutes: 10, caution: 'hollow braid only' },

@@ -21,7 +21,8 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     bait: 'wholePouting',
     rows: [
       line('double', 'double', 'outfit', { main: 1 }, 'doubleM', tied(OUTFIT, 'bimini')),
-      line('leader', 'leader', 'mono', 1, 'windOnM', tied('double', 'catsPaw')),
+      part('leader-loop', 'loop', tied('double', 'catsPaw')),
+      line('leader', 'leader', 'mono', 1, 'windOnM', tied('leader-loop', 'crimpLoop')),
       part('swivel', 'ballBearingSwivel', tied('leader', 'crimpLoop')),
       line('bite-trace', 'biteTrace', 'mono', 1.2, 'biteM', tied('swivel', 'crimpLoop')),
       baited('hook', tied('bite-trace', 'crimpLoop')),
@@ -48,7 +49,8 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     rows: [
       line('wind-on', 'leader', 'mono', 1, 'windOnM', tied(OUTFIT)),
       part('high-loop', 'loop', onLine('wind-on', { of: 'windOnM', times: 0.2 }, 'dropperLoop')),
-      line('hold-down', 'sinkerLink', 'mono', 'weakLink', 'dropM', tied('high-loop', 'girthHitch')),
+      part('drop-loop', 'loop', tied('high-loop', 'girthHitch')),
+      line('hold-down', 'sinkerLink', 'mono', 'weakLink', 'dropM', tied('drop-loop', 'surgeonsLoop')),
       lead('ball', tied('hold-down', 'surgeonsLoop'), 'sinkerKg', 'hold-down-sinker'),
       {
         each: 'lights',

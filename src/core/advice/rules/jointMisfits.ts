@@ -1,0 +1,99 @@
+import { isTied, jointOf, lineById } from '../../documents/pieces.ts'
+import type { LinePiece, Piece } from '../../documents/trace.ts'
+import { OUTFIT } from '../../documents/vocabulary.ts'
+import { joined } from '../../edit/attach.ts'
+import { freeId, reattached } from '../../edit/changes.ts'
+import { checked } from '../../edit/editResult.ts'
+import { defaultConnection, misfitOf } from '../../setup/connectionRules.ts'
+import { type End, endById, endOf, misfitBetween } from '../../setup/ends.ts'
+import type { freeLine } from '../../setup/outfitLines.ts'
+import type { Judged, Remedy, Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { byEdit, called, retied } from '../remedies.ts'
+
+/** A connection where it cannot be tied: a snell on a swivel, a hitch in one strand, a weave of like lines. */
+export const jointMisfits: Rule = {
+  id: 'joint-misfits',
+  check: (judged) => [
+    ...judged.setup.trace.pieces.flatMap((piece) => {
+      const misfit = misfitOf(judged.setup, piece)
+      const joint = jointOf(piece)
+      if (!misfit || !joint) return []
+      const { name } = judged.setup.catalogue.connections[joint.connection]
+      return [
+        {
+          subject: piece.id,
+          severity: 'fault' as const,
+          why: say`At ${called(judged.setup.trace, piece.id)} is “${name}”, which ${misfit}.`,
+          figure: 1,
+          remedies: remediesOf(judged, piece),
+        },
+      ]
+    }),
+    ...woundMisfits(judged),
+  ],
+}
+
+/** The usual connection of the two ends; where a hitch wants a loop that is not there, one in the line’s end. */
+function remediesOf(judged: Judged, piece: Piece): Remedy[] {
+  const { setup } = judged
+  const { attach } = piece
+  if (attach.how !== 'joined') return []
+  const usual = defaultConnection(endById(setup, attach.to), endOf(piece))
+  const line = lineById(setup.trace, piece.id)
+  const hitch = setup.catalogue.connections[attach.joint.connection].joins === 'loop-loop'
+  return [
+    ...(hitch && line && line.role !== 'double' ? [loopFirst(judged, line, attach.to)] : []),
+    ...(usual
+      ? [isTied({ connection: usual }) ? retied(judged, piece.id, usual) : refitted(judged, piece, attach.to, usual)]
+      : []),
+  ]
+}
+
+const refitted = (
+  { setup }: Judged,
+  piece: Piece,
+  to: string,
+  usual: NonNullable<ReturnType<typeof defaultConnection>>,
+): Remedy =>
+  byEdit(`put ${called(setup.trace, piece.id)} straight on`, () =>
+    checked(setup, reattached(setup.trace, piece.id, joined(to, usual)), piece.id),
+  )
+
+/** A loop in the near end of a line, hitched where the line was. */
+function loopFirst({ setup }: Judged, line: LinePiece, to: string): Remedy {
+  const { trace } = setup
+  const loop: Piece = { id: freeId(trace, `${line.id}-loop`), role: 'hardware', type: 'loop', attach: line.attach }
+  const above = to === OUTFIT ? undefined : endById(setup, to)
+  const connection = defaultConnection(endOf(line), { end: 'loop' })
+  return byEdit(`tie a loop in ${called(trace, line.id)} for it`, () => {
+    const looped = { ...trace, pieces: trace.pieces.flatMap((piece) => (piece.id === line.id ? [loop, piece] : [piece])) }
+    return checked(setup, connection && above ? reattached(looped, line.id, joined(loop.id, connection)) : looped, line.id)
+  })
+}
+
+/** The same between the outfit’s own lines; a hitch of loops there has its loops in both lines. */
+function woundMisfits({ setup: { outfit, catalogue } }: Judged) {
+  const endOfWound = ({ material, hollow }: ReturnType<typeof freeLine>): End => ({
+    end: 'strand',
+    material,
+    hollow: hollow ?? false,
+  })
+  return outfit.wound.flatMap((line, i) => {
+    const under = outfit.wound[i - 1]
+    if (!under || !line.joint || catalogue.connections[line.joint.connection].joins === 'loop-loop') return []
+    const misfit = misfitBetween(catalogue, line.joint.connection, endOfWound(under), endOfWound(line))
+    if (!misfit) return []
+    return [
+      {
+        subject: line.role,
+        severity: 'fault' as const,
+        why: say`Between ${WOUND_NAMES[under.role]} and ${WOUND_NAMES[line.role]} is “${catalogue.connections[line.joint.connection].name}”, which ${misfit}. Change it in the outfit.`,
+        figure: 1,
+        remedies: [],
+      },
+    ]
+  })
+}
+
+const WOUND_NAMES = { backing: 'the backing', main: 'the main line', topShot: 'the top shot' } as const
