@@ -38,7 +38,7 @@ describe('cut list', () => {
     const double = cutList({ trace: fixture('windOn'), catalogue })
       .flatMap(({ cuts }) => cuts)
       .find(({ id }) => id === 'double')!
-    expect(double.cutM).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 30 * d, 12)
+    expect(double.cutM).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 15 * d, 12)
   })
 
   test.each(FAMILY_FIXTURES)(

@@ -4,7 +4,7 @@ import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { gearBarMass } from '../physics/gear/barMass.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
 import { efficiencyOf, isTiedIn, withOwn } from './catalogue.ts'
-import { defaultTurns, lineUsedM } from './connections.ts'
+import { defaultTurns, keptWithTurns, lineUsedM } from './connections.ts'
 import { hardwareStrengthN } from './hardware.ts'
 import { hookDimensions, straighteningLoadN } from './hooks.ts'
 import type { Material } from './ids.ts'
@@ -56,7 +56,20 @@ describe('connections', () => {
   test('turns fall as line thickens and rise in braid', () => {
     expect(defaultTurns(catalogue, 'clinch', { material: 'mono', diameterM: 0.0004 })).toBe(6)
     expect(defaultTurns(catalogue, 'clinch', { material: 'mono', diameterM: 0.0007 })).toBe(4)
+    expect(defaultTurns(catalogue, 'clinch', { material: 'mono', diameterM: 0.0002 })).toBe(7)
     expect(defaultTurns(catalogue, 'doubleUni', { material: 'braid', diameterM: 0.0003 })).toBe(8)
+    const bimini = (strengthN: number) =>
+      defaultTurns(catalogue, 'bimini', { material: 'braid', diameterM: nominalDiameterM(catalogue, 'braid', strengthN) })
+    expect([10 * lb, 50 * lb, 80 * lb].map(bimini)).toEqual([30, 20, 15])
+  })
+
+  test('too few turns cost more and more down to slipping; more than usual cost nothing', () => {
+    const kept = [9, 6, 5, 4, 3, 2, 1].map((turns) => keptWithTurns(turns, 6))
+    expect(kept.slice(0, 2)).toEqual([1, 1])
+    for (const [i, share] of kept.entries()) if (i > 1) expect(share).toBeLessThan(kept[i - 1]!)
+    // Half the turns: 1 − 0.8 × 0.5^1.5.
+    expect(kept[4]).toBeCloseTo(0.71716, 5)
+    expect(kept.at(-1)).toBeLessThan(0.45)
   })
 
   test('line used is handling, loops and turns', () => {
@@ -67,6 +80,8 @@ describe('connections', () => {
       0.35 + 7 * 22 * 0.0005,
       12,
     )
+    // The leader lies straight in the weave, however thick it is.
+    expect(lineUsedM(catalogue, 'fg', { ...mono, diameterM: 0.001 }, { turns: 22, loopM: 0 })).toBe(0.06)
   })
 })
 

@@ -8,9 +8,17 @@ type Tied = { material: Material; diameterM: number }
 export function defaultTurns(catalogue: Catalogue, id: ConnectionId, { material, diameterM }: Tied): number {
   const rule = catalogue.connections[id].turns
   if (!rule) return 0
-  if (material === 'braid' && rule.braid !== undefined) return rule.braid
-  return rule.heavy && diameterM > rule.heavy.aboveM ? rule.heavy.turns : rule.usual
+  const { usual, thin, heavy } = material === 'braid' ? (rule.braid ?? rule) : rule
+  if (thin && diameterM < thin.belowM) return thin.turns
+  return heavy && diameterM > heavy.aboveM ? heavy.turns : usual
 }
+
+/** How much of its strength a knot loses as its turns go from the usual to none, and how steeply. Nominal, ours. */
+const [LOST_WITHOUT_TURNS, STEEPNESS] = [0.8, 1.5]
+
+/** Share that a knot keeps with so many turns of the usual: too few cost up to slipping, more than usual cost only line. */
+export const keptWithTurns = (turns: number, usual: number): number =>
+  1 - LOST_WITHOUT_TURNS * Math.max(0, 1 - turns / usual) ** STEEPNESS
 
 /** Loop made where none is given, m: enough to pass a sinker's eye or a hand's finger. */
 export const DEFAULT_LOOP_M = 0.05
@@ -21,8 +29,9 @@ export const DEFAULT_LOOP_M = 0.05
  */
 export function lineUsedM(catalogue: Catalogue, id: ConnectionId, line: Tied, tied: { turns: number; loopM: number }): number {
   const { use } = catalogue.connections[id]
-  const handlingM = line.material === 'braid' ? (use.braidHandlingM ?? use.handlingM) : use.handlingM
-  // What uses no line of its own (a fixture, a hitch made with a loop that is there) has no turns of it either.
-  const turns = use.handlingM === 0 && use.loops === 0 ? 0 : tied.turns
-  return handlingM + use.loops * tied.loopM + 7 * turns * line.diameterM
+  const woven = use.wovenHandlingM !== undefined
+  const handlingM = woven && line.material === 'braid' ? use.wovenHandlingM : use.handlingM
+  // What uses no line of its own (a fixture, a hitch made with a loop that is there) has no turns of it either, nor what lies straight.
+  const turning = woven ? line.material === 'braid' : use.handlingM > 0 || use.loops > 0
+  return (handlingM ?? 0) + use.loops * tied.loopM + (turning ? 7 * tied.turns * line.diameterM : 0)
 }

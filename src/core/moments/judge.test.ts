@@ -288,3 +288,38 @@ describe('cast', () => {
     expect(evaluated(fixture('freeLine'), outfit, usual).cast!).toMatchObject({ carrier: 'bait', end: 'hook' })
   })
 })
+
+describe('turns', () => {
+  const links = (trace: Trace, on: typeof outfit) => evaluated(trace, on, { ...usual, lineOutM: 60 }).run!.paths[0]!.links
+  const ledger = fixture('runningLedger')
+  const strengthN = (turns: number) =>
+    links(
+      withJoint(ledger, 'swivel', ({ connection }) => ({ connection, turns })),
+      outfit,
+    ).find(({ id }) => id === 'swivel.joint')!.strengthN
+
+  test('too few cost strength, more than usual none', () => {
+    expect(strengthN(20)).toBe(links(ledger, outfit).find(({ id }) => id === 'swivel.joint')!.strengthN)
+    expect(strengthN(2) / strengthN(20)).toBeLessThan(0.85)
+    expect(strengthN(1)).toBeLessThan(strengthN(2))
+  })
+
+  test('of the outfit’s own joint too: half the turns of an FG keep 1 − 0.8 × 0.5^1.5', () => {
+    const joined = (turns: number) => ({
+      ...outfit,
+      wound: [
+        ...outfit.wound,
+        {
+          role: 'topShot' as const,
+          material: 'mono' as const,
+          strengthN: 60 * LB,
+          lengthM: 20,
+          joint: { connection: 'fg' as const, turns },
+        },
+      ],
+    })
+    const jointN = (turns: number) =>
+      links(fixture('threeWay'), joined(turns)).find(({ id }) => id === 'topShot.joint')!.strengthN
+    expect(jointN(22) / jointN(11)).toBeCloseTo(1 / (1 - 0.8 * 0.5 ** 1.5), 9)
+  })
+})

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { DEFAULT_LOOP_M, defaultTurns, lineUsedM } from '../catalogue/connections.ts'
+import type { ConnectionId } from '../catalogue/ids.ts'
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { jointRef, type LinkRef } from '../documents/linkRef.ts'
@@ -19,6 +20,12 @@ const knotLine = (catalogue: Catalogue, line: LineSpec) => ({
 /** Turns of a joint in one line: as said, else as usual for that line. */
 export function turnsIn(catalogue: Catalogue, joint: Joint, line: LineSpec): number {
   return joint.turns ?? defaultTurns(catalogue, joint.connection, knotLine(catalogue, line))
+}
+
+/** Usual turns of a connection tied in one or two lines: of two, as many as the one that takes fewer. */
+export function usualTurns(catalogue: Catalogue, connection: ConnectionId, lines: readonly (LineSpec | undefined)[]): number {
+  const turns = lines.flatMap((line) => (line ? [defaultTurns(catalogue, connection, knotLine(catalogue, line))] : []))
+  return turns.length === 0 ? 0 : Math.min(...turns)
 }
 
 /** Cut length of one line: what is finished, and what its connections use. */

@@ -1,7 +1,9 @@
 import { type Catalogue, efficiencyOf, type Measured } from '../catalogue/catalogue.ts'
+import { keptWithTurns } from '../catalogue/connections.ts'
 import { hardwareStrengthN } from '../catalogue/hardware.ts'
 import { HOOK_SPREAD, hookDimensions, straighteningLoadN } from '../catalogue/hooks.ts'
 import type { Material } from '../catalogue/ids.ts'
+import type { LineSpec } from '../catalogue/materials.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { Joint } from '../documents/fields.ts'
 import { type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
@@ -11,6 +13,7 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
 import { type ChainElement, type ChainLink, lineStrengthN, strengthChain } from '../physics/strength/chain.ts'
 import type { FailingLink } from '../physics/strength/failingLinks.ts'
+import { usualTurns } from './cutLength.ts'
 import type { PathElement } from './paths.ts'
 
 /** A link of a path with its effective strength, its spread, and where its figure comes from. */
@@ -115,10 +118,10 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
     const looped = loopedLines(catalogue, path, i)
     if (looped.length > 0) return once(element.id, () => hitchEntry(bearing, element, looped))
     const [above, below] = [path[i - 1], path[i + 1]]
-    const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1)?.material : undefined
-    const tiedAbove = above === undefined ? outfitLine : materialIfTied(above, element.ties)
-    const tiedBelow = below && materialIfTied(below, element.ties)
-    return once(`${element.id} ${tiedAbove} ${tiedBelow}`, () =>
+    const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1) : undefined
+    const tiedAbove = above === undefined ? outfitLine : lineIfTied(above, element.ties)
+    const tiedBelow = below && lineIfTied(below, element.ties)
+    return once(`${element.id} ${tiedAbove && 'above'} ${tiedBelow && 'below'}`, () =>
       jointEntry(catalogue, element.ref, element.joint, tiedAbove, tiedBelow),
     )
   }
@@ -138,12 +141,12 @@ function woundEntries(bearing: Bearing): Entry[] {
     const under = wound[i - 1]
     const entry = lineEntry(bearing, woundRef(line.role), line, { strands: 1, again: false })
     if (!under || !line.joint) return [entry]
-    return [jointEntry(catalogue, { at: 'woundJoint', role: line.role }, line.joint, under.material, line.material), entry]
+    return [jointEntry(catalogue, { at: 'woundJoint', role: line.role }, line.joint, under, line), entry]
   })
 }
 
-function materialIfTied(element: PathElement, ties: readonly string[]): Material | undefined {
-  return element.kind === 'line' && ties.includes(element.id) ? element.line.material : undefined
+function lineIfTied(element: PathElement, ties: readonly string[]): LinePiece | undefined {
+  return element.kind === 'line' && ties.includes(element.id) ? element.line : undefined
 }
 
 type AnyLine = { material: Material; strengthN: number; condition?: number | undefined; pulled?: boolean | undefined }
@@ -171,20 +174,28 @@ function jointEntry(
   catalogue: Catalogue,
   ref: LinkRef,
   joint: Joint,
-  above: Material | undefined,
-  below: Material | undefined,
+  above: LineSpec | undefined,
+  below: LineSpec | undefined,
 ): Entry {
-  const [onAbove, onBelow] = [figureIn(catalogue, joint, above), figureIn(catalogue, joint, below)]
+  const kept = turnsKept(catalogue, joint, [above, below])
+  const [onAbove, onBelow] = [above, below].map((line) => figureIn(catalogue, joint, line?.material))
   const element: ChainElement = {
     type: 'joint',
     id: linkKey(ref),
-    efficiencyAbove: onAbove?.mean ?? 1,
-    efficiencyBelow: onBelow?.mean ?? 1,
+    efficiencyAbove: onAbove ? kept * onAbove.mean : 1,
+    efficiencyBelow: onBelow ? kept * onBelow.mean : 1,
   }
   const { spread } = catalogue.connections[joint.connection]
   const variation = { above: onAbove?.spread ?? spread, below: onBelow?.spread ?? spread }
   const origin = [onAbove, onBelow].some((figure) => figure?.origin === 'own') ? 'own' : 'nominal'
   return { ref, element, kind: 'joint', variation, origin, again: false }
+}
+
+/** Share that a joint keeps by its turns; in two lines those that the easier of them is tied with. Who pulled their own knows better. */
+function turnsKept(catalogue: Catalogue, joint: Joint, lines: readonly (LineSpec | undefined)[]): number {
+  if (joint.turns === undefined || joint.own) return 1
+  const usual = usualTurns(catalogue, joint.connection, lines)
+  return usual === 0 ? 1 : keptWithTurns(joint.turns, usual)
 }
 
 function figureIn(catalogue: Catalogue, joint: Joint, material: Material | undefined): Measured | undefined {
@@ -220,7 +231,8 @@ const isLoop = (element: PathElement | undefined) =>
 function hitchEntry(bearing: Bearing, { ref, joint, id }: JointElement, lines: readonly LinePiece[]): Entry {
   const sides = lines.map((line) => {
     const { element } = lineEntry(bearing, ref, line, { strands: line.role === 'double' ? 2 : 1, again: false })
-    const figure = figureIn(bearing.catalogue, joint, line.material)
+    // What nobody ties so, a wire’s own loop, keeps what its twist does.
+    const figure = efficiencyOf(bearing.catalogue, joint, line.material)
     return { strengthN: (figure?.mean ?? 1) * (element.type === 'line' ? lineStrengthN(element) : 0), figure }
   })
   const weaker = sides.reduce((least, side) => (side.strengthN < least.strengthN ? side : least))
