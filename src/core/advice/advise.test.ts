@@ -92,7 +92,8 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     passing: () => base('deepDrop', lowered),
   },
   'swivel-through-bore': {
-    failing: () => of(base('barrelLead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
+    failing: () =>
+      of(without(base('barrelLead'), 'bead'), (trace) => set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace))),
   },
   'snoods-meet': {
     failing: () =>
@@ -152,8 +153,11 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => of(base('runningLedger'), (trace) => ({ ...trace, fuse: { at: 'piece' as const, id: 'swivel' } })),
   },
   'light-near-bait': { failing: () => of(base('deepDrop'), set('band-a', { attach: fixedOn('wind-on', 23) })) },
-  'hook-tires-bait': { failing: () => of(base('quickChange'), set('hook', { size: '10/0' })) },
-  'no-bead-at-tip': { failing: () => without(base('runningLedger'), 'bead') },
+  'hook-tires-bait': { failing: () => of(base('sinkerAtHook'), set('hook', { size: '6/0' })) },
+  'no-bead-at-tip': {
+    failing: () => of(without(base('runningLedger'), 'bead'), (trace) => withLength(trace, 'hook-length', 7)),
+    passing: () => without(base('runningLedger'), 'bead'),
+  },
   'bait-spins': { failing: () => of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })) },
   'mixed-units': { failing: () => of(base('freeLine'), (trace) => ({ ...trace, notes: '30 lb leader, drag 4 kg' })), bare: true },
   'deeper-than-spool': {

@@ -22,10 +22,12 @@ export function swivelWidthM(size: string): number | undefined {
 /** Shapes with a bore through them; the rest run on a wire eye that passes nothing. */
 const BORED: readonly SinkerShape[] = ['ball', 'bullet', 'barrel']
 
+export const isBored = (shape: SinkerShape): boolean => BORED.includes(shape)
+
 /**
  * Bore of a sinker that the line runs through: 1.2 mm and 0.8 mm for each cube root of its mass over 10 g.
  * @returns m; undefined for a shape that runs on an eye. Nominal; a ruler corrects it.
  */
 export function boreM(shape: SinkerShape, massKg: number): number | undefined {
-  return BORED.includes(shape) ? (1.2 + 0.8 * Math.cbrt(massKg / 0.01)) / 1000 : undefined
+  return isBored(shape) ? (1.2 + 0.8 * Math.cbrt(massKg / 0.01)) / 1000 : undefined
 }

@@ -37,3 +37,14 @@ export function putAt(trace: Trace, id: string, downM: number): Trace {
     }),
   }
 }
+
+/** Whether a bead lies between a slider and the next solid part below it. */
+export function beadBetween(trace: Trace, id: string): boolean {
+  const line = trace.pieces.find((piece) => piece.id === id && ridesOn(piece))
+  const lineId = line && ridesOn(line)
+  if (lineId === undefined) return false
+  const along = onLine(trace, lineId)
+  const fromM = along.find(({ piece }) => piece.id === id)?.downM ?? 0
+  const stopM = along.find(({ solid, downM }) => solid && downM >= fromM)?.downM ?? Number.POSITIVE_INFINITY
+  return along.some(({ piece, downM }) => piece.role === 'hardware' && piece.type === 'bead' && downM >= fromM && downM <= stopM)
+}

@@ -1,3 +1,4 @@
+import { boreM, swivelWidthM } from '../catalogue/bores.ts'
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { hardwareFor } from '../catalogue/hardware.ts'
 import type { Material } from '../catalogue/ids.ts'
@@ -58,7 +59,20 @@ class Expansion {
     for (const row of this.family.rows)
       if ('each' in row) this.repeat(row)
       else this.add(row)
-    return this.done
+    return this.done.map((piece) => this.widerThanBore(piece))
+  }
+
+  /** A swivel that stops a bored sinker is at least a tenth wider than the bore. */
+  private widerThanBore(piece: Piece): Piece {
+    if (piece.role !== 'hardware' || piece.size === undefined || swivelWidthM(piece.size) === undefined) return piece
+    const bores = this.done.map((other) => {
+      const stopped = other.role === 'sinker' && other.attach.how === 'sliding' && other.attach.stops.below === piece.id
+      return stopped ? (boreM(other.shape, other.massKg) ?? 0) : 0
+    })
+    const wide = (size: string) => (swivelWidthM(size) ?? 0) > 1.1 * Math.max(...bores)
+    const sizes = this.basis.catalogue.hardware[piece.type].sizes.map(({ size }) => size)
+    const size = sizes.slice(sizes.indexOf(piece.size)).find(wide)
+    return size === undefined ? piece : { ...piece, size }
   }
 
   private repeat({ each, rows, from, firstM = 0, spacingM = 0 }: Repeat) {

@@ -1,14 +1,17 @@
+import { isBored } from '../../catalogue/bores.ts'
 import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
+import { hungFrom, isLine } from '../../documents/pieces.ts'
+import type { Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, lineAbove } from '../remedies.ts'
 
 /** Times the weakest link beyond which hardware only costs weight, sight and money. */
 const OVERSIZE = 5
 
-/** A swivel or snap far stronger than anything on its path. */
+/** A swivel or snap far stronger than the lines it joins and than all that pulls on it; what stops a bored sinker is as wide as it must be. */
 export const hardwareOversize: Rule = {
   id: 'hardware-oversize',
   check: (judged) => {
@@ -17,16 +20,17 @@ export const hardwareOversize: Rule = {
       if (piece.role !== 'hardware' || piece.size === undefined || piece.strengthN !== undefined) return []
       const own = hardwareStrengthN(catalogue, piece.type, piece.size)
       const paths = pathsOf(judged).filter(({ links }) => links.some(({ id }) => id === piece.id))
-      if (own === undefined || paths.length === 0) return []
-      const strongestNeedN = Math.max(...paths.map(({ weakest }) => weakest.strengthN))
-      const size = hardwareFor(catalogue, piece.type, 2 * strongestNeedN)
-      if (own / strongestNeedN <= OVERSIZE || size === undefined || size === piece.size) return []
+      if (own === undefined || paths.length === 0 || stopsBored(trace, piece.id)) return []
+      const joins = [lineAbove(judged, piece), ...hungFrom(trace, piece.id).filter(isLine)].map((line) => line?.strengthN ?? 0)
+      const needN = Math.max(...paths.map(({ weakest }) => weakest.strengthN), ...joins)
+      const size = hardwareFor(catalogue, piece.type, 2 * needN)
+      if (own / needN <= OVERSIZE || size === undefined || size === piece.size) return []
       return [
         {
           subject: piece.id,
           severity: 'note',
-          why: say`${called(trace, piece.id)} is ${(own / strongestNeedN).toFixed(1)} times as strong as what it hangs on: it costs weight and shows.`,
-          figure: own / strongestNeedN,
+          why: say`${called(trace, piece.id)} is ${(own / needN).toFixed(1)} times as strong as what it hangs on: it costs weight and shows.`,
+          figure: own / needN,
           remedies: [
             {
               label: `take a ${catalogue.hardware[piece.type].name} of size ${size}`,
@@ -38,3 +42,9 @@ export const hardwareOversize: Rule = {
     })
   },
 }
+
+const stopsBored = (trace: Trace, id: string) =>
+  trace.pieces.some(
+    ({ role, attach, ...rest }) =>
+      role === 'sinker' && attach.how === 'sliding' && attach.stops.below === id && 'shape' in rest && isBored(rest.shape),
+  )

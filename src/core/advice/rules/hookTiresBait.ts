@@ -2,6 +2,7 @@ import { hookDimensions } from '../../catalogue/hooks.ts'
 import { parentId, pieceById } from '../../documents/pieces.ts'
 import type { HookPiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { fishesOf } from '../../setup/fishes.ts'
 import { massOfKg } from '../../setup/masses.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
@@ -9,7 +10,7 @@ import { called } from '../remedies.ts'
 
 /** Hook over the bait's mass beyond which a live bait tires. */
 const HEAVY = 0.05
-/** Baits that may be fished alive. */
+/** Baits that may be fished alive, where the end swims or hangs; on the bottom they are dead. */
 const ALIVE: readonly string[] = ['sandeel', 'wholePouting']
 
 /** A live bait swims only if the hook is light. */
@@ -17,7 +18,7 @@ export const hookTiresBait: Rule = {
   id: 'hook-tires-bait',
   check: ({ setup: { trace, catalogue } }) =>
     trace.pieces.flatMap((bait) => {
-      if (bait.role !== 'bait' || !ALIVE.includes(bait.bait)) return []
+      if (bait.role !== 'bait' || !['swims', 'hangs'].includes(fishesOf(trace)) || !ALIVE.includes(bait.bait)) return []
       const hook = pieceById(trace, parentId(bait.attach))
       if (hook?.role !== 'hook') return []
       const share = massOfKg(catalogue, hook) / massOfKg(catalogue, bait)

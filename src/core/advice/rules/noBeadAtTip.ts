@@ -7,13 +7,13 @@ import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
-/** A swivel is wound into the tip ring with no bead to spare it. */
+/** More hangs beyond it than the rod brings, so a swivel is wound into the tip ring, with no bead to spare it. */
 export const noBeadAtTip: Rule = {
   id: 'no-bead-at-tip',
   check: ({ moments: { hand }, setup: { trace } }) => {
     const path = hand?.deciding
     const stop = path?.stopsAt.at === 'piece' ? pieceById(trace, path.stopsAt.id) : undefined
-    if (!path || path.beadAtTip || stop?.role !== 'hardware' || stop.attach.how !== 'joined') return []
+    if (!path?.tooLong || path.beadAtTip || stop?.role !== 'hardware' || stop.attach.how !== 'joined') return []
     const above = parentId(stop.attach)
     const line = lineById(trace, above)
     if (above !== OUTFIT && !line) return []

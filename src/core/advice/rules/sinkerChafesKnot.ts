@@ -1,5 +1,6 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
+import { beadBetween } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
 import { freeId } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
@@ -14,11 +15,7 @@ export const sinkerChafesKnot: Rule = {
       const { attach } = piece
       if (piece.role !== 'sinker' || attach.how !== 'sliding' || attach.stops.below === undefined) return []
       const stop = pieceById(trace, attach.stops.below)
-      const beads = trace.pieces.some(
-        ({ role, attach: other, ...rest }) =>
-          role === 'hardware' && 'type' in rest && rest.type === 'bead' && other.how === 'sliding' && other.on === attach.on,
-      )
-      if (stop?.attach.how !== 'joined' || beads) return []
+      if (stop?.attach.how !== 'joined' || beadBetween(trace, piece.id)) return []
       const endM = lineById(trace, attach.on)?.lengthM ?? 0
       const bead: Piece = {
         id: freeId(trace, 'bead'),

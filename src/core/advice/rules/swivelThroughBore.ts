@@ -1,11 +1,12 @@
 import { boreM, swivelWidthM } from '../../catalogue/bores.ts'
 import { pieceById } from '../../documents/pieces.ts'
+import { beadBetween } from '../../edit/along.ts'
 import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { diameter, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
-/** A swivel narrower than the bore of the sinker it stops is pulled through it. */
+/** A swivel narrower than the bore of the sinker it stops is pulled through it, unless a bead lies between. */
 export const swivelThroughBore: Rule = {
   id: 'swivel-through-bore',
   check: ({ setup: { trace, catalogue } }) =>
@@ -16,7 +17,7 @@ export const swivelThroughBore: Rule = {
       const stop = below === undefined ? undefined : pieceById(trace, below)
       if (bore === undefined || stop?.role !== 'hardware' || stop.size === undefined) return []
       const width = swivelWidthM(stop.size)
-      if (width === undefined || width > bore) return []
+      if (width === undefined || width > bore || beadBetween(trace, sinker.id)) return []
       const size = catalogue.hardware[stop.type].sizes
         .map((row) => row.size)
         .find((each) => (swivelWidthM(each) ?? 0) > 1.1 * bore)

@@ -83,11 +83,12 @@ export const BOAT_AND_DEEP: readonly Family[] = [
       length('leaderM', 'leader', 3, 1, 6),
     ],
     hook: { size: '6/0', pattern: 'circle' },
-    bait: 'sandeel',
+    bait: 'wholePouting',
     rows: [
       part('clip-ring', 'clipRing', slides(OUTFIT, 'ringM', 'swivel')),
       { id: 'marker', float: 'markerKg', hangs: slides(OUTFIT, { of: 'ringM', times: 0.5 }, 'swivel') },
       lead('barrel', slides(OUTFIT, 0.5, 'swivel')),
+      part('bead', 'bead', slides(OUTFIT, 0.1, 'swivel')),
       part('swivel', 'ballBearingSwivel', tied(OUTFIT, 'palomar')),
       line('leader', 'leader', 'fluoro', 1, 'leaderM', tied('swivel')),
       baited('hook', tied('leader')),

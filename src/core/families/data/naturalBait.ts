@@ -46,7 +46,7 @@ export const NATURAL_BAIT: readonly Family[] = [
     leaderOverMain: 0.75,
     fishKg: 2,
     parameters: [sinkerOf(0.02), length('leaderM', 'leader', 1.5, 0.5, 4)],
-    hook: { size: '3/0', pattern: 'j' },
+    hook: { size: '1', pattern: 'j' },
     bait: 'sandeel',
     rows: [
       fluoroLeader('leaderM'),
@@ -65,7 +65,7 @@ export const NATURAL_BAIT: readonly Family[] = [
     fishKg: 4,
     parameters: [length('leaderM', 'leader', 1.2, 0.5, 4)],
     hook: { size: '3/0', pattern: 'circle' },
-    bait: 'sandeel',
+    bait: 'wholePouting',
     rows: [
       part('bead', 'bead', slides(OUTFIT, 0, 'snap-swivel')),
       part('snap-swivel', 'snapSwivel', tied(OUTFIT, 'palomar')),
@@ -124,6 +124,7 @@ export const NATURAL_BAIT: readonly Family[] = [
       { id: 'float', float: 'floatKg', hangs: slides(OUTFIT, { of: 'depthM', times: 0.9 }, undefined, 'bead-upper') },
       part('bead-lower', 'bead', slides(OUTFIT, 0.6, 'sinker')),
       lead('barrel', slides(OUTFIT, 0.3, 'swivel')),
+      part('bead-knot', 'bead', slides(OUTFIT, 0.1, 'swivel')),
       part('swivel', 'swivel', tied(OUTFIT, 'palomar')),
       line('hook-length', 'leader', 'fluoro', 1, 'hookLengthM', tied('swivel')),
       baited('hook', tied('hook-length', 'uni')),

@@ -81,6 +81,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
       part('top', 'swivel', tied('leader')),
       line('body', 'body', 'mono', 1, 0.25, tied('top')),
       lead('bomb', slides('body', 0.2, 'bottom', 'top')),
+      part('bead', 'bead', slides('body', 0.23, 'bottom')),
       part('bottom', 'swivel', tied('body')),
       line('trace', 'snood', 'mono', 0.8, 'traceM', tied('bottom')),
       { each: 'hooks', from: 'trace', rows: [baited('hook-#', tied('@'))] },
@@ -150,6 +151,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
     rows: [
       fluoroLeader('leaderM'),
       lead('barrel', slides('leader', { back: 0.2 }, 'swivel')),
+      part('bead', 'bead', slides('leader', { back: 0.05 }, 'swivel')),
       part('swivel', 'swivel', tied('leader', 'improvedClinch')),
       line('hook-line', 'snood', 'fluoro', 0.6, 'hookLineM', tied('swivel', 'improvedClinch')),
       baited('hook', tied('hook-line')),

@@ -88,7 +88,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
       length('shortTagM', 'shorter tag', 0.3, 0.1, 0.6),
     ],
     hook: { size: '2', pattern: 'j' },
-    bait: 'cuttlefishStrip',
+    bait: 'lugworm',
     rows: [
       fluoroLeader('leaderM'),
       part('loop', 'loop', tied('leader', 'surgeonsLoop')),
