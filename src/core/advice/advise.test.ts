@@ -75,6 +75,8 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         return added.ok ? set('swivel', { size: '1/0' })(added.trace) : trace
       }),
   },
+  'hook-hardly-meant': { failing: () => of(base('captiveSinker', lowered), set('hook-c', { size: '4' })) },
+  'line-hardly-meant': { failing: () => of(base('runningLedger', lowered), set('leader', { strengthN: 661 * LB })) },
   'joint-misfits': { failing: () => of(base('runningLedger'), joint('swivel', { connection: 'snell' })) },
   'float-goes-under': {
     failing: () => fished(of(base('slidingFloat'), set('sinker', { massKg: 0.1 })), { water: defaultWater(catalogue, 'anchor') }),

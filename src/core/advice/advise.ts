@@ -22,6 +22,7 @@ import { floatGoesUnder } from './rules/floatGoesUnder.ts'
 import { fuseNotFirst } from './rules/fuseNotFirst.ts'
 import { hardwareOversize } from './rules/hardwareOversize.ts'
 import { hardwareUndersize } from './rules/hardwareUndersize.ts'
+import { hookHardlyMeant } from './rules/hookHardlyMeant.ts'
 import { hookStraightens } from './rules/hookStraightens.ts'
 import { hooksOverRule } from './rules/hooksOverRule.ts'
 import { hookTiresBait } from './rules/hookTiresBait.ts'
@@ -32,6 +33,7 @@ import { leaderOverRule } from './rules/leaderOverRule.ts'
 import { leaderUnderRule } from './rules/leaderUnderRule.ts'
 import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
+import { lineHardlyMeant } from './rules/lineHardlyMeant.ts'
 import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
 import { lowerStopSlips } from './rules/lowerStopSlips.ts'
 import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
@@ -71,12 +73,14 @@ const RULES: readonly Rule[] = [
   fuseNotFirst,
   hardwareOversize,
   hardwareUndersize,
+  hookHardlyMeant,
   hookStraightens,
   hookTiresBait,
   jointMisfits,
   knotSlipsInBraid,
   labelSanity,
   liftTooHeavy,
+  lineHardlyMeant,
   lightNearBait,
   leaderUnderRule,
   loopBreaksOnCast,

@@ -16,6 +16,9 @@ export function called(trace: Trace, id: string): string {
   return withArticle(pieceName(pieceById(trace, id) ?? { id }))
 }
 
+/** The outfit’s lines in a sentence; it begins with a capital where `say` finds it first. */
+export const WOUND_NAMES = { backing: 'the backing', main: 'the main line', topShot: 'the top shot' } as const
+
 /** An edit as a remedy, where it can be made. */
 export const byEdit = (label: string, edit: () => EditResult): Remedy => ({
   label,

@@ -18,10 +18,11 @@ export function straighteningLoadN(wireM: number, gapeM: number): number {
   return (1300 * (wireM * 1000) ** 3) / (gapeM * 1000)
 }
 
-export type HookDimensions = { gapeM: number; wireM: number; pitchM: number; massKg: number }
+/** `extrapolated`: the size lies beyond the table. */
+export type HookDimensions = { gapeM: number; wireM: number; pitchM: number; massKg: number; extrapolated: boolean }
 
 /**
- * Nominal dimensions of a hook, interpolated between the sizes of the table.
+ * Nominal dimensions of a hook, interpolated between the sizes of the table, and beyond its ends carried on in the ratio of the last two.
  * @param size as anglers write it: `2/0`, `2`.
  * @returns lengths in m, mass in kg; undefined where the size cannot be read.
  * Source: nominal table of the craft.
@@ -30,16 +31,19 @@ export function hookDimensions({ hooks }: Catalogue, pattern: HookPattern, size:
   const parsed = parseHookSize(size)
   if (!parsed.ok) return undefined
   const { step } = parsed.size
-  const upper = hooks.steps.findIndex((row) => row.step >= step)
-  const above = hooks.steps[upper === -1 ? hooks.steps.length - 1 : upper]!
-  const below = hooks.steps[Math.max(0, (upper === -1 ? hooks.steps.length : upper) - 1)]!
-  const t = above.step === below.step ? 0 : Math.min(1, Math.max(0, (step - below.step) / (above.step - below.step)))
-  const gapeMm = (below.gapeMm + t * (above.gapeMm - below.gapeMm)) * hooks.patterns[pattern].gape
-  const wireMm = (below.wireMm + t * (above.wireMm - below.wireMm)) * hooks.patterns[pattern].wire
+  const found = hooks.steps.findIndex((row) => row.step >= step)
+  const upper = Math.max(1, found === -1 ? hooks.steps.length - 1 : found)
+  const [below, above] = [hooks.steps[upper - 1]!, hooks.steps[upper]!]
+  const t = (step - below.step) / (above.step - below.step)
+  const extrapolated = t < 0 || t > 1
+  const between = (from: number, to: number) => (extrapolated ? from * (to / from) ** t : from + t * (to - from))
+  const gapeMm = between(below.gapeMm, above.gapeMm) * hooks.patterns[pattern].gape
+  const wireMm = between(below.wireMm, above.wireMm) * hooks.patterns[pattern].wire
   return {
     gapeM: gapeMm / 1000,
     wireM: wireMm / 1000,
     pitchM: (PITCH_OVER_GAPE * gapeMm) / 1000,
+    extrapolated,
     massKg: DENSITY_KG_PER_M3.steel * (Math.PI / 4) * (wireMm / 1000) ** 2 * ((WIRE_LENGTH_OVER_GAPE * gapeMm) / 1000),
   }
 }

@@ -1,18 +1,25 @@
-import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
+import { pathLinks } from '../../setup/pathLinks.ts'
+import { weakestOf } from '../../setup/prepareSetup.ts'
+import type { Judged, Rule } from '../finding.ts'
+import { length, say, strength } from '../phrase.ts'
 
-/** Old backing, or its join, is the weakest link with this much line out. */
+/** A run of this much more is nothing unusual, m. Ours. */
+const SOON_M = 60
+
+/** Old backing, or its join, is the weakest link with this much line out, or soon will be. */
 export const backingDecides: Rule = {
   id: 'backing-decides',
-  check: ({ moments: { run }, setup: { out, conditions } }) => {
+  check: ({ moments: { run }, setup }) => {
+    const { out, conditions } = setup
     const weakest = run?.deciding.weakest
     const backed = out[0]?.line.role === 'backing'
     const decides =
       (weakest?.ref.at === 'wound' && weakest.ref.role === 'backing') ||
       (weakest?.ref.at === 'woundJoint' && weakest.ref.role === 'main')
+    if (weakest && !backed) return backingNear(setup, weakest.strengthN)
     if (!weakest || !backed || !decides) return []
     const onSpoolM = out.slice(1).reduce((sum, { outM }) => sum + outM, 0)
-    const lineOutM = Math.floor(onSpoolM)
+    const lineOutM = Math.max(0, Math.floor(onSpoolM - SOON_M) - 1)
     return [
       {
         subject: 'backing',
@@ -21,11 +28,30 @@ export const backingDecides: Rule = {
         figure: (conditions.lineOutM - onSpoolM + 1) / weakest.strengthN,
         remedies: [
           {
-            label: 'fish with the backing on the spool',
+            label: 'fish nearer, with the backing well down the spool',
             make: () => ({ conditions: { ...conditions, lineOutM } }),
           },
         ],
       },
     ]
   },
+}
+
+/** Few metres lie over a backing that is weaker by itself or at its join than all that is out. */
+function backingNear({ outfit, spool, catalogue, conditions }: Judged['setup'], weakestN: number) {
+  const [backing] = outfit.wound
+  if (backing?.role !== 'backing') return []
+  const overM = spool.layers.slice(1).reduce((sum, { lengthM }) => sum + lengthM, 0)
+  const leftM = overM - conditions.lineOutM
+  const { strengthN } = weakestOf(pathLinks({ catalogue, wound: outfit.wound, conditions }, []))
+  if (leftM > SOON_M || strengthN >= 0.8 * weakestN) return []
+  return [
+    {
+      subject: 'backing',
+      severity: 'caution' as const,
+      why: say`${length(Math.max(0, leftM))} more off the spool and the backing bears the pull: ${strength(strengthN)}, where now ${strength(weakestN)} hold.`,
+      figure: weakestN / strengthN,
+      remedies: [],
+    },
+  ]
 }

@@ -9,7 +9,7 @@ import { type End, endById, endOf, misfitBetween } from '../../setup/ends.ts'
 import type { freeLine } from '../../setup/outfitLines.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { byEdit, called, retied } from '../remedies.ts'
+import { byEdit, called, retied, WOUND_NAMES } from '../remedies.ts'
 
 /** A connection where it cannot be tied: a snell on a swivel, a hitch in one strand, a weave of like lines. */
 export const jointMisfits: Rule = {
@@ -95,5 +95,3 @@ function woundMisfits({ setup: { outfit, catalogue } }: Judged) {
     ]
   })
 }
-
-const WOUND_NAMES = { backing: 'the backing', main: 'the main line', topShot: 'the top shot' } as const

@@ -2,11 +2,24 @@ import { mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 
-/** Line above the rod's rating, or at the top of it. */
+/** Share of the rating’s lower end under which the line is too light for the rod. Ours. */
+const LEAST_OF_RATING = 0.75
+
+/** Line above the rod’s rating, at the top of it, or well under it. */
 export const rodRating: Rule = {
   id: 'rod-rating',
   check: ({ setup: { outfit } }) => {
     const share = mainLine(outfit).strengthN / outfit.rod.ratingHighN
+    const under = mainLine(outfit).strengthN / outfit.rod.ratingLowN
+    if (under < LEAST_OF_RATING)
+      return [
+        {
+          severity: 'note',
+          why: say`The main line is ${strength(mainLine(outfit).strengthN)}, under the rod’s rating of ${strength(outfit.rod.ratingLowN)} to ${strength(outfit.rod.ratingHighN)}: the rod hardly bends before it parts.`,
+          figure: 1 / under,
+          remedies: [],
+        },
+      ]
     if (share < 0.98) return []
     return [
       {

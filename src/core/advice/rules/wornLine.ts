@@ -3,7 +3,7 @@ import type { LinePiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, WOUND_NAMES } from '../remedies.ts'
 
 /** Share of its strength under which a line is cut back and tied anew. Ours. */
 const WORN = 0.8
@@ -11,13 +11,26 @@ const WORN = 0.8
 /** Line that has been nicked, sunned or fished hard. */
 export const wornLine: Rule = {
   id: 'worn-line',
-  check: ({ setup: { trace } }) =>
-    trace.pieces.flatMap((line) => {
+  check: ({ setup: { trace, outfit } }) => [
+    ...outfit.wound.flatMap((line) =>
+      line.condition === undefined || line.condition >= WORN
+        ? []
+        : [
+            {
+              subject: line.role,
+              severity: 'caution' as const,
+              why: say`${WOUND_NAMES[line.role]} has ${Math.round(line.condition * 100)} % of its strength left: turn it end for end or wind new line.`,
+              figure: 1 / line.condition,
+              remedies: [],
+            },
+          ],
+    ),
+    ...trace.pieces.flatMap((line) => {
       if (!isLine(line) || line.condition === undefined || line.condition >= WORN) return []
       return [
         {
           subject: line.id,
-          severity: 'caution',
+          severity: 'caution' as const,
           why: say`${called(trace, line.id)} has ${Math.round(line.condition * 100)} % of its strength left: cut it back and tie it anew.`,
           figure: 1 / line.condition,
           remedies: [
@@ -34,4 +47,5 @@ export const wornLine: Rule = {
         },
       ]
     }),
+  ],
 }
