@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['src/**/*.test.ts', 'tests/docs/*.test.ts', 'tests/tables/*.test.ts'],
+          include: ['src/**/*.test.ts', 'tests/docs/*.test.ts', 'tests/tables/*.test.ts', 'tests/judgement/*.test.ts'],
           environment: 'node',
           env: { TZ: 'UTC' },
           // A property test on a busy machine takes its time; what hangs still ends.

@@ -1,0 +1,369 @@
+import { defaultWater } from '../../src/core/documents/water.ts'
+import { fixedOn, joined } from '../../src/core/edit/attach.ts'
+import { withLength, withoutClip, withPiece } from '../../src/core/edit/changes.ts'
+import type { Content } from '../fixtures/judgedDrafts.ts'
+import { base, fished, joint, lowered, of, outfit, set, under, withOutfit, without } from '../fixtures/judgedDrafts.ts'
+import { braidOutfit, LB } from '../fixtures/outfits.ts'
+import { catalogue } from '../fixtures/setups.ts'
+
+/** A trace that is wrong in one way, what must be said of it (a rule, or a moment with its verdict), and what must not. */
+export type Bad = { name: string; content: Content; say: string; not?: string }
+
+const KG = 2.2046226 * LB
+const water = (method: Parameters<typeof defaultWater>[1], more: object) => ({
+  water: { ...defaultWater(catalogue, method), ...more },
+})
+const wound = (lines: object[]) => braidOutfit(50, { wound: lines as never })
+const mono = (strengthLb: number, more: object = {}) => ({ role: 'main', material: 'mono', strengthN: strengthLb * LB, ...more })
+const ledger = base('runningLedger')
+const lowLedger = base('runningLedger', lowered)
+const heavyBait = of(base('runningLedger'), (trace) =>
+  set('hook-bait', { bait: 'wholePouting', massKg: 0.15 })(set('hook-length', { strengthN: 8 * LB })(trace)),
+)
+
+export const BAD: readonly Bad[] = [
+  // Knots
+  {
+    name: 'a clinch in braid',
+    content: of(base('slidingFloat'), joint('swivel', { connection: 'clinch' })),
+    say: 'knot-slips-in-braid',
+  },
+  {
+    name: 'an improved clinch in braid',
+    content: of(base('slidingFloat'), joint('swivel', { connection: 'improvedClinch' })),
+    say: 'knot-slips-in-braid',
+  },
+  { name: 'a clinch of three wraps', content: of(ledger, joint('swivel', { connection: 'clinch', turns: 2 })), say: 'few-turns' },
+  { name: 'an FG of six turns', content: of(ledger, joint('leader', { connection: 'fg', turns: 6 })), say: 'few-turns' },
+  {
+    name: 'a bimini of four turns',
+    content: of(base('windOn'), joint('double', { connection: 'bimini', turns: 4 })),
+    say: 'few-turns',
+  },
+  {
+    name: 'a join on the reel of two turns',
+    content: withOutfit(ledger, {
+      wound: wound([
+        mono(20, { role: 'backing', lengthM: 60 }),
+        { role: 'main', material: 'braid', strengthN: 50 * LB, joint: { connection: 'doubleUni', turns: 2 } },
+      ]).wound,
+    }),
+    say: 'few-turns',
+  },
+  { name: 'a snell on a swivel', content: of(ledger, joint('swivel', { connection: 'snell' })), say: 'joint-misfits' },
+  { name: 'a double uni on a hook', content: of(ledger, joint('hook', { connection: 'doubleUni' })), say: 'joint-misfits' },
+  { name: 'a cat’s paw in one strand', content: of(ledger, joint('swivel', { connection: 'catsPaw' })), say: 'joint-misfits' },
+  {
+    name: 'a girth hitch of a single snood',
+    content: of(base('boomPaternoster'), joint('snood-a', { connection: 'girthHitch' })),
+    say: 'joint-misfits',
+  },
+  {
+    name: 'an FG of fluorocarbon on mono',
+    content: of(withOutfit(base('liveBaitLeader'), { wound: wound([mono(20)]).wound }), joint('leader', { connection: 'fg' })),
+    say: 'joint-misfits',
+  },
+  {
+    name: 'a splice in braid that is not hollow',
+    content: of(base('slidingFloat'), joint('swivel', { connection: 'splice' })),
+    say: 'joint-misfits',
+  },
+  { name: 'a uni between two lines', content: of(ledger, joint('leader', { connection: 'uni' })), say: 'joint-misfits' },
+  {
+    name: 'a tag that runs on as another line',
+    content: of(base('twinTag'), set('tag-a', { strengthN: 6 * LB })),
+    say: 'joint-misfits',
+  },
+  {
+    name: 'a uni between main line and backing',
+    content: withOutfit(ledger, {
+      wound: wound([
+        mono(20, { role: 'backing', lengthM: 60 }),
+        { role: 'main', material: 'braid', strengthN: 50 * LB, joint: { connection: 'uni' } },
+      ]).wound,
+    }),
+    say: 'joint-misfits',
+  },
+  {
+    name: 'a blood knot of unlike lines',
+    content: of(base('rotating'), (trace) =>
+      joint('tail-line', { connection: 'blood' })(set('tail-line', { strengthN: 15 * LB })(trace)),
+    ),
+    say: 'blood-unlike',
+  },
+  {
+    name: 'a crimp far too wide for its line',
+    content: of(base('windOn', lowered), joint('swivel', { connection: 'crimpLoop', boreM: 0.004 })),
+    say: 'crimp-bore',
+  },
+  {
+    name: 'a crimp too tight for its line',
+    content: of(base('windOn', lowered), joint('swivel', { connection: 'crimpLoop', boreM: 0.0003 })),
+    say: 'crimp-bore',
+  },
+  // Cast
+  { name: '150 g of bait on an 8 lb snood', content: heavyBait, say: 'cast fails' },
+  {
+    name: '30 lb braid, 150 g, no leader to speak of',
+    content: of(fished(base('runningLedger', {}, braidOutfit(30)), {}), (trace) =>
+      withLength(set('sinker', { massKg: 0.15 })(trace), 'leader', 1),
+    ),
+    say: 'leader-under-rule',
+  },
+  {
+    name: 'a 12 lb main and a short leader',
+    content: of(base('runningLedger', {}, braidOutfit(12)), (trace) => withLength(trace, 'leader', 2)),
+    say: 'no-shock-leader',
+  },
+  {
+    name: '150 g off the ground on a 40 lb leader',
+    content: fished(
+      of(ledger, (trace) => set('sinker', { massKg: 0.15 })(set('leader', { strengthN: 40 * LB })(trace))),
+      { castStyle: 'offTheGround' },
+    ),
+    say: 'cast-too-hard',
+  },
+  {
+    name: 'a thin end loop that takes the cast',
+    content: fished(
+      of(base('threeWay', { castStyle: 'lob' }), (trace) =>
+        set('sinker-line', { strengthN: 30 * LB })(withoutClip({ ...trace, weakLink: undefined }, 'sinker')),
+      ),
+      { castStyle: 'overhead' },
+    ),
+    say: 'loop-breaks-on-cast',
+  },
+  {
+    name: 'a weak link that does not bear the cast',
+    content: of(base('threeWay'), (trace) => withoutClip(set('sinker-line', { strengthN: 12 * LB })(trace), 'sinker')),
+    say: 'weak-link-too-thin-to-cast',
+  },
+  {
+    name: 'more than the rod throws',
+    content: withOutfit(of(ledger, set('sinker', { massKg: 0.2 })), { rod: { ...outfit.rod, castLowKg: 0.03, castHighKg: 0.1 } }),
+    say: 'rod-cast-weight',
+  },
+  {
+    name: 'a leader under the rule of 10 lb an ounce',
+    content: of(ledger, set('leader', { strengthN: 30 * LB })),
+    say: 'leader-under-rule',
+  },
+  // Run
+  { name: 'a drag over what the chain bears', content: fished(ledger, { dragN: 25 * LB }), say: 'drag-over-ceiling' },
+  { name: 'a drag over what the reel gives', content: fished(ledger, { dragN: 160 }), say: 'drag-over-reel' },
+  {
+    name: 'a light leader under a firm drag',
+    content: fished(of(lowLedger, set('leader', { strengthN: 15 * LB })), { dragN: 9 * LB }),
+    say: 'run fails',
+  },
+  {
+    name: 'a hook that straightens',
+    content: fished(of(base('liveBaitLeader', lowered), set('hook', { size: '8', pattern: 'lightJ' })), { dragN: 6 * LB }),
+    say: 'hook-straightens',
+  },
+  { name: 'a swivel too small', content: of(lowLedger, set('swivel', { size: '12' })), say: 'hardware-undersize' },
+  {
+    name: 'equal labels and no fuse',
+    content: of(base('liveBaitLeader'), set('leader', { strengthN: 50 * LB })),
+    say: 'equal-labels',
+  },
+  { name: 'a worn leader', content: of(lowLedger, set('leader', { condition: 0.5 })), say: 'worn-line' },
+  {
+    name: 'a worn main line',
+    content: withOutfit(lowLedger, {
+      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, condition: 0.6 }]).wound,
+    }),
+    say: 'worn-line',
+  },
+  {
+    name: 'weak old backing that bears the pull',
+    content: fished(
+      withOutfit(base('liveBaitLeader', lowered), {
+        wound: wound([
+          mono(12, { role: 'backing', lengthM: 100 }),
+          { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
+        ]).wound,
+      }),
+      { lineOutM: 140 },
+    ),
+    say: 'backing-decides',
+  },
+  {
+    name: 'weak old backing twenty metres away',
+    content: fished(
+      withOutfit(base('liveBaitLeader', lowered), {
+        wound: wound([
+          mono(12, { role: 'backing', lengthM: 100 }),
+          { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
+        ]).wound,
+      }),
+      { lineOutM: 80 },
+    ),
+    say: 'backing-decides',
+  },
+  {
+    name: 'a leader of 300 kg on a 50 lb main',
+    content: of(lowLedger, set('leader', { strengthN: 300 * KG })),
+    say: 'line-hardly-meant',
+  },
+  {
+    name: 'a 50 lb leader labelled at 0.2 mm',
+    content: of(lowLedger, set('leader', { diameterM: 0.0002 })),
+    say: 'label-sanity',
+  },
+  {
+    name: 'a 50 lb main line labelled at 0.12 mm',
+    content: withOutfit(lowLedger, {
+      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, diameterM: 0.00012 }]).wound,
+    }),
+    say: 'label-sanity',
+  },
+  { name: 'a line above the rod’s rating', content: base('runningLedger', lowered, braidOutfit(100)), say: 'rod-rating' },
+  { name: 'a line far under the rod’s rating', content: base('freeLine', lowered, braidOutfit(8)), say: 'rod-rating' },
+  {
+    name: 'a spool filled past its lip',
+    content: withOutfit(lowLedger, {
+      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 900 }]).wound,
+    }),
+    say: 'spool-overfull',
+  },
+  {
+    name: 'a half-empty spool',
+    content: withOutfit(lowLedger, {
+      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 120 }]).wound,
+    }),
+    say: 'spool-underfilled',
+  },
+  // Snag
+  {
+    name: 'a weak link that is no weaker',
+    content: of(base('threeWay', lowered), set('sinker-line', { strengthN: 60 * LB })),
+    say: 'weak-link-not-weaker',
+  },
+  {
+    name: 'a double before the sinker',
+    content: of(base('rotating', lowered), (trace) => ({
+      ...trace,
+      pieces: trace.pieces.flatMap((piece) =>
+        piece.id === 'sinker'
+          ? [
+              {
+                id: 'sinker-double',
+                role: 'double' as const,
+                material: 'mono' as const,
+                strengthN: 60 * LB,
+                lengthM: 0.2,
+                attach: joined('tail-line', 'bimini'),
+              },
+              { ...piece, attach: joined('sinker-double', 'uni') } as typeof piece,
+            ]
+          : [piece],
+      ),
+    })),
+    say: 'doubled-loop',
+  },
+  // Settle
+  {
+    name: 'far too light a sinker for the stream',
+    content: fished(base('threeWay', lowered), water('anchor', { streamMperS: 1 })),
+    say: 'settle fails',
+  },
+  {
+    name: 'a float under 100 g of lead',
+    content: fished(of(base('slidingFloat'), set('sinker', { massKg: 0.1 })), water('anchor', {})),
+    say: 'float-goes-under',
+  },
+  {
+    name: 'deeper than the spool',
+    content: fished(lowLedger, water('anchor', { depthM: 500, streamMperS: 0 })),
+    say: 'deeper-than-spool',
+  },
+  {
+    name: 'a hold-down that sinks faster than the release weight',
+    content: of(base('deepDrop', lowered), (trace) =>
+      set('release-weight', { massKg: 0.4, shape: 'bar' })(set('hold-down-sinker', { shape: 'pear' })(trace)),
+    ),
+    say: 'lower-weight-slower',
+  },
+  // Geometry and parts
+  { name: 'a sinker straight on the knot', content: without(ledger, 'bead'), say: 'sinker-chafes-knot' },
+  {
+    name: 'a swivel that the sinker’s bore swallows',
+    content: of(without(base('barrelLead'), 'bead'), (trace) =>
+      set('sinker', { massKg: 0.2 })(set('swivel', { size: '12' })(trace)),
+    ),
+    say: 'swivel-through-bore',
+  },
+  {
+    name: 'snoods that meet',
+    content: of(base('boomPaternoster', lowered), (trace) => withLength(withLength(trace, 'snood-a', 0.35), 'snood-b', 0.35)),
+    say: 'snoods-meet',
+  },
+  {
+    name: 'a snood past the sinker',
+    content: of(base('rotating'), (trace) => withLength(trace, 'snood', 0.9)),
+    say: 'snood-past-sinker',
+  },
+  {
+    name: 'a lower stop that slips',
+    content: of(base('rotating'), set('stop-lower', { attach: fixedOn('tail-line', 0.4) })),
+    say: 'lower-stop-slips',
+  },
+  {
+    name: 'two trolled lures alike',
+    content: of(base('tandemTroll', lowered), (trace) => set('light', { massKg: 0.15 })(set('heavy', { massKg: 0.15 })(trace))),
+    say: 'tandem-alike',
+  },
+  {
+    name: 'a light a metre from the bait',
+    content: of(base('deepDrop', lowered), (trace) =>
+      withPiece(trace, 'band-a', (piece) => ({ ...piece, attach: fixedOn('wind-on', 24.5) })),
+    ),
+    say: 'light-near-bait',
+  },
+  {
+    name: 'a hold-down drop of three metres',
+    content: of(base('deepDrop', lowered), (trace) => withLength(trace, 'hold-down', 3)),
+    say: 'drop-too-long',
+  },
+  {
+    name: 'a size 4 under a whole fish where 4/0 is meant',
+    content: of(base('captiveSinker', lowered), set('hook-c', { size: '4' })),
+    say: 'hook-hardly-meant',
+  },
+  { name: 'a size 18', content: of(base('freeLine'), set('hook', { size: '18' })), say: 'hook-hardly-meant' },
+  {
+    name: 'a live bait on a heavy hook',
+    content: of(base('sinkerAtHook'), set('hook', { size: '6/0' })),
+    say: 'hook-tires-bait',
+  },
+  {
+    name: 'a strip that spins and no swivel',
+    content: of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })),
+    say: 'bait-spins',
+  },
+  {
+    name: 'a hook length longer than the rod',
+    content: of(without(ledger, 'bead'), (trace) => withLength(trace, 'hook-length', 7)),
+    say: 'too-long-for-rod',
+  },
+  {
+    name: 'a fish of thirty kilograms lifted on a light leader',
+    content: fished(lowLedger, { fishMassKg: 30 }),
+    say: 'hand fails',
+  },
+  // The rule set, and what is written down
+  { name: 'a J where circles are the rule', content: under(base('captiveSinker'), { circleOnly: true }), say: 'circle-required' },
+  { name: 'wire where it is barred', content: under(base('biteTrace'), { wireAllowed: false }), say: 'barred-parts' },
+  { name: 'three hooks where one is allowed', content: under(base('captiveSinker'), { maxHooks: 1 }), say: 'hooks-over-rule' },
+  {
+    name: 'pounds beside kilograms in the notes',
+    content: of(ledger, (trace) => ({ ...trace, notes: '30 lb leader, drag 4 kg' })),
+    say: 'mixed-units',
+  },
+  {
+    name: 'an arm’s length in the notes',
+    content: of(ledger, (trace) => ({ ...trace, notes: 'hook length: two arms lengths' })),
+    say: 'arms-length',
+  },
+]
