@@ -146,7 +146,7 @@ describe('a day’s plan', () => {
   const setup = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
   const span = { fromMs: tide.startMs, toMs: tide.endMs }
   const owned = [0.17, 0.34, 0.68].map((massKg) => ({ shape: 'pear' as const, massKg }))
-  const plan = planDay({ setup, mark: MARK, holds: [], tide, winds: [], ...span, owned })
+  const plan = planDay({ setup, mark: MARK, holds: [], tide, winds: [], ...span, owned, way: 'fewest' })
   const slacks = slacksOf(streamThrough(MARK, tide, span.fromMs, span.toMs, 300))
   const events = dayEvents({ tide, slacks, sky: skyThrough(MARK, span), plan }, span.fromMs, span.toMs)
 

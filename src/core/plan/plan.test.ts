@@ -29,6 +29,7 @@ const day: PlanInput = {
   fromMs: tide.startMs,
   toMs: tide.endMs,
   owned: BOX,
+  way: 'lightest',
 }
 const blow = (speedMperS: number, fromDeg: number): Wind[] =>
   [tide.startMs, tide.endMs + HOUR_MS].map((timeMs) => ({ timeMs, speedMperS, fromDeg }))
@@ -127,17 +128,45 @@ describe('the plan of a day', () => {
     expect(plan.rows.map(({ timeMs }) => (timeMs - tide.startMs) / HOUR_MS).slice(0, 3)).toEqual([0, 0.5, 1])
   })
 
-  test('what is taken holds with the reserve; a change is to the lightest that serves an hour, where one does', () => {
-    const wantedKg = (i: number) => (plan.rows[i]?.wanted as { wantedKg: number } | undefined)?.wantedKg ?? 0
-    for (const [i, { take, timeMs }] of plan.rows.entries()) {
-      const at = new Date(timeMs).toISOString()
-      const lightest = (leastKg: number) => BOX.find(({ massKg }) => massKg >= leastKg)
-      if (!lightest(wantedKg(i))) expect(take, at).toBeUndefined()
-      else expect(take!.massKg, at).toBeGreaterThanOrEqual(wantedKg(i))
-      if (i > 0 && take?.massKg !== plan.rows[i - 1]!.take?.massKg)
-        expect(take, at).toEqual(lightest(Math.max(wantedKg(i), wantedKg(i + 1))) ?? lightest(wantedKg(i)))
+  test('what is taken holds with the reserve, and is the lightest of the box that does', () => {
+    for (const { take, wanted, timeMs } of plan.rows) {
+      const wantedKg = (wanted as { wantedKg: number }).wantedKg
+      expect(take, new Date(timeMs).toISOString()).toEqual(BOX.find(({ massKg }) => massKg >= wantedKg))
     }
     expect(new Set(plan.rows.map(({ take }) => take?.massKg)).size).toBeGreaterThan(3)
+  })
+
+  test('fewest changes: what is taken still holds, no plan changes less for less, and a person can live with it', () => {
+    const few = planDay({ ...day, way: 'fewest' })
+    expect(few.counts).toEqual(plan.counts)
+    expect(few.counts.fewest).toBeLessThan(few.counts.lightest / 2)
+    expect(few.changes).toHaveLength(few.counts.fewest + 1)
+    for (const { take, wanted } of few.rows)
+      if (take) expect(take.massKg).toBeGreaterThanOrEqual((wanted as { wantedKg: number }).wantedKg)
+    // By hand: the cost of the plan, against one sinker all day, the lightest each time, and every plan of one change.
+    const lightest = plan.rows.map(({ take }) => take?.massKg)
+    const cost = (takes: readonly (number | undefined)[]) =>
+      takes.reduce<number>(
+        (sum, kg, i) => sum + (kg && lightest[i] ? Math.log(kg / lightest[i]!) : 0) + (i > 0 && kg !== takes[i - 1] ? 6 : 0),
+        0,
+      )
+    const best = cost(few.rows.map(({ take }) => take?.massKg))
+    expect(best).toBeLessThanOrEqual(cost(lightest))
+    const heavy = Math.max(...lightest.map((kg) => kg ?? 0))
+    const all = lightest.map((kg) => (kg === undefined ? undefined : heavy))
+    expect(best).toBeLessThanOrEqual(cost(all) + 1e-9)
+    for (let at = 1; at < lightest.length; at += 1) {
+      const most = (part: (number | undefined)[]) => Math.max(...part.map((kg) => kg ?? 0))
+      const [early, late] = [most(lightest.slice(0, at)), most(lightest.slice(at))]
+      expect(best).toBeLessThanOrEqual(cost(lightest.map((kg, i) => kg && (i < at ? early : late))) + 1e-9)
+    }
+  })
+
+  test('a plan of the hours fished knows nothing of the rest of the day', () => {
+    const hours = { fromMs: tide.startMs + 6 * HOUR_MS, toMs: tide.startMs + 10 * HOUR_MS }
+    const { rows } = planDay({ ...day, ...hours })
+    expect(rows).toHaveLength(8)
+    expect(rows.map(({ take }) => take)).toEqual(plan.rows.slice(12, 20).map(({ take }) => take))
   })
 
   test('follows the stream: the weights wanted run in the order of the rates, near enough', () => {

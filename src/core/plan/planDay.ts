@@ -19,7 +19,12 @@ export type PlanInput = {
   fromMs: number
   toMs: number
   owned: readonly Owned[]
+  way: Way
 }
+
+/** What a plan is for: few changes, or never more lead than holds. */
+export const WAYS = ['fewest', 'lightest'] as const
+export type Way = (typeof WAYS)[number]
 
 export type PlanRow = AtMark & {
   /** For the sinker taken, or where none of the box holds for the kind that comes closest. */
@@ -28,14 +33,18 @@ export type PlanRow = AtMark & {
 }
 /** A change to another sinker, to the five minutes; `to` is undefined where none of the box holds any more. */
 export type Change = { timeMs: number; from: Owned | undefined; to: Owned | undefined }
-export type Plan = { rows: PlanRow[]; changes: Change[] }
+/** `counts`: how many changes each way asks for. */
+export type Plan = { rows: PlanRow[]; changes: Change[]; counts: Record<Way, number> }
 
 const STEP_MS = 30 * 60_000
 const CHANGE_MS = 5 * 60_000
 
+/** What a change costs, in half hours of carrying e times the lightest that holds: one is made to be rid of twice the lead for four hours. Ours. */
+const COST_OF_CHANGE: Record<Way, number> = { fewest: 6, lightest: 0.01 }
+
 /**
- * The sinker for each half hour of a day at a mark, from those owned, and when to change. A sinker stays on while it holds; another
- * is taken when it must be, or when a lighter one serves for an hour.
+ * The sinker for each half hour of the hours fished at a mark, from those owned, and when to change. Over the whole session the changes
+ * and what is carried beyond the lightest that holds cost the least together; what is taken always holds, where any does.
  * @param onRow told after each half hour, with the share that is done.
  * @throws CoreError where the outfit's spool does not hold, or the tide is not known.
  */
@@ -48,19 +57,39 @@ export function planDay(input: PlanInput, onRow: (share: number) => void = () =>
     onRow((i + 1) / times.length)
     return one
   })
-  const rows: PlanRow[] = []
-  for (const [i, each] of judged.entries()) {
-    const take = nextTake(rows.at(-1)?.take, each, judged[i + 1])
-    rows.push({ ...each.now, take, wanted: each.wantedOf(take) })
-  }
-  return { rows, changes: changesOf(rows, judge) }
+  const taken = Object.fromEntries(WAYS.map((way) => [way, takesOf(judged, COST_OF_CHANGE[way])])) as Record<Way, Take[]>
+  const rows = judged.map((each, i): PlanRow => {
+    const take = taken[input.way][i]
+    return { ...each.now, take, wanted: each.wantedOf(take) }
+  })
+  const counts = Object.fromEntries(WAYS.map((way) => [way, changesIn(taken[way])])) as Record<Way, number>
+  return { rows, changes: changesOf(rows, judge), counts }
 }
 
-/** What is on stays while it holds, unless a lighter one serves an hour; what is changed to serves an hour, where one does. */
-function nextTake(before: Owned | undefined, now: Judged, next: Judged | undefined): Owned | undefined {
-  const serving = now.holding.find((sinker) => !next || next.holds(sinker))
-  if (!before || !now.holds(before)) return serving ?? now.holding[0]
-  return serving && serving.massKg < before.massKg ? serving : before
+type Take = Owned | undefined
+
+const changesIn = (takes: readonly Take[]) => takes.filter((take, i) => i > 0 && !isSame(take, takes[i - 1])).length
+
+/** One sinker of those that hold for each half hour, none where none does, at the least cost over all: the cheapest way through them. */
+function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
+  type Way = { cost: number; take: Take; before?: Way }
+  let ways: Way[] = []
+  for (const { holding } of judged) {
+    const lightestKg = Math.min(...holding.map(({ massKg }) => massKg))
+    const choices: Take[] = holding.length > 0 ? [...holding] : [undefined]
+    ways = choices.map((take): Way => {
+      const carried = take ? Math.log(take.massKg / lightestKg) : 0
+      const [first, ...rest] = ways
+      if (!first) return { cost: carried, take }
+      const costFrom = (way: Way) => way.cost + (isSame(way.take, take) ? 0 : changeCost)
+      const before = rest.reduce((best, way) => (costFrom(way) < costFrom(best) ? way : best), first)
+      return { cost: costFrom(before) + carried, take, before }
+    })
+  }
+  const takes: Take[] = []
+  let at = ways.length > 0 ? ways.reduce((best, way) => (way.cost < best.cost ? way : best)) : undefined
+  for (; at; at = at.before) takes.unshift(at.take)
+  return takes
 }
 
 type Judged = {
@@ -104,7 +133,7 @@ const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.
 /** The last change at or before an instant: what is on. */
 export const changeAt = (changes: readonly Change[], timeMs: number) => changes.findLast((change) => change.timeMs <= timeMs)
 
-/** The changes, the first sinker of the day among them: the last five minutes that the old one holds, or the first of a lighter one. */
+/** The changes, the first sinker of the session among them: the last five minutes that the old one holds, or the first of a lighter one. */
 function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => Judged): Change[] {
   return rows.flatMap((row, i): Change[] => {
     const before = rows[i - 1]

@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { standingHolds } from '../../../core/learning/markLessons.ts'
 import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
+import type { Way } from '../../../core/plan/planDay.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
@@ -17,11 +18,13 @@ import { useWidth } from '../../ui/useWidth.ts'
 import { AtTime } from './AtTime.tsx'
 import { DayFacts } from './DayFacts.tsx'
 import { ExportPlan } from './ExportPlan.tsx'
+import { type Hours, SessionChoice } from './SessionChoice.tsx'
 import { Timetable } from './Timetable.tsx'
 import { type Day, useDay } from './useDay.ts'
 import { usePlan } from './usePlan.ts'
 
 const SCRUB_MS = 5 * 60_000
+const HOUR_MS = 3_600_000
 
 type Props = {
   mark: SavedMark
@@ -64,7 +67,20 @@ function KnownDay({
   const seen = useQuery(observationsQuery(mark.id)).data
   const holds = useMemo(() => standingHolds(seen ?? []), [seen])
   const setupKey = `${trace.id} ${trace.revision}`
-  const { plan, error, share, stopped, stop, again } = usePlan({ mark, holds, localDay, day, setup, setupKey, owned: box })
+  const [way, setWay] = useState<Way>('fewest')
+  const [hours, setHours] = useState<Hours>({ from: 0, to: 24 })
+  const [fromMs, toMs] = [startMs + hours.from * HOUR_MS, hours.to === 24 ? endMs : startMs + hours.to * HOUR_MS]
+  const { plan, error, share, stopped, stop, again } = usePlan({
+    mark,
+    holds,
+    day,
+    setup,
+    setupKey,
+    owned: box,
+    way,
+    fromMs,
+    toMs,
+  })
   const { content } = mark
   const { catalogue } = setup
   return (
@@ -93,6 +109,7 @@ function KnownDay({
             Estimates: your own holds and the local tide table come first.
           </p>
           <BoxChoice owned={owned} box={box} onBox={onBox} />
+          <SessionChoice way={way} onWay={setWay} hours={hours} onHours={setHours} counts={plan?.counts} />
           {error ? (
             <Failed what="The timetable" error={error} onRetry={again} />
           ) : stopped ? (

@@ -2,9 +2,8 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Hold } from '../../../core/documents/observation.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
-import type { PlanInput } from '../../../core/plan/planDay.ts'
+import type { PlanInput, Way } from '../../../core/plan/planDay.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
-import type { LocalDay } from '../../../core/time/localDay.ts'
 import { runPlanDay } from '../../../workers/runPlanDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import type { Day } from './useDay.ts'
@@ -12,24 +11,27 @@ import type { Day } from './useDay.ts'
 type Asked = {
   mark: SavedMark
   holds: readonly Hold[]
-  localDay: LocalDay
   day: Day
   setup: Setup
   setupKey: string
   owned: Owned[]
+  way: Way
+  /** The hours fished. */
+  fromMs: number
+  toMs: number
 }
 
 /** So many steps of the way are shown: the page is drawn anew for each. */
 const SHARES = 8
 
 /** The day's sinkers, worked out in a worker, with how far it is and a way to stop it. */
-export function usePlan({ mark, holds, localDay, day, setup, setupKey, owned }: Asked) {
+export function usePlan({ mark, holds, day, setup, setupKey, owned, way, fromMs, toMs }: Asked) {
   const client = useQueryClient()
   const [share, setShare] = useState(0)
   const [stopped, setStopped] = useState<string>()
   const box = owned.map(({ shape, massKg }) => `${shape} ${massKg}`).join()
   const windKey = day.winds.map(({ speedMperS, fromDeg }) => `${speedMperS} ${fromDeg}`).join()
-  const queryKey = ['plan', mark.id, mark.revision, holds.length, localDay.startMs, localDay.endMs, setupKey, box, windKey]
+  const queryKey = ['plan', mark.id, mark.revision, holds.length, fromMs, toMs, way, setupKey, box, windKey]
   const key = queryKey.join('|')
   const plan = useQuery({
     queryKey,
@@ -41,9 +43,10 @@ export function usePlan({ mark, holds, localDay, day, setup, setupKey, owned }: 
         holds,
         tide: day.tide,
         winds: day.winds,
-        fromMs: localDay.startMs,
-        toMs: localDay.endMs,
+        fromMs,
+        toMs,
         owned,
+        way,
       }
       return runPlanDay(input, signal, (done) => setShare(Math.floor(done * SHARES) / SHARES))
     },
