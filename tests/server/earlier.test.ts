@@ -69,6 +69,8 @@ describe('a database of the version before', () => {
       })
       expect(status, before.name).toBe(200)
       expect(body.moments).toHaveLength(before.moments.length)
+      // Since then a knot of too few turns is weak.
+      if (before.findings.some((finding) => finding.includes('few-turns'))) continue
       for (const [i, { margin, end, decides, moment }] of before.moments.entries()) {
         if (moment !== 'run' && moment !== 'hand') continue
         expect(body.moments[i], before.name).toMatchObject({ moment, end, decides })
