@@ -1,12 +1,17 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { nominalDiameterM } from '../catalogue/materials.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { isLine, jointOf, parentId } from '../documents/pieces.ts'
+import type { Trace } from '../documents/trace.ts'
+import { joined } from '../edit/attach.ts'
 import { withJoint } from '../edit/changes.ts'
+import { FAMILIES } from '../families/families.ts'
 import { usedOfOutfitM } from '../setup/cutLength.ts'
 import { replacements } from '../setup/replacement.ts'
 import { cutList } from './cutList.ts'
@@ -33,12 +38,43 @@ describe('cut list', () => {
     expect(body.cutM).toBeCloseTo(1.5 + (0.13 + 35 * d) + 3 * (2 * 0.05 + 0.12 + 42 * d) + (0.1 + 35 * d), 12)
   })
 
-  test('a double counts both strands once, and its own end knots take no more', () => {
+  test('a double in the reel’s line is not cut: it takes both strands of that line, and its end knots take no more', () => {
     const d = nominalDiameterM(catalogue, 'braid', 80 * LB)
-    const double = cutList({ trace: fixture('windOn'), catalogue })
-      .flatMap(({ cuts }) => cuts)
-      .find(({ id }) => id === 'double')!
-    expect(double.cutM).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 15 * d, 12)
+    const trace = fixture('windOn')
+    expect(cutList({ trace, catalogue }).flatMap(({ cuts }) => cuts.flatMap(({ of }) => of))).not.toContain('double')
+    const used = usedOfOutfitM({ trace, catalogue }, { material: 'braid', strengthN: 80 * LB })
+    expect(used).toBeCloseTo(2 * 1.5 + 0.35 + 7 * 15 * d, 12)
+  })
+
+  test('one piece of line is one cut: a loop cut open to its tags, the tail below a hook, a double in a leader', () => {
+    const cutOfStrand = (trace: Trace, id: string) =>
+      cutList({ trace, catalogue })
+        .flatMap(({ cuts }) => cuts)
+        .find(({ of }) => of.includes(id))!
+    const tags = fixture('twinTag')
+    const d = nominalDiameterM(catalogue, 'fluoro', 25 * LB)
+    const twin = cutOfStrand(tags, 'tag-1')
+    expect(twin.of).toEqual(['leader', 'tag-1', 'tag-2'])
+    const leaderM = tags.pieces.filter(isLine).find(({ id }) => id === 'leader')!.lengthM
+    // The surgeon’s loop adds its handling and two turns: its legs are the tags.
+    const [atReel, loop, first, second] = twin.uses.map(({ usedM }) => usedM)
+    expect(loop).toBeCloseTo(0.1 + 14 * d, 12)
+    expect(twin.cutM).toBeCloseTo(leaderM + 0.3 + 0.45 + atReel! + loop! + first! + second!, 12)
+    const shot = draftOf('dropShot', braidOutfit(50), defaultConditions()).trace
+    expect(cutOfStrand(shot, 'tail').of).toEqual(['leader', 'tail'])
+    const leader = draftOf('liveBaitLeader', braidOutfit(50), defaultConditions()).trace
+    const line = leader.pieces.filter(isLine)[0]!
+    const doubled: Trace = {
+      ...leader,
+      pieces: [
+        line,
+        { ...line, id: 'double', role: 'double', lengthM: 0.4, attach: joined('leader', 'bimini') },
+        ...leader.pieces.slice(1).map((piece) => (piece.role === 'hook' ? { ...piece, attach: joined('double', 'uni') } : piece)),
+      ],
+    }
+    const whole = cutOfStrand(doubled, 'double')
+    expect(whole.of).toEqual(['leader', 'double'])
+    expect(whole.cutM).toBeGreaterThan(line.lengthM + 2 * 0.4 + 0.35)
   })
 
   test.each(FAMILY_FIXTURES)(
@@ -46,9 +82,9 @@ describe('cut list', () => {
     ({ trace }) => {
       const groups = cutList({ trace, catalogue })
       const cuts = groups.flatMap((group) => group.cuts)
-      expect(cuts.map(({ id }) => id).sort()).toEqual(
+      expect(cuts.flatMap(({ of }) => of).sort()).toEqual(
         trace.pieces
-          .filter(isLine)
+          .filter((piece) => isLine(piece) && !(piece.role === 'double' && parentId(piece.attach) === 'outfit'))
           .map(({ id }) => id)
           .sort(),
       )
@@ -134,6 +170,33 @@ describe('steps', () => {
     },
   )
 
+  test('in the hand: nothing goes on over an end that is closed, in any family or after any edits', () => {
+    for (const trace of [
+      ...FAMILY_FIXTURES.map((each) => each.trace),
+      ...FAMILIES.map(({ id }) => draftOf(id, braidOutfit(50), defaultConditions()).trace),
+    ])
+      expect(unthreadable(trace), trace.name).toEqual([])
+    fc.assert(
+      fc.property(traceArb, (trace) => {
+        expect(unthreadable(trace)).toEqual([])
+      }),
+      { numRuns: 500 },
+    )
+  })
+
+  test('a double is tied in the reel’s line before what is tied to it, and a stop knot before the sinker below it', () => {
+    const at = (steps: ReturnType<typeof buildSteps>, piece: string) =>
+      steps.findIndex((step) => 'piece' in step && step.piece === piece)
+    const wound = buildSteps({ trace: fixture('windOn'), catalogue })
+    expect(at(wound, 'double')).toBeLessThan(at(wound, 'leader-loop'))
+    expect(at(wound, 'leader')).toBeLessThan(at(wound, 'leader-loop'))
+    const float = buildSteps({ trace: draftOf('slidingFloat', braidOutfit(50), defaultConditions()).trace, catalogue })
+    const threaded = float.findIndex((step) => step.do === 'thread' && step.parts.includes('sinker'))
+    expect(at(float, 'stop')).toBeLessThan(threaded)
+    const { parts } = float[threaded] as { parts: string[] }
+    expect(parts).toEqual(['bead-upper', 'float', 'bead-lower', 'sinker', 'bead-knot'])
+  })
+
   test('sliders go on in the order they lie, and the connection to the outfit comes last', () => {
     const steps = buildSteps({ trace: paternoster, catalogue })
     const threaded = steps.find((step) => step.do === 'thread')
@@ -150,3 +213,23 @@ describe('steps', () => {
     ).toBe(false)
   })
 })
+
+/** A small simulation of the hands: what could not be threaded when its step came, because every end it could go on over was closed. */
+function unthreadable(trace: Trace): string[] {
+  const closed = new Set<string>()
+  const faults: string[] = []
+  const end = (line: string, which: 'near' | 'far') => `${line} ${which}`
+  for (const step of buildSteps({ trace, catalogue })) {
+    if (step.do === 'thread') {
+      const ends = step.line === 'outfit' ? [end('outfit', 'far')] : [end(step.line, 'near'), end(step.line, 'far')]
+      if (ends.every((each) => closed.has(each))) faults.push(`${step.parts.join()} on ${step.line}`)
+    }
+    if (step.do !== 'tie' && step.do !== 'connect') continue
+    const piece = trace.pieces.find(({ id }) => id === step.piece)!
+    if (isLine(piece)) closed.add(end(piece.id, 'near'))
+    const { attach } = piece
+    const joins = catalogue.connections[step.joint.connection].joins
+    if (attach.how === 'joined' && joins !== 'doubles') closed.add(end(attach.to, attach.end ?? 'far'))
+  }
+  return faults
+}

@@ -20,32 +20,30 @@ export type Step =
   | { do: 'connect'; piece: string; joint: Joint; turns: number }
 
 /**
- * The order in which a trace is built: from its own head down, each line threaded before its far end is closed, marks fixed
- * after, branches next, and the connection to the outfit last.
+ * The order in which a trace is built: from its own head down, each line threaded before its far end is closed, what is tied part-way in
+ * its place among what is threaded, branches next. What goes on the reel’s own line comes last: what slides on it, its double, and the
+ * connection.
  */
 export function buildSteps({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): Step[] {
   const builder = new Builder(trace, catalogue)
   const heads = hungFrom(trace, OUTFIT)
-  const onOutfit = heads.filter(({ attach }) => attach.how !== 'joined').sort(byPlace)
+  const onOutfit = heads.filter(({ attach }) => attach.how !== 'joined').sort((a, b) => byPlace(b, a))
   const tiedToOutfit = heads.filter(({ attach }) => attach.how === 'joined')
-  for (const head of [...tiedToOutfit, ...onOutfit]) builder.pieceAndBelow(head)
-  const closing = tiedToOutfit.flatMap((piece): Step[] => {
-    const joint = jointOf(piece)
-    return joint ? [{ do: 'connect', piece: piece.id, joint, turns: builder.turns(joint, piece) }] : []
-  })
-  const threadOutfit: Step[] =
-    onOutfit.length > 0
-      ? [
-          {
-            do: 'thread',
-            line: OUTFIT,
-            parts: onOutfit.map(({ id }) => id),
-            ...(tiedToOutfit[0] ? { before: tiedToOutfit[0].id } : {}),
-          },
-        ]
-      : []
-  return [...builder.steps, ...threadOutfit, ...closing]
+  for (const head of [...tiedToOutfit, ...onOutfit]) {
+    // What hangs from a double of the reel’s line is made first and tied to it at the water.
+    if (isDouble(head)) for (const below of hungFrom(trace, head.id)) builder.pieceAndBelow(below)
+    else builder.pieceAndBelow(head)
+  }
+  builder.thread(OUTFIT, onOutfit, tiedToOutfit[0])
+  for (const head of tiedToOutfit) {
+    const joint = jointOf(head)
+    if (joint) builder.steps.push({ do: 'connect', piece: head.id, joint, turns: builder.turns(joint, head) })
+    if (isDouble(head)) for (const below of hungFrom(trace, head.id)) builder.tie(below)
+  }
+  return builder.steps
 }
+
+const isDouble = (piece: Piece) => isLine(piece) && piece.role === 'double'
 
 class Builder {
   readonly steps: Step[] = []
@@ -68,39 +66,53 @@ class Builder {
     const partWay = hung.filter(({ attach }) => attach.how !== 'joined').sort(byPlace)
     const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
     const far = hung.filter(({ attach }) => attach.how === 'joined' && attach.end !== 'near')
-    // A knot tied in the line itself, and the loop it makes, need no threading.
-    const threaded = partWay.filter(
-      (piece) => !(piece.role === 'hardware' && (piece.type === 'loop' || piece.type === 'stopKnot')),
-    )
-    if (threaded.length > 0)
-      this.steps.push({
-        do: 'thread',
-        line: line.id,
-        parts: threaded.map(({ id }) => id),
-        ...(far[0] ? { before: far[0].id } : {}),
-      })
-    for (const child of [...near, ...far]) this.tie(child)
-    for (const child of partWay) {
-      const { attach } = child
-      if (attach.how === 'fixed')
-        this.steps.push({
-          do: 'fix',
-          piece: child.id,
-          line: line.id,
-          atM: attach.atM,
-          joint: attach.joint,
-          turns: turnsIn(this.catalogue, attach.joint, line),
-        })
-    }
+    this.thread(line.id, partWay, far[0])
+    for (const child of [...near, ...far]) if (!this.closesLast(child)) this.tie(child)
     for (const child of [...near, ...partWay, ...far]) this.pieceAndBelow(child)
+    for (const child of [...near, ...far]) if (this.closesLast(child)) this.tie(child)
+  }
+
+  /**
+   * What sits part-way on a line, from its near end on: what is threaded, and in its place among it what is tied in the line or on it;
+   * last, what is fixed at its mark. `closing` is what closes the end it goes on over.
+   */
+  thread(line: string, partWay: readonly Piece[], closing: Piece | undefined): void {
+    let run: string[] = []
+    const flush = () => {
+      if (run.length > 0) this.steps.push({ do: 'thread', line, parts: run, ...(closing ? { before: closing.id } : {}) })
+      run = []
+    }
+    for (const child of partWay) {
+      if (!isKnotted(child)) run.push(child.id)
+      else {
+        flush()
+        this.fix(child, line)
+      }
+    }
+    flush()
+    for (const child of partWay) if (!isKnotted(child)) this.fix(child, line)
+  }
+
+  private fix({ id, attach }: Piece, on: string): void {
+    const line = lineById(this.trace, on)
+    if (attach.how !== 'fixed') return
+    const turns = line ? turnsIn(this.catalogue, attach.joint, line) : (attach.joint.turns ?? 0)
+    this.steps.push({ do: 'fix', piece: id, line: on, atM: attach.atM, joint: attach.joint, turns })
+  }
+
+  /** A loop is made in its own line before it is hitched to anything. */
+  private closesLast({ id, role, attach, ...rest }: Piece): boolean {
+    const isLoop = role === 'hardware' && 'type' in rest && rest.type === 'loop'
+    return isLoop && attach.how === 'joined' && this.catalogue.connections[attach.joint.connection].joins === 'loop-loop'
   }
 
   private attach(child: Piece): void {
-    this.tie(child)
+    if (!this.closesLast(child)) this.tie(child)
     this.pieceAndBelow(child)
+    if (this.closesLast(child)) this.tie(child)
   }
 
-  private tie(child: Piece): void {
+  tie(child: Piece): void {
     const to = parentId(child.attach)
     // A line through a pulley is slid in before its ends are closed.
     if (child.attach.how === 'through') this.steps.push({ do: 'thread', line: child.id, parts: [to] })
@@ -120,6 +132,9 @@ class Builder {
     return line ? turnsIn(this.catalogue, joint, line) : (joint.turns ?? 0)
   }
 }
+
+/** A knot in the line, or of other line round it, and the loop it makes: nothing is threaded for it. */
+const isKnotted = (piece: Piece) => piece.role === 'hardware' && (piece.type === 'loop' || piece.type === 'stopKnot')
 
 const placeOf = ({ attach }: Piece) => (attach.how === 'joined' ? Number.POSITIVE_INFINITY : attach.atM)
 const byPlace = (a: Piece, b: Piece) => placeOf(a) - placeOf(b)

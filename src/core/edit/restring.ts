@@ -1,7 +1,8 @@
 import type { Material } from '../catalogue/ids.ts'
-import { hungFrom, isLine, jointOf, lineById, parentId, pieceNamed } from '../documents/pieces.ts'
+import { isLine } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import type { Rig } from '../setup/setup.ts'
+import { sameStrand } from '../setup/strands.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 
 export type LineKind = { material: Material; strengthN: number }
@@ -30,22 +31,4 @@ export function restring(rig: Rig, lines: readonly LinePiece[], as: LineKind, ch
     return { ...line, ...as }
   })
   return checked(rig, { ...rig.trace, pieces: strung }, chosen)
-}
-
-/** The lines that are one with a line, itself among them: they run on from it through what hangs at its end, or it from them. */
-export function sameStrand(trace: Trace, id: string): string[] {
-  const strand = new Set([id])
-  for (const each of strand) for (const next of strandsBeside(trace, each)) strand.add(next)
-  return [...strand]
-}
-
-function strandsBeside(trace: Trace, id: string): string[] {
-  const runsOn = (piece: Piece) => jointOf(piece)?.connection === 'runsOn'
-  const onward = hungFrom(trace, id).flatMap((piece) =>
-    hungFrom(trace, piece.id).filter((below) => isLine(below) && runsOn(below)),
-  )
-  const line = pieceNamed(trace, id)
-  const through = runsOn(line) ? trace.pieces.find((piece) => piece.id === parentId(line.attach)) : undefined
-  const before = through && lineById(trace, parentId(through.attach))
-  return [...onward, ...(before ? [before] : [])].map((piece) => piece.id)
 }

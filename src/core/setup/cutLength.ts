@@ -5,7 +5,7 @@ import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { jointRef, type LinkRef } from '../documents/linkRef.ts'
 import { hungFrom, isTied, jointOf } from '../documents/pieces.ts'
-import type { LinePiece, Piece } from '../documents/trace.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import type { Rig } from './setup.ts'
 
@@ -32,7 +32,7 @@ export function usualTurns(catalogue: Catalogue, connection: ConnectionId, lines
 export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): Cut {
   const uses = tiedIn({ trace, catalogue }, line).map(([piece, joint]): LineUse => {
     const turns = turnsIn(catalogue, joint, line)
-    const loopM = loopOf(catalogue, joint, line)
+    const loopM = opensInto(trace, piece) ? 0 : loopOf(catalogue, joint, line)
     return {
       joint: jointRef(piece.id),
       connection: joint.connection,
@@ -44,6 +44,9 @@ export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, li
   const straightM = line.role === 'double' ? 0 : line.lengthM
   return { id: line.id, finishedM: line.lengthM, uses, cutM: straightM + uses.reduce((sum, use) => sum + use.usedM, 0) }
 }
+
+/** A loop that is cut open: its legs are the lines that run on from it. */
+const opensInto = (trace: Trace, { id }: Piece) => hungFrom(trace, id).some((below) => jointOf(below)?.connection === 'runsOn')
 
 function loopOf({ connections }: Catalogue, joint: Joint, line: LinePiece): number {
   if (connections[joint.connection].joins === 'doubles') return line.role === 'double' ? line.lengthM : 0
@@ -67,8 +70,9 @@ export function usedOfOutfitM({ trace, catalogue }: Pick<Rig, 'trace' | 'catalog
   const line = knotLine(catalogue, outfitLine)
   return trace.pieces.reduce((sum, piece) => {
     const { attach } = piece
-    if (attach.how !== 'joined' || attach.to !== OUTFIT || piece.role === 'double') return sum
+    if (attach.how !== 'joined' || attach.to !== OUTFIT) return sum
     const turns = turnsIn(catalogue, attach.joint, outfitLine)
-    return sum + lineUsedM(catalogue, attach.joint.connection, line, { turns, loopM: attach.joint.loopM ?? DEFAULT_LOOP_M })
+    const loopM = piece.role === 'double' ? piece.lengthM : (attach.joint.loopM ?? DEFAULT_LOOP_M)
+    return sum + lineUsedM(catalogue, attach.joint.connection, line, { turns, loopM })
   }, 0)
 }

@@ -31,7 +31,7 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
           </tr>
           {group.cuts.map((cut) => (
             <tr key={cut.id} className="border-t border-rule align-baseline" data-cut={cut.id}>
-              <td className="py-1">{cut.id.replaceAll('-', ' ')}</td>
+              <td className="py-1">{cut.of.map((id) => id.replaceAll('-', ' ')).join(' and ')}</td>
               <td className="pl-3 text-right whitespace-nowrap">{show.entered('length', cut.finishedM)}</td>
               <td className="pl-4 text-sm text-quiet max-sm:hidden">
                 {cut.uses

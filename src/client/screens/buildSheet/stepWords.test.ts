@@ -24,7 +24,7 @@ test('a running ledger, step by step', () => {
 test('knots tied part-way say where; what runs on the reel’s own line goes on before the last knot', () => {
   expect(wordsOf('hookString')).toContain('Fix the loop 2 on the body, 0.7 m from its upper end: dropper loop, 6 turns.')
   const kite = wordsOf('kiteBait')
-  expect(kite.at(-2)).toBe('Slide onto the line on the reel, in this order: small lead, marker, clip ring.')
+  expect(kite.at(-2)).toBe('Slide onto the line on the reel, in this order: clip ring, marker, small lead.')
   expect(kite.at(-1)).toMatch(/^At the water, tie the swivel/)
 })
 

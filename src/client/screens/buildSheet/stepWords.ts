@@ -33,7 +33,7 @@ export function stepWords(
     case 'fix': {
       const fixed = isTied(step.joint)
       return {
-        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.entered('length', step.atM)} from its upper end${fixed ? `: ${knot(catalogue, step.joint, step.turns)}` : ''}.`,
+        text: `Fix the ${name(step.piece)} on the ${name(step.line)}, ${show.entered('length', step.atM)} from its ${step.line === OUTFIT ? 'free' : 'upper'} end${fixed ? `: ${knot(catalogue, step.joint, step.turns)}` : ''}.`,
       }
     }
     case 'connect':
