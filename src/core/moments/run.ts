@@ -144,7 +144,7 @@ export function dragInput(
 }
 
 function inputsOf(
-  { trace, conditions, spool, out }: PreparedSetup,
+  { trace, conditions, lineOutM, spool, out }: PreparedSetup,
   deciding: RunPath,
   waterDragN: number,
   lineClassN: number,
@@ -154,7 +154,7 @@ function inputsOf(
   return [
     { key: 'dragSet', quantity: 'strength', value: conditions.dragN, origin: 'document' },
     { key: 'dragMeasuredAt', quantity: 'word', value: conditions.dragMeasuredAt, origin: 'document' },
-    { key: 'lineOut', quantity: 'length', value: conditions.lineOutM, origin: 'document' },
+    { key: 'lineOut', quantity: 'length', value: lineOutM, origin: lineOutM === conditions.lineOutM ? 'document' : 'computed' },
     ...out.map(({ line }): Input => ({ key: 'lineThatIsOut', quantity: 'word', value: line.role, origin: 'computed' })),
     { key: 'lineClass', quantity: 'strength', value: lineClassN, origin: 'document' },
     { key: 'weakestLink', quantity: 'strength', value: weakest.strengthN, origin: weakest.origin },
@@ -188,7 +188,7 @@ function deriveRun(setup: PreparedSetup, run: Run): CalculationRequest[] {
   return [
     {
       calculation: 'spool.fill',
-      input: spoolInput(catalogue, outfit, conditions.lineOutM),
+      input: spoolInput(catalogue, outfit, setup.lineOutM),
       from: nominal ? { layers: 'nominal' } : {},
     },
     ...water,

@@ -3,6 +3,7 @@ import type { Piece } from '../documents/trace.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import type { Chances } from '../physics/strength/failureTables.ts'
+import { lineOutInRunM } from './lineWanted.ts'
 import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
 import { endsOf, type PathElement, pathFinder } from './paths.ts'
@@ -13,6 +14,8 @@ export type EndPath = { end: Piece; links: Link[]; weakest: Link } & Chances
 
 /** A setup with what its moments share, so that no chain is worked out twice. */
 export type PreparedSetup = Setup & {
+  /** Line out in a run, m: at least what the water asks for. */
+  lineOutM: number
   spool: SpoolFill
   /** Lines at least partly out, with their lengths. */
   out: LineOut[]
@@ -26,8 +29,9 @@ export type PreparedSetup = Setup & {
 /** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
 export function prepareSetup(setup: Setup): PreparedSetup {
   const { trace, outfit, conditions, catalogue } = setup
-  const spool = spoolOf(catalogue, outfit, conditions.lineOutM)
-  const out = linesOut(outfit, spool, conditions.lineOutM)
+  const lineOutM = lineOutInRunM(setup)
+  const spool = spoolOf(catalogue, outfit, lineOutM)
+  const out = linesOut(outfit, spool, lineOutM)
   const wound = out.map(({ line }) => line)
   const tracePath = remember(pathFinder(trace))
   const linksOf = linkFinder({ catalogue, wound, conditions })
@@ -36,7 +40,7 @@ export function prepareSetup(setup: Setup): PreparedSetup {
     const links = linksOf(tracePath(id))
     return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), ...chancesOf(links.map(({ failing }) => failing)) }
   })
-  return { ...setup, spool, out, ends: endsOf(trace), path, tracePath }
+  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath }
 }
 
 export function weakestOf(links: readonly Link[]): Link {

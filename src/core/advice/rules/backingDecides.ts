@@ -25,7 +25,7 @@ export const backingDecides: Rule = {
         subject: 'backing',
         severity: 'caution',
         why: say`With this line out the backing bears the pull, and it is the weakest link at ${strength(weakest.strengthN)}: its age and its join count too.`,
-        figure: (conditions.lineOutM - onSpoolM + 1) / weakest.strengthN,
+        figure: (setup.lineOutM - onSpoolM + 1) / weakest.strengthN,
         remedies: [
           {
             label: 'fish nearer, with the backing well down the spool',
@@ -38,11 +38,11 @@ export const backingDecides: Rule = {
 }
 
 /** Few metres lie over a backing that is weaker by itself or at its join than all that is out. */
-function backingNear({ outfit, spool, catalogue, conditions }: Judged['setup'], weakestN: number) {
+function backingNear({ outfit, spool, catalogue, conditions, lineOutM }: Judged['setup'], weakestN: number) {
   const [backing] = outfit.wound
   if (backing?.role !== 'backing') return []
   const overM = spool.layers.slice(1).reduce((sum, { lengthM }) => sum + lengthM, 0)
-  const leftM = overM - conditions.lineOutM
+  const leftM = overM - lineOutM
   const { strengthN } = weakestOf(pathLinks({ catalogue, wound: outfit.wound, conditions }, []))
   if (leftM > SOON_M || strengthN >= 0.8 * weakestN) return []
   return [

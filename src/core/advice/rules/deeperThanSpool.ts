@@ -1,5 +1,5 @@
 import { isCastMethod } from '../../catalogue/methods.ts'
-import { lineWantedM } from '../../setup/settling/solverInputs.ts'
+import { lineWantedM } from '../../setup/lineWanted.ts'
 import type { Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 

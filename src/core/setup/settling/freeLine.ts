@@ -1,9 +1,10 @@
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
 import { waterLine } from '../../physics/water/line.ts'
+import { lineWantedM } from '../lineWanted.ts'
 import { atStream, LINE_TOLERANCE } from './minimumSinker.ts'
 import type { Settling } from './settling.ts'
-import { lineInput, lineWantedM } from './solverInputs.ts'
+import { lineInput } from './solverInputs.ts'
 
 /** The least depth that a line is followed to, m. */
 const LEAST_M = 0.05

@@ -6,9 +6,10 @@ import type { LinePoint } from '../../physics/water/lineInWater.ts'
 import { pushN } from '../../physics/water/push.ts'
 import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
+import { lineWantedM } from '../lineWanted.ts'
 import { LINE_TOLERANCE, UPTIDE_TOLERANCE } from './minimumSinker.ts'
 import type { Settling } from './settling.ts'
-import { lineInput, lineWantedM, shoreInput, uptideInput } from './solverInputs.ts'
+import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
 
 /** What the pull of the stream acts on, N. */
 export type Share = { id: 'sinker' | 'bait' | 'trace' | 'line'; forceN: number }

@@ -1,31 +1,18 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { holdKindOf } from '../../catalogue/grip.ts'
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
-import { isCastMethod } from '../../catalogue/methods.ts'
-import { tipOverFeetM } from '../../catalogue/rods.ts'
 import type { Water } from '../../documents/water.ts'
 import type { Layer } from '../../physics/water/hangLayers.ts'
 import type { WaterLineInput } from '../../physics/water/line.ts'
 import type { ShoreLineInput } from '../../physics/water/shoreLine.ts'
 import type { SinkInput } from '../../physics/water/sink.ts'
 import type { UptideHoldInput } from '../../physics/water/uptideHold.ts'
+import { lineWantedM, tipHeightM } from '../lineWanted.ts'
 import { freeLine } from '../outfitLines.ts'
-import type { Setup } from '../setup.ts'
 import { baitAreaM2, baitFallAreaM2, type Settling, shoreHoldOf } from './settling.ts'
 
 /** Exponent of the stream's profile over a sea bed. Source: R. Soulsby, Dynamics of Marine Sands (1997). */
 const BED_EXPONENT = 1 / 7
-
-type Ashore = Pick<Setup, 'outfit' | 'conditions'>
-
-/** Height of the tip of a rod in its rest over the water, m. */
-const tipHeightM = ({ outfit, conditions }: Ashore): number => conditions.freeboardM + tipOverFeetM(outfit.rod)
-
-/** Line that the water asks for with its scope: over the depth, or, cast, over the straight way from boat or rod tip to the sinker, m. */
-export function lineWantedM(ashore: Ashore, { method, depthM, distanceM, scope }: Water): number {
-  if (!isCastMethod(method)) return scope * depthM
-  return scope * Math.hypot(distanceM, depthM + (method === 'shore' ? tipHeightM(ashore) : 0))
-}
 
 /** What `water.shoreLine` is asked of a weight out from the shore. */
 export function shoreInput(settling: Settling, grip: number): ShoreLineInput {
