@@ -11,4 +11,4 @@ if (file === undefined) exitInvalid([{ code: 'no_file', path: [], message: 'name
 const parsed = parseRequest(readJson(file), NOMINAL_CATALOGUE)
 if (!parsed.ok) exitInvalid(parsed.issues)
 const { setup, ruleSet } = parsed.request
-printResult(() => reportOf(evaluate(setup, ruleSet)))
+printResult(() => reportOf(evaluate(setup, ruleSet), ruleSet))

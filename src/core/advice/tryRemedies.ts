@@ -33,6 +33,9 @@ export function tryRemedies(finding: Finding, before: Advised): TriedRemedy[] {
   return finding.remedies.flatMap((remedy) => tried(remedy, finding, before) ?? []).toSorted((a, b) => cost(a) - cost(b))
 }
 
+/** A figure that grows by less is shown as the same. */
+const ROUNDED = 5e-3
+
 /** A verdict lowered weighs more than any finding brought; notes do not count. */
 const cost = ({ lowers, brings }: TriedRemedy) =>
   100 * lowers.length + brings.filter(({ severity }) => severity !== 'note').length
@@ -58,7 +61,7 @@ function tried(remedy: Remedy, finding: Finding, before: Advised): TriedRemedy |
 function isWorse(found: Finding, before: readonly Finding[]): boolean {
   const old = before.find(({ id }) => id === found.id)
   if (!old || SEVERITY_RANK[found.severity] > SEVERITY_RANK[old.severity]) return true
-  return found.figure > old.figure * (1 + 1e-9)
+  return found.figure > old.figure * (1 + ROUNDED)
 }
 
 /** A remedy may ask for more than the core can calculate; then it is none. */

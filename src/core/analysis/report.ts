@@ -1,6 +1,8 @@
 import type { Severity } from '../advice/finding.ts'
 import { type PhraseFigure, phraseText } from '../advice/phrase.ts'
+import { tryRemedies } from '../advice/tryRemedies.ts'
 import { linkKey } from '../documents/linkRef.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
 import { resultsOf } from '../moments/judge.ts'
 import type { FigureQuantity, Input, MomentResult } from '../moments/moment.ts'
 import { isQuantity, QUANTITIES } from '../units/quantities.ts'
@@ -22,7 +24,8 @@ export type Report = {
   findings: { id: string; severity: Severity; why: string; remedy?: string }[]
 }
 
-export function reportOf(evaluation: Evaluation): Report {
+/** @param ruleSet the one in force: a remedy is only named once it was tried under it. */
+export function reportOf(evaluation: Evaluation, ruleSet: RuleSet | undefined): Report {
   const moments = resultsOf(evaluation).map(({ moment, verdict, end, decides, figure, margin, inputs }) => ({
     moment,
     verdict,
@@ -37,12 +40,11 @@ export function reportOf(evaluation: Evaluation): Report {
       from: origin,
     })),
   }))
-  const findings = evaluation.findings.map(({ id, severity, why, remedies }) => ({
-    id,
-    severity,
-    why: phraseText(why, inSi),
-    ...(remedies[0] ? { remedy: remedies[0].label } : {}),
-  }))
+  const findings = evaluation.findings.map((finding) => {
+    const { id, severity, why } = finding
+    const [best] = tryRemedies(finding, { judgement: evaluation, findings: evaluation.findings, ruleSet })
+    return { id, severity, why: phraseText(why, inSi), ...(best ? { remedy: best.label } : {}) }
+  })
   return { moments, links: linksOf(evaluation), findings }
 }
 

@@ -34,5 +34,6 @@ function calculated(name: CalculationName, input: unknown): JobAnswer {
 function evaluated(request: unknown): JobAnswer {
   const parsed = parseRequest(request, NOMINAL_CATALOGUE)
   if (!parsed.ok) return { kind: 'invalid', issues: parsed.issues }
-  return { kind: 'done', output: reportOf(evaluate(parsed.request.setup, parsed.request.ruleSet)) }
+  const { setup, ruleSet } = parsed.request
+  return { kind: 'done', output: reportOf(evaluate(setup, ruleSet), ruleSet) }
 }

@@ -1,3 +1,5 @@
+import { parentId, pieceById } from '../../documents/pieces.ts'
+import type { Piece } from '../../documents/trace.ts'
 import { removePart } from '../../edit/removePart.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
@@ -8,7 +10,9 @@ export const hooksOverRule: Rule = {
   id: 'hooks-over-rule',
   check: ({ ruleSet, setup }) => {
     const { trace, ends } = setup
-    const hooks = ends.filter(({ role }) => role !== 'sinker')
+    // A soft lure on its hook counts with it.
+    const onHook = ({ attach }: Piece) => pieceById(trace, parentId(attach))?.role === 'hook'
+    const hooks = ends.filter((end) => end.role === 'hook' || (end.role === 'lure' && !onHook(end)))
     const most = ruleSet?.maxHooks
     if (!ruleSet || most === undefined || hooks.length <= most) return []
     const last = hooks.at(-1)
