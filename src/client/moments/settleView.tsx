@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useMemo } from 'react'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Holding, Settle } from '../../core/moments/settle.ts'
 import { pieceName } from '../../core/setup/names.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
@@ -15,7 +16,7 @@ const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.ts
 
 export const SETTLE_VIEW: MomentView<Settle> = {
   name: 'Settle',
-  rule: 'What is meant to hold the bottom is judged by holding: the sinker against the least that holds at the stream’s peak, times the method’s reserve. Down to what holds at two thirds of the peak it is to be watched: it holds part of the tide. Still water: swell and weed want more. Under a float the load is set against what the float bears; what swims free or is worked is told how deep it fishes.',
+  rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes.',
   absent: 'Say the depth and the stream below, for a trace that something takes down. Under a kite it is not judged here.',
   figure: (settle, { show }) => figureWords(settle, show),
   decides: ({ settling: { water }, sinkS }, { catalogue }) =>
@@ -73,9 +74,11 @@ function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; s
       {twists.map((twist) => (
         <p key={twist.hookId}>{twistWords(catalogue, twist, show)}</p>
       ))}
-      <Suspense fallback={<div style={{ height: VIEW_HEIGHT }} />}>
-        <LineInWater lines={lines} height={VIEW_HEIGHT} />
-      </Suspense>
+      {(settle.holding || settle.free?.reachesBed) && (
+        <Suspense fallback={<div style={{ height: VIEW_HEIGHT }} />}>
+          <LineInWater lines={lines} height={VIEW_HEIGHT} />
+        </Suspense>
+      )}
     </div>
   )
 }
@@ -90,9 +93,15 @@ function twistWords({ baits }: Catalogue, { bait, swivel }: Twist, show: Show): 
     : `${spins}; the ${pieceName(swivel)} ${away} takes the twist, a ball-bearing one would turn under load.`
 }
 
+/** A depth as far as it is known: to half a metre, from ten metres on to one. */
+function depthWords(depthM: number, show: Show): string {
+  const step = depthM < 10 ? 0.5 : 1
+  return show.entered('length', Math.round(depthM / step) * step)
+}
+
 function figureWords({ settling, holding, onFloat, free }: Settle, show: Show): string {
   if (onFloat) return `${percent(onFloat.loadN / onFloat.bearsN)} of what the float bears`
-  if (free) return free.reachesBed ? 'reaches the bottom' : `fishes ${show.computed('length', free.depthM)} down`
+  if (free) return free.reachesBed ? 'reaches the bottom' : `fishes ${depthWords(free.depthM, show)} down`
   const has = show.computed('mass', settling.weight.massKg)
   return holding?.wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', holding.wantedKg)} wanted`
 }
@@ -100,15 +109,15 @@ function figureWords({ settling, holding, onFloat, free }: Settle, show: Show): 
 /** What comes of how it is meant to fish, in a sentence or two. */
 function fishesWords({ holding, onFloat, free, settling }: Settle, show: Show): string {
   if (onFloat)
-    return `The float bears ${show.computed('strength', onFloat.bearsN)} before it goes under; what hangs from it weighs ${show.computed('strength', onFloat.loadN)} in water.`
+    return `The float bears ${show.computed('mass', onFloat.bearsN / GRAVITY_M_PER_S2)} before it goes under; what hangs from it weighs ${show.computed('mass', onFloat.loadN / GRAVITY_M_PER_S2)} in water.`
   if (free) {
-    const line = `With ${show.computed('length', free.lineOutM)} of line out`
+    const line = `With ${depthWords(free.lineOutM, show)} of line out`
     const depth = free.reachesBed
       ? `${line} it reaches the bottom`
-      : `${line} it fishes ${show.computed('length', free.depthM)} down of ${show.entered('length', settling.water.depthM)}`
+      : `${line} it fishes ${depthWords(free.depthM, show)} down of ${show.entered('length', settling.water.depthM)}`
     return free.sinksToMperS === undefined
       ? `${depth}.`
-      : `${depth}; it gets down to it up to a stream of ${show.computed('speed', free.sinksToMperS)}.`
+      : `${depth}. It gets to the bottom in a stream of up to ${show.computed('speed', free.sinksToMperS)}.`
   }
   return holding ? wantedWords(holding, show) : ''
 }

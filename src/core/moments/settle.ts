@@ -3,6 +3,7 @@ import { lineDiameterM } from '../catalogue/materials.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import { pieceRef } from '../documents/linkRef.ts'
 import { CoreError } from '../errors.ts'
+import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { waterSink } from '../physics/water/sink.ts'
 import { fishesOf } from '../setup/fishes.ts'
 import { freeLine } from '../setup/outfitLines.ts'
@@ -128,7 +129,10 @@ function judgeOnFloat(settling: Settling): Judged | undefined {
     verdict: gradeAtLeast(1 / share, FLOAT_OVER_LOAD),
     figure: { key: 'loadOfFloat', quantity: 'share', value: share },
     margin: 1 / (share * FLOAT_OVER_LOAD.holds),
-    inputs: [...computed('floatBears', float.bearsN, 'strength'), ...computed('underFloat', float.loadN, 'strength')],
+    inputs: [
+      ...computed('floatBears', float.bearsN / GRAVITY_M_PER_S2, 'mass'),
+      ...computed('underFloat', float.loadN / GRAVITY_M_PER_S2, 'mass'),
+    ],
     onFloat: float,
   }
 }

@@ -68,17 +68,21 @@ export function planDay(input: PlanInput, onRow: (share: number) => void = () =>
 
 type Take = Owned | undefined
 
-const changesIn = (takes: readonly Take[]) => takes.filter((take, i) => i > 0 && !isSame(take, takes[i - 1])).length
+/** Changes between sinkers; while none holds, what was on stays on. */
+function changesIn(takes: readonly Take[]): number {
+  const on = takes.filter((take) => take !== undefined)
+  return on.filter((take, i) => i > 0 && !isSame(take, on[i - 1])).length
+}
 
-/** One sinker of those that hold for each half hour, none where none does, at the least cost over all: the cheapest way through them. */
+/** One sinker of those that hold for each half hour, at the least cost over all: the cheapest way through the half hours in which any does. */
 function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
-  type Way = { cost: number; take: Take; before?: Way }
+  type Way = { cost: number; take: Owned; before?: Way }
   let ways: Way[] = []
   for (const { holding } of judged) {
+    if (holding.length === 0) continue
     const lightestKg = Math.min(...holding.map(({ massKg }) => massKg))
-    const choices: Take[] = holding.length > 0 ? [...holding] : [undefined]
-    ways = choices.map((take): Way => {
-      const carried = take ? Math.log(take.massKg / lightestKg) : 0
+    ways = holding.map((take): Way => {
+      const carried = Math.log(take.massKg / lightestKg)
       const [first, ...rest] = ways
       if (!first) return { cost: carried, take }
       const costFrom = (way: Way) => way.cost + (isSame(way.take, take) ? 0 : changeCost)
@@ -86,10 +90,10 @@ function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
       return { cost: costFrom(before) + carried, take, before }
     })
   }
-  const takes: Take[] = []
+  const taken: Owned[] = []
   let at = ways.length > 0 ? ways.reduce((best, way) => (way.cost < best.cost ? way : best)) : undefined
-  for (; at; at = at.before) takes.unshift(at.take)
-  return takes
+  for (; at; at = at.before) taken.unshift(at.take)
+  return judged.map(({ holding }) => (holding.length > 0 ? taken.shift() : undefined))
 }
 
 type Judged = {

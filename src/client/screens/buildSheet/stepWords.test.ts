@@ -21,6 +21,13 @@ test('a running ledger, step by step', () => {
   ])
 })
 
+test('a loop in a line’s own end is made, and one that becomes tags is cut open', () => {
+  expect(wordsOf('windOn')).toContain('Make the leader loop in the end of the leader: double-sleeve crimp.')
+  const tags = FAMILY_FIXTURES.find(({ trace }) => trace.family === 'twinTag')!.trace
+  const whys = buildSteps({ trace: tags, catalogue }).map((step) => stepWords(step, { trace: tags, catalogue }, metres).why)
+  expect(whys).toContain('Long enough for its legs, cut open: they are the tag 1 and the tag 2.')
+})
+
 test('knots tied part-way say where; what runs on the reel’s own line goes on before the last knot', () => {
   expect(wordsOf('hookString')).toContain('Fix the loop 2 on the body, 0.7 m from its upper end: dropper loop, 6 turns.')
   const kite = wordsOf('kiteBait')

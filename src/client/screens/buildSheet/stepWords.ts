@@ -1,7 +1,7 @@
 import type { Step } from '../../../core/build/steps.ts'
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { Joint } from '../../../core/documents/fields.ts'
-import { isTied, pieceById } from '../../../core/documents/pieces.ts'
+import { hungFrom, isLine, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
@@ -24,10 +24,7 @@ export function stepWords(
         ...(step.before ? { why: `Before the knot at the ${name(step.before)}: after it, nothing more goes on.` } : {}),
       }
     case 'tie':
-      return {
-        text: `Tie the ${name(step.piece)} to the ${name(step.to)}: ${knot(catalogue, step.joint, step.turns)}.`,
-        ...caution(catalogue, step.joint),
-      }
+      return { ...tieWords(step, { trace, catalogue }, name), ...(opened(trace, step.piece) ?? caution(catalogue, step.joint)) }
     case 'fit':
       return { text: `Put the ${name(step.piece)} on the ${name(step.to)}.` }
     case 'fix': {
@@ -42,6 +39,36 @@ export function stepWords(
         ...caution(catalogue, step.joint),
       }
   }
+}
+
+type Tie = Extract<Step, { do: 'tie' }>
+
+/** A loop in a line’s own end is made; all else is tied to what it hangs from. */
+function tieWords(
+  { piece, to, joint, turns }: Tie,
+  { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
+  name: (id: string) => string,
+) {
+  const [made, into] = [pieceById(trace, piece), pieceById(trace, to)]
+  const inOwnEnd =
+    isLine(made) &&
+    into?.role === 'hardware' &&
+    into.type === 'loop' &&
+    catalogue.connections[jointOf(into)?.connection ?? 'fitted'].joins === 'loop-loop'
+  return {
+    text: inOwnEnd
+      ? `Make the ${name(to)} in the end of the ${name(piece)}: ${knot(catalogue, joint, turns)}.`
+      : `Tie the ${name(piece)} to the ${name(to)}: ${knot(catalogue, joint, turns)}.`,
+  }
+}
+
+/** A loop that is cut open to tags is said to be. */
+function opened(trace: Rig['trace'], id: string): { why: string } | undefined {
+  const legs = hungFrom(trace, id).filter(
+    (piece) => jointOf(piece)?.connection === 'runsOn' && pieceById(trace, id)?.role === 'hardware',
+  )
+  if (legs.length === 0) return undefined
+  return { why: `Long enough for its legs, cut open: they are the ${legs.map(pieceName).join(' and the ')}.` }
 }
 
 const knot = ({ connections }: Catalogue, joint: Joint, turns: number) =>

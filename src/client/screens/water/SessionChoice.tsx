@@ -23,21 +23,27 @@ export function SessionChoice({ way, onWay, hours, onHours, counts }: Props) {
   return (
     <fieldset className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
       <legend className="sr-only">The session</legend>
-      <span className="flex items-center gap-1.5">
-        <label htmlFor="fished-from">fished from</label>
-        <Select
-          id="fished-from"
-          value={`${hours.from}`}
-          onChange={(event) => onHours({ ...hours, from: Number(event.target.value) })}
-          choices={choices(0, hours.to - 1)}
-        />
+      <span className="flex w-full items-center gap-1.5">
+        <label htmlFor="fished-from" className="whitespace-nowrap">
+          fished from
+        </label>
+        <span className="w-24">
+          <Select
+            id="fished-from"
+            value={`${hours.from}`}
+            onChange={(event) => onHours({ ...hours, from: Number(event.target.value) })}
+            choices={choices(0, hours.to - 1)}
+          />
+        </span>
         <label htmlFor="fished-to">to</label>
-        <Select
-          id="fished-to"
-          value={`${hours.to}`}
-          onChange={(event) => onHours({ ...hours, to: Number(event.target.value) })}
-          choices={choices(hours.from + 1, 24)}
-        />
+        <span className="w-24">
+          <Select
+            id="fished-to"
+            value={`${hours.to}`}
+            onChange={(event) => onHours({ ...hours, to: Number(event.target.value) })}
+            choices={choices(hours.from + 1, 24)}
+          />
+        </span>
       </span>
       {WAYS.map((each) => (
         <label key={each} className="flex min-h-8 items-center gap-1.5">
