@@ -105,7 +105,7 @@ function judgeHolding(settling: Settling): Judged {
   const grip = nominalGrip(settling)
   const neededKg = 'kgFor' in minimum ? minimum.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
-  const holdsTo = holdsToMperS(settling, grip, reserve)
+  const holdsTo = holdsToMperS(settling, grip, reserve, minimum)
   return {
     verdict: verdictOf(margin, (holdsTo ?? 0) / settling.water.streamMperS),
     figure: { key: 'sinkerOverWanted', quantity: 'ratio', value: margin },

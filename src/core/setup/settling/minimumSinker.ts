@@ -93,27 +93,42 @@ function solve(settling: Settling): (grip: number, kind?: HoldKind) => number {
 /**
  * The stream up to which the weight holds with a reserve, m/s, at most 6: the root of what is wanted there over what is on; hanging,
  * of the scope. A drift grows with its stream.
+ * @param now the least that holds in the stream as it is, where that was asked before.
  * @returns undefined where it is not known, or where it holds in none.
  */
-export function holdsToMperS(settling: Settling, grip: number, reserve: number): number | undefined {
+export function holdsToMperS(
+  settling: Settling,
+  grip: number,
+  reserve: number,
+  now: MinimumSinker = minimumSinker(settling),
+): number | undefined {
   const { water, weight } = settling
-  const over = (streamMperS: number) => {
+  const wantedOver = (minimum: MinimumSinker) =>
+    'kgFor' in minimum ? (reserve * minimum.kgFor(grip)) / weight.massKg : Number.POSITIVE_INFINITY
+  const isCast = isCastMethod(water.method)
+  // Above 1 it does not hold: of what is wanted over what is on, or of what the line out has over the depth, over what it may have.
+  const share = (streamMperS: number) => {
     const then = atStream(settling, streamMperS)
-    if (isCastMethod(water.method)) {
-      const minimum = minimumSinker(then)
-      return 'kgFor' in minimum ? reserve * minimum.kgFor(grip) - weight.massKg : Number.POSITIVE_INFINITY
-    }
+    if (isCast) return wantedOver(minimumSinker(then))
     const input = { ...lineInput(then), sinkerMassKg: weight.massKg / reserve }
     try {
-      return waterLine(input, { tolerance: LINE_TOLERANCE }).lineOutM / water.depthM - water.scope
+      return (waterLine(input, { tolerance: LINE_TOLERANCE }).lineOutM / water.depthM - 1) / (water.scope - 1)
     } catch (error) {
       if (error instanceof CoreError && error.code === 'blown-out') return Number.POSITIVE_INFINITY
       throw error
     }
   }
   try {
-    const least = isCastMethod(water.method) ? SLACK_MPERS.cast : SLACK_MPERS.hanging
-    const [low, high] = bracket(over, least, Math.max(water.streamMperS, 2 * least))
+    const least = isCast ? SLACK_MPERS.cast : SLACK_MPERS.hanging
+    const start = Math.max(water.streamMperS, 2 * least)
+    const found = byPowerLaw(share, {
+      least,
+      start,
+      there: isCast && start === water.streamMperS ? wantedOver(now) : share(start),
+    })
+    if (found !== undefined) return found
+    const over = (streamMperS: number) => share(streamMperS) - 1
+    const [low, high] = bracket(over, least, start)
     if (high === undefined) return low
     return low === undefined ? undefined : findRoot(over, low, high, STREAM_TOLERANCE)
   } catch (error) {
@@ -121,6 +136,31 @@ export function holdsToMperS(settling: Settling, grip: number, reserve: number):
     if (error instanceof CoreError) return undefined
     throw error
   }
+}
+
+/** Steps of the power law that are tried, and how near to just wanted is near enough: a thousandth of the stream. */
+const MOST_STEPS = 5
+const NEAR_ENOUGH = 2e-3
+
+/**
+ * What a stream does grows as a power of it: a few steps of that find where it is just what may be.
+ * @returns undefined where they do not, or lead out of the streams that are asked about.
+ */
+function byPowerLaw(
+  share: (streamMperS: number) => number,
+  { least, start, there }: { least: number; start: number; there: number },
+): number | undefined {
+  let [at, off, power] = [start, Math.log(there), 3]
+  for (let step = 0; step < MOST_STEPS && Number.isFinite(off); step += 1) {
+    if (Math.abs(off) < NEAR_ENOUGH) return at
+    const next = at * Math.exp(-off / power)
+    if (!(next > least && next < MOST_MPERS)) return undefined
+    const then = Math.log(share(next))
+    power = (then - off) / Math.log(next / at)
+    if (!(power > 0.5 && power < 8)) return undefined
+    ;[at, off] = [next, then]
+  }
+  return undefined
 }
 
 /** Two streams that the root lies between, from one to begin at; without a first it holds in none, without a second in the strongest. */
