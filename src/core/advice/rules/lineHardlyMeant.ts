@@ -7,8 +7,8 @@ import type { Judged, Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 import { called, restrung } from '../remedies.ts'
 
-/** Times the line above it beyond which a line is hardly what was meant. Ours: deep drops go to four. */
-const MOST_TIMES = 6
+/** Times the line above it beyond which a line is hardly what was meant. Ours: a shock leader on a light main goes to eight. */
+const MOST_TIMES = 10
 const KG_IN_LB = (QUANTITIES.strength.units.kg ?? 1) / QUANTITIES.strength.units.lb
 
 /** A leader of 300 kg on a 50 lb main: kilograms typed for pounds, or a nought too many. */
