@@ -137,9 +137,10 @@ function judgeOnFloat(settling: Settling): Judged | undefined {
   }
 }
 
-/** Informs: how deep it fishes, and in what stream it still gets down. */
-function judgeFree(settling: Settling): Judged {
+/** Informs: how deep it fishes, and in what stream it still gets down. Undefined for what does not sink. */
+function judgeFree(settling: Settling): Judged | undefined {
   const free = freeLineOf(settling)
+  if (!free) return undefined
   return {
     verdict: 'holds',
     figure: { key: 'fishesAt', quantity: 'length', value: free.depthM },

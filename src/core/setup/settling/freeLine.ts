@@ -14,8 +14,20 @@ const [LEAST_MPERS, MOST_MPERS] = [1e-3, 6]
 /** How what is not meant to hold fishes on so much line: how deep, and the stream up to which it still reaches the bed. */
 export type FreeLine = { lineOutM: number; depthM: number; reachesBed: boolean; sinksToMperS?: number }
 
-/** The free line as it hangs in an even stream: the depth at which the line that is out is just what it takes, or the whole water. */
-export function freeLineOf(settling: Settling): FreeLine {
+/**
+ * The free line as it hangs in an even stream: the depth at which the line that is out is just what it takes, or the whole water.
+ * @returns undefined for what does not sink.
+ */
+export function freeLineOf(settling: Settling): FreeLine | undefined {
+  try {
+    return sunk(settling)
+  } catch (error) {
+    if (error instanceof CoreError) return undefined
+    throw error
+  }
+}
+
+function sunk(settling: Settling): FreeLine {
   const { water } = settling
   const lineOutM = lineWantedM(settling, water)
   const over = overFor(settling, lineOutM)
