@@ -298,6 +298,15 @@ describe('turns', () => {
       outfit,
     ).find(({ id }) => id === 'swivel.joint')!.strengthN
 
+  test('a joint varies with its line: a uni of 0.07 on a line of 0.07 by 0.099, of 0.04 once its spool was pulled by 0.081', () => {
+    const spreadOn = (trace: Trace) => links(trace, outfit).find(({ id }) => id === 'swivel.joint')!.variation
+    expect(spreadOn(ledger)).toBeCloseTo(Math.hypot(0.07, 0.07), 12)
+    expect(spreadOn(withPiece(ledger, 'leader', (piece) => ({ ...piece, pulled: true }) as Piece))).toBeCloseTo(
+      Math.hypot(0.07, 0.04),
+      12,
+    )
+  })
+
   test('too few cost strength, more than usual none', () => {
     expect(strengthN(20)).toBe(links(ledger, outfit).find(({ id }) => id === 'swivel.joint')!.strengthN)
     expect(strengthN(2) / strengthN(20)).toBeLessThan(0.85)

@@ -10,6 +10,3 @@ export function fishesOf(trace: Trace): Fishes {
   if (has('sinker')) return 'holds'
   return has('lure') ? 'worked' : 'swims'
 }
-
-/** Only what is meant to hold, or to be dragged near the bottom, is judged by how it stays there. */
-export const staysDown = (trace: Trace): boolean => ['holds', 'drags'].includes(fishesOf(trace))
