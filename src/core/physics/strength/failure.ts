@@ -33,7 +33,7 @@ export function strengthFailure(links: readonly FailingLink[], loadN: number): F
 const survivalAt = (links: readonly FailingLink[], loadN: number): number =>
   groupsOf(links).reduce((all, group) => all * stateAt(group, loadN).whole, 1)
 
-/** As `strengthFailure` to 1e-4, for chains that share most of their links: what one shares with another is worked out once. */
+/** As `strengthFailure` to 5e-4, for chains that share most of their links: what one shares with another is worked out once. */
 export function chanceFinder(): (links: readonly FailingLink[]) => Chances {
   const fromTables = failureTables()
   return (links) => {
