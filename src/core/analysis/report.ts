@@ -24,6 +24,9 @@ export type Report = {
   findings: { id: string; severity: Severity; why: string; remedy?: string }[]
 }
 
+/** Parts that are judged again at most to try remedies: of a large trace only those of the worst findings are tried, and so named. */
+const MOST_TRIED_PARTS = 200
+
 /** @param ruleSet the one in force: a remedy is only named once it was tried under it. */
 export function reportOf(evaluation: Evaluation, ruleSet: RuleSet | undefined): Report {
   const moments = resultsOf(evaluation).map(({ moment, verdict, end, decides, figure, margin, inputs }) => ({
@@ -40,9 +43,10 @@ export function reportOf(evaluation: Evaluation, ruleSet: RuleSet | undefined): 
       from: origin,
     })),
   }))
-  const findings = evaluation.findings.map((finding) => {
+  const tried = Math.ceil(MOST_TRIED_PARTS / Math.max(1, evaluation.setup.trace.pieces.length))
+  const findings = evaluation.findings.map((finding, i) => {
     const { id, severity, why } = finding
-    const [best] = tryRemedies(finding, { judgement: evaluation, findings: evaluation.findings, ruleSet })
+    const [best] = i < tried ? tryRemedies(finding, { judgement: evaluation, findings: evaluation.findings, ruleSet }) : []
     return { id, severity, why: phraseText(why, inSi), ...(best ? { remedy: best.label } : {}) }
   })
   return { moments, links: linksOf(evaluation), findings }
