@@ -42,6 +42,10 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await slider(page).press('ArrowRight')
   await expect(slider(page)).toHaveAttribute('aria-valuetext', slack)
   await expect(taken(page)).toContainText(`At ${slack}: `)
+  // With few changes one sinker would serve both times.
+  await page.getByRole('radio', { name: /lightest that holds/ }).check()
+  await expect(page.getByText('Working out the sinkers')).toHaveCount(0)
+  await expect(page.getByRole('list', { name: 'Changes of sinker' }).getByRole('listitem').nth(9)).toBeVisible()
   const atSlack = await taken(page).textContent()
   const shape = page.getByRole('img', { name: /^Side view to scale/ })
   const upright = await shape.getAttribute('aria-label')
