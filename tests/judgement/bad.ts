@@ -1,3 +1,4 @@
+import type { Outfit } from '../../src/core/documents/outfit.ts'
 import { defaultWater } from '../../src/core/documents/water.ts'
 import { fixedOn, joined } from '../../src/core/edit/attach.ts'
 import { withLength, withoutClip, withPiece } from '../../src/core/edit/changes.ts'
@@ -13,10 +14,17 @@ const KG = 2.2046226 * LB
 const water = (method: Parameters<typeof defaultWater>[1], more: object) => ({
   water: { ...defaultWater(catalogue, method), ...more },
 })
-const wound = (lines: object[]) => braidOutfit(50, { wound: lines as never })
+const wound = (lines: object[]) => ({ wound: lines as Outfit['wound'] })
 const mono = (strengthLb: number, more: object = {}) => ({ role: 'main', material: 'mono', strengthN: strengthLb * LB, ...more })
 const ledger = base('runningLedger')
 const lowLedger = base('runningLedger', lowered)
+const oldBacking = withOutfit(
+  base('liveBaitLeader', lowered),
+  wound([
+    mono(12, { role: 'backing', lengthM: 100 }),
+    { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
+  ]),
+)
 const heavyBait = of(base('runningLedger'), (trace) =>
   set('hook-bait', { bait: 'wholePouting', massKg: 0.15 })(set('hook-length', { strengthN: 8 * LB })(trace)),
 )
@@ -42,12 +50,13 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'a join on the reel of two turns',
-    content: withOutfit(ledger, {
-      wound: wound([
+    content: withOutfit(
+      ledger,
+      wound([
         mono(20, { role: 'backing', lengthM: 60 }),
         { role: 'main', material: 'braid', strengthN: 50 * LB, joint: { connection: 'doubleUni', turns: 2 } },
-      ]).wound,
-    }),
+      ]),
+    ),
     say: 'few-turns',
   },
   { name: 'a snell on a swivel', content: of(ledger, joint('swivel', { connection: 'snell' })), say: 'joint-misfits' },
@@ -60,7 +69,7 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'an FG of fluorocarbon on mono',
-    content: of(withOutfit(base('liveBaitLeader'), { wound: wound([mono(20)]).wound }), joint('leader', { connection: 'fg' })),
+    content: of(withOutfit(base('liveBaitLeader'), wound([mono(20)])), joint('leader', { connection: 'fg' })),
     say: 'joint-misfits',
   },
   {
@@ -76,12 +85,13 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'a uni between main line and backing',
-    content: withOutfit(ledger, {
-      wound: wound([
+    content: withOutfit(
+      ledger,
+      wound([
         mono(20, { role: 'backing', lengthM: 60 }),
         { role: 'main', material: 'braid', strengthN: 50 * LB, joint: { connection: 'uni' } },
-      ]).wound,
-    }),
+      ]),
+    ),
     say: 'joint-misfits',
   },
   {
@@ -170,35 +180,17 @@ export const BAD: readonly Bad[] = [
   { name: 'a worn leader', content: of(lowLedger, set('leader', { condition: 0.5 })), say: 'worn-line' },
   {
     name: 'a worn main line',
-    content: withOutfit(lowLedger, {
-      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, condition: 0.6 }]).wound,
-    }),
+    content: withOutfit(lowLedger, wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, condition: 0.6 }])),
     say: 'worn-line',
   },
   {
     name: 'weak old backing that bears the pull',
-    content: fished(
-      withOutfit(base('liveBaitLeader', lowered), {
-        wound: wound([
-          mono(12, { role: 'backing', lengthM: 100 }),
-          { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
-        ]).wound,
-      }),
-      { lineOutM: 140 },
-    ),
+    content: fished(oldBacking, { lineOutM: 140 }),
     say: 'backing-decides',
   },
   {
     name: 'weak old backing twenty metres away',
-    content: fished(
-      withOutfit(base('liveBaitLeader', lowered), {
-        wound: wound([
-          mono(12, { role: 'backing', lengthM: 100 }),
-          { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
-        ]).wound,
-      }),
-      { lineOutM: 80 },
-    ),
+    content: fished(oldBacking, { lineOutM: 80 }),
     say: 'backing-decides',
   },
   {
@@ -213,25 +205,19 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'a 50 lb main line labelled at 0.12 mm',
-    content: withOutfit(lowLedger, {
-      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, diameterM: 0.00012 }]).wound,
-    }),
+    content: withOutfit(lowLedger, wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, diameterM: 0.00012 }])),
     say: 'label-sanity',
   },
   { name: 'a line above the rod’s rating', content: base('runningLedger', lowered, braidOutfit(100)), say: 'rod-rating' },
   { name: 'a line far under the rod’s rating', content: base('freeLine', lowered, braidOutfit(8)), say: 'rod-rating' },
   {
     name: 'a spool filled past its lip',
-    content: withOutfit(lowLedger, {
-      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 900 }]).wound,
-    }),
+    content: withOutfit(lowLedger, wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 900 }])),
     say: 'spool-overfull',
   },
   {
     name: 'a half-empty spool',
-    content: withOutfit(lowLedger, {
-      wound: wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 120 }]).wound,
-    }),
+    content: withOutfit(lowLedger, wound([{ role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 120 }])),
     say: 'spool-underfilled',
   },
   // Snag

@@ -35,4 +35,7 @@ export type Finding = {
 export type Judged = Judgement & { ruleSet: RuleSet | undefined }
 
 /** A rule looks at one thing and says what it finds. */
-export type Rule = { id: string; check: (judged: Judged) => Omit<Finding, 'id' | 'rule' | 'aside'>[] }
+/** What a rule finds; whoever asks it adds which rule, and whether it was set aside. */
+export type Found = Omit<Finding, 'id' | 'rule' | 'aside'>
+
+export type Rule = { id: string; check: (judged: Judged) => Found[] }

@@ -4,8 +4,9 @@ import type { LineSpec } from '../catalogue/materials.ts'
 import { isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { withJoint, withPiece } from '../edit/changes.ts'
+import { withJoint } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
+import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../setup/connectionRules.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
 import { freeLine } from '../setup/outfitLines.ts'
@@ -38,11 +39,7 @@ export function retied({ setup: { trace, catalogue } }: Judged, id: string, conn
 
 /** A line of another strength, and of the diameter that goes with it. */
 export const withStrength = (trace: Trace, id: string, change: (oldN: number) => number): Trace =>
-  withPiece(trace, id, (piece) => {
-    if (!isLine(piece)) return piece
-    const { diameterM: _old, ...line } = piece
-    return { ...line, strengthN: change(line.strengthN) }
-  })
+  withStrand(trace, id, ({ diameterM: _old, ...line }) => ({ ...line, strengthN: change(line.strengthN) }))
 
 /** Another strength for a line, as a remedy. */
 export const restrung = ({ setup: { trace } }: Judged, { id }: LinePiece, strengthN: number, label: string): Remedy => ({

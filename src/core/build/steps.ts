@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { Joint } from '../documents/fields.ts'
-import { hungFrom, isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { turnsIn } from '../setup/cutLength.ts'
@@ -101,9 +101,9 @@ class Builder {
   }
 
   /** A loop is made in its own line before it is hitched to anything. */
-  private closesLast({ id, role, attach, ...rest }: Piece): boolean {
-    const isLoop = role === 'hardware' && 'type' in rest && rest.type === 'loop'
-    return isLoop && attach.how === 'joined' && this.catalogue.connections[attach.joint.connection].joins === 'loop-loop'
+  private closesLast(piece: Piece): boolean {
+    const joint = jointOf(piece)
+    return isHardware(piece, 'loop') && joint !== undefined && this.catalogue.connections[joint.connection].joins === 'loop-loop'
   }
 
   private attach(child: Piece): void {
@@ -134,7 +134,7 @@ class Builder {
 }
 
 /** A knot in the line, or of other line round it, and the loop it makes: nothing is threaded for it. */
-const isKnotted = (piece: Piece) => piece.role === 'hardware' && (piece.type === 'loop' || piece.type === 'stopKnot')
+const isKnotted = (piece: Piece) => isHardware(piece, 'loop') || isHardware(piece, 'stopKnot')
 
 const placeOf = ({ attach }: Piece) => (attach.how === 'joined' ? Number.POSITIVE_INFINITY : attach.atM)
 const byPlace = (a: Piece, b: Piece) => placeOf(a) - placeOf(b)

@@ -1,5 +1,5 @@
 import type { Joint } from './fields.ts'
-import type { Attach, LinePiece, Piece, Trace } from './trace.ts'
+import type { Attach, HardwarePiece, LinePiece, Piece, Trace } from './trace.ts'
 import { LINE_ROLES } from './vocabulary.ts'
 
 /** Connections that harm no line: parts that fit into each other, or a strand that runs on. */
@@ -8,6 +8,13 @@ const FIXTURES: readonly Joint['connection'][] = ['fitted', 'runsOn']
 export function isLine(piece: Piece | undefined): piece is LinePiece {
   return piece !== undefined && (LINE_ROLES as readonly string[]).includes(piece.role)
 }
+
+/** Whether a piece is hardware of one type. */
+export const isHardware = (piece: Piece | undefined, type: HardwarePiece['type']): boolean =>
+  piece?.role === 'hardware' && piece.type === type
+
+/** Whether a piece hangs from a hook: its bait, a soft lure, a weight that falls off. */
+export const isOnHook = (trace: Trace, { attach }: Piece): boolean => pieceById(trace, parentId(attach))?.role === 'hook'
 
 /** The joint a piece hangs by, where it hangs by one. */
 export function jointOf(piece: Piece): Joint | undefined {

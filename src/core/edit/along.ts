@@ -1,4 +1,4 @@
-import { hungFrom, lineById } from '../documents/pieces.ts'
+import { hungFrom, isHardware, lineById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 
@@ -46,5 +46,5 @@ export function beadBetween(trace: Trace, id: string): boolean {
   const along = onLine(trace, lineId)
   const fromM = along.find(({ piece }) => piece.id === id)?.downM ?? 0
   const stopM = along.find(({ solid, downM }) => solid && downM >= fromM)?.downM ?? Number.POSITIVE_INFINITY
-  return along.some(({ piece, downM }) => piece.role === 'hardware' && piece.type === 'bead' && downM >= fromM && downM <= stopM)
+  return along.some(({ piece, downM }) => isHardware(piece, 'bead') && downM >= fromM && downM <= stopM)
 }

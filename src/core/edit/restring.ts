@@ -3,6 +3,7 @@ import { isLine } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import type { Rig } from '../setup/setup.ts'
 import { sameStrand } from '../setup/strands.ts'
+import { withPiece } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 
 export type LineKind = { material: Material; strengthN: number }
@@ -32,3 +33,7 @@ export function restring(rig: Rig, lines: readonly LinePiece[], as: LineKind, ch
   })
   return checked(rig, { ...rig.trace, pieces: strung }, chosen)
 }
+
+/** The trace with a line changed, and with it all that is one piece of line with it. */
+export const withStrand = (trace: Trace, id: string, change: (line: LinePiece) => LinePiece): Trace =>
+  sameStrand(trace, id).reduce((now, each) => withPiece(now, each, (piece) => (isLine(piece) ? change(piece) : piece)), trace)

@@ -76,23 +76,22 @@ function changesIn(takes: readonly Take[]): number {
 
 /** One sinker of those that hold for each half hour, at the least cost over all: the cheapest way through the half hours in which any does. */
 function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
-  type Way = { cost: number; take: Owned; before?: Way }
-  let ways: Way[] = []
+  type Course = { cost: number; take: Owned; before?: Course }
+  const least = (courses: readonly Course[], costOf: (course: Course) => number) =>
+    courses.reduce<Course | undefined>((best, next) => (best && costOf(best) <= costOf(next) ? best : next), undefined)
+  let courses: Course[] = []
   for (const { holding } of judged) {
     if (holding.length === 0) continue
     const lightestKg = Math.min(...holding.map(({ massKg }) => massKg))
-    ways = holding.map((take): Way => {
+    courses = holding.map((take): Course => {
       const carried = Math.log(take.massKg / lightestKg)
-      const [first, ...rest] = ways
-      if (!first) return { cost: carried, take }
-      const costFrom = (way: Way) => way.cost + (isSame(way.take, take) ? 0 : changeCost)
-      const before = rest.reduce((best, way) => (costFrom(way) < costFrom(best) ? way : best), first)
-      return { cost: costFrom(before) + carried, take, before }
+      const costFrom = (course: Course) => course.cost + (isSame(course.take, take) ? 0 : changeCost)
+      const before = least(courses, costFrom)
+      return before ? { cost: costFrom(before) + carried, take, before } : { cost: carried, take }
     })
   }
   const taken: Owned[] = []
-  let at = ways.length > 0 ? ways.reduce((best, way) => (way.cost < best.cost ? way : best)) : undefined
-  for (; at; at = at.before) taken.unshift(at.take)
+  for (let at = least(courses, ({ cost }) => cost); at; at = at.before) taken.unshift(at.take)
   return judged.map(({ holding }) => (holding.length > 0 ? taken.shift() : undefined))
 }
 

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
-import { isLine, pieceNamed } from '../documents/pieces.ts'
+import type { WoundLine } from '../documents/outfit.ts'
+import { isHardware, isLine, pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeLine } from './outfitLines.ts'
@@ -13,19 +14,23 @@ export type End = LineEnd | { end: 'loop' } | { end: 'eye' } | { end: 'hook' }
 
 export const isLineEnd = (end: End): end is LineEnd => end.end === 'strand' || end.end === 'double'
 
+/** A line’s single strand, of a trace or on the reel. */
+export const endOfLine = ({ material, hollow = false }: Pick<WoundLine, 'material' | 'hollow'>): LineEnd => ({
+  end: 'strand',
+  material,
+  hollow,
+})
+
 /** What a piece offers to be joined by. */
 export function endOf(piece: Piece): End {
-  if (isLine(piece))
-    return { end: piece.role === 'double' ? 'double' : 'strand', material: piece.material, hollow: piece.hollow ?? false }
+  if (isLine(piece)) return { ...endOfLine(piece), end: piece.role === 'double' ? 'double' : 'strand' }
   if (piece.role === 'hook') return { end: 'hook' }
-  return { end: piece.role === 'hardware' && piece.type === 'loop' ? 'loop' : 'eye' }
+  return { end: isHardware(piece, 'loop') ? 'loop' : 'eye' }
 }
 
 /** The same by a piece’s id, or of the outfit’s line. */
 export function endById({ trace, outfit }: Pick<Rig, 'trace' | 'outfit'>, id: string): End {
-  if (id !== OUTFIT) return endOf(pieceNamed(trace, id))
-  const { material, hollow } = freeLine(outfit)
-  return { end: 'strand', material, hollow: hollow ?? false }
+  return id === OUTFIT ? endOfLine(freeLine(outfit)) : endOf(pieceNamed(trace, id))
 }
 
 /** Loops and doubles: what passes through itself. */

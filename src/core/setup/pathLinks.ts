@@ -8,6 +8,7 @@ import type { Conditions } from '../documents/conditions.ts'
 import type { Joint } from '../documents/fields.ts'
 import { type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
+import { isHardware } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
@@ -224,8 +225,7 @@ function loopedLines({ connections }: Catalogue, path: readonly PathElement[], a
   return sides.filter((line) => line !== undefined)
 }
 
-const isLoop = (element: PathElement | undefined) =>
-  element?.kind === 'part' && element.piece.role === 'hardware' && element.piece.type === 'loop'
+const isLoop = (element: PathElement | undefined) => element?.kind === 'part' && isHardware(element.piece, 'loop')
 
 /** Loop through loop: the weaker of the lines that the loops are made of, each times what the hitch keeps of it. */
 function hitchEntry(bearing: Bearing, { ref, joint, id }: JointElement, lines: readonly LinePiece[]): Entry {

@@ -2,7 +2,7 @@ import { type Catalogue, isTiedIn } from '../catalogue/catalogue.ts'
 import { hardwareStrengthN } from '../catalogue/hardware.ts'
 import type { Issue } from '../documents/issue.ts'
 import { linkKey } from '../documents/linkRef.ts'
-import { hungFrom, isLine, isTied, jointOf, lineById, parentId, pieceById, pieceNamed } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById, pieceNamed } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { pathToPiece } from './paths.ts'
@@ -82,7 +82,7 @@ function jointIssues({ trace, catalogue }: Looked, piece: Piece): string[] {
     const onLine = piece.attach.how === 'joined' && joint.connection === 'fitted' && (above || below || touchesOutfit)
     return onLine ? [`a line is tied, not fitted: name a knot for “${piece.id}”`] : []
   }
-  const looped = [piece, pieceById(trace, parentId(piece.attach))].some((end) => end?.role === 'hardware' && end.type === 'loop')
+  const looped = [piece, pieceById(trace, parentId(piece.attach))].some((end) => isHardware(end, 'loop'))
   if (!above && !below && !touchesOutfit && !looped) return [`${name} has no line on either side`]
   return [above, below].flatMap((line) =>
     line && !isTiedIn(catalogue, joint, line.material) ? [`${name} is not tied in ${line.material}`] : [],

@@ -2,11 +2,10 @@ import type { Material } from '../../../core/catalogue/ids.ts'
 import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
-import type { LinePiece, Trace } from '../../../core/documents/trace.ts'
+import type { LinePiece } from '../../../core/documents/trace.ts'
 import { withLength, withPiece } from '../../../core/edit/changes.ts'
-import { linesOf, restring, restringRole } from '../../../core/edit/restring.ts'
+import { linesOf, restring, restringRole, withStrand } from '../../../core/edit/restring.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
-import { sameStrand } from '../../../core/setup/strands.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -33,10 +32,7 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         valueSi={line.strengthN}
         check={above(0, 100_000)}
         onChange={(strengthN) =>
-          bench.editTrace(
-            (old) => sameStrand(old, line.id).reduce((now, id) => withStrengthN(now, id, strengthN), old),
-            `${line.id} strength`,
-          )
+          bench.editTrace((old) => withStrand(old, line.id, (now) => ({ ...now, strengthN })), `${line.id} strength`)
         }
         step={(strengthN, direction) => nextLabelN(strengthN, direction, units.strength)}
       />
@@ -107,9 +103,6 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
     </>
   )
 }
-
-const withStrengthN = (trace: Trace, id: string, strengthN: number) =>
-  withPiece(trace, id, (piece) => ({ ...piece, strengthN }) as typeof piece)
 
 /** One step for all lines of a role: the others become what this one is. */
 function AllOfRole({ rig, line, edits }: { rig: Rig; line: LinePiece; edits: Edits }) {

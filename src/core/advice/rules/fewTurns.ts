@@ -1,6 +1,6 @@
 import type { LineSpec } from '../../catalogue/materials.ts'
 import type { Joint } from '../../documents/fields.ts'
-import { isLine, isTied, jointOf, lineById } from '../../documents/pieces.ts'
+import { isLine, isTied, jointOf } from '../../documents/pieces.ts'
 import { withJoint } from '../../edit/changes.ts'
 import { usualTurns } from '../../setup/cutLength.ts'
 import type { Judged, Rule } from '../finding.ts'
@@ -17,7 +17,7 @@ export const fewTurns: Rule = {
     const { trace, outfit } = judged.setup
     const onTrace = trace.pieces.flatMap((piece) => {
       const joint = jointOf(piece)
-      const lines = [lineAbove(judged, piece), isLine(piece) ? lineById(trace, piece.id) : undefined]
+      const lines = [lineAbove(judged, piece), isLine(piece) ? piece : undefined]
       return found(judged, joint, lines).map((few) => ({
         ...few,
         subject: piece.id,

@@ -45,6 +45,6 @@ export const hardwareOversize: Rule = {
 
 const stopsBored = (trace: Trace, id: string) =>
   trace.pieces.some(
-    ({ role, attach, ...rest }) =>
-      role === 'sinker' && attach.how === 'sliding' && attach.stops.below === id && 'shape' in rest && isBored(rest.shape),
+    (piece) =>
+      piece.role === 'sinker' && piece.attach.how === 'sliding' && piece.attach.stops.below === id && isBored(piece.shape),
   )

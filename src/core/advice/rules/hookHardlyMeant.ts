@@ -5,7 +5,7 @@ import { withPiece } from '../../edit/changes.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../../math/constants.ts'
 import { massOfKg } from '../../setup/masses.ts'
 import { parseHookSize } from '../../units/hookSize.ts'
-import type { Finding, Judged, Rule } from '../finding.ts'
+import type { Found, Judged, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { called, lineAbove } from '../remedies.ts'
 
@@ -17,7 +17,7 @@ const LEAST_OF_LINE = 0.25
 export const hookHardlyMeant: Rule = {
   id: 'hook-hardly-meant',
   check: (judged) =>
-    judged.setup.trace.pieces.flatMap((hook): Omit<Finding, 'id' | 'rule' | 'aside'>[] => {
+    judged.setup.trace.pieces.flatMap((hook): Found[] => {
       const { trace, catalogue } = judged.setup
       if (hook.role !== 'hook' || hook.gapeM !== undefined) return []
       const size = parseHookSize(hook.size)

@@ -1,5 +1,4 @@
-import { parentId, pieceById } from '../../documents/pieces.ts'
-import type { Piece } from '../../documents/trace.ts'
+import { isOnHook } from '../../documents/pieces.ts'
 import { removePart } from '../../edit/removePart.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
@@ -11,8 +10,7 @@ export const hooksOverRule: Rule = {
   check: ({ ruleSet, setup }) => {
     const { trace, ends } = setup
     // A soft lure on its hook counts with it.
-    const onHook = ({ attach }: Piece) => pieceById(trace, parentId(attach))?.role === 'hook'
-    const hooks = ends.filter((end) => end.role === 'hook' || (end.role === 'lure' && !onHook(end)))
+    const hooks = ends.filter((end) => end.role === 'hook' || (end.role === 'lure' && !isOnHook(trace, end)))
     const most = ruleSet?.maxHooks
     if (!ruleSet || most === undefined || hooks.length <= most) return []
     const last = hooks.at(-1)

@@ -1,3 +1,4 @@
+import type { ConnectionId } from '../../catalogue/ids.ts'
 import { isTied, jointOf, lineById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
@@ -5,8 +6,7 @@ import { joined } from '../../edit/attach.ts'
 import { freeId, reattached } from '../../edit/changes.ts'
 import { checked } from '../../edit/editResult.ts'
 import { defaultConnection, misfitOf } from '../../setup/connectionRules.ts'
-import { type End, endById, endOf, misfitBetween } from '../../setup/ends.ts'
-import type { freeLine } from '../../setup/outfitLines.ts'
+import { endById, endOf, endOfLine, misfitBetween } from '../../setup/ends.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { byEdit, called, retied, WOUND_NAMES } from '../remedies.ts'
@@ -43,46 +43,35 @@ function remediesOf(judged: Judged, piece: Piece): Remedy[] {
   const line = lineById(setup.trace, piece.id)
   const hitch = setup.catalogue.connections[attach.joint.connection].joins === 'loop-loop'
   return [
-    ...(hitch && line && line.role !== 'double' ? [loopFirst(judged, line, attach.to)] : []),
+    ...(hitch && line && line.role !== 'double' && attach.to !== OUTFIT ? [loopFirst(judged, line)] : []),
     ...(usual
       ? [isTied({ connection: usual }) ? retied(judged, piece.id, usual) : refitted(judged, piece, attach.to, usual)]
       : []),
   ]
 }
 
-const refitted = (
-  { setup }: Judged,
-  piece: Piece,
-  to: string,
-  usual: NonNullable<ReturnType<typeof defaultConnection>>,
-): Remedy =>
+const refitted = ({ setup }: Judged, piece: Piece, to: string, usual: ConnectionId): Remedy =>
   byEdit(`put ${called(setup.trace, piece.id)} straight on`, () =>
     checked(setup, reattached(setup.trace, piece.id, joined(to, usual)), piece.id),
   )
 
 /** A loop in the near end of a line, hitched where the line was. */
-function loopFirst({ setup }: Judged, line: LinePiece, to: string): Remedy {
+function loopFirst({ setup }: Judged, line: LinePiece): Remedy {
   const { trace } = setup
   const loop: Piece = { id: freeId(trace, `${line.id}-loop`), role: 'hardware', type: 'loop', attach: line.attach }
-  const above = to === OUTFIT ? undefined : endById(setup, to)
-  const connection = defaultConnection(endOf(line), { end: 'loop' })
-  return byEdit(`tie a loop in ${called(trace, line.id)} for it`, () => {
-    const looped = { ...trace, pieces: trace.pieces.flatMap((piece) => (piece.id === line.id ? [loop, piece] : [piece])) }
-    return checked(setup, connection && above ? reattached(looped, line.id, joined(loop.id, connection)) : looped, line.id)
-  })
+  const connection = defaultConnection(endOf(line), endOf(loop)) ?? 'surgeonsLoop'
+  const looped = { ...trace, pieces: trace.pieces.flatMap((piece) => (piece.id === line.id ? [loop, piece] : [piece])) }
+  return byEdit(`tie a loop in ${called(trace, line.id)} for it`, () =>
+    checked(setup, reattached(looped, line.id, joined(loop.id, connection)), line.id),
+  )
 }
 
 /** The same between the outfit’s own lines; a hitch of loops there has its loops in both lines. */
 function woundMisfits({ setup: { outfit, catalogue } }: Judged) {
-  const endOfWound = ({ material, hollow }: ReturnType<typeof freeLine>): End => ({
-    end: 'strand',
-    material,
-    hollow: hollow ?? false,
-  })
   return outfit.wound.flatMap((line, i) => {
     const under = outfit.wound[i - 1]
     if (!under || !line.joint || catalogue.connections[line.joint.connection].joins === 'loop-loop') return []
-    const misfit = misfitBetween(catalogue, line.joint.connection, endOfWound(under), endOfWound(line))
+    const misfit = misfitBetween(catalogue, line.joint.connection, endOfLine(under), endOfLine(line))
     if (!misfit) return []
     return [
       {

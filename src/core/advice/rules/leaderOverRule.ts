@@ -1,6 +1,6 @@
 import type { LinePiece } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
-import type { Judged, Rule } from '../finding.ts'
+import type { Found, Judged, Rule } from '../finding.ts'
 import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
@@ -51,7 +51,7 @@ function against(
   lengthM: number,
   mostM: number | undefined,
   what: string,
-): ReturnType<Rule['check']> {
+): Found[] {
   if (!line || !ruleSet || mostM === undefined || lengthM < NEARLY * mostM) return []
   const overM = lengthM - mostM
   const left = Math.floor((line.lengthM - overM) * 1000) / 1000

@@ -1,4 +1,4 @@
-import { parentId, pieceById } from '../../documents/pieces.ts'
+import { isHardware, isOnHook } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3, GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
@@ -14,7 +14,7 @@ export type OnFloat = { id: string; bearsN: number; loadN: number }
 /** What a float has to bear; undefined without one, and under a kite, which bears the line itself. */
 export function onFloat({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): OnFloat | undefined {
   const floats = trace.pieces.filter((piece) => piece.role === 'float')
-  const flown = trace.pieces.some((piece) => piece.role === 'hardware' && piece.type === 'clipRing')
+  const flown = trace.pieces.some((piece) => isHardware(piece, 'clipRing'))
   const [first] = floats
   if (!first || flown) return undefined
   const floatKg = floats.reduce((sum, { massKg }) => sum + massKg, 0)
@@ -30,6 +30,5 @@ function densityOf(trace: Rig['trace'], piece: Piece): number {
   if (piece.role === 'sinker') return DENSITY_KG_PER_M3.lead
   if (piece.role === 'hook') return DENSITY_KG_PER_M3.steel
   if (piece.role === 'hardware') return DENSITY_KG_PER_M3.brass
-  const onHook = pieceById(trace, parentId(piece.attach))?.role === 'hook'
-  return piece.role === 'lure' && !onHook ? DENSITY_KG_PER_M3.steel : BAIT_DENSITY_KG_PER_M3
+  return piece.role === 'lure' && !isOnHook(trace, piece) ? DENSITY_KG_PER_M3.steel : BAIT_DENSITY_KG_PER_M3
 }

@@ -3,7 +3,7 @@ import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { gripOf } from '../../catalogue/grip.ts'
 import type { HoldKind, SinkerShape } from '../../catalogue/ids.ts'
 import { SINKER_DRAG_COEFFICIENT, sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
-import { hungFrom, parentId, pieceById } from '../../documents/pieces.ts'
+import { hungFrom, isOnHook } from '../../documents/pieces.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
 import type { Water } from '../../documents/water.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../../math/constants.ts'
@@ -60,7 +60,7 @@ function heaviestLure(trace: Trace): Weight | undefined {
   const lures = trace.pieces.filter((piece) => piece.role === 'lure')
   const lure = lures.toSorted((a, b) => b.massKg - a.massKg)[0]
   if (!lure) return undefined
-  const soft = pieceById(trace, parentId(lure.attach))?.role === 'hook'
+  const soft = isOnHook(trace, lure)
   const fallAreaM2 = bluntAreaM2(lure.massKg)
   const { massKg, id } = lure
   return {
@@ -83,7 +83,7 @@ export const weightOfSinker = (catalogue: Catalogue, { id, massKg, shape }: Pick
 })
 
 /** Whether a sinker hangs on a hook: a release weight, meant to drop off at the bottom. */
-export const fallsOff = (trace: Trace, { attach }: Sinker) => pieceById(trace, parentId(attach))?.role === 'hook'
+export const fallsOff = (trace: Trace, sinker: Sinker) => isOnHook(trace, sinker)
 
 function baitedHook({ trace, catalogue }: Weighed): Weight | undefined {
   const hook = trace.pieces.find(
