@@ -286,6 +286,11 @@ export const BAD: readonly Bad[] = [
     say: 'snoods-meet',
   },
   {
+    name: 'a snood that slides down to the next one’s',
+    content: of(base('boomPaternoster', lowered), set('crimp-a2', { attach: fixedOn('body', 0.6) })),
+    say: 'snoods-meet',
+  },
+  {
     name: 'a snood past the sinker',
     content: of(base('rotating'), (trace) => withLength(trace, 'snood', 0.9)),
     say: 'snood-past-sinker',
@@ -327,6 +332,31 @@ export const BAD: readonly Bad[] = [
     name: 'a strip that spins and no swivel',
     content: of(base('freeLine'), set('hook-bait', { bait: 'cuttlefishStrip' })),
     say: 'bait-spins',
+  },
+  {
+    name: 'a strip a long way from its plain swivel',
+    content: of(lowLedger, (trace) => withLength(set('hook-bait', { bait: 'cuttlefishStrip' })(trace), 'hook-length', 2.5)),
+    say: 'bait-spins',
+  },
+  {
+    name: 'a spinning lure under a plain swivel',
+    content: of(base('tandemTroll', lowered), set('light', { spins: true })),
+    say: 'bait-spins',
+  },
+  {
+    name: 'equal labels with a double between',
+    content: of(base('windOn'), set('leader', { strengthN: 50 * LB })),
+    say: 'equal-labels',
+  },
+  {
+    name: 'a fish that is too heavy for a net on this trace',
+    content: fished(lowLedger, { fishMassKg: 40, landing: 'net' }),
+    say: 'lift-too-heavy',
+  },
+  {
+    name: 'small lead where it is barred',
+    content: under(of(base('splitShot', lowered), set('sinker', { massKg: 0.002 })), { leastLeadKg: 0.028 }),
+    say: 'barred-parts',
   },
   {
     name: 'a hook length longer than the rod',

@@ -3,7 +3,7 @@ import { defaultWater } from '../../src/core/documents/water.ts'
 import { withLength } from '../../src/core/edit/changes.ts'
 import { FAMILIES } from '../../src/core/families/families.ts'
 import type { Content } from '../fixtures/judgedDrafts.ts'
-import { base, fished, joint, lowered, of, set, withOutfit } from '../fixtures/judgedDrafts.ts'
+import { base, fished, joint, lowered, of, ruleSet, set, withOutfit } from '../fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../fixtures/outfits.ts'
 
 /** A trace that is sound: no finding above a note, and no moment that fails. */
@@ -52,6 +52,34 @@ export const GOOD: readonly Good[] = [
   {
     name: 'a PR with forty turns',
     content: of(base('liveBaitLeader', lowered), joint('leader', { connection: 'pr', turns: 40 })),
+  },
+  {
+    name: 'a strip a long way from a ball-bearing swivel',
+    content: of(base('runningLedger', lowered), (trace) =>
+      withLength(
+        set('hook-bait', { bait: 'cuttlefishStrip' })(set('swivel', { type: 'ballBearingSwivel' })(trace)),
+        'hook-length',
+        2.5,
+      ),
+    ),
+  },
+  {
+    name: 'a long hook length whose leader is taken by hand',
+    content: fished(
+      of(base('runningLedger', lowered), (trace) => withLength(trace, 'hook-length', 7)),
+      { landing: 'leadered' },
+    ),
+  },
+  {
+    name: 'a heavy fish that is netted',
+    content: fished(base('runningLedger', lowered), { fishMassKg: 5, landing: 'net' }),
+  },
+  {
+    name: 'small shot of tungsten where small lead is barred',
+    content: {
+      ...of(base('splitShot', lowered), set('sinker', { massKg: 0.002, metal: 'tungsten' })),
+      ruleSet: { ...ruleSet, leastLeadKg: 0.028 },
+    },
   },
   { name: 'a palomar at the hook', content: of(base('runningLedger'), joint('hook', { connection: 'palomar' })) },
   {

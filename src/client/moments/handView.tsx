@@ -10,14 +10,16 @@ import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
   name: 'Hand',
-  rule: `The weakest from the hand to the hook over the dead weight of the fish: ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch. A heavy fish is netted, not lifted.`,
+  rule: `The weakest from the hand to the hook over what it has to bear of the fish: all of its dead weight in a lift, a share with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
-  figure: ({ figure, weightN }, { show }) =>
-    `weakest ${figure.value.toFixed(1)}× a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`,
+  figure: ({ figure, weightN, borneN }, { show }) =>
+    `weakest ${figure.value.toFixed(1)}× ${borneN < weightN ? 'the share of ' : ''}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`,
   decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `decides: ${nameOf(hand.decides)}`,
   inputs: {
     fish: 'fish',
     deadWeight: 'dead weight',
+    landing: 'landed',
+    borne: 'borne of it',
     freeboard: 'freeboard',
     handAboveHook: 'hand gets hold above the hook',
     weakestFromHand: 'weakest from there on',
@@ -26,7 +28,7 @@ export const HAND_VIEW: MomentView<Hand> = {
     rodBrings: 'rod held up brings',
     dropToSinker: 'drop to the sinker',
   },
-  words: () => ({}),
+  words: ({ catalogue }) => Object.fromEntries(Object.entries(catalogue.landings).map(([id, { name }]) => [id, name])),
   Why: HandWhy,
 }
 
@@ -46,9 +48,11 @@ function HandWhy({ result: hand, setup }: { result: Hand; setup: Setup }) {
   return (
     <div className="mb-3 grid gap-2 text-sm">
       <p>
-        {deciding.outOfReach
-          ? `The trace is shorter than the reach down to the fish: the hand is left with ${the(deciding.inHand)}.`
-          : `Bent down, the hand gets hold of ${the(deciding.inHand)}, ${show.computed('length', deciding.atM)} above the hook.`}
+        {deciding.inHand === undefined
+          ? 'No hand takes hold of the line: the rod brings the fish in.'
+          : deciding.outOfReach
+            ? `The trace is shorter than the reach down to the fish: the hand is left with ${the(deciding.inHand)}.`
+            : `Bent down, the hand gets hold of ${the(deciding.inHand)}, ${show.computed('length', deciding.atM)} above the hook.`}
       </p>
       <p>
         {sameLink(deciding.stopsAt, pieceRef(deciding.end))

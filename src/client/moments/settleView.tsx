@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useMemo } from 'react'
-import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import { pieceNamed } from '../../core/documents/pieces.ts'
+import type { Trace } from '../../core/documents/trace.ts'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Holding, Settle } from '../../core/moments/settle.ts'
 import { pieceName } from '../../core/setup/names.ts'
+import { bestBow } from '../../core/setup/settling/bestBow.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
-import type { Setup } from '../../core/setup/setup.ts'
 import { sinkersQuery } from '../api/documents.ts'
 import { type Show, useShow } from '../settings/preferences.tsx'
 import { percent } from '../words/percent.ts'
@@ -49,7 +50,7 @@ export const SETTLE_VIEW: MomentView<Settle> = {
 const VIEW_HEIGHT = 220
 
 /** What is wanted, the next weight owned, the stream it holds to, the line's true shape, and what makes up the drag. */
-function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; setup: Setup }) {
+function SettleWhy({ result: settle }: { result: Settle }) {
   const show = useShow()
   const owned = useQuery(sinkersQuery).data ?? []
   const { settling, holding, falling, twists } = settle
@@ -57,6 +58,7 @@ function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; s
     .filter(({ shape }) => shape === settling.weight.shape)
     .map(({ massKg }) => massKg)
     .filter((massKg) => holding?.wantedKg !== undefined && massKg >= holding.wantedKg)
+  const bow = useMemo(() => (holding ? bestBow(settling) : undefined), [holding, settling])
   const lines = useMemo(() => [{ name: 'this line', settling }], [settling])
   return (
     <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
@@ -64,6 +66,12 @@ function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; s
         {fishesWords(settle, show)}
         {next.length > 0 && ` The next of this shape that you own: ${show.entered('mass', Math.min(...next))}.`}
       </p>
+      {bow && holding && (
+        <p>
+          With {bow.scope.toFixed(2)} times the straight way of line out, {show.computed('mass', bow.neededKg * holding.reserve)}{' '}
+          are wanted; a bow past that saves little.
+        </p>
+      )}
       {falling && (
         <p>
           Let go together, the lower weight sinks at {show.computed('speed', falling.lower.speedMperS)}, the upper at{' '}
@@ -72,7 +80,7 @@ function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; s
         </p>
       )}
       {twists.map((twist) => (
-        <p key={twist.hookId}>{twistWords(catalogue, twist, show)}</p>
+        <p key={twist.id}>{twistWords(settling.trace, twist, show)}</p>
       ))}
       {(settle.holding || settle.free?.reachesBed) && (
         <Suspense fallback={<div style={{ height: VIEW_HEIGHT }} />}>
@@ -83,14 +91,13 @@ function SettleWhy({ result: settle, setup: { catalogue } }: { result: Settle; s
   )
 }
 
-/** What takes the twist of a bait that spins. */
-function twistWords({ baits }: Catalogue, { bait, swivel }: Twist, show: Show): string {
-  const spins = `The ${baits[bait].name} spins in the stream`
-  if (!swivel) return `${spins}, and no swivel takes the twist: it goes into the leader.`
+/** What takes the twist of what spins. */
+function twistWords(trace: Trace, { id, swivel }: Twist, show: Show): string {
+  const spins = `The ${pieceName(pieceNamed(trace, id))} spins`
+  if (!swivel) return `${spins}, and no swivel takes the twist: it goes into the line.`
   const away = `${show.computed('length', swivel.awayM)} above it`
-  return swivel.ballBearing
-    ? `${spins}; a ball-bearing swivel ${away} takes the twist.`
-    : `${spins}; the ${pieceName(swivel)} ${away} takes the twist, a ball-bearing one would turn under load.`
+  const by = `the ${pieceName(pieceNamed(trace, swivel.id))} ${away}`
+  return swivel.takes ? `${spins}; ${by} takes the twist.` : `${spins}, and ${by} does not take the twist.`
 }
 
 /** A depth as far as it is known: to half a metre, from ten metres on to one. */

@@ -2,7 +2,7 @@ import { Minus, Plus } from 'lucide-react'
 import type { KeyboardEvent } from 'react'
 import { formatEntered } from '../../core/units/formatQuantity.ts'
 import { parseQuantity } from '../../core/units/parseQuantity.ts'
-import type { Quantity } from '../../core/units/quantities.ts'
+import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { usePreferences } from '../settings/preferences.tsx'
 import { TextField } from './TextField.tsx'
 import { type ReadText, useDraftText } from './useDraftText.ts'
@@ -17,6 +17,8 @@ type Props = {
   onClear?: () => void
   /** What is wrong with a value that parses, in a sentence. */
   check?: (si: number) => string | undefined
+  /** Whether a number without a unit is surely meant in the unit shown; where it is not, the unit is asked for. */
+  sureWithoutUnit?: (si: number) => boolean
   /** The next value up or down, for the arrow keys and the two buttons. */
   step?: (si: number, direction: 1 | -1) => number
   placeholder?: string
@@ -24,13 +26,29 @@ type Props = {
 }
 
 /** A quantity typed as people say it, in any unit of its kind. */
-export function QuantityField({ label, quantity, valueSi, onChange, onClear, check, step, placeholder, hint }: Props) {
+export function QuantityField({
+  label,
+  quantity,
+  valueSi,
+  onChange,
+  onClear,
+  check,
+  sureWithoutUnit,
+  step,
+  placeholder,
+  hint,
+}: Props) {
   const { units } = usePreferences()
   const unit = units[quantity]
   const read = (text: string): ReadText<number | undefined> => {
     if (text.trim() === '' && onClear) return { ok: true, value: undefined }
     const parsed = parseQuantity(quantity, text, unit)
     if (!parsed.ok) return parsed
+    if (parsed.bare && sureWithoutUnit?.(parsed.si) === false)
+      return {
+        ok: false,
+        message: `${text.trim()} of what? Type the unit: ${Object.keys(QUANTITIES[quantity].units).join(', ')}.`,
+      }
     const message = check?.(parsed.si)
     return message === undefined ? { ok: true, value: parsed.si } : { ok: false, message }
   }

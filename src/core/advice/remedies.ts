@@ -1,7 +1,7 @@
 import { efficiencyOf } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Joins } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
-import { isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { withJoint } from '../edit/changes.ts'
@@ -70,9 +70,14 @@ export function stouterKnot({ setup }: Judged, piece: Piece): ConnectionId | und
     .find((connection) => least({ connection }) > now + 0.01)
 }
 
-/** The leader that is tied to the outfit’s line, where the trace has one. */
-export const outfitLeader = (trace: Trace): LinePiece | undefined =>
-  trace.pieces.filter(isLine).find(({ attach, role }) => role === 'leader' && parentId(attach) === OUTFIT)
+/** The leader that follows from the outfit’s line, through no more than a double and a loop. */
+export function outfitLeader(trace: Trace, from: string = OUTFIT): LinePiece | undefined {
+  for (const piece of hungFrom(trace, from)) {
+    if (isLine(piece) && piece.role === 'leader') return piece
+    if (piece.role === 'double' || isHardware(piece, 'loop')) return outfitLeader(trace, piece.id)
+  }
+  return undefined
+}
 
 /** The line above a joint: that which its piece hangs from, the outfit's among them. */
 export function lineAbove({ setup: { trace, outfit } }: Judged, piece: Piece): LineSpec | undefined {

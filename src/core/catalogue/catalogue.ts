@@ -6,8 +6,10 @@ import type {
   HardwareType,
   HoldKind,
   HookPattern,
+  Landing,
   Material,
   Method,
+  SinkerMetal,
   SinkerShape,
 } from './ids.ts'
 import { BAITS } from './tables/baits.ts'
@@ -18,9 +20,10 @@ import { DRAG_SCHOOLS } from './tables/dragSchools.ts'
 import { BEDS, BREAK_OUT_N, GRIP, GRIP_SPREAD, HOLD_KINDS } from './tables/grip.ts'
 import { HARDWARE, type HardwareItem } from './tables/hardware.ts'
 import { HOOK_PATTERNS, HOOK_SIZES, HOOK_STEPS } from './tables/hooks.ts'
+import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
-import { SINKER_SHAPES } from './tables/sinkers.ts'
+import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
 export type Measured = { mean: number; spread: number; tests: number; origin: 'nominal' | 'own' }
@@ -43,7 +46,8 @@ export type Catalogue = {
     sizes: readonly string[]
   }
   sinkers: Readonly<Record<SinkerShape, { name: string; flight: number }>>
-  baits: Readonly<Record<BaitType, { name: string; streamM2: number; flightM2: number; massKg: number }>>
+  sinkerMetals: Readonly<Record<SinkerMetal, { name: string; densityKgperM3: number }>>
+  baits: Readonly<Record<BaitType, { name: string; streamM2: number; flightM2: number; massKg: number; spins: boolean }>>
   castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
   beds: Readonly<Record<Bed, { name: string }>>
   grip: {
@@ -54,6 +58,7 @@ export type Catalogue = {
     breakOutN: Readonly<Record<Bed, number>>
   }
   methods: Readonly<Record<Method, { name: string; scope: number; reserve: number }>>
+  landings: Readonly<Record<Landing, { name: string; share: number; beyondRodM: number | undefined; byHand: boolean }>>
   dragSchools: readonly { name: string; share: number }[]
   unitCosts: Readonly<Record<'hook' | 'lure' | 'light' | 'float', number>>
   own: readonly OwnConnection[]
@@ -67,11 +72,13 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   hardware: HARDWARE,
   hooks: { steps: HOOK_STEPS, patterns: HOOK_PATTERNS, sizes: HOOK_SIZES },
   sinkers: SINKER_SHAPES,
+  sinkerMetals: SINKER_METALS,
   baits: BAITS,
   castStyles: CAST_STYLES,
   beds: BEDS,
   grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD, breakOutN: BREAK_OUT_N },
   methods: METHODS,
+  landings: LANDINGS,
   dragSchools: DRAG_SCHOOLS,
   unitCosts: UNIT_COSTS,
   own: [],

@@ -14,3 +14,19 @@ export function hardwareFor(catalogue: Catalogue, type: HardwareType, lineN: num
   const { sizes } = catalogue.hardware[type]
   return (sizes.find(({ strengthN }) => strengthN >= OVER_LINE * lineN) ?? sizes.at(-1))?.size
 }
+
+/** How mass grows with strength from size to size: between an area and a volume. Nominal. */
+const MASS_BY_STRENGTH = 1.25
+
+/** Mass of a piece of hardware of a strength, kg: the type's, taken from its middle size; of one without sizes as it is. Nominal. */
+export function hardwareMassKg(catalogue: Catalogue, type: HardwareType, strengthN: number | undefined): number {
+  const { sizes, massKg } = catalogue.hardware[type]
+  const middle = sizes[(sizes.length - 1) >> 1]
+  return middle && strengthN !== undefined ? massKg * (strengthN / middle.strengthN) ** MASS_BY_STRENGTH : massKg
+}
+
+type Sized = { type: HardwareType; size?: string | undefined; strengthN?: number | undefined }
+
+/** What a piece of hardware bears, N: its own figure, else that of its size; undefined where it carries no pull. */
+export const strengthOfHardwareN = (catalogue: Catalogue, { type, size, strengthN }: Sized): number | undefined =>
+  strengthN ?? (size === undefined ? undefined : hardwareStrengthN(catalogue, type, size))

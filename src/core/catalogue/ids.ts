@@ -4,9 +4,10 @@ import { CONNECTIONS } from './tables/connections.ts'
 import { BEDS, type HOLD_KINDS } from './tables/grip.ts'
 import { HARDWARE } from './tables/hardware.ts'
 import { HOOK_PATTERNS } from './tables/hooks.ts'
+import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
-import { SINKER_SHAPES } from './tables/sinkers.ts'
+import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** The ids of everything the catalogue knows: what documents name, and what choices are made from. */
 export type BaitType = keyof typeof BAITS
@@ -16,8 +17,10 @@ export type Bed = keyof typeof BEDS
 export type HoldKind = keyof typeof HOLD_KINDS
 export type HardwareType = keyof typeof HARDWARE
 export type HookPattern = keyof typeof HOOK_PATTERNS
+export type Landing = keyof typeof LANDINGS
 export type Material = keyof typeof MATERIALS
 export type Method = keyof typeof METHODS
+export type SinkerMetal = keyof typeof SINKER_METALS
 export type SinkerShape = keyof typeof SINKER_SHAPES
 
 const idsOf = <K extends string>(table: Readonly<Record<K, unknown>>) => Object.keys(table) as [K, ...K[]]
@@ -29,8 +32,10 @@ export const CONNECTION_IDS = idsOf(CONNECTIONS)
 export const BED_IDS = idsOf(BEDS)
 export const HARDWARE_TYPES = idsOf(HARDWARE)
 export const HOOK_PATTERN_IDS = idsOf(HOOK_PATTERNS)
+export const LANDING_IDS = idsOf(LANDINGS)
 export const MATERIAL_IDS = idsOf(MATERIALS)
 export const METHOD_IDS = idsOf(METHODS)
+export const SINKER_METAL_IDS = idsOf(SINKER_METALS)
 export const SINKER_SHAPE_IDS = idsOf(SINKER_SHAPES)
 
 export type { Joins } from './tables/connections.ts'

@@ -1,16 +1,17 @@
-import { DENSITY_KG_PER_M3 } from '../math/constants.ts'
 import type { Catalogue } from './catalogue.ts'
-import type { SinkerShape } from './ids.ts'
+import type { SinkerMetal, SinkerShape } from './ids.ts'
+
+export type SinkerBody = { shape: SinkerShape; metal?: SinkerMetal | undefined; massKg: number }
 
 /** Drag coefficient of a sinker as a sphere of its mass. Nominal. */
 export const SINKER_DRAG_COEFFICIENT = 0.5
 
 /**
- * Drag coefficient times area of a sinker in flight, or falling: 0.5 × frontal area of a lead sphere of its mass × its shape's share.
+ * Drag coefficient times area of a sinker in flight, or falling: 0.5 × frontal area of a sphere of its mass × its shape's share.
  * @returns drag area, m². Nominal.
  */
-export function sinkerDragAreaM2({ sinkers }: Catalogue, shape: SinkerShape, massKg: number): number {
-  const radiusM = Math.cbrt((3 * massKg) / (4 * Math.PI * DENSITY_KG_PER_M3.lead))
+export function sinkerDragAreaM2({ sinkers, sinkerMetals }: Catalogue, { shape, metal = 'lead', massKg }: SinkerBody): number {
+  const radiusM = Math.cbrt((3 * massKg) / (4 * Math.PI * sinkerMetals[metal].densityKgperM3))
   return SINKER_DRAG_COEFFICIENT * Math.PI * radiusM ** 2 * sinkers[shape].flight
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CAST_STYLE_IDS } from '../catalogue/ids.ts'
+import { CAST_STYLE_IDS, LANDING_IDS } from '../catalogue/ids.ts'
 import { LINE_SPREAD, PULLED_SPREAD } from '../catalogue/materials.ts'
 import { CONDITIONS_VERSION } from './versions.ts'
 import { waterSchema } from './water.ts'
@@ -23,8 +23,9 @@ export const conditionsSchema = z.strictObject({
   guideFriction: z.number().nonnegative().max(1).default(0.12),
   guideWrapRad: z.number().nonnegative().max(Math.PI).default(1.2),
   allowedFraction: z.number().min(0.01).max(1).default(0.75),
-  /** The fish that is lifted. */
+  /** The fish that is landed. */
   fishMassKg: z.number().min(0.001, 'must be above 0').max(1_000).default(3),
+  landing: z.enum(LANDING_IDS).default('lift'),
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),
   wet: z.boolean().default(true),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FAMILY_IDS, FISHES } from '../catalogue/familyIds.ts'
-import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, notes, share, strengthN } from './fields.ts'
 import { filledText, text } from './text.ts'
@@ -76,6 +76,8 @@ const sinkerPiece = z.strictObject({
   role: z.literal('sinker'),
   shape: z.enum(SINKER_SHAPE_IDS),
   massKg,
+  /** Absent: lead. */
+  metal: z.enum(SINKER_METAL_IDS).optional(),
 })
 const hardwarePiece = z.strictObject({
   ...common,
@@ -84,7 +86,14 @@ const hardwarePiece = z.strictObject({
   size: text(10).optional(),
   strengthN: strengthN.optional(),
 })
-const lurePiece = z.strictObject({ ...common, role: z.literal('lure'), massKg, strengthN: strengthN.optional() })
+const lurePiece = z.strictObject({
+  ...common,
+  role: z.literal('lure'),
+  massKg,
+  strengthN: strengthN.optional(),
+  /** It turns about its line as it is wound in: a spinner, a spoon. */
+  spins: z.boolean().optional(),
+})
 const baitPiece = z.strictObject({
   ...common,
   role: z.literal('bait'),

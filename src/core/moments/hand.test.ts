@@ -86,6 +86,29 @@ describe('hand', () => {
     expect(lure('surgeonsJoin')).toMatchObject({ stopsAt: jointRef('leader'), beyondTipM: 6, tooLong: true })
   })
 
+  test('how it is landed decides what is borne, who holds the line and how far it must come in', () => {
+    const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 5 }))
+    const landed = (landing: Conditions['landing'], trace = long) => handOf(trace, { landing, fishMassKg: 2 })
+    const lifted = landed('lift')
+    expect(landed('net').figure.value / landed('net').weightN).toBeCloseTo(
+      landed('net').deciding.weakest.strengthN / (0.25 * (2 * 9.80665) ** 2),
+      9,
+    )
+    // A net reaches 1.5 m farther than the rod brings, and no hand takes the line: the rod's line counts.
+    expect([lifted, landed('net'), landed('gaff')].map(({ deciding }) => deciding.tooLong)).toEqual([true, false, false])
+    const longer = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 7 }))
+    expect((['net', 'leadered', 'tailRope', 'beach'] as const).map((how) => landed(how, longer).deciding.tooLong)).toEqual([
+      true,
+      false,
+      false,
+      false,
+    ])
+    expect(landed('net').deciding.inHand).toBeUndefined()
+    expect(landed('net').deciding.links[0]!.id).toBe('main')
+    expect(landed('leadered').deciding.inHand).toEqual(pieceRef('hook-length'))
+    expect(landed('leadered').figure.value).toBeCloseTo(lifted.figure.value / 0.6, 9)
+  })
+
   test('a bead above the swivel spares the tip ring', () => {
     expect(handOf(ledger).deciding.beadAtTip).toBe(true)
     const bare = { ...ledger, pieces: ledger.pieces.filter(({ id }) => id !== 'bead') }

@@ -17,8 +17,8 @@ const HAND_ABOVE_FEET_M = 0.3
 const BUTT_ABOVE_FEET_M = 1
 type HandPath = {
   end: string
-  /** The line that the hand gets hold of: a piece's id, or the outfit's where the trace is too short to reach. */
-  inHand: LinkRef
+  /** The line that the hand gets hold of, the outfit's where the trace is too short to reach; undefined where no hand does. */
+  inHand: LinkRef | undefined
   /** How far up from the hook the hand gets hold, m. */
   atM: number
   outOfReach: boolean
@@ -38,7 +38,9 @@ type HandPath = {
 export type Hand = MomentResult<'hand'> & {
   paths: HandPath[]
   deciding: HandPath
+  /** Dead weight of the fish, and what of it the chain bears as it is landed, N. */
   weightN: number
+  borneN: number
   /** The longest drop to a sinker, where it takes more than one lift. */
   longDrop?: { id: string; lengthM: number }
   /** What the hand holds that cuts. */
@@ -57,32 +59,34 @@ export const HAND: MomentKind<Hand> = {
 }
 
 /**
- * The hand, bent down to the edge, gets hold of the path at freeboard + 0.3 m up from the hook; from there on the weakest link
- * over the fish's dead weight decides. Out of reach is never better than `watch`: where the trace is shorter than that and braid
- * is left to hold, where more hangs beyond the tip ring than the rod held up can bring (freeboard + 1 m + the rod), or where a
+ * Where a hand takes hold, bent down to the edge, it does so at freeboard + 0.3 m up from the hook; from there on, or from the rod
+ * where none does, the weakest link over what the chain bears decides: the fish's dead weight, or a share of it by how it is landed. Out of reach is never better than `watch`: where the trace is shorter than that and braid
+ * is left to hold, where more hangs beyond the tip ring than the rod held up can bring to whoever lands it (freeboard + 1 m + the rod + the reach of a net), or where a
  * sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
  */
 function judgeHand(setup: PreparedSetup): Hand | undefined {
-  const { trace, conditions } = setup
+  const { trace, conditions, catalogue } = setup
   const weightN = conditions.fishMassKg * GRAVITY_M_PER_S2
+  const borneN = catalogue.landings[conditions.landing].share * weightN
   const longDrop = longestDrop(trace)
   const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => handPath(setup, end, weightN, longDrop !== undefined))
+    .map((end) => handPath(setup, end, borneN, longDrop !== undefined))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
-  const cuts = cutting(deciding.inHand, setup)
+  const cuts = deciding.inHand && cutting(deciding.inHand, setup)
   return {
     moment: 'hand',
     verdict: deciding.verdict,
     end: deciding.end,
     decides: deciding.weakest.ref,
-    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / weightN },
+    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / borneN },
     margin: deciding.margin,
-    inputs: inputsOf(setup, deciding, weightN, longDrop),
+    inputs: inputsOf(setup, deciding, { weightN, borneN }, longDrop),
     paths,
     deciding,
     weightN,
+    borneN,
     ...(longDrop ? { longDrop } : {}),
     ...(cuts ? { cuts } : {}),
   }
@@ -91,12 +95,13 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
 function handPath(
   { trace, outfit, catalogue, conditions, tracePath, path }: PreparedSetup,
   end: Piece,
-  weightN: number,
+  borneN: number,
   longDrop: boolean,
 ): HandPath {
   const elements = tracePath(end.id)
+  const { byHand, beyondRodM } = catalogue.landings[conditions.landing]
   const atM = conditions.freeboardM + HAND_ABOVE_FEET_M
-  const held = heldFrom(elements, atM)
+  const held = byHand ? heldFrom(elements, atM) : undefined
   const all = path(end.id).links
   const below = new Set(elements.slice(held?.index ?? 0).map(({ id }) => id))
   const outfitLine = freeLine(outfit).role
@@ -104,15 +109,15 @@ function handPath(
     held === undefined ? all.slice(all.findIndex(({ id }) => id === outfitLine)) : all.filter(({ id }) => below.has(id))
   const weakest = weakestOf(links)
   const tip = tipStop({ trace, catalogue }, elements, end.id)
-  const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM
+  const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM + (beyondRodM ?? 0)
   // A hand can hold a mono top shot or main line; braid under load it cannot.
-  const outOfReach = held === undefined && freeLine(outfit).material === 'braid'
-  const tooLong = tip.beyondM > rodReachM
-  const ratio = weakest.strengthN / weightN
+  const outOfReach = byHand && held === undefined && freeLine(outfit).material === 'braid'
+  const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
+  const ratio = weakest.strengthN / borneN
   const byWeight = gradeAtLeast(ratio, HAND_OVER_WEIGHT)
   return {
     end: end.id,
-    inHand: held?.ref ?? woundRef(outfitLine),
+    inHand: byHand ? (held?.ref ?? woundRef(outfitLine)) : undefined,
     atM,
     outOfReach,
     stopsAt: tip.ref,
@@ -204,12 +209,19 @@ function cutting(inHand: LinkRef, { trace, outfit }: PreparedSetup): 'braid' | '
   return line.material === 'wire' || line.material === 'cable' ? 'wire' : undefined
 }
 
-function inputsOf({ conditions, outfit }: PreparedSetup, path: HandPath, weightN: number, longDrop: Hand['longDrop']): Input[] {
+function inputsOf(
+  { conditions, outfit }: PreparedSetup,
+  path: HandPath,
+  { weightN, borneN }: Pick<Hand, 'weightN' | 'borneN'>,
+  longDrop: Hand['longDrop'],
+): Input[] {
   return [
     { key: 'fish', quantity: 'fish', value: conditions.fishMassKg, origin: 'document' },
     { key: 'deadWeight', quantity: 'strength', value: weightN, origin: 'computed' },
+    { key: 'landing', quantity: 'word', value: conditions.landing, origin: 'document' },
+    { key: 'borne', quantity: 'strength', value: borneN, origin: conditions.landing === 'lift' ? 'computed' : 'nominal' },
     { key: 'freeboard', quantity: 'length', value: conditions.freeboardM, origin: 'document' },
-    { key: 'handAboveHook', quantity: 'length', value: path.atM, origin: 'computed' },
+    ...(path.inHand ? [{ key: 'handAboveHook', quantity: 'length', value: path.atM, origin: 'computed' } as const] : []),
     { key: 'weakestFromHand', quantity: 'strength', value: path.weakest.strengthN, origin: path.weakest.origin },
     { key: 'rodLength', quantity: 'length', value: outfit.rod.lengthM, origin: 'document' },
     { key: 'beyondTipRing', quantity: 'length', value: path.beyondTipM, origin: 'computed' },

@@ -15,7 +15,7 @@ export const bluntAreaM2 = (massKg: number): number => BLUNT_AREA_PER_MASS * Mat
 export function flightAreaM2(catalogue: Catalogue, piece: Piece, clipped: boolean): number {
   switch (piece.role) {
     case 'sinker':
-      return sinkerDragAreaM2(catalogue, piece.shape, piece.massKg)
+      return sinkerDragAreaM2(catalogue, piece)
     case 'bait':
       return catalogue.baits[piece.bait].flightM2 * (clipped ? CLIPPED_SHARE : 1)
     case 'lure':

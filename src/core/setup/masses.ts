@@ -1,4 +1,5 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
+import { hardwareMassKg, strengthOfHardwareN } from '../catalogue/hardware.ts'
 import { hookDimensions } from '../catalogue/hooks.ts'
 import type { Piece } from '../documents/trace.ts'
 import type { Rig } from './setup.ts'
@@ -16,7 +17,7 @@ export function massOfKg(catalogue: Catalogue, piece: Piece): number {
     case 'hook':
       return hookDimensions(catalogue, piece.pattern, piece.size)?.massKg ?? 0
     case 'hardware':
-      return catalogue.hardware[piece.type].massKg
+      return hardwareMassKg(catalogue, piece.type, strengthOfHardwareN(catalogue, piece))
     default:
       return 0
   }

@@ -1,6 +1,6 @@
 import { type Catalogue, efficiencyOf, type Measured } from '../catalogue/catalogue.ts'
 import { keptWithTurns } from '../catalogue/connections.ts'
-import { hardwareStrengthN } from '../catalogue/hardware.ts'
+import { strengthOfHardwareN } from '../catalogue/hardware.ts'
 import { HOOK_SPREAD, hookDimensions, straighteningLoadN } from '../catalogue/hooks.ts'
 import type { Material } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
@@ -262,7 +262,7 @@ function partStrengthN(catalogue: Catalogue, piece: Piece): number | undefined {
   if (piece.role === 'hook') return hookStraightensN(catalogue, piece)
   if (piece.role === 'lure') return piece.strengthN
   if (piece.role !== 'hardware') return undefined
-  return piece.strengthN ?? (piece.size === undefined ? undefined : hardwareStrengthN(catalogue, piece.type, piece.size))
+  return strengthOfHardwareN(catalogue, piece)
 }
 
 function hookStraightensN(catalogue: Catalogue, hook: HookPiece): number | undefined {

@@ -1,7 +1,7 @@
 import { factorToSi, peDiameterM, QUANTITIES, QUANTITY_NAMES, type Quantity } from './quantities.ts'
 import { isTooLong } from './typed.ts'
 
-export type Parsed = { ok: true; si: number; unit: string } | { ok: false; message: string }
+export type Parsed = { ok: true; si: number; unit: string; bare: boolean } | { ok: false; message: string }
 
 /** What people write for a unit, in lower case, and the unit's own name. */
 // biome-ignore format: a table reads better in columns
@@ -34,8 +34,12 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
   const typed = plainFractions(text).trim().replaceAll('−', '-')
   if (typed === '') return fail(`Type a ${QUANTITY_NAMES[quantity]}, such as ${EXAMPLES[quantity]}.`)
   if (quantity === 'diameter') {
-    const pe = /^(?:pe|#)\s*(\d*\.?\d+)$/i.exec(typed) ?? /^(\d*\.?\d+)\s*pe$/i.exec(typed)
-    if (pe) return { ok: true, si: peDiameterM(Number(pe[1])), unit: 'PE' }
+    if (typed.startsWith('#'))
+      return fail(
+        `“${typed}” could be a PE number or a wire’s: write PE ${typed.slice(1).trim()}, or choose the wire by its number.`,
+      )
+    const pe = /^pe\s*(\d*\.?\d+)$/i.exec(typed) ?? /^(\d*\.?\d+)\s*pe$/i.exec(typed)
+    if (pe) return { ok: true, si: peDiameterM(Number(pe[1])), unit: 'PE', bare: false }
   }
   if (/^\d+\/0$/.test(typed)) return fail(`“${typed}” is a hook size, not a ${QUANTITY_NAMES[quantity]}.`)
 
@@ -58,7 +62,12 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
     lastUnit ??= unit
   }
   if (!Number.isFinite(si)) return fail(`“${typed}” is too large.`)
-  return { ok: true, si: negative ? -si : si, unit: lastUnit ?? assumedUnit }
+  return {
+    ok: true,
+    si: negative ? -si : si,
+    unit: lastUnit ?? assumedUnit,
+    bare: tokens.length === 1 && tokens[0]?.unit === undefined,
+  }
 }
 
 /** `1½` as `1 1/2`. */

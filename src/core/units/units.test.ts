@@ -52,6 +52,7 @@ const REFUSED: [Quantity, string, RegExp][] = [
   ['mass', '', /such as 150 g/],
   ['length', '1/0 m', /divides by nothing/],
   ['strength', '1e9 lb', /“e” is not a unit|“e9 lb” was not understood/],
+  ['diameter', '#4', /PE number or a wire/],
   ['strength', '9'.repeat(400), /too long for a strength/],
 ]
 
@@ -62,7 +63,15 @@ test.each(REFUSED)('%s “%s” is refused and says why', (quantity, text, messa
 })
 
 test('a minus sign is read, for the field to refuse', () => {
-  expect(parseQuantity('length', '−2 m', 'm')).toEqual({ ok: true, si: -2, unit: 'm' })
+  expect(parseQuantity('length', '−2 m', 'm')).toMatchObject({ ok: true, si: -2, unit: 'm' })
+})
+
+test('a number is bare only where no unit was typed with it', () => {
+  const bare = (text: string) => {
+    const parsed = parseQuantity('mass', text, 'g')
+    return parsed.ok && parsed.bare
+  }
+  expect(['4', '1 1/2', '4 g', '4oz', '1 lb 4 oz'].map(bare)).toEqual([true, true, false, false, false])
 })
 
 test('what was typed comes back as typed: 30 lb is never 29.99', () => {

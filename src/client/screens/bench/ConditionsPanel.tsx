@@ -1,5 +1,5 @@
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
-import { CAST_STYLE_IDS } from '../../../core/catalogue/ids.ts'
+import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue.ts'
@@ -68,12 +68,20 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
         />
         <QuantityField
-          label="fish lifted"
+          label="fish landed"
           quantity="fish"
           valueSi={conditions.fishMassKg}
           check={above(0, 1_000)}
           onChange={(fishMassKg) => set({ fishMassKg }, 'fish')}
         />
+        <Field label="how landed" htmlFor="landing">
+          <Select
+            id="landing"
+            value={conditions.landing}
+            onChange={(event) => set({ landing: event.target.value as Conditions['landing'] })}
+            choices={LANDING_IDS.map((landing) => ({ value: landing, text: catalogue.landings[landing].name }))}
+          />
+        </Field>
         <QuantityField
           label="freeboard"
           quantity="length"

@@ -1,3 +1,4 @@
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { Material } from '../../../core/catalogue/ids.ts'
 import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
@@ -6,6 +7,7 @@ import type { LinePiece } from '../../../core/documents/trace.ts'
 import { withLength, withPiece } from '../../../core/edit/changes.ts'
 import { linesOf, restring, restringRole, withStrand } from '../../../core/edit/restring.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -53,6 +55,25 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
           choices={MATERIAL_IDS.map((material) => ({ value: material, text: catalogue.materials[material].name }))}
         />
       </Field>
+      {line.material === 'wire' && (
+        <Field label="wire number" htmlFor="wire-number">
+          <Select
+            id="wire-number"
+            value={String(numberOf(rig.catalogue, line) ?? '')}
+            onChange={(event) => {
+              const row = catalogue.wireNumbers.find(({ number }) => number === Number(event.target.value))
+              if (row) set({ strengthN: row.strengthLb * QUANTITIES.strength.units.lb, diameterM: undefined })
+            }}
+            choices={[
+              { value: '', text: 'by its strength' },
+              ...catalogue.wireNumbers.map(({ number, diameterMm, strengthLb }) => ({
+                value: String(number),
+                text: `no. ${number}: ${diameterMm} mm, ${strengthLb} lb`,
+              })),
+            ]}
+          />
+        </Field>
+      )}
       <QuantityField
         label="diameter"
         quantity="diameter"
@@ -103,6 +124,10 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
     </>
   )
 }
+
+/** The printed number of a wire, where its strength is that of one. */
+const numberOf = ({ wireNumbers }: Catalogue, { strengthN }: LinePiece): number | undefined =>
+  wireNumbers.find(({ strengthLb }) => Math.abs(strengthN / (strengthLb * QUANTITIES.strength.units.lb) - 1) < 0.005)?.number
 
 /** One step for all lines of a role: the others become what this one is. */
 function AllOfRole({ rig, line, edits }: { rig: Rig; line: LinePiece; edits: Edits }) {

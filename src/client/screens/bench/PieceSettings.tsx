@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
-import type { BaitType, SinkerShape } from '../../../core/catalogue/ids.ts'
+import type { BaitType, SinkerMetal, SinkerShape } from '../../../core/catalogue/ids.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
 import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
 import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
@@ -43,6 +43,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
         <>
           <QuantityField
             {...weight(piece)}
+            sureWithoutUnit={(massKg) => isAmong(ownedSinkersKg, massKg)}
             step={(massKg, direction) => nextOwned(ownedSinkersKg, massKg, direction)}
             hint="the steps are the sinkers owned"
           />
@@ -52,6 +53,14 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
               value={piece.shape}
               onChange={(event) => set({ shape: event.target.value as SinkerShape })}
               choices={Object.entries(catalogue.sinkers).map(([value, { name }]) => ({ value, text: name }))}
+            />
+          </Field>
+          <Field label="made of" htmlFor="sinker-metal">
+            <Select
+              id="sinker-metal"
+              value={piece.metal ?? 'lead'}
+              onChange={(event) => set({ metal: event.target.value as SinkerMetal })}
+              choices={Object.entries(catalogue.sinkerMetals).map(([value, { name }]) => ({ value, text: name }))}
             />
           </Field>
           <label className="flex items-center gap-2">
@@ -80,6 +89,21 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
       )
     case 'hardware':
       return <HardwareSize catalogue={catalogue} piece={piece} onSize={(size) => set({ size })} />
+    case 'lure':
+      return (
+        <>
+          <QuantityField {...weight(piece)} />
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={piece.spins ?? false}
+              onChange={(event) => set({ spins: event.target.checked || undefined })}
+            />
+            it spins as it is wound in
+          </label>
+        </>
+      )
     default:
       return <QuantityField {...weight(piece)} />
   }
@@ -102,6 +126,10 @@ function HardwareSize({ catalogue, piece, onSize }: SizeProps) {
     </Field>
   )
 }
+
+/** Whether a weight is of the size of those owned, from half the lightest to twice the heaviest; with none owned, of any. */
+const isAmong = (ownedKg: readonly number[], massKg: number): boolean =>
+  ownedKg.length === 0 || (massKg >= Math.min(...ownedKg) / 2 && massKg <= Math.max(...ownedKg) * 2)
 
 /** The next owned weight up or down; the same where there is none. */
 function nextOwned(ownedKg: readonly number[], massKg: number, direction: 1 | -1): number {

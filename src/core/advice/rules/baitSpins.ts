@@ -1,31 +1,42 @@
-import { parentId } from '../../documents/pieces.ts'
+import { parentId, pieceNamed } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
+import { replacePart } from '../../edit/replacePart.ts'
 import { twistsOf } from '../../setup/settling/twist.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
+import { length, say } from '../phrase.ts'
 import { byEdit, called } from '../remedies.ts'
 
-/** A spinning bait with no swivel on its path twists the line. */
+/** What spins, with no swivel near enough that turns under its load, twists the line. */
 export const baitSpins: Rule = {
   id: 'bait-spins',
   check: ({ setup }) =>
-    twistsOf(setup).flatMap(({ hookId, swivel }) => {
-      if (swivel) return []
+    twistsOf(setup).flatMap(({ id, swivel }) => {
+      if (swivel?.takes) return []
       const { trace } = setup
-      const line = setup.tracePath(hookId).findLast((each) => each.kind === 'line')?.line
+      const spinning = pieceNamed(trace, id)
+      const line = setup
+        .tracePath(spinning.role === 'bait' ? parentId(spinning.attach) : id)
+        .findLast((each) => each.kind === 'line')?.line
       return [
         {
-          subject: hookId,
+          subject: id,
           severity: 'note',
-          why: say`The bait on ${called(trace, hookId)} spins as it is wound in, and no swivel takes the twist.`,
+          why: swivel
+            ? say`${called(trace, id)} spins, and ${called(trace, swivel.id)}, ${length(swivel.awayM)} above it, does not take the twist.`
+            : say`${called(trace, id)} spins, and no swivel takes the twist: it goes into the line.`,
           figure: 1,
-          remedies: line
-            ? [
-                byEdit('put a ball-bearing swivel at the leader’s head', () =>
-                  addPart(setup, { at: 'end', of: parentId(line.attach), takes: line.id }, 'ballBearingSwivel'),
-                ),
-              ]
-            : [],
+          remedies: [
+            ...(swivel
+              ? [byEdit('take a ball-bearing swivel in its place', () => replacePart(setup, swivel.id, 'ballBearingSwivel'))]
+              : []),
+            ...(line
+              ? [
+                  byEdit('put a ball-bearing swivel above it', () =>
+                    addPart(setup, { at: 'end', of: parentId(line.attach), takes: line.id }, 'ballBearingSwivel'),
+                  ),
+                ]
+              : []),
+          ],
         },
       ]
     }),

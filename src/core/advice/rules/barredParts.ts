@@ -35,7 +35,7 @@ export const barredParts: Rule = {
             remedies: [byEdit('take it off', () => removePart(setup, piece.id, { below: true }))],
           },
         ]
-      if (least !== undefined && piece.role === 'sinker' && piece.massKg < least)
+      if (least !== undefined && piece.role === 'sinker' && (piece.metal ?? 'lead') === 'lead' && piece.massKg < least)
         return [
           {
             subject: piece.id,
@@ -43,6 +43,10 @@ export const barredParts: Rule = {
             why: say`Lead under ${mass(least)} is barred by ${book}; ${called(trace, piece.id)} is ${mass(piece.massKg)}.`,
             figure: least / piece.massKg,
             remedies: [
+              {
+                label: 'take the same weight in tungsten',
+                make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, metal: 'tungsten' }) as typeof piece) }),
+              },
               {
                 label: 'take the least that is allowed',
                 make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, massKg: least }) as typeof piece) }),

@@ -4,7 +4,7 @@ import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
 import { outfitLeader, restrung } from '../remedies.ts'
 
-/** Equal labels in main line and leader: the knots decide, by chance. */
+/** Equal labels in main line and leader, with or without a double between: the knots decide, by chance. */
 export const equalLabels: Rule = {
   id: 'equal-labels',
   check: (judged) => {

@@ -10,28 +10,48 @@ const BOOM_M = 0.05
 /** Share of the spacing that each of two neighbours is shortened to: together they cannot meet. */
 const CLEAR = 0.45
 
-type Standing = { snood: LinePiece; atM: number; reachM: number; line: string }
+/** Where it stands, and how far what it stands on can slide between its stops, m down the line. */
+type Standing = { snood: LinePiece; fromM: number; toM: number; reachM: number; line: string }
 
-/** Snoods that stand off one line, with the reach of each: boom and snood. */
+/** Snoods that stand off one line, with the reach of each (boom and snood) and the slack of what slides. */
 function standing(trace: Trace): Standing[] {
   return trace.pieces.flatMap((piece: Piece): Standing[] => {
     if (!isLine(piece) || piece.role !== 'snood' || piece.attach.how !== 'joined') return []
     const stand = pieceById(trace, parentId(piece.attach))
     if (!stand || (stand.attach.how !== 'fixed' && stand.attach.how !== 'sliding')) return []
     const boomM = stand.role === 'hardware' && stand.type === 'boom' ? BOOM_M : 0
-    return [{ snood: piece, atM: stand.attach.atM, reachM: piece.lengthM + boomM, line: stand.attach.on }]
+    return [{ snood: piece, ...slackOf(trace, stand), reachM: piece.lengthM + boomM, line: stand.attach.on }]
   })
+}
+
+function slackOf(trace: Trace, { attach }: Piece): { fromM: number; toM: number } {
+  if (attach.how !== 'fixed' && attach.how !== 'sliding') return { fromM: 0, toM: 0 }
+  if (attach.how === 'fixed') return { fromM: attach.atM, toM: attach.atM }
+  const { above, below } = attach.stops
+  // The same stop on both sides of a run of beads: the stop that is fast decides.
+  return {
+    fromM: fastAtM(trace, above, attach.on, 'above') ?? attach.atM,
+    toM: fastAtM(trace, below, attach.on, 'below') ?? attach.atM,
+  }
+}
+
+/** Where a stop holds: where it is fast, or where the stop that it bears on itself is. */
+function fastAtM(trace: Trace, id: string | undefined, on: string, side: 'above' | 'below'): number | undefined {
+  const stop = id === undefined ? undefined : pieceById(trace, id)
+  if (stop?.attach.how === 'fixed' && stop.attach.on === on) return stop.attach.atM
+  return stop?.attach.how === 'sliding' && stop.attach.on === on ? fastAtM(trace, stop.attach.stops[side], on, side) : undefined
 }
 
 /** Neighbouring snoods cannot meet while their reaches together are within the spacing; past it one can reach the other's stand. */
 export const snoodsMeet: Rule = {
   id: 'snoods-meet',
   check: ({ setup: { trace } }) => {
-    const all = standing(trace).toSorted((a, b) => a.atM - b.atM)
+    const all = standing(trace).toSorted((a, b) => a.fromM - b.fromM)
     return all.flatMap((upper, i) => {
       const lower = all.slice(i + 1).find(({ line }) => line === upper.line)
       if (!lower) return []
-      const spacingM = lower.atM - upper.atM
+      // At the worst the upper has slid down to its stop and the lower up to its own.
+      const spacingM = Math.max(0, lower.fromM - upper.toM)
       const [sumM, longerM] = [upper.reachM + lower.reachM, Math.max(upper.reachM, lower.reachM)]
       if (sumM <= spacingM) return []
       const fitM = Math.min(...[upper, lower].map(({ reachM, snood }) => CLEAR * spacingM - (reachM - snood.lengthM)))

@@ -7,7 +7,7 @@ import { called } from '../remedies.ts'
 /** More hangs beyond the tip ring than the rod held up brings. */
 export const tooLongForRod: Rule = {
   id: 'too-long-for-rod',
-  check: ({ moments: { hand }, setup: { trace, tracePath } }) =>
+  check: ({ moments: { hand }, setup: { trace, conditions, tracePath } }) =>
     (hand?.paths ?? []).flatMap((path) => {
       if (!path.tooLong) return []
       const excessM = path.beyondTipM - path.rodReachM
@@ -20,10 +20,12 @@ export const tooLongForRod: Rule = {
           severity: 'caution' as const,
           why: say`${length(path.beyondTipM)} hang beyond the tip ring and the rod brings ${length(path.rodReachM)}: the fish stays out of reach.`,
           figure: path.beyondTipM / path.rodReachM,
-          remedies:
-            longest && leftM > 0.1
+          remedies: [
+            ...(longest && leftM > 0.1
               ? [{ label: `shorten ${called(trace, longest.id)}`, make: () => ({ trace: withLength(trace, longest.id, leftM) }) }]
-              : [],
+              : []),
+            { label: 'take the leader by hand', make: () => ({ conditions: { ...conditions, landing: 'leadered' as const } }) },
+          ],
         },
       ]
     }),

@@ -28,6 +28,7 @@ export type HardwareItem = {
   /** Sizes with their strength; empty where the part carries no pull of its own (a bead, a loop, a crimp that stops). */
   sizes: HardwareSize[]
   spread: number
+  /** Of the middle one of its sizes. */
   massKg: number
   unitCost: number
 }

@@ -1,3 +1,15 @@
+import { DENSITY_KG_PER_M3 } from '../../math/constants.ts'
+
+/** What sinkers are made of. Tin and stone nominal. */
+export const SINKER_METALS = {
+  lead: { name: 'lead', densityKgperM3: DENSITY_KG_PER_M3.lead },
+  tungsten: { name: 'tungsten', densityKgperM3: DENSITY_KG_PER_M3.tungsten },
+  brass: { name: 'brass', densityKgperM3: DENSITY_KG_PER_M3.brass },
+  steel: { name: 'steel', densityKgperM3: DENSITY_KG_PER_M3.steel },
+  tin: { name: 'tin', densityKgperM3: 7300 },
+  stone: { name: 'stone', densityKgperM3: 2600 },
+} as const
+
 /** Sinker shapes: drag area over that of a sphere of the same mass (end-on in flight for bombs). Nominal. */
 export const SINKER_SHAPES = {
   ball: { name: 'ball', flight: 1 },

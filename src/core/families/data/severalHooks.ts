@@ -27,7 +27,7 @@ const TRAPPED_SNOOD: readonly Row[] = [
   part('bead-#2', 'bead', slides('body', { slot: TRAP_M / 2 }, 'crimp-#2', 'crimp-#1')),
   part('crimp-#2', 'crimp', onLine('body', { slot: TRAP_M })),
   // With the boom under half the spacing, so that neighbours cannot meet.
-  line('snood-#', 'snood', 'mono', 1, { of: 'spacingM', times: 0.5, plus: -0.06 }, tied('boom-#', 'doubleEyeClinch')),
+  line('snood-#', 'snood', 'mono', 1, { of: 'spacingM', times: 0.5, plus: -0.07 }, tied('boom-#', 'doubleEyeClinch')),
   baited('hook-#', tied('snood-#')),
 ]
 

@@ -18,7 +18,8 @@ export function onFloat({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>):
   const [first] = floats
   if (!first || flown) return undefined
   const floatKg = floats.reduce((sum, { massKg }) => sum + massKg, 0)
-  const weighs = (piece: Piece) => submergedWeightN(massOfKg(catalogue, piece), densityOf(trace, piece), SEA_WATER_KG_PER_M3)
+  const weighs = (piece: Piece) =>
+    submergedWeightN(massOfKg(catalogue, piece), densityOf({ trace, catalogue }, piece), SEA_WATER_KG_PER_M3)
   return {
     id: first.id,
     bearsN: floatKg * (SEA_WATER_KG_PER_M3 / FLOAT_DENSITY_KG_PER_M3 - 1) * GRAVITY_M_PER_S2,
@@ -26,8 +27,8 @@ export function onFloat({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>):
   }
 }
 
-function densityOf(trace: Rig['trace'], piece: Piece): number {
-  if (piece.role === 'sinker') return DENSITY_KG_PER_M3.lead
+function densityOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, piece: Piece): number {
+  if (piece.role === 'sinker') return catalogue.sinkerMetals[piece.metal ?? 'lead'].densityKgperM3
   if (piece.role === 'hook') return DENSITY_KG_PER_M3.steel
   if (piece.role === 'hardware') return DENSITY_KG_PER_M3.brass
   return piece.role === 'lure' && !isOnHook(trace, piece) ? DENSITY_KG_PER_M3.steel : BAIT_DENSITY_KG_PER_M3

@@ -16,6 +16,7 @@ import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
 import { massOfKg } from '../masses.ts'
 import { prepareSetup } from '../prepareSetup.ts'
+import { bestBow } from './bestBow.ts'
 import { demandOn } from './demand.ts'
 import { type LineShape, lineShapeOf } from './lineShape.ts'
 import { holdsToMperS, minimumSinker } from './minimumSinker.ts'
@@ -255,6 +256,33 @@ describe('what weighs and what drags', () => {
   })
 })
 
+describe('the best bow', () => {
+  test('is where another tenth of line begins to save under a twentieth', () => {
+    const settling = inWater('shore', { scope: 1.05 })
+    const best = bestBow(settling)!
+    const at = (scope: number) => leastKg({ ...settling, water: { ...settling.water, scope } })!
+    expect(best.neededKg).toBeCloseTo(at(best.scope), 9)
+    const saves = (scope: number) => 1 - at(scope + 0.1) / at(scope)
+    expect(saves(best.scope)).toBeLessThan(0.05)
+    expect(saves(best.scope - 0.05)).toBeGreaterThanOrEqual(0.05)
+    expect(bestBow({ ...settling, water: { ...settling.water, scope: best.scope } })).toBeUndefined()
+    expect(bestBow(inWater('anchor'))).toBeUndefined()
+  })
+})
+
+describe('what a sinker is made of', () => {
+  test('denser falls faster; lighter weighs less in water for its mass', () => {
+    const of = (metal: 'tungsten' | 'stone' | undefined) => {
+      const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, metal }) as Piece)
+      return weightOf({ trace, catalogue })!
+    }
+    expect(of(undefined).densityKgperM3).toBe(11340)
+    expect(of('tungsten').fallAreaM2 / of(undefined).fallAreaM2).toBeCloseTo((11340 / 17500) ** (2 / 3), 9)
+    expect(of('stone').densityKgperM3).toBe(2600)
+    expect(of('stone').fallAreaM2).toBeGreaterThan(of(undefined).fallAreaM2)
+  })
+})
+
 describe('twist', () => {
   const twists = (bait: string, pieces: (piece: Trace['pieces'][number]) => boolean = () => true) => {
     const changed = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait }) as typeof piece)
@@ -262,19 +290,46 @@ describe('twist', () => {
     return twistsOf(prepareSetup(setupOf(trace, braid, ledger.conditions)))
   }
 
+  const after = (changes: [id: string, change: object][]) => {
+    const spinning = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait: 'cuttlefishStrip' }) as Piece)
+    const trace = changes.reduce(
+      (next, [id, change]) => withPiece(next, id, (piece) => ({ ...piece, ...change }) as Piece),
+      spinning,
+    )
+    return twistsOf(prepareSetup(setupOf(trace, braid, ledger.conditions)))[0]!.swivel
+  }
+
   test('a strip spins, and the swivel above takes it with the hook length between; a sandeel does not spin', () => {
     const hookLength = ledger.trace.pieces.find(({ id }) => id === 'hook-length') as { lengthM: number }
     expect(twists('cuttlefishStrip')).toEqual([
-      { hookId: 'hook', bait: 'cuttlefishStrip', swivel: { id: 'swivel', awayM: hookLength.lengthM, ballBearing: false } },
+      { id: 'hook-bait', swivel: { id: 'swivel', awayM: hookLength.lengthM, takes: true } },
     ])
     expect(twists('sandeel')).toEqual([])
+  })
+
+  test('too far away a swivel takes nothing; a better one takes it from farther', () => {
+    const takes = (type: string, lengthM: number) =>
+      after([
+        ['swivel', { type }],
+        ['hook-length', { lengthM }],
+      ])!.takes
+    expect([takes('swivel', 1.2), takes('rollingSwivel', 1.2), takes('rollingSwivel', 2)]).toEqual([false, true, false])
+    expect([takes('ballBearingSwivel', 2), takes('ballBearingSwivel', 4)]).toEqual([true, false])
+  })
+
+  test('a lure that spins wants one that turns as it is wound in', () => {
+    const { trace, conditions } = draftOf('tandemTroll', braid, { ...defaultConditions(), castStyle: 'none' })
+    const spinning = withPiece(trace, 'light', (piece) => ({ ...piece, spins: true }) as Piece)
+    const [twist, ...none] = twistsOf(prepareSetup(setupOf(spinning, braid, conditions)))
+    expect(none).toEqual([])
+    expect(twist).toMatchObject({ id: 'light', swivel: { takes: false } })
   })
 
   test('without a swivel nothing takes it', () => {
     const free = draftOf('freeLine', braid, defaultConditions())
     const bait = free.trace.pieces.find(({ role }) => role === 'bait')!
     const trace = withPiece(free.trace, bait.id, (piece) => ({ ...piece, bait: 'halfFish' }) as typeof piece)
-    expect(twistsOf(prepareSetup(setupOf(trace, braid, free.conditions)))).toEqual([{ hookId: 'hook', bait: 'halfFish' }])
+    expect(twistsOf(prepareSetup(setupOf(trace, braid, free.conditions)))).toEqual([{ id: bait.id }])
   })
 })
 

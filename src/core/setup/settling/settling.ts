@@ -73,13 +73,13 @@ function heaviestLure(trace: Trace): Weight | undefined {
   }
 }
 
-export const weightOfSinker = (catalogue: Catalogue, { id, massKg, shape }: Pick<Sinker, 'id' | 'massKg' | 'shape'>): Weight => ({
-  id,
-  massKg,
-  densityKgperM3: DENSITY_KG_PER_M3.lead,
+export const weightOfSinker = (catalogue: Catalogue, sinker: Pick<Sinker, 'id' | 'massKg' | 'shape' | 'metal'>): Weight => ({
+  id: sinker.id,
+  massKg: sinker.massKg,
+  densityKgperM3: catalogue.sinkerMetals[sinker.metal ?? 'lead'].densityKgperM3,
   dragCoefficient: SINKER_DRAG_COEFFICIENT,
-  fallAreaM2: sinkerDragAreaM2(catalogue, shape, massKg),
-  shape,
+  fallAreaM2: sinkerDragAreaM2(catalogue, sinker),
+  shape: sinker.shape,
 })
 
 /** Whether a sinker hangs on a hook: a release weight, meant to drop off at the bottom. */

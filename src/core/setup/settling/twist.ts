@@ -1,33 +1,48 @@
-import type { BaitType } from '../../catalogue/ids.ts'
-import { parentId, pieceById } from '../../documents/pieces.ts'
+import type { HardwareType } from '../../catalogue/ids.ts'
+import { isOnHook, parentId } from '../../documents/pieces.ts'
+import type { PathElement } from '../paths.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 
-/** A bait that spins in the stream and as it is wound in, and what takes its twist; without a swivel the leader takes it. */
+/** What spins in the stream and as it is wound in, and what takes its twist; without a swivel the leader takes it. */
 export type Twist = {
-  hookId: string
-  bait: BaitType
-  /** The swivel nearest above it, with the line between; braid hardly turns a plain one under load. */
-  swivel?: { id: string; awayM: number; ballBearing: boolean }
+  /** The bait or the lure. */
+  id: string
+  /** The swivel nearest above it, with the line between, and whether it takes the twist. */
+  swivel?: { id: string; awayM: number; takes: boolean }
 }
 
-/** Baits that spin. Nominal, ours: those cut or hooked out of their own line. */
-const SPINS: readonly BaitType[] = ['cuttlefishStrip', 'halfFish']
-const TURNS: readonly string[] = ['swivel', 'rollingSwivel', 'ballBearingSwivel', 'threeWay', 'snapSwivel', 'boom']
+type Takes = { bait: number; lure: number }
+const PLAIN: Takes = { bait: 1, lure: 0 }
+/**
+ * How near above what spins a swivel must be to take its twist, m: farther off, the line between twists first. A plain one turns
+ * with a bait in the stream, and hardly under the load of a lure that is wound in. Nominal, ours.
+ */
+const TAKES_TO_M: Partial<Record<HardwareType, Takes>> = {
+  ballBearingSwivel: { bait: 3, lure: 3 },
+  rollingSwivel: { bait: 1.5, lure: 1.5 },
+  swivel: PLAIN,
+  snapSwivel: PLAIN,
+  threeWay: PLAIN,
+  boom: PLAIN,
+}
 
-/** Every bait of a trace that spins, and the swivel that takes the twist. */
-export function twistsOf({ trace, tracePath }: Pick<PreparedSetup, 'trace' | 'tracePath'>): Twist[] {
-  return trace.pieces.flatMap((piece): Twist[] => {
-    if (piece.role !== 'bait' || !SPINS.includes(piece.bait)) return []
-    const hookId = parentId(piece.attach)
-    if (pieceById(trace, hookId)?.role !== 'hook') return []
-    let awayM = 0
-    for (const element of tracePath(hookId).toReversed()) {
-      if (element.kind === 'line') awayM += Math.abs(element.toM - element.fromM)
-      if (element.kind === 'part' && element.piece.role === 'hardware' && TURNS.includes(element.piece.type)) {
-        const ballBearing = element.piece.type === 'ballBearingSwivel'
-        return [{ hookId, bait: piece.bait, swivel: { id: element.id, awayM, ballBearing } }]
-      }
-    }
-    return [{ hookId, bait: piece.bait }]
+/** Everything of a trace that spins, and the swivel that takes the twist. */
+export function twistsOf({ trace, catalogue, tracePath }: Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath'>): Twist[] {
+  return trace.pieces.flatMap((piece) => {
+    if (piece.role === 'lure') return piece.spins ? [twistOf(piece.id, 'lure', tracePath(piece.id))] : []
+    if (piece.role !== 'bait' || !catalogue.baits[piece.bait].spins) return []
+    // It twists what its hook hangs by.
+    return isOnHook(trace, piece) ? [twistOf(piece.id, 'bait', tracePath(parentId(piece.attach)))] : []
   })
+}
+
+function twistOf(id: string, role: keyof Takes, path: readonly PathElement[]): Twist {
+  let awayM = 0
+  for (const element of path.toReversed()) {
+    if (element.kind === 'line') awayM += Math.abs(element.toM - element.fromM)
+    if (element.kind !== 'part' || element.piece.role !== 'hardware') continue
+    const toM = TAKES_TO_M[element.piece.type]
+    if (toM) return { id, swivel: { id: element.id, awayM, takes: awayM <= toM[role] } }
+  }
+  return { id }
 }
