@@ -5,7 +5,7 @@ import type { Trace } from '../../core/documents/trace.ts'
 import { ridesOn } from '../../core/edit/along.ts'
 import { layOutReach } from '../../core/layout/reach.ts'
 import type { Rig } from '../../core/setup/setup.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { reachLabel } from '../words/names.ts'
 
 /** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */

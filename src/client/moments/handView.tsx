@@ -4,7 +4,7 @@ import type { Hand } from '../../core/moments/hand.ts'
 import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 

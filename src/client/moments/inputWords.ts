@@ -1,6 +1,6 @@
 import type { Input } from '../../core/moments/moment.ts'
 import { isQuantity } from '../../core/units/quantities.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { percent } from '../words/percent.ts'
 
 /** Where an input came from, in a word. */

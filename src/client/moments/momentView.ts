@@ -3,7 +3,7 @@ import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { MomentResult } from '../../core/moments/moment.ts'
 import type { Setup } from '../../core/setup/setup.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 
 /** What words need to be found: the units shown, what a link is called, and what gear is called. */
 export type Wording = { show: Show; nameOf: (ref: LinkRef) => string; catalogue: Catalogue }

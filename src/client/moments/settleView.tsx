@@ -8,7 +8,8 @@ import { pieceName } from '../../core/setup/names.ts'
 import { bestBow } from '../../core/setup/settling/bestBow.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
 import { sinkersQuery } from '../api/documents.ts'
-import { type Show, useShow } from '../settings/preferences.tsx'
+import { useShow } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { percent } from '../words/percent.ts'
 import type { MomentView } from './momentView.ts'
 
@@ -30,7 +31,7 @@ export const SETTLE_VIEW: MomentView<Settle> = {
     drift: 'drift',
     distance: 'distance',
     grip: 'grip on the bed',
-    scope: 'scope',
+    scope: 'line out over the straight way',
     lineDiameter: 'line’s thickness',
     weedFactor: 'weed on the line',
     baitDragArea: 'bait’s drag area',

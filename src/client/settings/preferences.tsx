@@ -1,10 +1,9 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
-import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
+import { type Show, showIn, type Units } from './show.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
-type Units = Record<Quantity, string>
 type Preferences = { light: Light; units: Units }
 
 /** Units offered for each quantity, the usual one first. */
@@ -73,21 +72,8 @@ export function usePreferences(): PreferencesApi {
   return api
 }
 
-export type Show = {
-  /** A computed figure with its unit, decimals fixed. */
-  computed: (quantity: Quantity, si: number) => string
-  /** A number as it was typed, with its unit. */
-  entered: (quantity: Quantity, si: number) => string
-}
-
 /** Formats quantities in the units this browser shows. */
 export function useShow(): Show {
   const { units } = usePreferences()
-  return useMemo(() => {
-    const joined = ({ value, unit }: { value: string; unit: string }) => `${value} ${unit}`
-    return {
-      computed: (quantity, si) => joined(formatComputed(quantity, si, units[quantity])),
-      entered: (quantity, si) => joined(formatEntered(quantity, si, units[quantity])),
-    }
-  }, [units])
+  return useMemo(() => showIn(units), [units])
 }

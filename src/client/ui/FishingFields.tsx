@@ -60,7 +60,7 @@ export function ScopeAndWeedFields({ of: { method, scope, weedFactor }, onChange
   return (
     <>
       <NumberField
-        label="scope"
+        label={isCastMethod(method) ? 'bow' : 'scope'}
         value={scope}
         least={1.01}
         most={3}

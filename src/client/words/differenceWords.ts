@@ -3,7 +3,7 @@ import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import { type Joint, jointSchema } from '../../core/documents/fields.ts'
 import type { Trace } from '../../core/documents/trace.ts'
 import type { Quantity } from '../../core/units/quantities.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { percent } from './percent.ts'
 
 /** What a field is called; a strength or a weight goes without saying. */

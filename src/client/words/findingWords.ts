@@ -1,5 +1,5 @@
 import { type Phrase, phraseText } from '../../core/advice/phrase.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 
 /** A finding's sentence with its figures in the units shown, beginning with a capital. */
 export function phraseWords(phrase: Phrase, show: Show): string {

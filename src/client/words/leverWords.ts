@@ -2,7 +2,7 @@ import type { Lever } from '../../core/analysis/levers.ts'
 import { pieceNamed } from '../../core/documents/pieces.ts'
 import { pieceName } from '../../core/setup/names.ts'
 import type { Rig } from '../../core/setup/setup.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { linkName } from './names.ts'
 
 /** What an input of the conditions is called where it is asked about. */
@@ -22,7 +22,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   depthM: 'depth',
   streamMperS: 'stream',
   distanceM: 'distance',
-  scope: 'scope',
+  scope: 'line out over the straight way',
   driftMperS: 'drift',
 }
 

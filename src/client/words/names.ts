@@ -7,7 +7,7 @@ import { isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
 import { pieceName, withArticle } from '../../core/setup/names.ts'
 import type { Rig } from '../../core/setup/setup.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 
 export const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
 

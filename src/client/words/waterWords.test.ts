@@ -1,16 +1,11 @@
 import { expect, test } from 'vitest'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
-import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
-import type { Show } from '../settings/preferences.tsx'
+import { showIn } from '../settings/show.ts'
 import { compassPoint, daysFrom, eventWords, sinkerWords } from './waterWords.ts'
 
 const units = { strength: 'lb', mass: 'oz', fish: 'kg', length: 'ft', diameter: 'mm', speed: 'kn' } as const
-const joined = ({ value, unit }: { value: string; unit: string }) => `${value} ${unit}`
-const show: Show = {
-  computed: (quantity, si) => joined(formatComputed(quantity, si, units[quantity])),
-  entered: (quantity, si) => joined(formatEntered(quantity, si, units[quantity])),
-}
+const show = showIn(units)
 
 test.each([
   [0, 'N'],

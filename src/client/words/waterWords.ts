@@ -3,7 +3,7 @@ import type { Fishes } from '../../core/catalogue/familyIds.ts'
 import type { SkyEvent } from '../../core/physics/sky/sky.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
 import type { Owned } from '../../core/plan/owned.ts'
-import type { Show } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 
 const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW']
 

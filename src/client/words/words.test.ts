@@ -11,18 +11,14 @@ import { defaultWater } from '../../core/documents/water.ts'
 import { joined } from '../../core/edit/attach.ts'
 import { withJoint, withLength, withPiece } from '../../core/edit/changes.ts'
 import { resultsOf } from '../../core/moments/judge.ts'
-import { formatComputed, formatEntered } from '../../core/units/formatQuantity.ts'
 import { viewOf } from '../moments/momentViews.ts'
-import type { Show } from '../settings/preferences.tsx'
+import { showIn } from '../settings/show.ts'
 import { derivationText, stepWords } from './derivationWords.ts'
 import { differenceWords } from './differenceWords.ts'
 import { linkName, pieceSpec, reachLabel } from './names.ts'
 
 const UNITS = { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' }
-const show: Show = {
-  computed: (quantity, si) => Object.values(formatComputed(quantity, si, UNITS[quantity])).join(' '),
-  entered: (quantity, si) => Object.values(formatEntered(quantity, si, UNITS[quantity])).join(' '),
-}
+const show = showIn(UNITS)
 const outfit = braidOutfit(50)
 const { trace } = FAMILY_FIXTURES[0]!
 const rig = rigOf(trace, outfit)

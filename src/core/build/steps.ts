@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { Joint } from '../documents/fields.ts'
-import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { turnsIn } from '../setup/cutLength.ts'
@@ -10,8 +10,8 @@ import type { Rig } from '../setup/setup.ts'
 export type Step =
   /** Slide parts onto a line, in this order, before the knot that closes that end. */
   | { do: 'thread'; line: string; parts: string[]; before?: string }
-  /** Tie a knot: `piece` to `to`. */
-  | { do: 'tie'; piece: string; to: string; joint: Joint; turns: number }
+  /** Tie a knot: `piece` to `to`; or make the loop `to` in the end of the line `piece` itself. */
+  | { do: 'tie'; piece: string; to: string; joint: Joint; turns: number; inOwnEnd: boolean }
   /** Put part into part: a sinker on a snap, a bait on a hook. */
   | { do: 'fit'; piece: string; to: string }
   /** Fix a part at its mark on a line. */
@@ -122,8 +122,15 @@ class Builder {
     this.steps.push(
       !isTied(joint)
         ? { do: 'fit', piece: child.id, to }
-        : { do: 'tie', piece: child.id, to, joint, turns: this.turns(joint, child) },
+        : { do: 'tie', piece: child.id, to, joint, turns: this.turns(joint, child), inOwnEnd: this.isOwnLoop(child, to) },
     )
+  }
+
+  /** Whether a line’s joint to a loop is that loop, made in the line’s end: it goes on by the hitch that the loop hangs by. */
+  isOwnLoop(child: Piece, to: string): boolean {
+    const loop = pieceById(this.trace, to)
+    const hitch = loop && isHardware(loop, 'loop') ? jointOf(loop) : undefined
+    return isLine(child) && hitch !== undefined && this.catalogue.connections[hitch.connection].joins === 'loop-loop'
   }
 
   /** Turns in the line the knot is tied in: the piece's own, else the one it hangs from. */

@@ -12,6 +12,12 @@ const DECIMALS: Record<Quantity, Record<string, number>> = {
   speed: { kn: 1, 'm/s': 1, 'km/h': 1, mph: 1 },
 }
 
+/** From here on decimals are worth nothing: a strength is known to a twentieth, a length in the water to a metre. */
+const LARGE: Partial<Record<Quantity, Record<string, number>>> = {
+  strength: { lb: 20, kg: 20 },
+  length: { m: 10, ft: 30, yd: 10, fm: 10 },
+}
+
 /**
  * A number as it was typed: the shortest decimal within rounding of it, so that 30 lb never comes back as 29.99.
  * A value that was typed in another unit falls back to one decimal more than a computed figure has.
@@ -22,13 +28,22 @@ export function formatEntered(quantity: Quantity, si: number, unit: string): For
     const rounded = Number(value.toFixed(decimals))
     if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return { value: String(rounded), unit }
   }
-  return { value: String(Number(value.toFixed((DECIMALS[quantity][unit] ?? 2) + 1))), unit }
+  return { value: String(Number(value.toFixed(decimalsOf(quantity, unit) + 1))), unit }
 }
 
-/** A computed figure, with the fixed decimals of its unit. */
+/** A computed figure, rounded to what it is worth: with the fixed decimals of its unit, and from some size on without. */
 export function formatComputed(quantity: Quantity, si: number, unit: string): Formatted {
-  return { value: (si / factorOf(quantity, unit)).toFixed(DECIMALS[quantity][unit] ?? 2), unit }
+  const value = si / factorOf(quantity, unit)
+  const isLarge = Math.abs(value) >= (LARGE[quantity]?.[unit] ?? Number.POSITIVE_INFINITY)
+  return { value: value.toFixed(isLarge ? 0 : decimalsOf(quantity, unit)), unit }
 }
+
+/** A length to be cut or put by the tape, whatever its size. */
+export function formatTape(si: number, unit: string): Formatted {
+  return { value: (si / factorOf('length', unit)).toFixed(decimalsOf('length', unit)), unit }
+}
+
+const decimalsOf = (quantity: Quantity, unit: string) => DECIMALS[quantity][unit] ?? 2
 
 function factorOf(quantity: Quantity, unit: string): number {
   const factor = factorToSi(quantity, unit)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatComputed, formatEntered } from './formatQuantity.ts'
+import { formatComputed, formatEntered, formatTape } from './formatQuantity.ts'
 import { describeHookSize, parseHookSize } from './hookSize.ts'
 import { parseQuantity } from './parseQuantity.ts'
 import { QUANTITIES, type Quantity } from './quantities.ts'
@@ -93,9 +93,12 @@ test('what was typed comes back as typed: 30 lb is never 29.99', () => {
   )
 })
 
-test('computed figures keep the decimals of their unit', () => {
-  expect(formatComputed('strength', 133.4, 'lb').value).toBe('30.0')
-  expect(formatComputed('length', 1.2, 'm').value).toBe('1.20')
+test('computed figures keep the decimals of their unit, until they are too large for decimals to be worth anything', () => {
+  const shown = (si: number, unit: string) => formatComputed(unit === 'm' ? 'length' : 'strength', si, unit).value
+  expect([shown(41.8, 'lb'), shown(88, 'lb'), shown(133.4, 'lb')]).toEqual(['9.4', '19.8', '30'])
+  expect([shown(1.2, 'm'), shown(9.876, 'm'), shown(30.31, 'm')]).toEqual(['1.20', '9.88', '30'])
+  // By the tape every centimetre counts, whatever the size.
+  expect(formatTape(30.314, 'm').value).toBe('30.31')
 })
 
 describe('hook sizes', () => {

@@ -91,7 +91,7 @@ function PlaceOnLine({ piece, trace, edits }: { piece: Piece; trace: Trace; edit
       check={(si) =>
         si >= leastM - 1e-9 && si <= mostM + 1e-9
           ? undefined
-          : `From ${show.computed('length', leastM)} to ${show.computed('length', mostM)}: nothing passes its neighbours.`
+          : `From ${show.tape(leastM)} to ${show.tape(mostM)}: nothing passes its neighbours.`
       }
       onChange={(si) => edits.slideTo(piece.id, onOutfit ? -si : si)}
       step={(si, direction) => Math.min(mostM, Math.max(leastM, si + direction * 0.05))}

@@ -89,7 +89,7 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
       <p className="rounded-md bg-well px-3 py-2">
         {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
         {(whole.cost * count).toFixed(2)} units of tackle.{' '}
-        {ofOutfitM > 0 && <>The connection uses {show.computed('length', ofOutfitM)} of the outfit’s own line.</>}
+        {ofOutfitM > 0 && <>The connection uses {show.tape(ofOutfitM)} of the outfit’s own line.</>}
       </p>
       <Sheet
         title="Cut"

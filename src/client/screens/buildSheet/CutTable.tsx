@@ -25,8 +25,8 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
               <span className="font-normal text-quiet">{show.computed('diameter', group.diameterM)}</span>
             </th>
             <td colSpan={2} className="pt-2 text-right">
-              {count > 1 && `${count} × ${show.computed('length', group.totalM)} = `}
-              <strong>{show.computed('length', group.totalM * count)}</strong>
+              {count > 1 && `${count} × ${show.tape(group.totalM)} = `}
+              <strong>{show.tape(group.totalM * count)}</strong>
             </td>
           </tr>
           {group.cuts.map((cut) => (
@@ -35,10 +35,10 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
               <td className="pl-3 text-right whitespace-nowrap">{show.entered('length', cut.finishedM)}</td>
               <td className="pl-4 text-sm text-quiet max-sm:hidden">
                 {cut.uses
-                  .map(({ connection, usedM }) => `${catalogue.connections[connection].name} ${show.computed('length', usedM)}`)
+                  .map(({ connection, usedM }) => `${catalogue.connections[connection].name} ${show.tape(usedM)}`)
                   .join(' + ')}
               </td>
-              <td className="pl-3 text-right font-semibold whitespace-nowrap">{show.computed('length', cut.cutM)}</td>
+              <td className="pl-3 text-right font-semibold whitespace-nowrap">{show.tape(cut.cutM)}</td>
             </tr>
           ))}
         </tbody>

@@ -2,10 +2,11 @@ import { expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../../tests/fixtures/families.ts'
 import { catalogue } from '../../../../tests/fixtures/setups.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
-import type { Show } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 import { stepWords } from './stepWords.ts'
 
-const metres: Show = { computed: (_, si) => `${si} m`, entered: (_, si) => `${si} m` }
+const inMetres = (_: unknown, si: number) => `${si} m`
+const metres: Show = { tape: (m) => inMetres(undefined, m), computed: inMetres, entered: inMetres }
 const wordsOf = (family: string) => {
   const { trace } = FAMILY_FIXTURES.find((fixture) => fixture.trace.family === family)!
   return buildSteps({ trace, catalogue }).map((step) => stepWords(step, { trace, catalogue }, metres).text)

@@ -1,11 +1,11 @@
 import type { Step } from '../../../core/build/steps.ts'
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { Joint } from '../../../core/documents/fields.ts'
-import { hungFrom, isLine, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
+import { hungFrom, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
-import type { Show } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 
 /** One step of the build in a sentence, and why it comes there where that is not plain. */
 export function stepWords(
@@ -24,7 +24,10 @@ export function stepWords(
         ...(step.before ? { why: `Before the knot at the ${name(step.before)}: after it, nothing more goes on.` } : {}),
       }
     case 'tie':
-      return { ...tieWords(step, { trace, catalogue }, name), ...(opened(trace, step.piece) ?? caution(catalogue, step.joint)) }
+      return {
+        text: `${step.inOwnEnd ? `Make the ${name(step.to)} in the end of the ${name(step.piece)}` : `Tie the ${name(step.piece)} to the ${name(step.to)}`}: ${knot(catalogue, step.joint, step.turns)}.`,
+        ...(opened(trace, step.piece) ?? caution(catalogue, step.joint)),
+      }
     case 'fit':
       return { text: `Put the ${name(step.piece)} on the ${name(step.to)}.` }
     case 'fix': {
@@ -38,27 +41,6 @@ export function stepWords(
         text: `At the water, tie the ${name(step.piece)} to the line on the reel: ${knot(catalogue, step.joint, step.turns)}.`,
         ...caution(catalogue, step.joint),
       }
-  }
-}
-
-type Tie = Extract<Step, { do: 'tie' }>
-
-/** A loop in a line’s own end is made; all else is tied to what it hangs from. */
-function tieWords(
-  { piece, to, joint, turns }: Tie,
-  { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
-  name: (id: string) => string,
-) {
-  const [made, into] = [pieceById(trace, piece), pieceById(trace, to)]
-  const inOwnEnd =
-    isLine(made) &&
-    into?.role === 'hardware' &&
-    into.type === 'loop' &&
-    catalogue.connections[jointOf(into)?.connection ?? 'fitted'].joins === 'loop-loop'
-  return {
-    text: inOwnEnd
-      ? `Make the ${name(to)} in the end of the ${name(piece)}: ${knot(catalogue, joint, turns)}.`
-      : `Tie the ${name(piece)} to the ${name(to)}: ${knot(catalogue, joint, turns)}.`,
   }
 }
 

@@ -2,7 +2,8 @@ import { useEffect, useRef } from 'react'
 import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
 import { useCatalogue } from '../../catalogue.ts'
-import { type Show, useShow } from '../../settings/preferences.tsx'
+import { useShow } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
 
 type Props = { plan: Plan; timeZone: string; withShape: boolean; atMs: number; onScrub: (timeMs: number) => void }
