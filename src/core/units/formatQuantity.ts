@@ -43,6 +43,11 @@ export function formatTape(si: number, unit: string): Formatted {
   return { value: (si / factorOf('length', unit)).toFixed(decimalsOf('length', unit)), unit }
 }
 
+/** A depth of water: one decimal less than a tape has, and the same at any depth, for a column of them. */
+export function formatDepth(si: number, unit: string): Formatted {
+  return { value: (si / factorOf('length', unit)).toFixed(Math.max(0, decimalsOf('length', unit) - 1)), unit }
+}
+
 const decimalsOf = (quantity: Quantity, unit: string) => DECIMALS[quantity][unit] ?? 2
 
 function factorOf(quantity: Quantity, unit: string): number {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatComputed, formatEntered, formatTape } from './formatQuantity.ts'
+import { formatComputed, formatDepth, formatEntered, formatTape } from './formatQuantity.ts'
 import { describeHookSize, parseHookSize } from './hookSize.ts'
 import { parseQuantity } from './parseQuantity.ts'
 import { QUANTITIES, type Quantity } from './quantities.ts'
@@ -99,6 +99,7 @@ test('computed figures keep the decimals of their unit, until they are too large
   expect([shown(1.2, 'm'), shown(9.876, 'm'), shown(30.31, 'm')]).toEqual(['1.20', '9.88', '30'])
   // By the tape every centimetre counts, whatever the size.
   expect(formatTape(30.314, 'm').value).toBe('30.31')
+  expect([9.56, 10.44].map((m) => formatDepth(m, 'm').value)).toEqual(['9.6', '10.4'])
 })
 
 describe('hook sizes', () => {

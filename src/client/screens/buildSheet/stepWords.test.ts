@@ -6,7 +6,12 @@ import type { Show } from '../../settings/show.ts'
 import { stepWords } from './stepWords.ts'
 
 const inMetres = (_: unknown, si: number) => `${si} m`
-const metres: Show = { tape: (m) => inMetres(undefined, m), computed: inMetres, entered: inMetres }
+const metres: Show = {
+  tape: (m) => inMetres(undefined, m),
+  depth: (m) => inMetres(undefined, m),
+  computed: inMetres,
+  entered: inMetres,
+}
 const wordsOf = (family: string) => {
   const { trace } = FAMILY_FIXTURES.find((fixture) => fixture.trace.family === family)!
   return buildSteps({ trace, catalogue }).map((step) => stepWords(step, { trace, catalogue }, metres).text)

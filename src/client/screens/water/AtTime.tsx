@@ -65,8 +65,7 @@ export function AtTime({ mark, holds, day, setup, plan, owned, atMs, clock }: Pr
       aside={
         <span className="text-sm text-quiet">
           {show.computed('speed', now.stream.rateMperS)}
-          {now.stream.directionDeg !== null && ` to the ${compassPoint(now.stream.directionDeg)}`},{' '}
-          {show.computed('length', now.depthM)} deep
+          {now.stream.directionDeg !== null && ` to the ${compassPoint(now.stream.directionDeg)}`}, {show.depth(now.depthM)} deep
           {now.wind && `, wind ${show.computed('speed', now.wind.speedMperS)} from ${compassPoint(now.wind.fromDeg)}`}
         </span>
       }

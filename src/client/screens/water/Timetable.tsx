@@ -125,7 +125,7 @@ function Row({ row, changed, current, time, withShape, show, onScrub }: RowProps
           {time}
         </button>
       </th>
-      <td className="pr-2 text-right max-sm:hidden">{show.computed('length', depthM)}</td>
+      <td className="pr-2 text-right max-sm:hidden">{show.depth(depthM)}</td>
       <td className="pr-2 text-right">
         {show.computed('speed', stream.rateMperS)}{' '}
         <span className="inline-block w-9 text-left text-quiet">
