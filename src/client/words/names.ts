@@ -46,7 +46,10 @@ export function lineSpec({ materials }: Catalogue, line: Pick<LineSpec, 'materia
 
 /** A link’s own joint, whether the trace’s or the outfit’s. */
 function jointAt({ trace, outfit }: Rig, ref: LinkRef): Joint | undefined {
-  if (ref.at === 'woundJoint') return outfit.wound.find(({ role }) => role === ref.role)?.joint
+  if (ref.at === 'woundJoint' || ref.at === 'woundKnot') {
+    const line = outfit.wound.find(({ role }) => role === ref.role)
+    return ref.at === 'woundKnot' ? line?.doubled?.[ref.side] : line?.joint
+  }
   const piece = ref.at === 'joint' ? pieceById(trace, ref.id) : undefined
   return piece && jointOf(piece)
 }
@@ -74,6 +77,8 @@ const linksOfRig = ({ trace, outfit }: Rig): LinkRef[] => [
   ...outfit.wound.flatMap(({ role }): LinkRef[] => [
     { at: 'wound', role },
     { at: 'woundJoint', role },
+    { at: 'woundKnot', role, side: 'under' },
+    { at: 'woundKnot', role, side: 'over' },
   ]),
   ...trace.pieces.flatMap(({ id }) => [pieceRef(id), jointRef(id)]),
   ...(trace.releaseClips ?? []).map(({ id }): LinkRef => ({ at: 'clip', id })),

@@ -9,6 +9,7 @@ import type {
   Landing,
   Material,
   Method,
+  RodAction,
   SinkerMetal,
   SinkerShape,
 } from './ids.ts'
@@ -23,6 +24,7 @@ import { HOOK_PATTERNS, HOOK_SIZES, HOOK_STEPS } from './tables/hooks.ts'
 import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
+import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
@@ -59,6 +61,7 @@ export type Catalogue = {
   }
   methods: Readonly<Record<Method, { name: string; scope: number; reserve: number }>>
   landings: Readonly<Record<Landing, { name: string; share: number; beyondRodM: number | undefined; byHand: boolean }>>
+  rodActions: Readonly<Record<RodAction, { name: string; stiffness: number }>>
   dragSchools: readonly { name: string; share: number }[]
   unitCosts: Readonly<Record<'hook' | 'lure' | 'light' | 'float', number>>
   own: readonly OwnConnection[]
@@ -79,6 +82,7 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD, breakOutN: BREAK_OUT_N },
   methods: METHODS,
   landings: LANDINGS,
+  rodActions: ROD_ACTIONS,
   dragSchools: DRAG_SCHOOLS,
   unitCosts: UNIT_COSTS,
   own: [],

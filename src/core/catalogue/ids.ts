@@ -7,6 +7,7 @@ import { HOOK_PATTERNS } from './tables/hooks.ts'
 import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
+import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** The ids of everything the catalogue knows: what documents name, and what choices are made from. */
@@ -20,6 +21,7 @@ export type HookPattern = keyof typeof HOOK_PATTERNS
 export type Landing = keyof typeof LANDINGS
 export type Material = keyof typeof MATERIALS
 export type Method = keyof typeof METHODS
+export type RodAction = keyof typeof ROD_ACTIONS
 export type SinkerMetal = keyof typeof SINKER_METALS
 export type SinkerShape = keyof typeof SINKER_SHAPES
 
@@ -35,6 +37,7 @@ export const HOOK_PATTERN_IDS = idsOf(HOOK_PATTERNS)
 export const LANDING_IDS = idsOf(LANDINGS)
 export const MATERIAL_IDS = idsOf(MATERIALS)
 export const METHOD_IDS = idsOf(METHODS)
+export const ROD_ACTION_IDS = idsOf(ROD_ACTIONS)
 export const SINKER_METAL_IDS = idsOf(SINKER_METALS)
 export const SINKER_SHAPE_IDS = idsOf(SINKER_SHAPES)
 

@@ -1,3 +1,6 @@
+import type { Catalogue } from './catalogue.ts'
+import type { RodAction } from './ids.ts'
+
 type Rod = {
   lengthM: number
   /** Of the line it is rated for. */
@@ -5,6 +8,7 @@ type Rod = {
   ratingHighN: number
   castLowKg?: number | undefined
   castHighKg?: number | undefined
+  action?: RodAction | undefined
 }
 
 /** Mass that a rod rated for 100 N of line throws best, and how it grows with the rating. Nominal, ours: from light spinning to surf rods. */
@@ -23,9 +27,9 @@ export function bestCast(rod: Rod): { massKg: number; origin: 'document' | 'nomi
   return { massKg: BEST_AT_100_N_KG * (middleRatingN(rod) / 100) ** GROWTH, origin: 'nominal' }
 }
 
-/** Stiffness of a rod at its tip, N/m, estimated from its line rating and length. */
-export const rodStiffnessNperM = (rod: Rod): number =>
-  (BENT.shareOfRating * middleRatingN(rod)) / (BENT.shareOfLength * rod.lengthM)
+/** Stiffness of a rod at its tip, N/m, estimated from its line rating, length and action. */
+export const rodStiffnessNperM = ({ rodActions }: Catalogue, rod: Rod): number =>
+  (rodActions[rod.action ?? 'medium'].stiffness * BENT.shareOfRating * middleRatingN(rod)) / (BENT.shareOfLength * rod.lengthM)
 
 /** Share of its length that a rod in its rest holds its tip up by. Nominal. */
 const IN_ITS_REST = 0.9

@@ -5,6 +5,8 @@ export type LinkRef =
   | { at: 'reel' }
   /** A line wound on the reel, and the knot that joins it to the one under it. */
   | { at: 'wound' | 'woundJoint'; role: WoundRole }
+  /** A knot that doubles a wound line for its joint: the line under it, or the line itself. */
+  | { at: 'woundKnot'; role: WoundRole; side: 'under' | 'over' }
   /** A piece of the trace, and the joint it hangs by. */
   | { at: 'piece' | 'joint'; id: string }
   /** A clip that carries the cast. */
@@ -23,6 +25,8 @@ export function linkKey(ref: LinkRef): string {
       return ref.role
     case 'woundJoint':
       return `${ref.role}.joint`
+    case 'woundKnot':
+      return `${ref.role}.${ref.side}`
     case 'joint':
       return `${ref.id}.joint`
     default:

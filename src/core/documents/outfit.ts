@@ -1,6 +1,7 @@
 import { z } from 'zod'
+import { ROD_ACTION_IDS } from '../catalogue/ids.ts'
 import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, share, strengthN } from './fields.ts'
-import { text } from './text.ts'
+import { filledText, text } from './text.ts'
 import { OUTFIT_VERSION } from './versions.ts'
 import { WOUND_ROLES } from './vocabulary.ts'
 
@@ -19,8 +20,14 @@ const woundLine = z.strictObject({
   pulled: z.boolean().optional(),
   /** Braid that can be spliced into itself. */
   hollow: z.boolean().optional(),
+  /** It changes colour every so many metres. */
+  colourEveryM: lengthM.optional(),
+  /** The day it was wound on, or turned end for end. */
+  woundOn: z.iso.date().optional(),
   /** How it is joined to the line wound under it; the first has none. */
   joint: jointSchema.optional(),
+  /** Knots that double the line under it and this one for that joint, such as a loop through a loop. */
+  doubled: z.strictObject({ under: jointSchema.optional(), over: jointSchema.optional() }).optional(),
 })
 
 /** The shape of an outfit: rod, reel, and what is wound on it from the arbor up. */
@@ -35,28 +42,41 @@ export const outfitSchema = z
       ratingHighN: strengthN,
       castLowKg: massKg.optional(),
       castHighKg: massKg.optional(),
+      /** How it bends; absent: medium. */
+      action: z.enum(ROD_ACTION_IDS).optional(),
     }),
     reel: z.strictObject({
       name: text(80).optional(),
       capacityLengthM: lengthM,
       capacityDiameterM: diameterM,
-      arborRadiusM: radiusM,
-      fullRadiusM: radiusM,
+      /** Both, or neither: estimated from the capacity. */
+      arborRadiusM: radiusM.optional(),
+      fullRadiusM: radiusM.optional(),
       highestDragN: strengthN,
+      /** Turns of the spool, or of its rotor, for one of the handle. */
+      gearRatio: z.number().min(0.5).max(12).optional(),
     }),
+    /** The mark on rod and reel that tells them apart, such as two red rings. */
+    marking: filledText(40, 'is empty').optional(),
     wound: z.array(woundLine).min(1, 'has no line').max(3),
   })
   .superRefine((outfit, context) => {
     const say = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
-    if (!(outfit.reel.fullRadiusM > outfit.reel.arborRadiusM)) say(['reel', 'fullRadiusM'], 'must exceed the arbor’s radius')
+    const { arborRadiusM, fullRadiusM } = outfit.reel
+    if ((arborRadiusM === undefined) !== (fullRadiusM === undefined))
+      say(['reel', arborRadiusM === undefined ? 'arborRadiusM' : 'fullRadiusM'], 'is measured together with the other radius')
+    if (arborRadiusM !== undefined && fullRadiusM !== undefined && !(fullRadiusM > arborRadiusM))
+      say(['reel', 'fullRadiusM'], 'must exceed the arbor’s radius')
     if (outfit.rod.ratingHighN < outfit.rod.ratingLowN) say(['rod', 'ratingHighN'], 'is below the rating’s lower end')
     const places = outfit.wound.map(({ role }) => WOUND_ROLES.indexOf(role))
     if (places.some((at, i) => i > 0 && at <= places[i - 1]!)) say(['wound'], 'goes backing, main, top shot, each once')
     if (!outfit.wound.some(({ role }) => role === 'main')) say(['wound'], 'has no main line')
     if (outfit.wound.filter((line) => line.lengthM === undefined).length > 1)
       say(['wound'], 'at most one line fills the rest of the spool')
-    for (const [i, line] of outfit.wound.entries())
+    for (const [i, line] of outfit.wound.entries()) {
       if (i > 0 && line.joint === undefined) say(['wound', i, 'joint'], 'needs the knot that joins it to the line under it')
+      if (i === 0 && line.doubled !== undefined) say(['wound', i, 'doubled'], 'has no line under it to be joined to')
+    }
   })
 
 export type Outfit = z.infer<typeof outfitSchema>

@@ -11,7 +11,8 @@ const isRaw = (value: unknown): value is Raw => typeof value === 'object' && val
 const STEPS = {
   // Version 3 only says more: how a trace fishes, a spool that was pulled, the spread of lines.
   trace: [traceToV2, (old) => old],
-  outfit: [outfitToV2, (old) => old],
+  // Version 4 only says more too: how a rod bends, radii that are estimated, knots that double a line.
+  outfit: [outfitToV2, (old) => old, (old) => old],
   conditions: [(old) => old, (old) => old],
   mark: [markToV2],
   ruleSet: [ruleSetToV2],

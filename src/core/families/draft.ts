@@ -1,6 +1,7 @@
 import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { labelAtLeastN, labelAtMostN, nextLabelN } from '../catalogue/labels.ts'
+import { spoolRadii } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import { parentId } from '../documents/pieces.ts'
@@ -70,7 +71,7 @@ function castTooHard(setup: Setup): boolean {
 }
 
 function basisOf({ outfit, conditions, catalogue }: Order, leaderN: number, weakLinkN: number): Basis {
-  const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * outfit.reel.fullRadiusM
+  const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * spoolRadii(outfit.reel).fullRadiusM
   const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + onSpoolM)) / 2
   return { outfit, catalogue, leaderN, weakLinkN, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM }
 }

@@ -135,7 +135,9 @@ class Layout {
     const items = [itemOf({ at: 'reel' }, 'reel', 0, REEL, y)]
     let x = REEL
     for (const [i, line] of this.outfit.wound.entries()) {
+      if (line.doubled?.under) x = this.joint(items, { at: 'woundKnot', role: line.role, side: 'under' }, x)
       if (i > 0) x = this.joint(items, { at: 'woundJoint', role: line.role }, x)
+      if (line.doubled?.over) x = this.joint(items, { at: 'woundKnot', role: line.role, side: 'over' }, x)
       const widthM =
         this.unitsPerMetre === undefined
           ? this.flexible(woundRef(line.role), compressed(line.lengthM ?? 200))

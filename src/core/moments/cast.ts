@@ -162,7 +162,7 @@ function lockedPullN(
     layers.push({ lengthM: outM, diameterM: lineDiameterM(catalogue, line), modulusPa })
     leftM -= outM
   }
-  return speedMperS * Math.sqrt(stiffnessNperM(layers, rodStiffnessNperM(outfit.rod)) * massKg)
+  return speedMperS * Math.sqrt(stiffnessNperM(layers, rodStiffnessNperM(catalogue, outfit.rod)) * massKg)
 }
 
 function deriveCast(_setup: PreparedSetup, cast: Cast): CalculationRequest[] {

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
+import { spoolRadii } from '../catalogue/reels.ts'
 import type { Outfit, WoundLine } from '../documents/outfit.ts'
 import { type SpoolFill, type SpoolInput, spoolFill } from '../physics/spool/fill.ts'
 
@@ -27,13 +28,13 @@ function mustBe(line: WoundLine | undefined): WoundLine {
 
 /** What `spool.fill` is asked of an outfit with `lineOutM` out. */
 export function spoolInput(catalogue: Catalogue, { reel, wound }: Outfit, lineOutM: number): SpoolInput {
-  const { capacityLengthM, capacityDiameterM, arborRadiusM, fullRadiusM } = reel
+  const { capacityLengthM, capacityDiameterM } = reel
   const layers = wound.map((line) => ({
     id: line.role,
     diameterM: lineDiameterM(catalogue, line),
     ...(line.lengthM === undefined ? {} : { lengthM: line.lengthM }),
   }))
-  return { capacityLengthM, capacityDiameterM, arborRadiusM, fullRadiusM, layers, lineOutM }
+  return { capacityLengthM, capacityDiameterM, ...spoolRadii(reel), layers, lineOutM }
 }
 
 /**

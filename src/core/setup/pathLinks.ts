@@ -142,7 +142,19 @@ function woundEntries(bearing: Bearing): Entry[] {
     const under = wound[i - 1]
     const entry = lineEntry(bearing, woundRef(line.role), line, { strands: 1, again: false })
     if (!under || !line.joint) return [entry]
-    return [jointEntry(catalogue, { at: 'woundJoint', role: line.role }, line.joint, under, line), entry]
+    const { doubled, role } = line
+    const knot = (side: 'under' | 'over', joint: Joint | undefined) => {
+      if (!joint) return []
+      const [above, below] = side === 'under' ? [under, undefined] : [undefined, line]
+      return [jointEntry(catalogue, { at: 'woundKnot', role, side }, joint, above, below)]
+    }
+    const join = doubled
+      ? doubledEntry(bearing, { at: 'woundJoint', role }, line.joint, [
+          { line: under, strands: doubled.under ? 2 : 1 },
+          { line, strands: doubled.over ? 2 : 1 },
+        ])
+      : jointEntry(catalogue, { at: 'woundJoint', role }, line.joint, under, line)
+    return [...knot('under', doubled?.under), join, ...knot('over', doubled?.over), entry]
   })
 }
 
@@ -228,15 +240,24 @@ function loopedLines({ connections }: Catalogue, path: readonly PathElement[], a
 const isLoop = (element: PathElement | undefined) => element?.kind === 'part' && isHardware(element.piece, 'loop')
 
 /** Loop through loop: the weaker of the lines that the loops are made of, each times what the hitch keeps of it. */
-function hitchEntry(bearing: Bearing, { ref, joint, id }: JointElement, lines: readonly LinePiece[]): Entry {
-  const sides = lines.map((line) => {
-    const { element } = lineEntry(bearing, ref, line, { strands: line.role === 'double' ? 2 : 1, again: false })
+const hitchEntry = (bearing: Bearing, { ref, joint }: JointElement, lines: readonly LinePiece[]): Entry =>
+  doubledEntry(
+    bearing,
+    ref,
+    joint,
+    lines.map((line) => ({ line, strands: line.role === 'double' ? 2 : 1 })),
+  )
+
+/** A joint of lines of one or two strands: the weaker of them, each times what the joint keeps of it. */
+function doubledEntry(bearing: Bearing, ref: LinkRef, joint: Joint, lines: readonly { line: AnyLine; strands: number }[]): Entry {
+  const sides = lines.map(({ line, strands }) => {
+    const { element } = lineEntry(bearing, ref, line, { strands, again: false })
     // What nobody ties so, a wire’s own loop, keeps what its twist does.
     const figure = efficiencyOf(bearing.catalogue, joint, line.material)
     return { strengthN: (figure?.mean ?? 1) * (element.type === 'line' ? lineStrengthN(element) : 0), figure }
   })
   const weaker = sides.reduce((least, side) => (side.strengthN < least.strengthN ? side : least))
-  const element: ChainElement = { type: 'hardware', id, strengthN: weaker.strengthN }
+  const element: ChainElement = { type: 'hardware', id: linkKey(ref), strengthN: weaker.strengthN }
   const variation = weaker.figure?.spread ?? bearing.catalogue.connections[joint.connection].spread
   return { ref, element, kind: 'joint', variation, origin: weaker.figure?.origin ?? 'nominal', again: false }
 }

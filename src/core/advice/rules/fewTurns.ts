@@ -30,14 +30,20 @@ export const fewTurns: Rule = {
         ],
       }))
     })
-    const onReel = outfit.wound.flatMap((line, i) =>
-      found(judged, line.joint, [outfit.wound[i - 1], line]).map((few) => ({
-        ...few,
+    const onReel = outfit.wound.flatMap((line, i) => {
+      const under = outfit.wound[i - 1]
+      const few = [
+        ...found(judged, line.joint, [under, line]),
+        ...found(judged, line.doubled?.under, [under]),
+        ...found(judged, line.doubled?.over, [line]),
+      ]
+      return few.map((each) => ({
+        ...each,
         subject: line.role,
-        why: say`The ${few.name} between the lines on the reel has ${few.turns} turns; ${few.usual} are usual. Change it in the outfit.`,
+        why: say`The ${each.name} between the lines on the reel has ${each.turns} turns; ${each.usual} are usual. Change it in the outfit.`,
         remedies: [],
-      })),
-    )
+      }))
+    })
     return [...onTrace, ...onReel].map(({ name: _name, turns: _turns, usual: _usual, ...finding }) => finding)
   },
 }
