@@ -32,6 +32,13 @@ function wireDiameterM({ wireNumbers }: Catalogue, strengthN: number): number | 
 /** What a line is made of, how strong its label says it is, and how thick it was measured. */
 export type LineSpec = { material: Material; strengthN: number; diameterM?: number | undefined }
 
+/** How many times more a line is labelled than its material bears at its measured diameter, where that is too good to be true. */
+export function timesTooGood({ materials }: Catalogue, line: LineSpec): number | undefined {
+  if (line.diameterM === undefined) return undefined
+  const times = line.strengthN / ((Math.PI / 4) * line.diameterM ** 2) / materials[line.material].sanePa
+  return times > 1 ? times : undefined
+}
+
 /** A line's diameter: as measured, else nominal from its strength. */
 export function lineDiameterM(catalogue: Catalogue, line: LineSpec): number {
   return line.diameterM ?? nominalDiameterM(catalogue, line.material, line.strengthN)

@@ -9,9 +9,9 @@ import { likeConnections, materialsBeside } from '../../../core/setup/connection
 import { turnsIn } from '../../../core/setup/cutLength.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
+import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
-import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }

@@ -6,10 +6,10 @@ import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/ch
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
+import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { HookSettings } from './HookSettings.tsx'
 import { LineSettings } from './LineSettings.tsx'
-import { above } from './limits.ts'
 import type { Bench } from './useBench.ts'
 import type { Edits } from './useEdits.ts'
 

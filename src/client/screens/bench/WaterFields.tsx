@@ -7,9 +7,9 @@ import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
+import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { FISHES_WORDS } from '../../words/waterWords.ts'
-import { notBelow } from './limits.ts'
 import type { Bench } from './useBench.ts'
 
 /** Depth, stream and method, for how it settles; left out, that moment is not judged. */

@@ -1,10 +1,10 @@
-import { Link } from 'react-router'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { DraftNotes } from '../../drafts/DraftNotes.tsx'
-import { Button, buttonClass, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { DocumentFormFrame } from '../../drafts/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../drafts/useDocumentForm.ts'
+import { Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { PositionField } from '../../ui/PositionField.tsx'
@@ -12,55 +12,25 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { HeightTable } from './HeightTable.tsx'
 import { StreamTable } from './StreamTable.tsx'
-import { useMarkForm } from './useMarkForm.ts'
+
+const FIELD_WORDS = {
+  name: 'The mark',
+  latitudeDeg: 'The latitude',
+  longitudeDeg: 'The longitude',
+  depthM: 'The depth',
+  stream: 'The stream table',
+  heights: 'The table of heights',
+}
 
 type Props = { saved: SavedMark | undefined; first: Mark; ports: readonly Port[] }
 
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
 export function MarkForm({ saved, first, ports }: Props) {
   usePageTitle('Mark', saved?.content.name ?? 'New')
-  const { form, mark, change, submit, complaint, resumed, draft, takeUp, saving, error, theirs, takeTheirs, saveOver } =
-    useMarkForm(saved, first)
+  const form = useDocumentForm({ kind: 'marks', saved, first, fieldWords: FIELD_WORDS, after: () => '/water/marks' })
+  const { content: mark, change } = form
   return (
-    <form
-      ref={form}
-      className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        submit()
-      }}
-    >
-      <div className="flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-xl font-bold">{saved ? saved.content.name : 'New mark'}</h1>
-        {resumed && <span className="text-sm text-watch">with what you left unsaved</span>}
-        <Link to="/water/marks" className={buttonClass('quiet')}>
-          All marks
-        </Link>
-        <Button type="submit" tone="strong" disabled={saving}>
-          Save
-        </Button>
-      </div>
-      <DraftNotes draft={draft} onTakeUp={takeUp} />
-      {complaint && (
-        <p role="alert" className="rounded-lg border border-fails bg-sheet p-3">
-          {complaint}
-        </p>
-      )}
-      {error && (
-        <p role="alert" className="rounded-lg border border-fails bg-sheet p-3">
-          {error.message}
-        </p>
-      )}
-      {theirs && (
-        <div role="alert" className="flex flex-wrap items-center gap-3 rounded-lg border border-watch bg-sheet p-3">
-          <span className="mr-auto">This mark was saved elsewhere since. Nothing is lost: yours is here, theirs is kept.</span>
-          <Button onClick={takeTheirs}>Take theirs</Button>
-          <Button tone="strong" onClick={saveOver}>
-            Save mine over it
-          </Button>
-        </div>
-      )}
+    <DocumentFormFrame of={form} title={saved ? saved.content.name : 'New mark'} back={{ to: '/water/marks', text: 'All marks' }}>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <div className="grid gap-3">
           <Sheet title="The place">
@@ -138,7 +108,7 @@ export function MarkForm({ saved, first, ports }: Props) {
           <StreamTable stream={mark.stream} name={mark.name} onChange={(stream) => change({ stream })} />
         </div>
       </div>
-    </form>
+    </DocumentFormFrame>
   )
 }
 

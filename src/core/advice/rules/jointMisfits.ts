@@ -1,6 +1,4 @@
 import type { ConnectionId } from '../../catalogue/ids.ts'
-import type { Joint } from '../../documents/fields.ts'
-import type { WoundLine } from '../../documents/outfit.ts'
 import { isTied, jointOf, lineById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
@@ -8,7 +6,8 @@ import { joined } from '../../edit/attach.ts'
 import { freeId, reattached } from '../../edit/changes.ts'
 import { checked } from '../../edit/editResult.ts'
 import { defaultConnection, misfitOf } from '../../setup/connectionRules.ts'
-import { endById, endOf, endOfLine, type LineEnd, misfitBetween } from '../../setup/ends.ts'
+import { endById, endOf } from '../../setup/ends.ts'
+import { misfitsOnReel } from '../../setup/woundJoints.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
 import { byEdit, called, retied, WOUND_NAMES } from '../remedies.ts'
@@ -69,37 +68,11 @@ function loopFirst({ setup }: Judged, line: LinePiece): Remedy {
 }
 
 /** The same between the outfit’s own lines, doubled or not. */
-function woundMisfits({ setup: { outfit, catalogue } }: Judged) {
-  return outfit.wound.flatMap((line, i) => {
-    const under = outfit.wound[i - 1]
-    if (!under || !line.joint) return []
-    const { doubled } = line
-    const ends = [endOfWound(under, doubled?.under), endOfWound(line, doubled?.over)] as const
-    const knots = [
-      { joint: line.joint, misfit: misfitBetween(catalogue, line.joint.connection, ...ends) },
-      ...[doubled?.under, doubled?.over].flatMap((joint) => {
-        const doubles = joint && catalogue.connections[joint.connection].joins === 'doubles'
-        return joint ? [{ joint, misfit: doubles ? undefined : 'does not double a line' }] : []
-      }),
-    ]
-    return knots.flatMap(({ joint, misfit }) =>
-      misfit === undefined
-        ? []
-        : [
-            {
-              subject: line.role,
-              severity: 'fault' as const,
-              why: say`Between ${WOUND_NAMES[under.role]} and ${WOUND_NAMES[line.role]} is “${catalogue.connections[joint.connection].name}”, which ${misfit}. Change it in the outfit.`,
-              figure: 1,
-              remedies: [],
-            },
-          ],
-    )
-  })
-}
-
-/** What a wound line offers: a strand, or the double that a knot makes of it. */
-const endOfWound = (line: WoundLine, knot: Joint | undefined): LineEnd => ({
-  ...endOfLine(line),
-  end: knot ? 'double' : 'strand',
-})
+const woundMisfits = ({ setup: { outfit, catalogue } }: Judged) =>
+  misfitsOnReel(catalogue, outfit).map(({ under, over, connection, misfit }) => ({
+    subject: over,
+    severity: 'fault' as const,
+    why: say`Between ${WOUND_NAMES[under]} and ${WOUND_NAMES[over]} is “${catalogue.connections[connection].name}”, which ${misfit}. Change it in the outfit.`,
+    figure: 1,
+    remedies: [],
+  }))

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts'
-import type { LineSpec } from '../../catalogue/materials.ts'
+import { type LineSpec, lineDiameterM, timesTooGood } from '../../catalogue/materials.ts'
 import { isLine } from '../../documents/pieces.ts'
 import type { LinePiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
@@ -42,10 +42,10 @@ export const labelSanity: Rule = {
   ],
 }
 
-/** How many times more a line is labelled than its material bears at its measured diameter, where that is too good. */
+/** The same with what is said of it; nothing where the label can be true. */
 function tooGood(catalogue: Catalogue, line: LineSpec): { times: number; diameterM: number; name: string }[] {
-  if (line.diameterM === undefined) return []
-  const { sanePa, name } = catalogue.materials[line.material]
-  const times = line.strengthN / ((Math.PI / 4) * line.diameterM ** 2) / sanePa
-  return times > 1 ? [{ times, diameterM: line.diameterM, name }] : []
+  const times = timesTooGood(catalogue, line)
+  return times === undefined
+    ? []
+    : [{ times, diameterM: lineDiameterM(catalogue, line), name: catalogue.materials[line.material].name }]
 }

@@ -6,6 +6,8 @@ export type MaterialItem = {
   wetCondition: number
   /** How stiff it is as fished: wet nylon, braid on its stated diameter. */
   modulusPa: number
+  /** Years on a reel after which it is pulled or renewed. Ours. */
+  lastsYears: number
   unitsPerMetre: number
 }
 
@@ -22,6 +24,7 @@ export const MATERIALS = {
     sanePa: 1.2e9,
     wetCondition: 0.9,
     modulusPa: 2.2e9,
+    lastsYears: 2,
     unitsPerMetre: 0.05,
   },
   fluoro: {
@@ -31,6 +34,7 @@ export const MATERIALS = {
     sanePa: 1.2e9,
     wetCondition: 1,
     modulusPa: 2.5e9,
+    lastsYears: 4,
     unitsPerMetre: 0.35,
   },
   braid: {
@@ -40,6 +44,7 @@ export const MATERIALS = {
     sanePa: 4e9,
     wetCondition: 1,
     modulusPa: 30e9,
+    lastsYears: 5,
     unitsPerMetre: 0.1,
   },
   wire: {
@@ -49,6 +54,7 @@ export const MATERIALS = {
     sanePa: 2.5e9,
     wetCondition: 1,
     modulusPa: 190e9,
+    lastsYears: 3,
     unitsPerMetre: 0.9,
   },
   cable: {
@@ -58,6 +64,7 @@ export const MATERIALS = {
     sanePa: 2e9,
     wetCondition: 1,
     modulusPa: 100e9,
+    lastsYears: 3,
     unitsPerMetre: 1.4,
   },
   cord: {
@@ -67,6 +74,7 @@ export const MATERIALS = {
     sanePa: 1e9,
     wetCondition: 1,
     modulusPa: 6e9,
+    lastsYears: 5,
     unitsPerMetre: 0.15,
   },
 } as const satisfies Record<string, MaterialItem>

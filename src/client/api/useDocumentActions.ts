@@ -1,0 +1,45 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { toast } from 'sonner'
+import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import { binDocument, createDocument, restoreDocument, type SavedDocument } from './documents.ts'
+
+type Options<K extends DocumentKind> = {
+  kind: K
+  nameOf: (content: ContentOf<K>) => string
+  /** The content as a copy of its own, under another name. */
+  copyOf: (content: ContentOf<K>) => ContentOf<K>
+  onCopied?: (saved: SavedDocument<K>) => void
+}
+
+export type DocumentActions<K extends DocumentKind> = {
+  duplicate: (saved: SavedDocument<K>) => void
+  bin: (id: string) => void
+  restore: (id: string) => void
+}
+
+/** What is done with a document of a list: duplicated, put in the bin, and taken out of it. */
+export function useDocumentActions<K extends DocumentKind>({ kind, nameOf, copyOf, onCopied }: Options<K>): DocumentActions<K> {
+  const client = useQueryClient()
+  const refresh = () => client.invalidateQueries({ queryKey: [kind] })
+  const onError = (error: Error) => toast.error(error.message)
+  const restore = useMutation({ mutationFn: (id: string) => restoreDocument(kind, id), onSuccess: refresh, onError })
+  const bin = useMutation({
+    mutationFn: (id: string) => binDocument(kind, id),
+    onSuccess: (saved) => {
+      void refresh()
+      toast(`“${nameOf(saved.content)}” is in the bin.`, {
+        action: { label: 'Take back', onClick: () => restore.mutate(saved.id) },
+      })
+    },
+    onError,
+  })
+  const duplicate = useMutation({
+    mutationFn: ({ content }: SavedDocument<K>) => createDocument(kind, copyOf(content)),
+    onSuccess: (saved) => {
+      void refresh()
+      onCopied?.(saved)
+    },
+    onError,
+  })
+  return { duplicate: duplicate.mutate, bin: bin.mutate, restore: restore.mutate }
+}
