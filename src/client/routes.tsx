@@ -11,6 +11,9 @@ const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
 const MarksScreen = lazy(() => import('./screens/marks/MarksScreen.tsx'))
 const MarkScreen = lazy(() => import('./screens/marks/MarkScreen.tsx'))
 const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
+const GearScreen = lazy(() => import('./screens/gear/GearScreen.tsx'))
+const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
+const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -27,6 +30,8 @@ export const router = createBrowserRouter([
       { path: '/water', element: <WaterScreen /> },
       { path: '/water/marks', element: <MarksScreen /> },
       { path: '/water/marks/:id', element: <MarkScreen /> },
+      { path: '/gear', element: <GearScreen />, children: [{ index: true, element: <OutfitsPage /> }] },
+      { path: '/gear/outfits/:id', element: <OutfitScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

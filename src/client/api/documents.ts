@@ -35,21 +35,27 @@ const pageOf = (kind: DocumentKind, query: Record<string, string>, signal: Abort
 
 const inBin = (bin: boolean): Record<string, string> => (bin ? { bin: 'true' } : {})
 
+async function everyPage<K extends DocumentKind>(kind: K, query: Record<string, string>, signal: AbortSignal) {
+  const rows: SavedRow[] = []
+  let after: Record<string, string> | undefined = {}
+  while (after) {
+    const page: ListPage = await pageOf(kind, { ...query, ...after }, signal)
+    rows.push(...page.documents)
+    after = page.next === null ? undefined : { after: page.next }
+  }
+  return readList(kind, rows)
+}
+
 /** Every document of a kind, contents and all. */
 export const listQuery = <K extends DocumentKind>(kind: K) =>
   queryOptions({
     queryKey: [kind, 'list'],
-    queryFn: async ({ signal }) => {
-      const rows: SavedRow[] = []
-      let after: Record<string, string> | undefined = {}
-      while (after) {
-        const page: ListPage = await pageOf(kind, after, signal)
-        rows.push(...page.documents)
-        after = page.next === null ? undefined : { after: page.next }
-      }
-      return readList(kind, rows)
-    },
+    queryFn: ({ signal }) => everyPage(kind, {}, signal),
   })
+
+/** What of a kind is in the bin, contents and all. */
+export const binnedQuery = <K extends DocumentKind>(kind: K) =>
+  queryOptions({ queryKey: [kind, 'bin'], queryFn: ({ signal }) => everyPage(kind, inBin(true), signal) })
 
 export type SavedTraceHead = Saved<TraceHead>
 

@@ -83,7 +83,7 @@ function Band({ fromPx, toPx, material, shade }: { fromPx: number; toPx: number;
         cy={CENTRE.y}
         r={(fromPx + toPx) / 2}
         fill="none"
-        stroke="var(--water)"
+        stroke="var(--spread)"
         strokeOpacity={1 - 0.3 * shade}
         strokeWidth={Math.max(0.5, toPx - fromPx)}
       />

@@ -9,6 +9,7 @@ import { Loading } from '../ui/states.tsx'
 const PLACES = [
   { to: '/traces', name: 'Traces' },
   { to: '/water', name: 'Water' },
+  { to: '/gear', name: 'Gear' },
   { to: '/settings', name: 'Settings' },
 ]
 

@@ -2,6 +2,7 @@ import type { Material } from '../catalogue/ids.ts'
 import { labelAtLeastN, labelAtMostN } from '../catalogue/labels.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import { OUTFIT_VERSION } from '../documents/versions.ts'
+import { withinHalfPoundsN } from '../units/halfPounds.ts'
 
 /** What anyone knows of their own rod, reel and line. */
 export type KnownOfOutfit = {
@@ -30,6 +31,6 @@ export const quickOutfit = ({
   formatVersion: OUTFIT_VERSION,
   name,
   rod: { lengthM: rodLengthM, ratingLowN: labelAtMostN(RATING.low * lineN), ratingHighN: labelAtLeastN(RATING.high * lineN) },
-  reel: { capacityLengthM, capacityDiameterM, highestDragN: Math.round(HIGHEST_DRAG * lineN) },
+  reel: { capacityLengthM, capacityDiameterM, highestDragN: withinHalfPoundsN(HIGHEST_DRAG * lineN) },
   wound: [{ role: 'main', material, strengthN: lineN }],
 })

@@ -12,7 +12,7 @@ type Start = {
   castG?: Ends
   action?: Outfit['rod']['action']
   holds: { lengthM: number; diameterMm: number }
-  highestDragN: number
+  highestDragLb: number
   gearRatio: number
   wound: readonly WoundLine[]
 }
@@ -36,7 +36,7 @@ const STARTS: readonly Start[] = [
     castG: [10, 40],
     action: 'fast',
     holds: { lengthM: 200, diameterMm: 0.26 },
-    highestDragN: 70,
+    highestDragLb: 16,
     gearRatio: 5.8,
     wound: [backing(10, 40), line('main', 'braid', 15, OVER_BACKING)],
   },
@@ -46,7 +46,7 @@ const STARTS: readonly Start[] = [
     ratingLb: [15, 40],
     castG: [100, 200],
     holds: { lengthM: 300, diameterMm: 0.36 },
-    highestDragN: 150,
+    highestDragLb: 34,
     gearRatio: 4.6,
     wound: [backing(20, 60), line('main', 'braid', 30, OVER_BACKING)],
   },
@@ -57,7 +57,7 @@ const STARTS: readonly Start[] = [
     castG: [80, 180],
     action: 'fast',
     holds: { lengthM: 260, diameterMm: 0.36 },
-    highestDragN: 140,
+    highestDragLb: 32,
     gearRatio: 4.9,
     wound: [backing(20, 50), line('main', 'braid', 40, OVER_BACKING)],
   },
@@ -67,7 +67,7 @@ const STARTS: readonly Start[] = [
     ratingLb: [12, 30],
     castG: [60, 140],
     holds: { lengthM: 250, diameterMm: 0.4 },
-    highestDragN: 90,
+    highestDragLb: 20,
     gearRatio: 4.6,
     wound: [line('main', 'mono', 20)],
   },
@@ -76,7 +76,7 @@ const STARTS: readonly Start[] = [
     rodM: 2.2,
     ratingLb: [30, 60],
     holds: { lengthM: 400, diameterMm: 0.4 },
-    highestDragN: 130,
+    highestDragLb: 30,
     gearRatio: 5.3,
     wound: [line('main', 'braid', 50)],
   },
@@ -85,7 +85,7 @@ const STARTS: readonly Start[] = [
     rodM: 1.8,
     ratingLb: [50, 130],
     holds: { lengthM: 900, diameterMm: 0.45 },
-    highestDragN: 220,
+    highestDragLb: 50,
     gearRatio: 3.8,
     wound: [line('main', 'braid', 80), line('topShot', 'mono', 100, { lengthM: 10, joint: { connection: 'fg' } })],
   },
@@ -95,7 +95,7 @@ const STARTS: readonly Start[] = [
     ratingLb: [30, 80],
     action: 'soft',
     holds: { lengthM: 600, diameterMm: 0.6 },
-    highestDragN: 180,
+    highestDragLb: 40,
     gearRatio: 3.5,
     wound: [
       line('backing', 'braid', 80),
@@ -112,7 +112,7 @@ const STARTS: readonly Start[] = [
     ratingLb: [30, 60],
     castG: [60, 200],
     holds: { lengthM: 350, diameterMm: 0.4 },
-    highestDragN: 130,
+    highestDragLb: 30,
     gearRatio: 5.1,
     wound: [line('main', 'braid', 50)],
   },
@@ -122,14 +122,14 @@ const STARTS: readonly Start[] = [
     ratingLb: [30, 60],
     action: 'soft',
     holds: { lengthM: 450, diameterMm: 0.42 },
-    highestDragN: 150,
+    highestDragLb: 34,
     gearRatio: 4,
     wound: [line('main', 'braid', 50, { hollow: true })],
   },
 ]
 
 export const STARTING_OUTFITS: readonly Outfit[] = STARTS.map(
-  ({ name, rodM, ratingLb, castG, action, holds, highestDragN, gearRatio, wound }) => ({
+  ({ name, rodM, ratingLb, castG, action, holds, highestDragLb, gearRatio, wound }) => ({
     formatVersion: OUTFIT_VERSION,
     name,
     rod: {
@@ -139,7 +139,12 @@ export const STARTING_OUTFITS: readonly Outfit[] = STARTS.map(
       ...(castG ? { castLowKg: castG[0] / 1000, castHighKg: castG[1] / 1000 } : {}),
       ...(action ? { action } : {}),
     },
-    reel: { capacityLengthM: holds.lengthM, capacityDiameterM: holds.diameterMm / 1000, highestDragN, gearRatio },
+    reel: {
+      capacityLengthM: holds.lengthM,
+      capacityDiameterM: holds.diameterMm / 1000,
+      highestDragN: highestDragLb * LB,
+      gearRatio,
+    },
     wound: [...wound],
   }),
 )

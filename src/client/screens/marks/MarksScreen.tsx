@@ -1,10 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Download, Plus, Trash2 } from 'lucide-react'
+import { useQuery } from '@tanstack/react-query'
+import { Copy, Download, Plus, Trash2 } from 'lucide-react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
+import { copyName } from '../../../core/documents/text.ts'
 import { formatPosition } from '../../../core/units/parsePosition.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { binDocument, listQuery, marksQuery, restoreDocument } from '../../api/documents.ts'
+import { listQuery, marksQuery } from '../../api/documents.ts'
+import { useDocumentActions } from '../../api/useDocumentActions.ts'
 import { portsQuery } from '../../api/water.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -53,48 +54,52 @@ export default function MarksScreen() {
 function MarkList({ marks }: { marks: readonly SavedMark[] }) {
   const show = useShow()
   const catalogue = useCatalogue()
-  const client = useQueryClient()
   const ports = useQuery(portsQuery)
-  const refresh = () => client.invalidateQueries({ queryKey: marksQuery.queryKey })
-  const onError = (error: Error) => toast.error(error.message)
-  const restore = useMutation({ mutationFn: (id: string) => restoreDocument('marks', id), onSuccess: refresh, onError })
-  const bin = useMutation({
-    mutationFn: (id: string) => binDocument('marks', id),
-    onSuccess: (saved) => {
-      void refresh()
-      toast(`“${saved.content.name}” is in the bin.`, { action: { label: 'Take back', onClick: () => restore.mutate(saved.id) } })
-    },
-    onError,
+  const { bin, duplicate } = useDocumentActions({
+    kind: 'marks',
+    nameOf: ({ name }) => name,
+    copyOf: (mark) => ({ ...mark, name: copyName(mark.name) }),
   })
   return (
     <Sheet>
       <ul className="grid">
-        {marks.map(({ id, content }) => (
-          <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">
-            <div className="min-w-0 grow basis-60">
-              <Link to={`/water/marks/${id}`} className="font-semibold underline decoration-dotted underline-offset-2">
-                {content.name}
-              </Link>
-              <p className="text-sm text-quiet">
-                {formatPosition('latitude', content.latitudeDeg)}, {formatPosition('longitude', content.longitudeDeg)}
+        {marks.map((saved) => {
+          const { id, content } = saved
+          return (
+            <li key={id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">
+              <div className="min-w-0 grow basis-60">
+                <Link to={`/water/marks/${id}`} className="font-semibold underline decoration-dotted underline-offset-2">
+                  {content.name}
+                </Link>
+                <p className="text-sm text-quiet">
+                  {formatPosition('latitude', content.latitudeDeg)}, {formatPosition('longitude', content.longitudeDeg)}
+                </p>
+              </div>
+              <p className="grow basis-60 text-sm">
+                {show.entered('length', content.depthM)} at datum, {catalogue.beds[content.bed].name},{' '}
+                {catalogue.methods[content.method].name}
+                <span className="block text-quiet">
+                  {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs run up to{' '}
+                  {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}
+                </span>
               </p>
-            </div>
-            <p className="grow basis-60 text-sm">
-              {show.entered('length', content.depthM)} at datum, {catalogue.beds[content.bed].name},{' '}
-              {catalogue.methods[content.method].name}
-              <span className="block text-quiet">
-                {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs run up to{' '}
-                {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}
-              </span>
-            </p>
-            <Link to={`/water?mark=${id}`} className={buttonClass()}>
-              Its water
-            </Link>
-            <Button tone="quiet" aria-label={`Bin ${content.name}`} title={`Bin ${content.name}`} onClick={() => bin.mutate(id)}>
-              <Trash2 className="size-4" aria-hidden="true" />
-            </Button>
-          </li>
-        ))}
+              <Link to={`/water?mark=${id}`} className={buttonClass()}>
+                Its water
+              </Link>
+              <Button
+                tone="quiet"
+                aria-label={`Duplicate ${content.name}`}
+                title={`Duplicate ${content.name}`}
+                onClick={() => duplicate(saved)}
+              >
+                <Copy className="size-4" aria-hidden="true" />
+              </Button>
+              <Button tone="quiet" aria-label={`Bin ${content.name}`} title={`Bin ${content.name}`} onClick={() => bin(id)}>
+                <Trash2 className="size-4" aria-hidden="true" />
+              </Button>
+            </li>
+          )
+        })}
       </ul>
     </Sheet>
   )

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import type { FamilyId } from '../../../core/catalogue/familyIds.ts'
 import { CAST_STYLE_IDS } from '../../../core/catalogue/ids.ts'
 import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
@@ -17,9 +17,10 @@ import { useMiniReach } from '../../charts/useReach.ts'
 import { momentName, viewOf } from '../../moments/momentViews.ts'
 import { useEvaluation } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
+import { QuickOutfit } from '../../outfits/QuickOutfit.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
-import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { castName } from '../../words/castWords.ts'
@@ -35,7 +36,19 @@ export default function NewTraceScreen() {
   if (outfits.error && !outfits.data) return <Failed what="The outfits" error={outfits.error} onRetry={() => outfits.refetch()} />
   if (!outfits.data) return <Loading what="the outfits" />
   const [first] = outfits.data
-  if (!first) return <Empty title="No outfit yet">A trace is tied to an outfit: rod, reel and the line on it.</Empty>
+  if (!first)
+    return (
+      <Sheet title="First your outfit" className="m-3 max-w-xl sm:mx-6">
+        <p className="mb-3 text-quiet">
+          A trace is tied to an outfit: rod, reel and the line on it. Four things are enough to begin, or take{' '}
+          <Link to="/gear" className="underline">
+            a usual one
+          </Link>
+          .
+        </p>
+        <QuickOutfit onMade={() => {}} />
+      </Sheet>
+    )
   return <NewTraceForm outfits={outfits.data} first={first} />
 }
 

@@ -1,0 +1,116 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { MATERIAL_IDS, type Material } from '../../core/catalogue/ids.ts'
+import { nextLabelN } from '../../core/catalogue/labels.ts'
+import { MOST_NAME } from '../../core/documents/vocabulary.ts'
+import { type KnownOfOutfit, quickOutfit } from '../../core/setup/quickOutfit.ts'
+import { QUANTITIES } from '../../core/units/quantities.ts'
+import { createDocument, type SavedOutfit } from '../api/documents.ts'
+import { useCatalogue } from '../catalogue.ts'
+import { usePreferences, useShow } from '../settings/preferences.tsx'
+import { Button, Field, fieldClass, Select } from '../ui/controls.tsx'
+import { above } from '../ui/limits.ts'
+import { QuantityField } from '../ui/QuantityField.tsx'
+import { useNoFaults } from '../ui/useNoFaults.ts'
+
+const USUAL: Omit<KnownOfOutfit, 'name'> = {
+  lineN: 30 * QUANTITIES.strength.units.lb,
+  material: 'braid',
+  rodLengthM: 3,
+  capacityLengthM: 250,
+  capacityDiameterM: 0.00035,
+}
+
+/** One’s own outfit from what anyone knows of it: the line, the rod’s length and what the reel says it holds. */
+export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }) {
+  const catalogue = useCatalogue()
+  const client = useQueryClient()
+  const show = useShow()
+  const { units } = usePreferences()
+  const [known, setKnown] = useState(USUAL)
+  const [typed, setTyped] = useState<string>()
+  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const set = (change: Partial<typeof known>) => setKnown((old) => ({ ...old, ...change }))
+  const name = typed?.trim() || `${show.entered('strength', known.lineN)} ${catalogue.materials[known.material].name} outfit`
+  const make = useMutation({
+    mutationFn: () => createDocument('outfits', quickOutfit({ ...known, name })),
+    onSuccess: (saved) => {
+      void client.invalidateQueries({ queryKey: ['outfits'] })
+      onMade(saved)
+    },
+  })
+  return (
+    <form
+      ref={ref}
+      className="grid gap-2"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        whenSound(() => make.mutate())
+      }}
+    >
+      <QuantityField
+        label="line class"
+        quantity="strength"
+        valueSi={known.lineN}
+        check={above(0, 100_000)}
+        onChange={(lineN) => set({ lineN })}
+        step={(lineN, direction) => nextLabelN(lineN, direction, units.strength)}
+        hint="as the spool of line says"
+      />
+      <Field label="line" htmlFor="quick-material">
+        <Select
+          id="quick-material"
+          value={known.material}
+          onChange={(event) => set({ material: event.target.value as Material })}
+          choices={MATERIAL_IDS.map((value) => ({ value, text: catalogue.materials[value].name }))}
+        />
+      </Field>
+      <QuantityField
+        label="reel holds"
+        quantity="length"
+        valueSi={known.capacityLengthM}
+        check={above(0, 5_000)}
+        onChange={(capacityLengthM) => set({ capacityLengthM })}
+        hint="as printed on it: so many metres …"
+      />
+      <QuantityField
+        label="of"
+        quantity="diameter"
+        valueSi={known.capacityDiameterM}
+        check={above(0, 0.02)}
+        onChange={(capacityDiameterM) => set({ capacityDiameterM })}
+        hint="… of this line"
+      />
+      <QuantityField
+        label="rod’s length"
+        quantity="length"
+        valueSi={known.rodLengthM}
+        check={(m) => (m >= 0.3 && m <= 10 ? undefined : 'From 0.3 to 10 m.')}
+        onChange={(rodLengthM) => set({ rodLengthM })}
+      />
+      <Field label="name" htmlFor="quick-name">
+        <input
+          id="quick-name"
+          className={fieldClass}
+          maxLength={MOST_NAME}
+          placeholder={name}
+          value={typed ?? ''}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </Field>
+      <p className="text-sm text-quiet">
+        The rest is assumed until you say it: the rod’s rating, the reel’s highest drag, the spool’s size, and that the line fills
+        it.
+      </p>
+      {(complaint ?? make.error?.message) && (
+        <p role="alert" className="text-fails">
+          {complaint ?? make.error?.message}
+        </p>
+      )}
+      <Button type="submit" tone="strong" className="justify-self-end" disabled={make.isPending}>
+        Make this outfit
+      </Button>
+    </form>
+  )
+}

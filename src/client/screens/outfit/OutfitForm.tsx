@@ -1,0 +1,200 @@
+import { Printer } from 'lucide-react'
+import type { RodAction } from '../../../core/catalogue/ids.ts'
+import { estimatedRadii } from '../../../core/catalogue/reels.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
+import type { SavedOutfit } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { DocumentFormFrame } from '../../drafts/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../drafts/useDocumentForm.ts'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { above } from '../../ui/limits.ts'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { OutfitLabel } from './OutfitLabel.tsx'
+import { SpoolView } from './SpoolView.tsx'
+import { WoundLines } from './WoundLines.tsx'
+
+const FIELD_WORDS = { name: 'The outfit', rod: 'The rod', reel: 'The reel', wound: 'What is wound on', marking: 'The marking' }
+
+type Props = { saved: SavedOutfit | undefined; first: Outfit }
+
+/** Rod, reel and what is wound on it, beside the spool to scale. What is typed is kept in this browser until it is saved. */
+export function OutfitForm({ saved, first }: Props) {
+  usePageTitle('Outfit', saved?.content.name ?? 'New')
+  const form = useDocumentForm({ kind: 'outfits', saved, first, fieldWords: FIELD_WORDS, after: () => '/gear' })
+  const { content: outfit, change } = form
+  return (
+    <DocumentFormFrame
+      of={form}
+      title={saved ? saved.content.name : 'New outfit'}
+      back={{ to: '/gear', text: 'All outfits' }}
+      actions={
+        <Button tone="quiet" onClick={() => window.print()}>
+          <Printer className="size-4" aria-hidden="true" /> Print its label
+        </Button>
+      }
+    >
+      <OutfitLabel outfit={outfit} />
+      <div className="no-print grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
+        <div className="grid gap-3">
+          <Sheet title="Which one it is">
+            <div className="grid gap-2">
+              <Field label="name" htmlFor="outfit-name">
+                <input
+                  id="outfit-name"
+                  className={fieldClass}
+                  value={outfit.name}
+                  maxLength={MOST_NAME}
+                  onChange={(event) => change({ name: event.target.value })}
+                />
+              </Field>
+              <Field label="marking" htmlFor="outfit-marking" hint="on rod and reel, such as two red rings">
+                <input
+                  id="outfit-marking"
+                  className={fieldClass}
+                  value={outfit.marking ?? ''}
+                  maxLength={40}
+                  onChange={(event) => change({ marking: event.target.value || undefined })}
+                />
+              </Field>
+            </div>
+          </Sheet>
+          <RodFields rod={outfit.rod} onChange={(rod) => change({ rod })} />
+          <ReelFields reel={outfit.reel} onChange={(reel) => change({ reel })} />
+        </div>
+        <div className="grid gap-3">
+          <SpoolView outfit={outfit} />
+          <WoundLines outfit={outfit} onChange={(wound) => change({ wound })} />
+        </div>
+      </div>
+    </DocumentFormFrame>
+  )
+}
+
+function RodFields({ rod, onChange }: { rod: Outfit['rod']; onChange: (rod: Outfit['rod']) => void }) {
+  const { rodActions } = useCatalogue()
+  const set = (change: Partial<Outfit['rod']>) => onChange({ ...rod, ...change })
+  return (
+    <Sheet title="Rod">
+      <div className="grid gap-2">
+        <QuantityField
+          label="length"
+          quantity="length"
+          valueSi={rod.lengthM}
+          check={(m) => (m >= 0.3 && m <= 10 ? undefined : 'From 0.3 to 10 m.')}
+          onChange={(lengthM) => set({ lengthM })}
+        />
+        <QuantityField
+          label="line, from"
+          quantity="strength"
+          valueSi={rod.ratingLowN}
+          check={above(0, 100_000)}
+          onChange={(ratingLowN) => set({ ratingLowN })}
+        />
+        <QuantityField
+          label="line, up to"
+          quantity="strength"
+          valueSi={rod.ratingHighN}
+          check={above(0, 100_000)}
+          onChange={(ratingHighN) => set({ ratingHighN })}
+        />
+        <QuantityField
+          label="casts, from"
+          quantity="mass"
+          valueSi={rod.castLowKg}
+          placeholder="not printed: estimated"
+          check={above(0, 50)}
+          onChange={(castLowKg) => set({ castLowKg })}
+          onClear={() => set({ castLowKg: undefined })}
+        />
+        <QuantityField
+          label="casts, up to"
+          quantity="mass"
+          valueSi={rod.castHighKg}
+          placeholder="not printed: estimated"
+          check={above(0, 50)}
+          onChange={(castHighKg) => set({ castHighKg })}
+          onClear={() => set({ castHighKg: undefined })}
+        />
+        <Field label="action" htmlFor="rod-action">
+          <Select
+            id="rod-action"
+            value={rod.action ?? 'medium'}
+            onChange={(event) => set({ action: event.target.value as RodAction })}
+            choices={Object.entries(rodActions).map(([value, { name }]) => ({ value, text: name }))}
+          />
+        </Field>
+      </div>
+    </Sheet>
+  )
+}
+
+const inRadius = (m: number) => (m >= 1e-3 && m <= 0.5 ? undefined : 'From 1 mm to 50 cm.')
+
+function ReelFields({ reel, onChange }: { reel: Outfit['reel']; onChange: (reel: Outfit['reel']) => void }) {
+  const show = useShow()
+  const { units } = usePreferences()
+  const inMm = (m: number) => (units.diameter === 'mm' ? `${Math.round(m * 1000)} mm` : show.computed('diameter', m))
+  const estimated = estimatedRadii(reel)
+  const set = (change: Partial<Outfit['reel']>) => onChange({ ...reel, ...change })
+  const across = (radiusM: number | undefined) => (radiusM === undefined ? undefined : 2 * radiusM)
+  return (
+    <Sheet title="Reel">
+      <div className="grid gap-2">
+        <QuantityField
+          label="holds"
+          quantity="length"
+          valueSi={reel.capacityLengthM}
+          check={above(0, 5_000)}
+          onChange={(capacityLengthM) => set({ capacityLengthM })}
+          hint="as printed on it: so many metres …"
+        />
+        <QuantityField
+          label="of"
+          quantity="diameter"
+          valueSi={reel.capacityDiameterM}
+          check={above(0, 0.02)}
+          onChange={(capacityDiameterM) => set({ capacityDiameterM })}
+          hint="… of this line"
+        />
+        <QuantityField
+          label="arbor, across"
+          quantity="diameter"
+          valueSi={across(reel.arborRadiusM)}
+          placeholder={`not measured: about ${inMm(2 * estimated.arborRadiusM)}`}
+          check={(m) => inRadius(m / 2)}
+          onChange={(m) => set({ arborRadiusM: m / 2, fullRadiusM: reel.fullRadiusM ?? estimated.fullRadiusM })}
+          onClear={() => set({ arborRadiusM: undefined, fullRadiusM: undefined })}
+        />
+        <QuantityField
+          label="full, across"
+          quantity="diameter"
+          valueSi={across(reel.fullRadiusM)}
+          placeholder={`not measured: about ${inMm(2 * estimated.fullRadiusM)}`}
+          check={(m) => inRadius(m / 2)}
+          onChange={(m) => set({ fullRadiusM: m / 2, arborRadiusM: reel.arborRadiusM ?? estimated.arborRadiusM })}
+          onClear={() => set({ arborRadiusM: undefined, fullRadiusM: undefined })}
+        />
+        <QuantityField
+          label="highest drag"
+          quantity="strength"
+          valueSi={reel.highestDragN}
+          check={above(0, 100_000)}
+          onChange={(highestDragN) => set({ highestDragN })}
+        />
+        <NumberField
+          label="gear ratio"
+          value={reel.gearRatio}
+          least={0.5}
+          most={12}
+          placeholder="not known"
+          onChange={(gearRatio) => set({ gearRatio })}
+          hint="turns of the spool for one of the handle"
+        />
+      </div>
+    </Sheet>
+  )
+}

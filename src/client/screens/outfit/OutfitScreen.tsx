@@ -1,0 +1,22 @@
+import { useQuery } from '@tanstack/react-query'
+import { useParams, useSearchParams } from 'react-router'
+import { STARTING_OUTFITS } from '../../../core/setup/startingOutfits.ts'
+import { outfitsQuery } from '../../api/documents.ts'
+import { Failed, Loading } from '../../ui/states.tsx'
+import { OutfitForm } from './OutfitForm.tsx'
+
+/** One outfit, new or known; a new one begins from one of those that are offered. */
+export default function OutfitScreen() {
+  const { id } = useParams()
+  const [search] = useSearchParams()
+  const outfits = useQuery(outfitsQuery)
+  if (outfits.error && !outfits.data) return <Failed what="The outfit" error={outfits.error} onRetry={() => outfits.refetch()} />
+  if (!outfits.data) return <Loading what="the outfit" />
+  if (id === 'new') {
+    const start = STARTING_OUTFITS.find(({ name }) => name === search.get('from')) ?? STARTING_OUTFITS[0]!
+    return <OutfitForm key={`new ${start.name}`} saved={undefined} first={start} />
+  }
+  const saved = outfits.data.find((outfit) => outfit.id === id)
+  if (!saved) return <Failed what="The outfit" error={new Error('There is no such outfit, or it is in the bin.')} />
+  return <OutfitForm key={saved.id} saved={saved} first={saved.content} />
+}

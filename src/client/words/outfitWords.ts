@@ -1,0 +1,33 @@
+import { differenceInMonths, parseISO } from 'date-fns'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import { timesTooGood } from '../../core/catalogue/materials.ts'
+import type { Outfit } from '../../core/documents/outfit.ts'
+import { misfitsOnReel } from '../../core/setup/woundJoints.ts'
+import { WOUND_NAMES } from './names.ts'
+
+/** What is to be known of an outfit by itself: labels that cannot be true, line that is old, joints that cannot stand. */
+export function outfitRemarks(catalogue: Catalogue, outfit: Outfit, today: Date): string[] {
+  const ofLines = outfit.wound.flatMap((line) => {
+    const name = WOUND_NAMES[line.role]
+    const { lastsYears, name: material } = catalogue.materials[line.material]
+    const times = timesTooGood(catalogue, line)
+    const years = line.woundOn === undefined ? 0 : differenceInMonths(today, parseISO(line.woundOn)) / 12
+    return [
+      ...(times === undefined
+        ? []
+        : [
+            `The ${name} is labelled ${times.toFixed(1)} times what ${material} of that thickness bears: measure it, and pull a length.`,
+          ]),
+      ...(years >= lastsYears
+        ? [
+            `The ${name} has been on for ${years.toFixed(0)} years: pull a length of ${material} that old before trusting it, or wind new line.`,
+          ]
+        : []),
+    ]
+  })
+  const ofJoints = misfitsOnReel(catalogue, outfit).map(
+    ({ under, over, connection, misfit }) =>
+      `Between ${WOUND_NAMES[under]} and ${WOUND_NAMES[over]} is “${catalogue.connections[connection].name}”, which ${misfit}.`,
+  )
+  return [...ofLines, ...ofJoints]
+}
