@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, HOUND, TOPE, test } from './fixtures.ts'
+import { beside, expect, HOUND, TOPE, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -51,6 +51,7 @@ async function seriousFaults(page: Page, rules?: string[], within?: string): Pro
 test('axe finds nothing serious in the dialogs and in the view of each moment', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${HOUND}`)
   const check = async (what: string, within?: string) => expect(await seriousFaults(page, undefined, within), what).toEqual([])
+  await beside(page, 'Conditions')
   await page.getByLabel('calculate how it settles').check()
   for (const moment of ['cast', 'settle', 'run', 'snag', 'hand']) {
     await page.locator(`[data-moment=${moment}] button`).click()

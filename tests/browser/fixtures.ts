@@ -67,7 +67,16 @@ export async function copyOf(page: Page, url: string, id: string, name: string):
 }
 
 /** The drag ceiling as the conditions panel shows it, lb. */
+
+/** Brings up one of the sheets beside the reach. */
+export const beside = (page: Page, sheet: 'Part' | 'Conditions' | 'Why' | 'Findings') =>
+  page.getByRole('tab', { name: sheet, exact: true }).click()
+
+/** The highest safe drag that the moment Run says, lb. */
 export async function ceilingLb(page: Page): Promise<number> {
-  const text = await page.getByText(/drag safe to [\d.]+ lb/).textContent()
+  const text = await page
+    .locator('[data-moment=run]')
+    .getByText(/safe to [\d.]+ lb/)
+    .textContent()
   return Number(/([\d.]+) lb/.exec(text ?? '')![1])
 }

@@ -1,4 +1,4 @@
-import { copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
 
 test('the moments: a longer hook length is too long for the rod; more line out brings the peak past what is allowed', async ({
   page,
@@ -9,10 +9,13 @@ test('the moments: a longer hook length is too long for the rod; more line out b
   await page.getByRole('option', { name: 'hook length', exact: true }).click()
   await page.getByLabel('finished length').fill('9 m')
   await expect(page.locator('[data-moment=hand]')).toContainText('too long for the rod: 9.00 m')
+  await beside(page, 'Why')
   await expect(page.getByText('The rest is hand over hand')).toBeVisible()
   await page.locator('[data-moment=run] button').click()
   await expect(page.getByRole('img', { name: /Peak load against line out/ })).toBeVisible()
+  await beside(page, 'Conditions')
   await page.getByLabel('drag set', { exact: true }).fill('0.5 lb')
+  await beside(page, 'Why')
   await expect(page.getByText(/stays under what the chain is allowed/)).toBeVisible()
 })
 
@@ -45,13 +48,13 @@ for (const [id, name] of [
 
 test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
+  await beside(page, 'Findings')
   const blood = page.locator('[data-finding=blood-unlike]')
   await blood.getByRole('button', { name: 'Set aside' }).click()
   await expect(page.getByRole('dialog').getByRole('button', { name: 'Set aside' })).toBeDisabled()
   await page.getByRole('textbox', { name: 'reason' }).fill('tied at the mark, it has held')
   await page.keyboard.press('Enter')
   await expect(blood).toHaveCount(0)
-  await page.getByRole('button', { name: /and 1 set aside/ }).click()
   await expect(page.getByText('Set aside: tied at the mark, it has held')).toBeVisible()
   await page.getByRole('button', { name: 'Take up again' }).click()
   await expect(blood).toHaveCount(1)
@@ -60,6 +63,7 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
 test('every verdict opens its derivation, which can be copied', async ({ page, app, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await page.goto(`${app.url}/traces/${HOUND}`)
+  await beside(page, 'Why')
   await page.getByRole('button', { name: 'How it is calculated' }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('Peak load in a run, and the highest safe drag')
@@ -75,21 +79,27 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
 }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
-  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+  await expect(page.getByText('Say depth and stream under Conditions')).toBeVisible()
+  await beside(page, 'Conditions')
   await page.getByLabel('cast', { exact: true }).selectOption('none')
   await page.getByLabel('calculate how it settles').check()
-  await settle.getByRole('button').click()
   await page.getByLabel('depth', { exact: true }).fill('20 m')
   await page.getByLabel('stream', { exact: true }).fill('0.4 kn')
   await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  await settle.getByRole('button').click()
   await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
+  await beside(page, 'Conditions')
   await page.getByLabel('stream', { exact: true }).fill('5 kn')
   await expect(settle).toHaveAttribute('data-verdict', 'fails')
-  await expect(page.getByText('the line is blown out')).toBeVisible()
+  await beside(page, 'Why')
+  await expect(page.getByText('the line is blown out').first()).toBeVisible()
+  await beside(page, 'Conditions')
   await page.getByLabel('stream', { exact: true }).fill('1.8 kn')
+  await beside(page, 'Why')
   await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
   await page.locator('[data-finding=sinker-too-light]').getByRole('button', { name: 'Take the weight that holds' }).click()
   await expect(settle).toHaveAttribute('data-verdict', 'holds')
+  await beside(page, 'Conditions')
   for (const method of ['uptide', 'drift', 'shore']) {
     await page.getByLabel('fished', { exact: true }).selectOption(method)
     await expect(settle).toHaveAttribute('data-verdict', /holds|watch|fails/)
@@ -98,7 +108,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   await page.getByLabel('depth', { exact: true }).fill('-5')
   await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
   await page.getByLabel('calculate how it settles').uncheck()
-  await expect(page.getByText('Say the depth and the stream below')).toBeVisible()
+  await expect(page.getByText('Say depth and stream under Conditions')).toBeVisible()
 })
 
 test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {
@@ -107,7 +117,7 @@ test('a sleeve of the wrong bore is said, and the one that fits is one step away
   await page.getByRole('option', { name: 'snell at the hook', exact: true }).click()
   await page.getByLabel('tied with').selectOption('crimpLoop')
   await page.getByLabel('sleeve’s bore').fill('2 mm')
-  await page.getByRole('button', { name: /^All \d/ }).click()
+  await beside(page, 'Findings')
   const bore = page.locator('[data-finding=crimp-bore]')
   await expect(bore).toContainText('it does not grip')
   await bore.getByRole('button', { name: 'Take the sleeve that fits' }).click()

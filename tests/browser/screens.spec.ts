@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
 
 test('the library: search, filter, duplicate, bin and take back', async ({ page, app }) => {
   await copyOf(page, app.url, HOUND, 'Zebra trace')
@@ -112,7 +112,7 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeEnabled()
   await page.goto(`${app.url}/traces/${id}`)
   const reminder = page.locator('[data-finding=leader-over-rule]')
-  await page.getByRole('button', { name: /^All \d/ }).click()
+  await beside(page, 'Findings')
   await expect(reminder).toContainText('in “Pier rules”, last checked 2026-10-01')
   await page.goto(compare)
   await expect.poll(countOf).toBe(before + 1)

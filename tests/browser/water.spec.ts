@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import Papa from 'papaparse'
-import { CONGER, expect, test } from './fixtures.ts'
+import { beside, CONGER, expect, test } from './fixtures.ts'
 
 const marksOf = async (page: Page, url: string): Promise<{ id: string; revision: number; content: { name: string } }[]> =>
   (await (await page.request.get(`${url}/api/marks`)).json()).documents
@@ -295,6 +295,7 @@ test('a mark saved in another tab is not written over: both are kept, and one is
 
 test('the bench takes the water of a mark at springs', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${CONGER}`)
+  await beside(page, 'Conditions')
   await page.getByLabel('for', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await expect(page.getByLabel('depth', { exact: true })).toHaveValue('26 m')
   await expect(page.getByLabel('stream', { exact: true })).toHaveValue('2.6 kn')

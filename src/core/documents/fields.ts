@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CONNECTION_IDS, MATERIAL_IDS } from '../catalogue/ids.ts'
+import { parseHookSize } from '../units/hookSize.ts'
 import { filledText, text } from './text.ts'
 import { MOST_NAME, MOST_NOTES } from './vocabulary.ts'
 
@@ -17,6 +18,7 @@ export const documentName = filledText(MOST_NAME, 'needs a name').refine(
   (name) => !/\p{Cc}/u.test(name),
   'is one line without control characters',
 )
+export const hookSize = text(10).refine((typed) => parseHookSize(typed).ok, 'is not a hook size, such as 2/0 or 4')
 export const notes = text(MOST_NOTES)
 export const materialSchema = z.enum(MATERIAL_IDS)
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { diameterM, documentName, lengthM, massKg, materialSchema, strengthN } from './fields.ts'
+import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { diameterM, documentName, hookSize, lengthM, massKg, materialSchema, strengthN } from './fields.ts'
 import { text } from './text.ts'
 import { GEAR_VERSION } from './versions.ts'
 
@@ -16,9 +16,27 @@ export const gearSchema = z.discriminatedUnion('kind', [
     diameterM: diameterM.optional(),
     lengthM,
   }),
-  z.strictObject({ ...common, kind: z.literal('hook'), pattern: z.enum(HOOK_PATTERN_IDS), size: text(10) }),
-  z.strictObject({ ...common, kind: z.literal('sinker'), shape: z.enum(SINKER_SHAPE_IDS), massKg }),
-  z.strictObject({ ...common, kind: z.literal('hardware'), type: z.enum(HARDWARE_TYPES), size: text(10) }),
+  z.strictObject({ ...common, kind: z.literal('hook'), pattern: z.enum(HOOK_PATTERN_IDS), size: hookSize }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('sinker'),
+    shape: z.enum(SINKER_SHAPE_IDS),
+    massKg,
+    /** Absent: lead. */
+    metal: z.enum(SINKER_METAL_IDS).optional(),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('hardware'),
+    type: z.enum(HARDWARE_TYPES),
+    size: text(10).optional(),
+    /** As its packet says; absent: nominal, by its size. */
+    strengthN: strengthN.optional(),
+  }),
+  z.strictObject({ ...common, kind: z.literal('float'), massKg }),
+  z.strictObject({ ...common, kind: z.literal('lure'), massKg, spins: z.boolean().optional() }),
 ])
 
 export type Gear = z.infer<typeof gearSchema>
+export type GearKind = Gear['kind']
+export const GEAR_KINDS = ['line', 'hook', 'sinker', 'hardware', 'float', 'lure'] as const satisfies readonly GearKind[]

@@ -1,8 +1,18 @@
 import { z } from 'zod'
 import { FAMILY_IDS, FISHES } from '../catalogue/familyIds.ts'
 import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { parseHookSize } from '../units/hookSize.ts'
-import { diameterM, documentName, jointSchema, lengthM, massKg, materialSchema, notes, share, strengthN } from './fields.ts'
+import {
+  diameterM,
+  documentName,
+  hookSize,
+  jointSchema,
+  lengthM,
+  massKg,
+  materialSchema,
+  notes,
+  share,
+  strengthN,
+} from './fields.ts'
 import { filledText, text } from './text.ts'
 import { TRACE_VERSION } from './versions.ts'
 import { LINE_ROLES, MOST_FIGURE, MOST_PIECES, MOST_TAG, MOST_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
@@ -42,7 +52,6 @@ const attachSchema = z.discriminatedUnion('how', [
 ])
 
 const common = { id: pieceId, label: text(80).optional(), attach: attachSchema }
-const hookSize = text(10).refine((typed) => parseHookSize(typed).ok, 'is not a hook size, such as 2/0 or 4')
 
 const linePiece = z.strictObject({
   ...common,

@@ -16,7 +16,7 @@ const STEPS = {
   conditions: [(old) => old, (old) => old],
   mark: [markToV2],
   ruleSet: [ruleSetToV2],
-  gear: [(old) => old],
+  gear: [(old) => old, (old) => old],
 } as const satisfies Record<string, readonly Step[]>
 
 export type Upgradable = keyof typeof STEPS

@@ -4,4 +4,4 @@ export const OUTFIT_VERSION = 4
 export const CONDITIONS_VERSION = 3
 export const MARK_VERSION = 2
 export const RULE_SET_VERSION = 2
-export const GEAR_VERSION = 2
+export const GEAR_VERSION = 3

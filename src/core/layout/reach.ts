@@ -57,7 +57,7 @@ type Run = { items: ReachItem[]; drops: ReachDrop[]; width: number; rows: number
 export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions): ReachLayout {
   const { extent, run, metresPerUnit } = stretchToFit(trace, outfit, options)
   return {
-    width: Math.max(options.width, Math.ceil(extent)),
+    width: Math.max(options.width, Math.ceil(extent - 0.02)),
     height: options.trunkY + (run.rows - 1) * options.laneHeight + BELOW_LAST_LANE,
     items: run.items,
     drops: run.drops,
@@ -67,16 +67,20 @@ export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions)
 
 type Placed = { run: Run; extent: number; metresPerUnit?: number }
 
+/** Trunk lines are drawn no shorter than this share of their natural width, and never than their label. */
+const LEAST_STRETCH = 0.3
+
 /**
- * What room is left goes to the trunk's lines, as one factor on their widths. How far the drawing reaches grows with that factor
- * in straight pieces (a branch may reach past the trunk's end), so a few secant steps find it.
+ * What room is left goes to the trunk's lines, and what is too much comes off them, as one factor on their widths. How far the drawing
+ * reaches grows with that factor in straight pieces (a branch may reach past the trunk's end), so a few secant steps find it.
  */
 function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
   const at = (stretch: number) => new Layout(trace, outfit, options, stretch).whole()
   let [low, placed] = [1, at(1)]
-  let slope = (at(1.5).extent - placed.extent) / 0.5
-  for (let i = 0; i < 4 && slope > 0 && Math.abs(options.width - placed.extent) > 0.5; i += 1) {
-    const stretch = Math.max(1, low + (options.width - placed.extent) / slope)
+  const other = placed.extent > options.width ? 0.6 : 1.5
+  let slope = (at(other).extent - placed.extent) / (other - 1)
+  for (let i = 0; i < 6 && slope > 0 && Math.abs(options.width - placed.extent) > 0.01; i += 1) {
+    const stretch = Math.max(LEAST_STRETCH, low + (options.width - placed.extent) / slope)
     if (stretch === low) break
     const next = at(stretch)
     slope = (next.extent - placed.extent) / (stretch - low)
@@ -256,7 +260,8 @@ class Layout {
   }
 
   private flexible(ref: LinkRef, natural: number): number {
-    return this.slot(ref, natural) * this.stretch
+    const label = this.options.labelWidth(ref)
+    return Math.max(natural * this.stretch, label === 0 ? 0 : label + LABEL_GAP)
   }
 }
 

@@ -21,9 +21,10 @@ import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { clockTime } from '../../words/clockTime.ts'
+import { type BenchSheet, BenchSide } from './BenchSide.tsx'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
 import { ExportMenu } from './ExportMenu.tsx'
-import { FindingsList, FindingsPanel } from './FindingsPanel.tsx'
+import { FindingsList, FindingsPanel, WorstFinding } from './FindingsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
 import { NamePanel } from './NamePanel.tsx'
@@ -61,6 +62,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const judged = useEvaluation(setup, ruleSet)
   const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')
+  const [side, setSide] = useState<BenchSheet>('part')
   const [end, setEnd] = useState<string>()
   const gear = useQuery(gearQuery)
   const ownedSinkersKg = useMemo(
@@ -75,9 +77,14 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   // A part off the shown path brings its own path up, so that its strength is there to see.
   const select = (ref: LinkRef) => {
     setSelected(ref)
+    setSide('part')
     const holds = (each: JudgedPath) => each.links.some((link) => sameLink(link.ref, ref))
     const other = path && !holds(path) ? paths.find(holds) : undefined
     if (other) setEnd(other.end.id)
+  }
+  const openMoment = (moment: MomentName) => {
+    setOpen(moment)
+    setSide('why')
   }
   const edits = useEdits(bench, setup, selected, select)
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i] ?? 0 })) ?? [], [path])
@@ -96,7 +103,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
       )}
       <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
-          <MomentsBand evaluation={evaluation} open={open} onOpen={setOpen} />
+          <MomentsBand evaluation={evaluation} open={open} onOpen={openMoment} />
         ) : (
           <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
             {judged.ok ? '' : judged.message} Undo the last change, or set it right below.
@@ -104,31 +111,42 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         )}
       </div>
       {wide ? (
-        <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
-          <StrengthView
-            rig={setup}
-            evaluation={evaluation}
-            path={path}
-            dragN={conditions.dragN}
-            selected={selected}
-            onSelect={select}
-            onEnd={setEnd}
-            edits={edits}
-            onSettle={bench.settle}
-          />
-          {evaluation && <FindingsPanel bench={bench} ruleSet={ruleSet} evaluation={evaluation} />}
-          <div className="grid items-start gap-2 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,1.25fr)] md:grid-cols-2">
-            <PartPanel
-              bench={bench}
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
+            <StrengthView
               rig={setup}
+              evaluation={evaluation}
+              path={path}
+              dragN={conditions.dragN}
               selected={selected}
-              links={links}
-              ownedSinkersKg={ownedSinkersKg}
+              onSelect={select}
+              onEnd={setEnd}
               edits={edits}
+              onSettle={bench.settle}
             />
-            <ConditionsPanel bench={bench} evaluation={evaluation} />
-            {why}
+            {evaluation && side !== 'findings' && (
+              <WorstFinding bench={bench} ruleSet={ruleSet} evaluation={evaluation} onAll={() => setSide('findings')} />
+            )}
           </div>
+          <BenchSide
+            shown={side}
+            onShow={setSide}
+            sheets={{
+              part: (
+                <PartPanel
+                  bench={bench}
+                  rig={setup}
+                  selected={selected}
+                  links={links}
+                  ownedSinkersKg={ownedSinkersKg}
+                  edits={edits}
+                />
+              ),
+              conditions: <ConditionsPanel bench={bench} evaluation={evaluation} />,
+              why: why ?? <p className="p-3 text-quiet">Nothing is calculated until the trace reads again.</p>,
+              findings: evaluation && <FindingsPanel bench={bench} ruleSet={ruleSet} evaluation={evaluation} />,
+            }}
+          />
         </div>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
@@ -153,7 +171,7 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
   const { trace, outfitId } = bench.content
   return (
     <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
-      <div className="min-w-0 flex-1 max-md:basis-full">
+      <div className="min-w-64 flex-1 max-md:basis-full">
         <p className="text-sm text-quiet md:truncate">
           <span role="status">
             {bench.saving

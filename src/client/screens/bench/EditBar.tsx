@@ -27,7 +27,7 @@ export function EditBar({ rig, selected, edits }: Props) {
   const parts = useMemo(() => newParts(rig.catalogue), [rig.catalogue])
   return (
     <div role="toolbar" aria-label="Change the trace" className="flex flex-wrap gap-1">
-      <BarButton onClick={() => ask('add')} keys="Insert" text="Add part" icon={<Plus className="size-4" />} />
+      <BarButton worded onClick={() => ask('add')} keys="Insert" text="Add part" icon={<Plus className="size-4" />} />
       <BarButton onClick={() => ask('replace')} off={!piece} text="Replace" icon={<Replace className="size-4" />} />
       <BarButton onClick={edits.split} off={!isLine(piece)} text="Split" icon={<Scissors className="size-4" />} />
       <BarButton
@@ -69,9 +69,10 @@ export function EditBar({ rig, selected, edits }: Props) {
   )
 }
 
-type ButtonProps = { onClick: () => void; off?: boolean; keys?: string; text: string; icon: React.ReactNode }
+/** `worded`: its text stays beside its picture where room is short. */
+type ButtonProps = { onClick: () => void; off?: boolean; keys?: string; text: string; icon: React.ReactNode; worded?: boolean }
 
-function BarButton({ onClick, off = false, keys, text, icon }: ButtonProps) {
+function BarButton({ onClick, off = false, keys, text, icon, worded = false }: ButtonProps) {
   const shown = keys?.replace('Arrow', '').replace('Left', '←').replace('Right', '→')
   return (
     <Button
@@ -79,9 +80,10 @@ function BarButton({ onClick, off = false, keys, text, icon }: ButtonProps) {
       className="px-2! text-sm"
       onClick={onClick}
       disabled={off}
-      {...(keys ? { 'aria-keyshortcuts': keys, title: `${text} (${shown}, on the reach)` } : {})}
+      title={keys ? `${text} (${shown}, on the reach)` : text}
+      {...(keys ? { 'aria-keyshortcuts': keys } : {})}
     >
-      {icon} {text}
+      {icon} <span className={worded ? '' : 'max-2xl:sr-only'}>{text}</span>
     </Button>
   )
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import type { Finding, Severity } from '../../../core/advice/finding.ts'
 import { takenUp } from '../../../core/advice/setAside.ts'
 import type { TriedRemedy } from '../../../core/advice/tryRemedies.ts'
@@ -13,7 +13,6 @@ import { phraseWords } from '../../words/findingWords.ts'
 import { SetAsidePanel } from './SetAsidePanel.tsx'
 import type { Bench } from './useBench.ts'
 
-const SHOWN_FIRST = 3
 /** Remedies are tried whole, on the trace: not while someone is still typing. */
 const REST_MS = 150
 
@@ -25,31 +24,48 @@ const SEVERITY: Record<Severity, { word: string; tone: string }> = {
 
 type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluation }
 
-/** What is wrong, the three worst first, each with the step that fixes it and what that step would cost elsewhere. */
-export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
-  const [all, setAll] = useState(false)
-  const open = evaluation.findings.filter(({ aside }) => aside === undefined)
-  const aside = evaluation.findings.filter((finding) => finding.aside !== undefined)
-  const shown = all ? open : open.slice(0, SHOWN_FIRST)
+const isOpen = ({ aside }: Finding) => aside === undefined
+
+/** The worst of what is wrong, with the step that fixes it, and the way to the others. */
+export function WorstFinding({ bench, ruleSet, evaluation, onAll }: Props & { onAll: () => void }) {
+  const open = evaluation.findings.filter(isOpen)
+  const [worst] = open
   if (evaluation.findings.length === 0) return null
   return (
     <Sheet
-      title="Findings"
+      title="Worst finding"
       aside={
-        (open.length > SHOWN_FIRST || aside.length > 0) && (
-          <Button tone="quiet" className="min-h-7! text-sm" onClick={() => setAll(!all)} aria-expanded={all}>
-            {all ? 'The worst only' : `All ${open.length}${aside.length > 0 ? `, and ${aside.length} set aside` : ''}`}
-          </Button>
-        )
+        <Button tone="quiet" className="min-h-7! text-sm" onClick={onAll}>
+          {open.length > 1 ? `All ${open.length} findings` : 'Findings'}
+        </Button>
       }
     >
-      {open.length === 0 && <p className="text-quiet">Nothing but what was set aside.</p>}
-      <ul className="grid gap-x-6 gap-y-3 lg:grid-cols-3">
-        {shown.map((finding) => (
+      {worst ? (
+        <ul>
+          <FindingRow key={worst.id} finding={worst} bench={bench} ruleSet={ruleSet} evaluation={evaluation} />
+        </ul>
+      ) : (
+        <p className="text-quiet">Nothing but what was set aside.</p>
+      )}
+    </Sheet>
+  )
+}
+
+/** What is wrong, the worst first, each with the step that fixes it and what that step would cost elsewhere; and what was set aside. */
+export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
+  const open = evaluation.findings.filter(isOpen)
+  const aside = evaluation.findings.filter((finding) => !isOpen(finding))
+  return (
+    <Sheet title="Findings">
+      {open.length === 0 && (
+        <p className="text-quiet">{aside.length > 0 ? 'Nothing but what was set aside.' : 'Nothing is wrong.'}</p>
+      )}
+      <ul className="grid gap-y-4">
+        {open.map((finding) => (
           <FindingRow key={finding.id} finding={finding} bench={bench} ruleSet={ruleSet} evaluation={evaluation} />
         ))}
       </ul>
-      {all && aside.length > 0 && (
+      {aside.length > 0 && (
         <ul className="mt-3 grid gap-1 border-t border-rule pt-2 text-sm">
           {aside.map((finding) => (
             <AsideRow key={finding.id} finding={finding} bench={bench} />
@@ -62,7 +78,7 @@ export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
 
 /** The findings to read, where nothing is changed. */
 export function FindingsList({ findings }: { findings: readonly Finding[] }) {
-  const open = findings.filter(({ aside }) => aside === undefined)
+  const open = findings.filter(isOpen)
   if (open.length === 0) return null
   return (
     <Sheet title="Findings">

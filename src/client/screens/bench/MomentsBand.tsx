@@ -10,7 +10,7 @@ type Props = { evaluation: Evaluation; open: MomentName | undefined; onOpen: (mo
 export function MomentsBand({ evaluation, open, onOpen }: Props) {
   const wording = useWording(evaluation.setup)
   return (
-    <ul className="grid grid-cols-2 gap-2 md:grid-cols-3 lg:grid-cols-5" aria-label="Moments">
+    <ul className="grid grid-cols-2 gap-2 md:grid-cols-5" aria-label="Moments">
       {MOMENT_NAMES.map((name) => {
         const moment = evaluation.moments[name]
         if (!moment)
@@ -28,13 +28,13 @@ export function MomentsBand({ evaluation, open, onOpen }: Props) {
               <span className="text-base font-semibold">{momentName(name)}</span>
               <VerdictMark verdict={moment.verdict} />
             </span>
-            <span className="block sm:truncate">{view.figure(moment, wording)}</span>
-            <span className="block text-sm text-quiet sm:truncate" title={decides}>
+            <span className="block sm:line-clamp-2">{view.figure(moment, wording)}</span>
+            <span className="block text-sm leading-snug text-quiet sm:line-clamp-2" title={decides}>
               {decides}
             </span>
           </>
         )
-        const box = `block w-full rounded-lg border px-3 py-2 text-left ${open === name ? 'border-tide bg-well' : 'border-rule bg-sheet'}`
+        const box = `block w-full rounded-lg border px-2.5 py-1.5 text-left ${open === name ? 'border-tide bg-well' : 'border-rule bg-sheet'}`
         return (
           <li key={name} data-moment={name} data-verdict={moment.verdict}>
             <button

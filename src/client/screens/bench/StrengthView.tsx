@@ -33,7 +33,7 @@ type Props = {
   onSettle: () => void
 }
 
-const PROFILE_HEIGHT = 190
+const PROFILE_HEIGHT = 170
 
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
 export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect, onEnd, edits, onSettle }: Props) {

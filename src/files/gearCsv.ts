@@ -1,0 +1,87 @@
+import Papa from 'papaparse'
+import { GEAR_KINDS, type Gear, gearSchema } from '../core/documents/gear.ts'
+import { GEAR_VERSION } from '../core/documents/versions.ts'
+import { formatEntered } from '../core/units/formatQuantity.ts'
+import { parseQuantity } from '../core/units/parseQuantity.ts'
+import type { Quantity } from '../core/units/quantities.ts'
+import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
+
+/** More lines than a box has. */
+const MOST_ROWS = 10_000
+
+/** Columns that hold a quantity: the field, and the unit that a bare number is in and that is written. */
+const QUANTITIES = {
+  strength: { field: 'strengthN', quantity: 'strength', unit: 'lb' },
+  diameter: { field: 'diameterM', quantity: 'diameter', unit: 'mm' },
+  length: { field: 'lengthM', quantity: 'length', unit: 'm' },
+  weight: { field: 'massKg', quantity: 'mass', unit: 'g' },
+} as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>
+type QuantityColumn = keyof typeof QUANTITIES
+const QUANTITY_COLUMNS = Object.keys(QUANTITIES) as QuantityColumn[]
+const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'type'] as const
+const COLUMNS = [...WORDS, ...QUANTITY_COLUMNS, 'spins'] as const
+
+/**
+ * Reads a box as a table: a line an item, `kind` and `name` on each, and of the other columns those that its kind has. Quantities are
+ * read as people write them, a bare number in pounds, millimetres, metres or grams. Every line that is no item is named.
+ */
+export function readGearCsv(text: string): ReadFile<Gear[]> {
+  const read = readCsv(text, [['kind'], ['name']])
+  if (!read.ok) return read
+  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
+  const rows = read.value.map((row) => readRow(row))
+  const faults = rows.flatMap((row) => ('fault' in row ? [row.fault] : []))
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('item' in row ? [row.item] : [])) }
+}
+
+function readRow({ line, cells }: CsvRow): { item: Gear } | { fault: LineFault } {
+  const raw: Record<string, unknown> = { formatVersion: GEAR_VERSION }
+  for (const column of WORDS) if (cells[column]) raw[column] = cells[column]
+  if (cells.spins) raw.spins = cells.spins.toLowerCase() === 'yes'
+  for (const column of QUANTITY_COLUMNS) {
+    const { field, quantity, unit } = QUANTITIES[column]
+    const cell = cells[column]
+    if (!cell) continue
+    const parsed = parseQuantity(quantity, cell, unit)
+    if (!parsed.ok) return { fault: { line, message: `${column}: ${parsed.message}` } }
+    raw[field] = parsed.si
+  }
+  if (!(GEAR_KINDS as readonly unknown[]).includes(raw.kind))
+    return { fault: { line, message: `“${cells.kind}” is no kind of gear: ${GEAR_KINDS.join(', ')}` } }
+  const checked = gearSchema.safeParse(raw)
+  if (checked.success) return { item: checked.data }
+  const [first] = checked.error.issues
+  return { fault: { line, message: faultOf(first) } }
+}
+
+function faultOf(issue: { path: PropertyKey[]; message: string; code?: string } | undefined): string {
+  if (!issue) return 'is no piece of gear'
+  const field = String(issue.path[0] ?? '')
+  const column = QUANTITY_COLUMNS.find((each) => QUANTITIES[each].field === field) ?? field
+  return column === '' ? `has a column that its kind does not have: ${issue.message}` : `${column}: ${issue.message}`
+}
+
+/** The same table of what is owned: read again, it is the same. */
+export function writeGearCsv(items: readonly Gear[]): string {
+  const table = items.map((item) => {
+    const of = item as Record<string, unknown>
+    const quantities = QUANTITY_COLUMNS.map((column) => {
+      const { field, quantity, unit } = QUANTITIES[column]
+      const si = of[field]
+      return [column, typeof si === 'number' ? written(quantity, si, unit) : '']
+    })
+    const words = WORDS.map((column) => [column, of[column] ?? ''])
+    return Object.fromEntries([...words, ...quantities, ['spins', of.spins ? 'yes' : '']])
+  })
+  return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
+}
+
+/** In the column’s unit where that says it exactly, else in SI to the last figure. */
+function written(quantity: Quantity, si: number, unit: string): string {
+  const shown = formatEntered(quantity, si, unit)
+  const text = `${shown.value} ${shown.unit}`
+  const back = parseQuantity(quantity, text, unit)
+  if (back.ok && Math.abs(back.si - si) <= 1e-12 * si) return text
+  const plain = { strength: 'N', diameter: 'mm', length: 'm', mass: 'kg', fish: 'kg', speed: 'm/s' }[quantity]
+  return `${Number((quantity === 'diameter' ? si * 1000 : si).toPrecision(12))} ${plain}`
+}
