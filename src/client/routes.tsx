@@ -13,6 +13,7 @@ const MarkScreen = lazy(() => import('./screens/marks/MarkScreen.tsx'))
 const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
 const GearScreen = lazy(() => import('./screens/gear/GearScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
+const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
@@ -30,7 +31,14 @@ export const router = createBrowserRouter([
       { path: '/water', element: <WaterScreen /> },
       { path: '/water/marks', element: <MarksScreen /> },
       { path: '/water/marks/:id', element: <MarkScreen /> },
-      { path: '/gear', element: <GearScreen />, children: [{ index: true, element: <OutfitsPage /> }] },
+      {
+        path: '/gear',
+        element: <GearScreen />,
+        children: [
+          { index: true, element: <OutfitsPage /> },
+          { path: 'box', element: <BoxPage /> },
+        ],
+      },
       { path: '/gear/outfits/:id', element: <OutfitScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { ReadFile } from '../../../files/readCsv.ts'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
-import { placesOf, readChosen } from './readChosen.ts'
+import { placesOf, readChosen } from '../../ui/readChosen.ts'
 
 type Props<T> = { label: string; hint: string; read: (text: string) => Promise<ReadFile<T[]>>; onRead: (rows: T[]) => void }
 

@@ -11,8 +11,8 @@ import { Button } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
 import { Panel } from '../../ui/Panel.tsx'
+import { placesOf, readChosen } from '../../ui/readChosen.ts'
 import { newMark } from './newMark.ts'
-import { placesOf, readChosen } from './readChosen.ts'
 
 /** A place with the id it is stored under: taken in again after a failure, what is stored already is not stored twice. */
 type Named = Waypoint & { id: string }

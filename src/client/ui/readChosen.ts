@@ -1,4 +1,4 @@
-import { MOST_BYTES, type ReadFile, refused } from '../../../files/readCsv.ts'
+import { MOST_BYTES, type ReadFile, refused } from '../../files/readCsv.ts'
 
 /** Reads a file that was chosen, unless it is larger than any that is taken: a wrong file is refused before it is read. */
 export async function readChosen<T>(file: File, read: (text: string) => Promise<ReadFile<T>>): Promise<ReadFile<T>> {

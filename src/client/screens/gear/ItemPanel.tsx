@@ -1,0 +1,276 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
+import { GEAR_KINDS, type Gear, type GearKind, gearSchema } from '../../../core/documents/gear.ts'
+import { GEAR_VERSION } from '../../../core/documents/versions.ts'
+import { parseHookSize } from '../../../core/units/hookSize.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { createDocument } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { HookToScale } from '../../charts/HookToScale.tsx'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { above } from '../../ui/limits.ts'
+import { Panel } from '../../ui/Panel.tsx'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { TextField } from '../../ui/TextField.tsx'
+import { useDraftText } from '../../ui/useDraftText.ts'
+import { useNoFaults } from '../../ui/useNoFaults.ts'
+import { GEAR_KIND_NAMES, gearWords } from '../../words/gearWords.ts'
+
+const LB = QUANTITIES.strength.units.lb
+const common = { formatVersion: GEAR_VERSION, name: '' } as const
+const NEW: Record<GearKind, Gear> = {
+  line: { ...common, kind: 'line', material: 'mono', strengthN: 30 * LB, lengthM: 100 },
+  hook: { ...common, kind: 'hook', pattern: 'circle', size: '2/0' },
+  sinker: { ...common, kind: 'sinker', shape: 'bomb', massKg: 0.15 },
+  hardware: { ...common, kind: 'hardware', type: 'swivel', size: '4' },
+  float: { ...common, kind: 'float', massKg: 0.02 },
+  lure: { ...common, kind: 'lure', massKg: 0.06 },
+}
+
+/** One more thing for the box: its kind, what it is, and a name that is made from it where none is typed. */
+export function ItemPanel({ onClose }: { onClose: () => void }) {
+  const catalogue = useCatalogue()
+  const client = useQueryClient()
+  const show = useShow()
+  const [item, setItem] = useState<Gear>(NEW.sinker)
+  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const figure =
+    'massKg' in item ? show.entered('mass', item.massKg) : item.kind === 'line' ? show.entered('strength', item.strengthN) : ''
+  const usualName = [figure, gearWords(catalogue, item, show) || GEAR_KIND_NAMES[item.kind]].filter(Boolean).join(' ')
+  const add = useMutation({
+    mutationFn: () => createDocument('gear', gearSchema.parse({ ...item, name: item.name.trim() || usualName })),
+    onSuccess: (saved) => {
+      void client.invalidateQueries({ queryKey: ['gear'] })
+      toast(`“${saved.content.name}” is in the box.`)
+      onClose()
+    },
+  })
+  return (
+    <Panel
+      open
+      onOpenChange={onClose}
+      title="Into the box"
+      about="Sinkers that are here are stepped through on the bench and planned with on the water."
+    >
+      <form
+        ref={ref}
+        className="mt-4 grid gap-2"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault()
+          whenSound(() => add.mutate())
+        }}
+      >
+        <Field label="kind" htmlFor="item-kind">
+          <Select
+            id="item-kind"
+            value={item.kind}
+            onChange={(event) => setItem({ ...NEW[event.target.value as GearKind], name: item.name })}
+            choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
+          />
+        </Field>
+        <KindFields key={item.kind} item={item} onChange={setItem} />
+        <Field label="name" htmlFor="item-name">
+          <input
+            id="item-name"
+            className={fieldClass}
+            maxLength={80}
+            placeholder={usualName}
+            value={item.name}
+            onChange={(event) => setItem({ ...item, name: event.target.value })}
+          />
+        </Field>
+        {(complaint ?? add.error?.message) && (
+          <p role="alert" className="text-fails">
+            {complaint ?? add.error?.message}
+          </p>
+        )}
+        <Button type="submit" tone="strong" className="justify-self-end" disabled={add.isPending}>
+          Put it in
+        </Button>
+      </form>
+    </Panel>
+  )
+}
+
+type FieldsProps<G extends Gear> = { item: G; onChange: (item: G) => void }
+
+function KindFields({ item, onChange }: FieldsProps<Gear>) {
+  const catalogue = useCatalogue()
+  const choicesOf = (table: Readonly<Record<string, { name: string }>>) =>
+    Object.entries(table).map(([value, { name }]) => ({ value, text: name }))
+  switch (item.kind) {
+    case 'line':
+      return <LineFields item={item} onChange={onChange} />
+    case 'hook':
+      return <HookFields item={item} onChange={onChange} />
+    case 'hardware':
+      return <HardwareFields item={item} onChange={onChange} />
+    case 'sinker':
+      return (
+        <>
+          <WeightField item={item} onChange={onChange} />
+          <Field label="shape" htmlFor="item-shape">
+            <Select
+              id="item-shape"
+              value={item.shape}
+              onChange={(event) => onChange({ ...item, shape: event.target.value as typeof item.shape })}
+              choices={choicesOf(catalogue.sinkers)}
+            />
+          </Field>
+          <Field label="made of" htmlFor="item-metal">
+            <Select
+              id="item-metal"
+              value={item.metal ?? 'lead'}
+              onChange={(event) => onChange({ ...item, metal: event.target.value as typeof item.metal })}
+              choices={choicesOf(catalogue.sinkerMetals)}
+            />
+          </Field>
+        </>
+      )
+    case 'lure':
+      return (
+        <>
+          <WeightField item={item} onChange={onChange} />
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={item.spins ?? false}
+              onChange={(event) => onChange({ ...item, spins: event.target.checked || undefined })}
+            />
+            it spins as it is wound in
+          </label>
+        </>
+      )
+    case 'float':
+      return <WeightField item={item} onChange={onChange} />
+  }
+}
+
+function WeightField<G extends Extract<Gear, { massKg: number }>>({ item, onChange }: FieldsProps<G>) {
+  return (
+    <QuantityField
+      label="weight"
+      quantity="mass"
+      valueSi={item.massKg}
+      check={above(0, 50)}
+      onChange={(massKg) => onChange({ ...item, massKg })}
+    />
+  )
+}
+
+function LineFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'line' }>>) {
+  const { materials } = useCatalogue()
+  return (
+    <>
+      <Field label="material" htmlFor="item-material">
+        <Select
+          id="item-material"
+          value={item.material}
+          onChange={(event) => onChange({ ...item, material: event.target.value as typeof item.material })}
+          choices={MATERIAL_IDS.map((value) => ({ value, text: materials[value].name }))}
+        />
+      </Field>
+      <QuantityField
+        label="strength"
+        quantity="strength"
+        valueSi={item.strengthN}
+        check={above(0, 100_000)}
+        onChange={(strengthN) => onChange({ ...item, strengthN })}
+      />
+      <QuantityField
+        label="diameter"
+        quantity="diameter"
+        valueSi={item.diameterM}
+        placeholder="nominal"
+        check={above(0, 0.02)}
+        onChange={(diameterM) => onChange({ ...item, diameterM })}
+        onClear={() => onChange({ ...item, diameterM: undefined })}
+      />
+      <QuantityField
+        label="on the spool"
+        quantity="length"
+        valueSi={item.lengthM}
+        check={above(0, 5_000)}
+        onChange={(lengthM) => onChange({ ...item, lengthM })}
+      />
+    </>
+  )
+}
+
+function HookFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hook' }>>) {
+  const { hooks } = useCatalogue()
+  const draft = useDraftText(
+    item.size,
+    (typed) => {
+      const parsed = parseHookSize(typed)
+      return parsed.ok ? { ok: true, value: typed.trim() } : parsed
+    },
+    (size) => onChange({ ...item, size }),
+  )
+  return (
+    <>
+      <Field label="pattern" htmlFor="item-pattern">
+        <Select
+          id="item-pattern"
+          value={item.pattern}
+          onChange={(event) => onChange({ ...item, pattern: event.target.value as typeof item.pattern })}
+          choices={HOOK_PATTERN_IDS.map((value) => ({ value, text: hooks.patterns[value].name }))}
+        />
+      </Field>
+      <TextField label="size" draft={draft} hint="2/0 is large, 2 is small" />
+      <HookToScale pattern={item.pattern} size={item.size} />
+    </>
+  )
+}
+
+function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hardware' }>>) {
+  const { hardware } = useCatalogue()
+  const show = useShow()
+  const { sizes } = hardware[item.type]
+  return (
+    <>
+      <Field label="what" htmlFor="item-type">
+        <Select
+          id="item-type"
+          value={item.type}
+          onChange={(event) => {
+            const type = event.target.value as typeof item.type
+            onChange({ ...item, type, size: hardware[type].sizes[0]?.size, strengthN: undefined })
+          }}
+          choices={Object.entries(hardware).map(([value, { name }]) => ({ value, text: name }))}
+        />
+      </Field>
+      {sizes.length > 0 && (
+        <>
+          <Field label="size" htmlFor="item-size" hint="numbers fall as swivels grow">
+            <Select
+              id="item-size"
+              value={item.size ?? ''}
+              onChange={(event) => onChange({ ...item, size: event.target.value || undefined })}
+              choices={[{ value: '', text: 'not known' }, ...sizes.map(({ size }) => ({ value: size, text: size }))]}
+            />
+          </Field>
+          <QuantityField
+            label="strength"
+            quantity="strength"
+            valueSi={item.strengthN}
+            placeholder={nominalText(sizes.find(({ size }) => size === item.size)?.strengthN, (n) =>
+              show.computed('strength', n),
+            )}
+            check={above(0, 100_000)}
+            onChange={(strengthN) => onChange({ ...item, strengthN })}
+            onClear={() => onChange({ ...item, strengthN: undefined })}
+          />
+        </>
+      )}
+    </>
+  )
+}
+
+const nominalText = (strengthN: number | undefined, words: (n: number) => string) =>
+  strengthN === undefined ? 'as its packet says' : `nominal ${words(strengthN)}`

@@ -1,0 +1,34 @@
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { Gear, GearKind } from '../../core/documents/gear.ts'
+import type { Show } from '../settings/show.ts'
+
+export const GEAR_KIND_NAMES: Record<GearKind, string> = {
+  line: 'line',
+  hook: 'hook',
+  sinker: 'sinker',
+  hardware: 'hardware',
+  float: 'float',
+  lure: 'lure',
+}
+
+/** What a piece of gear is, beyond its name and its main figure. */
+export function gearWords(catalogue: Catalogue, item: Gear, show: Show): string {
+  switch (item.kind) {
+    case 'line':
+      return [
+        catalogue.materials[item.material].name,
+        ...(item.diameterM === undefined ? [] : [show.entered('diameter', item.diameterM)]),
+        `${show.entered('length', item.lengthM)} spool`,
+      ].join(', ')
+    case 'hook':
+      return `${item.size} ${catalogue.hooks.patterns[item.pattern].name}`
+    case 'sinker':
+      return [catalogue.sinkers[item.shape].name, ...(item.metal ? [catalogue.sinkerMetals[item.metal].name] : [])].join(', ')
+    case 'hardware':
+      return [catalogue.hardware[item.type].name, item.size].filter(Boolean).join(' ')
+    case 'lure':
+      return item.spins ? 'spins' : ''
+    case 'float':
+      return ''
+  }
+}
