@@ -7,7 +7,12 @@ import { pieceName, withArticle } from '../../core/setup/names.ts'
 /** Where a part would go, as a person would say it: “between the leader and the swivel”. */
 export function placeWords(place: Place, trace: Trace): string {
   const name = (id: string) => (id === OUTFIT ? 'the outfit’s line' : theName(trace, id))
-  if (place.at === 'along') return `along ${name(place.line)}`
+  if (place.at === 'along') {
+    const { above, below } = place
+    if (above !== undefined && below !== undefined) return `on ${name(place.line)}, between ${name(above)} and ${name(below)}`
+    if (below !== undefined) return `on ${name(place.line)}, above ${name(below)}`
+    return above === undefined ? `along ${name(place.line)}` : `on ${name(place.line)}, below ${name(above)}`
+  }
   if (place.takes) return `between ${name(place.of)} and ${name(place.takes)}`
   if (place.end === 'near') return `at the near end of ${name(place.of)}`
   const hangs = place.of !== OUTFIT && !lineById(trace, place.of)

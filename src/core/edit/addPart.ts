@@ -56,9 +56,9 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
   const carries = part.kind === 'line' || part.kind === 'hardware' || part.kind === 'hook'
   const taken = place.takes === undefined ? undefined : pieceById(trace, place.takes)
   if (part.kind === 'bait' && parent?.role !== 'hook') return no('a bait goes on a hook')
-  if (parent && ['bait', 'sinker', 'lure', 'float', 'light'].includes(parent.role))
-    return no(`nothing hangs from a ${parent.role}`)
-  if (parent?.role === 'hook' && (part.kind === 'line' || part.kind === 'float')) return no('tie it above the hook')
+  if (parent && BEARS_NOTHING.includes(parent.role)) return no(`nothing hangs from a ${parent.role}`)
+  if (parent?.role === 'lure' && !carries) return no('from a lure hang hooks, rings and lines')
+  if (parent?.role === 'hook' && part.kind === 'float') return no('put it on the line above the hook')
   if (part.kind === 'hardware' && NEVER_AT_END.includes(part.type)) return no('it goes along a line, not at an end')
   if (taken && (!carries || (part.kind === 'hook' && taken.role !== 'hook' && taken.role !== 'bait')))
     return no(`${withArticle(pieceName(taken))} is tied there already: put a loop or a three-way swivel between first`)
@@ -71,6 +71,9 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
   if (!below) return no(NO_KNOT)
   return { ok: true, trace: reattached(withNew, taken.id, below), id: piece.id }
 }
+
+/** Roles that nothing hangs from. */
+export const BEARS_NOTHING: readonly Piece['role'][] = ['bait', 'sinker', 'float', 'light']
 
 /** Types that are fast on a line wherever they sit; and with the bead, those that never hang from an end. */
 const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'baitClip', 'breakBand']
@@ -103,10 +106,15 @@ export function seatFor(trace: Trace, { line, downM }: { line: string; downM: nu
     const stop = onLine(trace, line).findLast((other) => other.downM <= downM)
     return sliding(line, atM, { above: stop?.piece.id })
   } else if (piece.role !== 'sinker' && piece.role !== 'hook') return 'it hangs from an end, not part-way along a line'
+  return slidingSeat(trace, { line, downM }, piece)
+}
+
+/** How a part slides on a line, to what is below it; or why it does not. */
+export function slidingSeat(trace: Trace, { line, downM }: { line: string; downM: number }, piece: Piece): Attach | string {
   const below = onLine(trace, line).find((other) => other.downM >= downM && other.solid)
   if (!below && carriesEnd(piece, trace))
     return 'there is nothing below for it to bear on: tie something to the end of the line first'
-  return sliding(line, atM, { below: below?.piece.id })
+  return sliding(line, Math.max(0, atOf(line, downM)), { below: below?.piece.id })
 }
 
 function baitedSnood(rig: Rig, place: Place): Step {

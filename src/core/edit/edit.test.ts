@@ -16,8 +16,10 @@ import { fitIssues } from '../setup/fitIssues.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
 import { pathToPiece } from '../setup/paths.ts'
 import { addPart } from './addPart.ts'
+import { onLine } from './along.ts'
 import type { EditResult } from './editResult.ts'
-import { placesAt } from './places.ts'
+import { hold, isHeld, moveTo, placesToMove } from './moveTo.ts'
+import { placesAt, stretchesOn } from './places.ts'
 import { goesWith, removePart } from './removePart.ts'
 import { reorder } from './reorder.ts'
 import { replacePart } from './replacePart.ts'
@@ -106,7 +108,7 @@ describe('add', () => {
     const gaps = edges.slice(1).map((to, i) => ({ from: edges[i]!, widthM: to - edges[i]! }))
     const widest = gaps.toSorted((a, b) => b.widthM - a.widthM)[0]!
     const along = placesAt(draftNamed('boomPaternoster'), pieceRef('body')).find(({ at }) => at === 'along')!
-    expect(along).toEqual({ at: 'along', line: 'body', downM: widest.from + widest.widthM / 2 })
+    expect(along).toMatchObject({ at: 'along', line: 'body', downM: expect.closeTo(widest.from + widest.widthM / 2, 9) })
     expect(gaps.length).toBeGreaterThan(3)
   })
 
@@ -290,5 +292,73 @@ describe('split, slide, reorder, replace, a role at once', () => {
       ['tail', 'mono', 30 * LB],
     ])
     expect(misfits(trace)).toEqual([])
+  })
+})
+
+describe('move', () => {
+  const ledger = draftNamed('runningLedger')
+  const rig = rigOf(ledger, outfit)
+
+  test('a rider is lifted off one line and put on another with all it has', () => {
+    const heavy = {
+      ...ledger,
+      pieces: ledger.pieces.map((piece) => (piece.id === 'sinker' ? { ...piece, massKg: 0.123 } : piece)) as Trace['pieces'],
+    }
+    const moved = done(moveTo(rigOf(heavy, outfit), 'sinker', { at: 'along', line: 'hook-length', downM: 0.3 }))
+    expect(moved.pieces.find(({ id }) => id === 'sinker')).toMatchObject({
+      massKg: 0.123,
+      attach: { how: 'sliding', on: 'hook-length', atM: 0.3, stops: { below: 'hook' } },
+    })
+  })
+
+  test('lifted off it passes what it bore on, and what bore on it finds another stop', () => {
+    const moved = done(moveTo(rig, 'bead', stretchesOn(ledger, 'leader')[0]!))
+    const [bead, sinker] = ['bead', 'sinker'].map((id) => moved.pieces.find((piece) => piece.id === id)!)
+    expect(bead!.attach.how === 'sliding' && sinker!.attach.how === 'sliding').toBe(true)
+    if (bead!.attach.how !== 'sliding' || sinker!.attach.how !== 'sliding') return
+    expect(bead!.attach.atM).toBeLessThan(sinker!.attach.atM)
+    expect(sinker!.attach.stops.below).toBe('swivel')
+  })
+
+  test('an end goes between two others only where nothing hangs from it', () => {
+    expect(moveTo(rig, 'swivel', { at: 'end', of: 'outfit', takes: 'leader' })).toMatchObject({ ok: false })
+    expect(placesToMove(rig, 'hook').map(({ place }) => place)).toContainEqual({ at: 'end', of: 'swivel' })
+  })
+
+  test('held it stays where it is, let go it slides to what is below', () => {
+    const held = done(hold(rig, 'sinker', true))
+    const at = (trace: Trace) => trace.pieces.find(({ id }) => id === 'sinker')!
+    expect(at(held).attach).toMatchObject({ how: 'fixed', on: 'leader' })
+    expect([isHeld(at(ledger)), isHeld(at(held)), isHeld(ledger.pieces.find(({ id }) => id === 'hook')!)]).toEqual([
+      false,
+      true,
+      undefined,
+    ])
+    const free = done(hold(rigOf(held, outfit), 'sinker', false))
+    expect(at(free).attach).toMatchObject({ how: 'sliding', on: 'leader', stops: { below: expect.any(String) } })
+  })
+})
+
+describe('where', () => {
+  test('every stretch between riders is a place, named by its neighbours, and a part put there lies between them', () => {
+    const boom = draftNamed('boomPaternoster')
+    const stretches = stretchesOn(boom, 'body')
+    expect(stretches.length).toBe(boom.pieces.filter(({ attach }) => 'on' in attach && attach.on === 'body').length + 1)
+    for (const place of stretches.filter(({ lengthM }) => lengthM > 0.01)) {
+      const put = done(addPart(rigOf(boom, outfit), place, 'crimp'))
+      const row = onLine(put, 'body').map(({ piece }) => piece.id)
+      const [fresh] = row.filter((id) => !boom.pieces.some((piece) => piece.id === id))
+      const at = row.indexOf(fresh!)
+      if (place.above) expect(row[at - 1]).toBe(place.above)
+      if (place.below) expect(row[at + 1]).toBe(place.below)
+    }
+  })
+
+  test('from a lure hang hooks and lines, from a hook a stinger', () => {
+    const lure = draftNamed('straightLure')
+    const hooked = done(addPart(rigOf(lure, outfit), { at: 'end', of: 'lure' }, 'hook'))
+    expect(path(hooked, 'hook')).toMatch(/lure hook$/)
+    const stinger = done(addPart(rigOf(draftNamed('freeLine'), outfit), { at: 'end', of: 'hook' }, 'biteTrace'))
+    expect(path(stinger, 'bite-trace')).toMatch(/hook bite-trace\.joint bite-trace$/)
   })
 })

@@ -1,7 +1,7 @@
 import { hungFrom, isLine, pieceById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import type { Rig } from '../setup/setup.ts'
-import { seatFor } from './addPart.ts'
+import { BEARS_NOTHING, seatFor } from './addPart.ts'
 import { onLine, ridesOn } from './along.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
@@ -30,7 +30,7 @@ export function replacePart(rig: Rig, id: string, partId: keyof typeof SINGLE_PA
     const tied = tieTo({ ...rig, trace: replaced }, fresh.id, child)
     if (!tied) return refused(NO_KNOT)
     if (child.role === 'bait' && fresh.role !== 'hook') return refused('a bait goes on a hook: take it off first')
-    if (['sinker', 'lure', 'bait', 'float', 'light'].includes(fresh.role)) return refused('nothing could hang from it')
+    if (BEARS_NOTHING.includes(fresh.role)) return refused('nothing could hang from it')
     replaced = reattached(replaced, child.id, tied)
   }
   return checked(rig, replaced, fresh.id)

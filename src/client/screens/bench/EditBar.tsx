@@ -1,10 +1,11 @@
-import { ArrowLeft, ArrowRight, Plus, Replace, Scissors, Trash2 } from 'lucide-react'
+import { ArrowLeft, ArrowRight, MapPin, Plus, Replace, Scissors, Trash2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { type LinkRef, pieceIdOf } from '../../../core/documents/linkRef.ts'
 import { isLine, parentId, pieceById } from '../../../core/documents/pieces.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { addPart } from '../../../core/edit/addPart.ts'
+import { placesToMove } from '../../../core/edit/moveTo.ts'
 import { newParts, SINGLE_PARTS } from '../../../core/edit/newParts.ts'
 import { placesAt } from '../../../core/edit/places.ts'
 import { goesWith, removePart } from '../../../core/edit/removePart.ts'
@@ -30,6 +31,7 @@ export function EditBar({ rig, selected, edits }: Props) {
       <BarButton worded onClick={() => ask('add')} keys="Insert" text="Add part" icon={<Plus className="size-4" />} />
       <BarButton onClick={() => ask('replace')} off={!piece} text="Replace" icon={<Replace className="size-4" />} />
       <BarButton onClick={edits.split} off={!isLine(piece)} text="Split" icon={<Scissors className="size-4" />} />
+      <BarButton onClick={() => ask('move')} off={!piece} text="Move to …" icon={<MapPin className="size-4" />} />
       <BarButton
         onClick={() => edits.move('reel')}
         off={!piece}
@@ -64,6 +66,7 @@ export function EditBar({ rig, selected, edits }: Props) {
           />
         </Panel>
       )}
+      {asked === 'move' && piece && <MovePanel rig={rig} piece={piece} edits={edits} />}
       {asked === 'remove' && piece && <RemovePanel rig={rig} piece={piece} edits={edits} />}
     </div>
   )
@@ -122,6 +125,34 @@ function AddPanel({ rig, selected, edits }: Props) {
       )}
       {places.length === 1 && place && <p className="mt-3">{placeWords(place, trace)}</p>}
       {place && <PartChooser key={at} choices={choices} onChoose={edits.take} />}
+    </Panel>
+  )
+}
+
+/** Where else the part can be, with all that hangs from it. */
+function MovePanel({ rig, piece, edits }: { rig: Rig; piece: Piece; edits: Edits }) {
+  const places = placesToMove(rig, piece.id)
+  return (
+    <Panel
+      open
+      onOpenChange={() => edits.ask(undefined)}
+      title={`Move ${theName(rig.trace, piece.id)}`}
+      about="It keeps what is set of it, and what hangs from it goes along."
+    >
+      <ul className="mt-3 grid gap-x-3">
+        {places.map(({ place, result }) => (
+          <li key={placeWords(place, rig.trace)}>
+            <button
+              type="button"
+              className="min-h-9 w-full rounded-md px-2 py-1 text-left hover:bg-well"
+              onClick={() => edits.take(result)}
+            >
+              {placeWords(place, rig.trace)}
+            </button>
+          </li>
+        ))}
+      </ul>
+      {places.length === 0 && <p className="mt-3 text-quiet">There is no other place that it can hang from.</p>}
     </Panel>
   )
 }

@@ -6,6 +6,7 @@ import type { Piece, Trace } from '../../../core/documents/trace.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
 import { withFuse } from '../../../core/edit/changes.ts'
+import { hold, isHeld } from '../../../core/edit/moveTo.ts'
 import { slideRange } from '../../../core/edit/slidePart.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import { mainLine } from '../../../core/setup/outfitLines.ts'
@@ -70,6 +71,7 @@ export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }
         )}
         <PieceSettings bench={bench} edits={edits} rig={rig} piece={piece} ownedSinkersKg={ownedSinkersKg} />
         <PlaceOnLine piece={piece} trace={trace} edits={edits} />
+        <HeldOrFree piece={piece} rig={rig} edits={edits} />
         {isTied(joint) && <JointSettings bench={bench} piece={piece} joint={joint} rig={rig} />}
       </div>
     </Sheet>
@@ -96,6 +98,23 @@ function PlaceOnLine({ piece, trace, edits }: { piece: Piece; trace: Trace; edit
       onChange={(si) => edits.slideTo(piece.id, onOutfit ? -si : si)}
       step={(si, direction) => Math.min(mostM, Math.max(leastM, si + direction * 0.05))}
     />
+  )
+}
+
+/** Whether a part is pinched fast on its line, or slides. */
+function HeldOrFree({ piece, rig, edits }: { piece: Piece; rig: Rig; edits: Edits }) {
+  const held = isHeld(piece)
+  if (held === undefined) return null
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-5"
+        checked={held}
+        onChange={(event) => edits.take(hold(rig, piece.id, event.target.checked))}
+      />
+      held fast where it is; else it slides
+    </label>
   )
 }
 

@@ -14,7 +14,7 @@ import type { Bench } from './useBench.ts'
 /** How far one press slides a part along its line, m. */
 const SLIDE_M = 0.05
 
-export type Asked = 'add' | 'replace' | 'remove' | undefined
+export type Asked = 'add' | 'replace' | 'move' | 'remove' | undefined
 
 export type Edits = {
   /** Which dialog is open. */
