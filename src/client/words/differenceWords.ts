@@ -24,7 +24,9 @@ const FIELD_NAMES: Record<string, string> = {
   dropM: 'drop',
   launchDeg: 'launch',
   fishSpeedMperS: 'fish’s speed',
-  fishMassKg: 'fish lifted',
+  fishMassKg: 'fish landed',
+  landing: 'how landed',
+  metal: 'made of',
   freeboardM: 'freeboard',
   water: 'how it settles calculated',
   own: 'own test',
@@ -86,7 +88,25 @@ function valueWords(catalogue: Catalogue, field: string, raw: unknown, show: Sho
   if (field === 'attach') return hangsWords(raw)
   if (typeof raw === 'boolean') return raw ? 'yes' : 'no'
   if (Array.isArray(raw)) return raw.join(', ')
-  return typeof raw === 'string' ? raw : 'elsewhere'
+  return typeof raw === 'string' ? nameIn(catalogue, field, raw) : 'elsewhere'
+}
+
+/** What the catalogue calls a value, where it is one of its own. */
+function nameIn(catalogue: Catalogue, field: string, raw: string): string {
+  const { baits, hooks, sinkers, sinkerMetals, castStyles, materials, hardware, landings, methods, beds } = catalogue
+  const tables: Record<string, Readonly<Record<string, { name: string }>>> = {
+    bait: baits,
+    pattern: hooks.patterns,
+    shape: sinkers,
+    metal: sinkerMetals,
+    castStyle: castStyles,
+    material: materials,
+    type: hardware,
+    landing: landings,
+    method: methods,
+    bed: beds,
+  }
+  return tables[field]?.[raw]?.name ?? raw
 }
 
 /** The link that is meant to go first: a piece, or its knot. */

@@ -116,7 +116,7 @@ describe('of the whole trace, and of its conditions', () => {
     expect(conditionDifferences(before, after).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
       'cast overhead → lob',
       'drag 6.74 lb → 12 lb',
-      'fish lifted 3 kg → 5 kg',
+      'fish landed 3 kg → 5 kg',
       'wet yes → no',
     ])
     const wet = { ...before, water: defaultWater(catalogue, 'anchor') }

@@ -20,7 +20,7 @@ const LARGE: Partial<Record<Quantity, Record<string, number>>> = {
 
 /**
  * A number as it was typed: the shortest decimal within rounding of it, so that 30 lb never comes back as 29.99.
- * A value that was typed in another unit falls back to one decimal more than a computed figure has.
+ * A value that is not round in this unit, typed in another or a default, falls back to the decimals of a computed figure.
  */
 export function formatEntered(quantity: Quantity, si: number, unit: string): Formatted {
   const value = si / factorOf(quantity, unit)
@@ -28,7 +28,7 @@ export function formatEntered(quantity: Quantity, si: number, unit: string): For
     const rounded = Number(value.toFixed(decimals))
     if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return { value: String(rounded), unit }
   }
-  return { value: String(Number(value.toFixed(decimalsOf(quantity, unit) + 1))), unit }
+  return { value: String(Number(value.toFixed(decimalsOf(quantity, unit)))), unit }
 }
 
 /** A computed figure, rounded to what it is worth: with the fixed decimals of its unit, and from some size on without. */

@@ -78,17 +78,24 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
       )
     case 'bait':
       return (
-        <Field label="bait" htmlFor="bait-kind">
-          <Select
-            id="bait-kind"
-            value={piece.bait}
-            onChange={(event) => set({ bait: event.target.value as BaitType })}
-            choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
+        <>
+          <Field label="bait" htmlFor="bait-kind">
+            <Select
+              id="bait-kind"
+              value={piece.bait}
+              onChange={(event) => set({ bait: event.target.value as BaitType })}
+              choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
+            />
+          </Field>
+          <BaitWeight
+            massKg={piece.massKg}
+            usualKg={catalogue.baits[piece.bait].massKg}
+            onChange={(massKg) => set({ massKg }, `${piece.id} mass`)}
           />
-        </Field>
+        </>
       )
     case 'hardware':
-      return <HardwareSize catalogue={catalogue} piece={piece} onSize={(size) => set({ size })} />
+      return <HardwareSize catalogue={catalogue} piece={piece} onChange={(change) => set(change, `${piece.id} strength`)} />
     case 'lure':
       return (
         <>
@@ -109,21 +116,64 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
   }
 }
 
-type SizeProps = { catalogue: Catalogue; piece: HardwarePiece; onSize: (size: string) => void }
+/** A bait as it is weighed, else as heavy as one usually is. */
+function BaitWeight({
+  massKg,
+  usualKg,
+  onChange,
+}: {
+  massKg: number | undefined
+  usualKg: number
+  onChange: (kg: number | undefined) => void
+}) {
+  const show = useShow()
+  return (
+    <QuantityField
+      label="weight"
+      quantity="mass"
+      valueSi={massKg}
+      placeholder={`usual ${show.computed('mass', usualKg)}`}
+      check={above(0, 50)}
+      onChange={onChange}
+      onClear={() => onChange(undefined)}
+    />
+  )
+}
 
-function HardwareSize({ catalogue, piece, onSize }: SizeProps) {
+type SizeProps = {
+  catalogue: Catalogue
+  piece: HardwarePiece
+  onChange: (change: { size?: string; strengthN?: number | undefined }) => void
+}
+
+function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
   const show = useShow()
   const { sizes } = catalogue.hardware[piece.type]
   if (sizes.length === 0) return <p className="text-quiet">Carries no pull of its own.</p>
+  const nominalN = sizes.find(({ size }) => size === piece.size)?.strengthN
   return (
-    <Field label="size" htmlFor="hardware-size" hint="numbers fall as swivels grow">
-      <Select
-        id="hardware-size"
-        value={piece.size ?? ''}
-        onChange={(event) => onSize(event.target.value)}
-        choices={sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` }))}
+    <>
+      <Field label="size" htmlFor="hardware-size" hint="numbers fall as swivels grow">
+        <Select
+          id="hardware-size"
+          value={piece.size ?? ''}
+          onChange={(event) => onChange({ size: event.target.value })}
+          choices={[
+            ...(piece.size === undefined ? [{ value: '', text: 'not known' }] : []),
+            ...sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` })),
+          ]}
+        />
+      </Field>
+      <QuantityField
+        label="strength"
+        quantity="strength"
+        valueSi={piece.strengthN}
+        placeholder={nominalN === undefined ? 'as its packet says' : `nominal ${show.computed('strength', nominalN)}`}
+        check={above(0, 100_000)}
+        onChange={(strengthN) => onChange({ strengthN })}
+        onClear={() => onChange({ strengthN: undefined })}
       />
-    </Field>
+    </>
   )
 }
 

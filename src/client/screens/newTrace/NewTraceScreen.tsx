@@ -21,6 +21,7 @@ import { QuickOutfit } from '../../outfits/QuickOutfit.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
+import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { castName } from '../../words/castWords.ts'
@@ -58,6 +59,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
   const [familyId, setFamilyId] = useState<FamilyId>('runningLedger')
   const [changed, setChanged] = useState<Partial<Wishes>>({})
   const [castStyle, setCastStyle] = useState<Conditions['castStyle']>()
+  const { ref, complaint, whenSound } = useNoFaults<HTMLDivElement>()
   const family = familyOf(familyId)
   const wishes = { ...(family ? defaultWishes(family) : NO_WISHES), ...changed }
   const set = (change: Partial<Wishes>) => setChanged((old) => ({ ...old, ...change }))
@@ -66,7 +68,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
   const cast = castStyle && casts.includes(castStyle) ? castStyle : (casts[0] ?? 'none')
 
   return (
-    <div className="grid items-start gap-3 p-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
+    <div ref={ref} className="grid items-start gap-3 p-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="grid gap-3">
         <h1 className="text-xl font-bold">New trace</h1>
         <Sheet title="1. Outfit">
@@ -107,6 +109,8 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
         outfitId={outfitId}
         castStyle={cast}
         onName={(name) => set({ name })}
+        complaint={complaint}
+        whenSound={whenSound}
       />
     </div>
   )
@@ -154,10 +158,13 @@ type PreviewProps = {
   outfitId: string
   castStyle: Conditions['castStyle']
   onName: (name: string) => void
+  /** What keeps it from being made, and making it only where every field reads. */
+  complaint: string | undefined
+  whenSound: (act: () => void) => void
 }
 
 /** The draft as it would be made, with its verdicts, and the button that makes it. */
-function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: PreviewProps) {
+function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName, complaint, whenSound }: PreviewProps) {
   const show = useShow()
   const navigate = useNavigate()
   const client = useQueryClient()
@@ -207,7 +214,7 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
         className="grid gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          if (name) create.mutate()
+          if (name) whenSound(() => create.mutate())
         }}
       >
         <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Give it a name.'}>
@@ -220,6 +227,11 @@ function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName }: P
             aria-describedby={name ? undefined : 'new-name-fault'}
           />
         </Field>
+        {complaint && (
+          <p role="alert" className="text-fails">
+            {complaint}
+          </p>
+        )}
         <Button tone="strong" type="submit" disabled={!name || create.isPending}>
           {create.isPending ? 'Making …' : 'Make this trace'}
         </Button>

@@ -17,7 +17,7 @@ import {
 
 const GROUP = 'lures'
 const WORM = { size: '3/0', pattern: 'j' } as const
-const leaderOf = (usual: number) => length('leaderM', 'leader', usual, 0.3, 4)
+const leaderOf = (usual: number) => length('leaderM', 'leader', usual, 0.3, 8)
 const softLure = (usual: number) => mass('lureKg', 'soft lure', usual, 0.001, 0.2)
 
 export const LURES: readonly Family[] = [
@@ -171,7 +171,7 @@ export const LURES: readonly Family[] = [
     casts: ['lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
-    parameters: [sinkerOf(0.014), softLure(0.006), leaderOf(1.2), length('tailM', 'sinker tail', 0.35, 0.1, 1)],
+    parameters: [sinkerOf(0.014), softLure(0.006), leaderOf(1.2), length('tailM', 'sinker tail', 0.35, 0.1, 1.5)],
     hook: { size: '1', pattern: 'j' },
     rows: [
       fluoroLeader('leaderM'),
@@ -192,7 +192,7 @@ export const LURES: readonly Family[] = [
     parameters: [
       mass('heavyKg', 'heavy lure', 0.06, 0.01, 0.5),
       mass('lightKg', 'light lure', 0.02, 0.002, 0.25),
-      length('shortLegM', 'short leg', 1.5, 0.3, 4),
+      length('shortLegM', 'short leg', 1.5, 0.3, 6),
     ],
     rows: [
       CAST_LEADER,

@@ -39,7 +39,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 2,
-    parameters: [sinkerOf(0.15), count('snoods', 'snoods', 2, 1, 3), length('spacingM', 'spacing', 0.6, 0.3, 1.5)],
+    parameters: [sinkerOf(0.15), count('snoods', 'snoods', 2, 1, 8), length('spacingM', 'spacing', 0.6, 0.3, 1.5)],
     hook: { size: '1/0', pattern: 'circle' },
     bait: 'lugworm',
     rows: [
@@ -105,7 +105,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
     casts: ['none', 'lob'],
     leaderOverMain: 0.75,
     fishKg: 0.3,
-    parameters: [sinkerOf(0.06), count('hooks', 'hooks', 5, 3, 6), length('spacingM', 'spacing', 0.25, 0.15, 0.5)],
+    parameters: [sinkerOf(0.06), count('hooks', 'hooks', 5, 3, 8), length('spacingM', 'spacing', 0.25, 0.15, 0.5)],
     hook: { size: '6', pattern: 'j' },
     rows: [
       line('body', 'body', 'mono', 1, { of: 'rowM', plus: 0.8 }, tied(OUTFIT)),
