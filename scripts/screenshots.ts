@@ -15,7 +15,6 @@ type View = {
   path: string
   width: number
   light: string
-  scroll?: number
   press?: string
   open?: string
   mark?: string
@@ -23,22 +22,24 @@ type View = {
 const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
-  { file: 'bench-run', path: HOUND, width: 1280, light: 'day', scroll: 420 },
+  { file: 'bench-run', path: HOUND, width: 1280, light: 'day', open: 'run' },
   { file: 'bench-pulley', path: PULLEY, width: 1280, light: 'day' },
   { file: 'add-part', path: PULLEY, width: 1280, light: 'day', press: 'Add part' },
-  { file: 'findings', path: TOPE, width: 1280, light: 'day', scroll: 460 },
+  { file: 'findings', path: TOPE, width: 1280, light: 'day', press: 'All 5 findings' },
   {
     file: 'compare',
     path: `/compare?with=${[HOUND, TOPE].map((path) => path.replace('/traces/', '')).join(',')}`,
     width: 1280,
     light: 'day',
   },
-  { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle', scroll: 520 },
+  { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle' },
   { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
   { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
   { file: 'water', path: '/water?day=2026-11-24', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'phone-water-lamp', path: '/water?day=2026-11-24', width: 390, light: 'lamp', mark: 'Kettle Narrows' },
+  { file: 'outfits', path: '/gear', width: 1280, light: 'day' },
+  { file: 'outfit', path: '/gear/outfits/a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101', width: 1280, light: 'day' },
   { file: 'mark', path: '/water/marks/', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'settings', path: '/settings', width: 1280, light: 'day' },
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
@@ -64,7 +65,7 @@ await runMain(async () => {
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light, scroll, press, open, mark } of VIEWS) {
+  for (const { file, path, width, light, press, open, mark } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -79,7 +80,6 @@ await runMain(async () => {
     if (open) await page.locator(`[data-moment=${open}] button`).click()
     if (press) await page.getByRole('button', { name: press }).click()
     if (open || press) await rest(page)
-    if (scroll) await page.evaluate((y) => new Promise((done) => requestAnimationFrame(() => done(scrollTo(0, y)))), scroll)
     await page.screenshot({ path: join(ROOT, 'docs', 'screenshots', `${file}.png`) })
     await context.close()
   }

@@ -16,6 +16,9 @@ const SCREENS = [
   '/water?day=1949-01-01',
   '/water/marks',
   '/water/marks/new',
+  '/gear',
+  '/gear/box',
+  '/gear/outfits/new',
   '/nowhere',
 ]
 

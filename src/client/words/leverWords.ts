@@ -10,7 +10,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   dragN: 'drag set',
   lineOutM: 'line out',
   fishSpeedMperS: 'fish speed',
-  fishMassKg: 'fish lifted',
+  fishMassKg: 'fish landed',
   freeboardM: 'freeboard',
   dropM: 'drop of the cast',
   startFactor: 'start factor',

@@ -115,7 +115,7 @@ describe('of the whole trace, and of its conditions', () => {
     const after = { ...before, dragN: 12 * LB, fishMassKg: 5, castStyle: 'lob' as const, wet: false }
     expect(conditionDifferences(before, after).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
       'cast overhead → lob',
-      'drag 6.74 lb → 12 lb',
+      'drag 6.7 lb → 12 lb',
       'fish landed 3 kg → 5 kg',
       'wet yes → no',
     ])

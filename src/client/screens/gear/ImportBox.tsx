@@ -3,7 +3,6 @@ import { Upload } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { Gear } from '../../../core/documents/gear.ts'
-import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { ReadFile } from '../../../files/readCsv.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../../api/documents.ts'
 import { newId } from '../../api/newId.ts'
@@ -18,12 +17,13 @@ type Change = { item: Gear; id: string; was?: SavedDocument<'gear'> }
 
 const keyOf = ({ kind, name }: Gear) => `${kind} ${name.toLowerCase()}`
 
-function changesOf(items: readonly Gear[], owned: readonly SavedDocument<'gear'>[]): Change[] {
+function changesOf(items: readonly Gear[], owned: readonly SavedDocument<'gear'>[], write: (items: Gear[]) => string): Change[] {
   const known = new Map(owned.map((saved) => [keyOf(saved.content), saved]))
   return items.flatMap((item): Change[] => {
     const was = known.get(keyOf(item))
     if (!was) return [{ item, id: newId() }]
-    return sameJson(was.content, item) ? [] : [{ item, id: was.id, was }]
+    // As it would be written out: what is the same to the last figure that a table has is the same.
+    return write([was.content]) === write([item]) ? [] : [{ item, id: was.id, was }]
   })
 }
 
@@ -34,9 +34,9 @@ export function ImportBox({ owned }: { owned: readonly SavedDocument<'gear'>[] }
   const [read, setRead] = useState<ReadFile<Change[]>>()
   const choose = async (file: File | undefined) => {
     if (!file) return setRead(undefined)
-    const { readGearCsv } = await import('../../../files/gearCsv.ts')
+    const { readGearCsv, writeGearCsv } = await import('../../../files/gearCsv.ts')
     const chosen = await readChosen(file, async (text) => readGearCsv(text))
-    setRead(chosen.ok ? { ok: true, value: changesOf(chosen.value, owned) } : chosen)
+    setRead(chosen.ok ? { ok: true, value: changesOf(chosen.value, owned, writeGearCsv) } : chosen)
   }
   const take = useMutation({
     mutationFn: async (changes: readonly Change[]) => {

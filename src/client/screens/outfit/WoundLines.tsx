@@ -207,10 +207,10 @@ function JointFields({ line, under, onChange }: JointProps) {
     const { under: oldUnder, over: oldOver } = line.doubled ?? {}
     const sides = { under: oldUnder, over: oldOver, [side]: id === '' ? undefined : { connection: id as ConnectionId } }
     const next = { ...line, doubled: sides.under || sides.over ? sides : undefined }
-    const suits = joinsOnReel(catalogue, under, next)
-    // What joins two loops joins no single strands, nor the other way round.
-    const connection = now && suits.includes(now) ? now : sides.under && sides.over ? 'catsPaw' : (suits[0] ?? 'doubleUni')
-    onChange({ ...next, joint: connection === now ? line.joint : { connection } })
+    // What joins two loops joins no single strands, nor the other way round: it is tied anew as most people would.
+    const usual = sides.under && sides.over ? 'catsPaw' : (defaultConnection(endOfLine(under), endOfLine(line)) ?? 'doubleUni')
+    const connection = joinsOnReel(catalogue, under, next).includes(usual) ? usual : 'albright'
+    onChange({ ...next, joint: { connection } })
   }
   const sideField = (side: 'under' | 'over', name: string) => (
     <Field label={`${name} doubled by`} htmlFor={`${line.role}-${side}`}>
