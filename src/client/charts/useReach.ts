@@ -26,10 +26,10 @@ export function useReach(rig: Rig, width: number, show: Show, trueScale: boolean
   }, [trace, outfit, catalogue, width, show, trueScale])
 }
 
-/** The small drawing of the library. */
-export function useMiniReach(trace: Trace, outfit: Outfit) {
+/** The small drawing of the library, and a smaller one to choose a family by. */
+export function useMiniReach(trace: Trace, outfit: Outfit, width = 420) {
   return useMemo(
-    () => layOutReach(trace, outfit, { width: 420, trunkY: 22, laneHeight: 26, labelWidth: () => 0 }),
-    [trace, outfit],
+    () => layOutReach(trace, outfit, { width, trunkY: 22, laneHeight: 26, labelWidth: () => 0 }),
+    [trace, outfit, width],
   )
 }

@@ -17,7 +17,7 @@ import type { Setup } from '../setup/setup.ts'
 import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
-import type { Family, Wishes } from './family.ts'
+import { defaultWishes, type Family, type Wishes } from './family.ts'
 
 /** What a wet, knotted mono keeps of its label in a usual eye knot. */
 const WET_AND_KNOTTED = 0.9 * 0.84
@@ -55,6 +55,12 @@ export function draft(given: Order): Draft {
     trace = withWeakLink(order, leaderN)
   }
   return { trace, conditions: { ...conditions, dragN: dragN(setupOf(order, trace)) } }
+}
+
+/** What a family looks like on an outfit, to be told from the others: its parts in order, with nothing made to suit. */
+export function sketch(family: Family, outfit: Outfit, catalogue: Catalogue): Trace {
+  const leaderN = labelAtLeastN(mainLine(outfit).strengthN * family.leaderOverMain)
+  return expand(family, defaultWishes(family), { outfit, catalogue, leaderN, weakLinkN: leaderN, castReachM: SHORT_LEADER_M })
 }
 
 const setupOf = ({ outfit, conditions, catalogue }: Order, trace: Trace): Setup => ({ trace, outfit, conditions, catalogue })

@@ -9,6 +9,7 @@ import type { Outfit } from '../documents/outfit.ts'
 import { resultsOf } from '../moments/judge.ts'
 import { fitIssues } from '../setup/fitIssues.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
+import { sketch } from './draft.ts'
 import { FAMILIES } from './families.ts'
 
 const monoOutfit: Outfit = {
@@ -60,4 +61,14 @@ test('the 26 families of the craft: each has a draft, soft lures one for each wa
   const softLures = FAMILIES.filter(({ id }) => familyName(id).startsWith('soft lure'))
   expect(softLures).toHaveLength(7)
   expect(FAMILIES.length - softLures.length + 1).toBe(FAMILY_FIXTURES.length)
+})
+
+test('a sketch has the parts of the draft, in any family', () => {
+  const outfit = braidOutfit(50)
+  for (const family of FAMILIES) {
+    const drawn = sketch(family, outfit, catalogue).pieces.map(({ id }) => id)
+    expect(drawn, family.id).toEqual(
+      draftOf(family.id, outfit, { ...defaultConditions(), castStyle: 'none' }).trace.pieces.map(({ id }) => id),
+    )
+  }
 })

@@ -3,7 +3,7 @@ import { type ReactNode, useLayoutEffect, useRef, useState } from 'react'
 import { useIsWide } from '../../ui/useIsWide.ts'
 
 /** About the height of a row of cards, px; each is measured once it is drawn. */
-const ABOUT_PX = 190
+const ABOUT_PX = 110
 const GAP_PX = 8
 /** Rows drawn beyond the window, so that the keyboard always finds the next one. */
 const BEYOND = 3

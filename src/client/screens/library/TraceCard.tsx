@@ -34,18 +34,28 @@ export function TraceCard({ head, outfit, bin, still, actions, picked, onPick }:
   const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
   const saved = query.data
   return (
-    <div className="grid gap-x-4 gap-y-2 rounded-lg border border-rule bg-sheet p-3 sm:grid-cols-[minmax(0,1fr)_9.5rem]">
+    <div className="grid gap-x-3 gap-y-1 rounded-lg border border-rule bg-sheet px-2.5 py-1.5 sm:grid-cols-[minmax(0,1fr)_8rem_auto]">
       <div className="min-w-0">
-        <h2 className="font-semibold">
+        <h2 className="flex items-center gap-2 font-semibold">
+          {!bin && (
+            <input
+              type="checkbox"
+              className="size-5 shrink-0"
+              checked={picked}
+              onChange={onPick}
+              aria-label={`Compare ${name}`}
+              title="Compare"
+            />
+          )}
           {bin ? (
             name
           ) : (
-            <Link to={`/traces/${id}`} className="hover:underline">
+            <Link to={`/traces/${id}`} className="truncate hover:underline">
               {name}
             </Link>
           )}
         </h2>
-        <p className="text-sm text-quiet">
+        <p className="truncate text-sm text-quiet">
           {family !== null && familyName(family)}
           {outfit && ` · ${outfit.name}`}
           {tags.map((tag) => (
@@ -54,53 +64,55 @@ export function TraceCard({ head, outfit, bin, still, actions, picked, onPick }:
             </span>
           ))}
         </p>
-        {!bin && (
-          <label className="inline-flex min-h-8 items-center gap-1.5 text-sm text-quiet">
-            <input type="checkbox" className="size-5" checked={picked} onChange={onPick} aria-label={`Compare ${name}`} />
-            compare
-          </label>
-        )}
-        <div className="mt-1 min-h-11 max-w-xl">
+        <div className="mt-1 h-12 max-w-xl [&_svg]:h-12">
           {saved && outfit && <SmallReach trace={saved.content.trace} outfit={outfit} />}
           {query.error && <p className="text-sm text-fails">{query.error.message} It is kept as it is.</p>}
         </div>
       </div>
-      <div className="flex flex-col justify-between gap-2 max-sm:flex-row max-sm:flex-wrap">
-        <Verdicts saved={saved} outfit={outfit} />
-        <div className="flex justify-end gap-1">
-          {bin ? (
-            <Button onClick={() => actions.restore(id)}>
-              <Undo2 className="size-4" /> Take back
+      <Verdicts saved={saved} outfit={outfit} />
+      <div className="flex flex-col justify-between max-sm:flex-row max-sm:justify-end">
+        {bin ? (
+          <Button onClick={() => actions.restore(id)}>
+            <Undo2 className="size-4" /> Take back
+          </Button>
+        ) : (
+          <>
+            <Link
+              to={`/traces/${id}/build`}
+              className={`${buttonClass('quiet')} ${SMALL}`}
+              aria-label={`Build sheet of ${name}`}
+              title="Build sheet"
+            >
+              <Hammer className="size-4" />
+            </Link>
+            <Button
+              tone="quiet"
+              className={SMALL}
+              disabled={!saved}
+              onClick={() => saved && actions.duplicate(saved)}
+              aria-label={`Duplicate ${name}`}
+              title="Duplicate"
+            >
+              <Copy className="size-4" />
             </Button>
-          ) : (
-            <>
-              <Link
-                to={`/traces/${id}/build`}
-                className={buttonClass('quiet')}
-                aria-label={`Build sheet of ${name}`}
-                title="Build sheet"
-              >
-                <Hammer className="size-4" />
-              </Link>
-              <Button
-                tone="quiet"
-                disabled={!saved}
-                onClick={() => saved && actions.duplicate(saved)}
-                aria-label={`Duplicate ${name}`}
-                title="Duplicate"
-              >
-                <Copy className="size-4" />
-              </Button>
-              <Button tone="quiet" onClick={() => actions.bin(id)} aria-label={`Put ${name} in the bin`} title="Bin">
-                <Trash2 className="size-4" />
-              </Button>
-            </>
-          )}
-        </div>
+            <Button
+              tone="quiet"
+              className={SMALL}
+              onClick={() => actions.bin(id)}
+              aria-label={`Put ${name} in the bin`}
+              title="Bin"
+            >
+              <Trash2 className="size-4" />
+            </Button>
+          </>
+        )}
       </div>
     </div>
   )
 }
+
+/** Dense at a table; as large as a thumb on a phone. */
+const SMALL = 'px-2! sm:min-h-7!'
 
 /** Each moment's verdict; a line for each is kept free until they are known, so that the card keeps its height. */
 function Verdicts({ saved, outfit }: { saved: SavedTrace | undefined; outfit: Outfit | undefined }) {
@@ -113,7 +125,7 @@ function Verdicts({ saved, outfit }: { saved: SavedTrace | undefined; outfit: Ou
   if (!outfit) return <p className="text-sm text-fails">Its outfit is in the bin.</p>
   if (judged && !judged.ok) return <p className="text-sm text-fails">{judged.message}</p>
   return (
-    <ul className="text-sm max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
+    <ul className="text-sm leading-tight max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
       {MOMENT_NAMES.map((moment) => {
         const result = judged?.value.moments[moment]
         return (

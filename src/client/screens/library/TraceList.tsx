@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { VERDICT_RANK } from '../../../core/moments/moment.ts'
 import type { SavedOutfit, SavedTraceHead } from '../../api/documents.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty } from '../../ui/states.tsx'
@@ -20,6 +21,12 @@ const FILTERS: { value: string; text: string }[] = [
   { value: 'holds', text: 'all hold' },
 ]
 
+const SORTS = [
+  { value: 'saved', text: 'latest saved first' },
+  { value: 'name', text: 'by name' },
+  { value: 'verdict', text: 'worst verdict first' },
+]
+
 type Props = { heads: readonly SavedTraceHead[]; complete: boolean; outfits: readonly SavedOutfit[]; bin: boolean }
 
 /** The traces that fit the search and the filters; `complete` says whether all are here yet. */
@@ -27,6 +34,7 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState(ANY)
   const [tag, setTag] = useState('')
+  const [sort, setSort] = useState('saved')
   const tags = useMemo(() => [...new Set(heads.flatMap(({ content }) => content.tags))].toSorted(), [heads])
   const act = useTraceActions()
   const [picked, setPicked] = useState<readonly string[]>([])
@@ -35,8 +43,18 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
   const outfitOf = useMemo(() => new Map(outfits.map(({ id, content }) => [id, content])), [outfits])
   const texts = useMemo(() => searchable(heads, outfitOf), [heads, outfitOf])
   const found = useMemo(() => fitting(texts, search, tag), [texts, search, tag])
-  const verdicts = useVerdicts(found, outfits, filter !== ANY)
-  const shown = filter === ANY ? found : found.filter((head) => verdicts.of(head) === filter)
+  const verdicts = useVerdicts(found, outfits, filter !== ANY || sort === 'verdict')
+  const fits = filter === ANY ? found : found.filter((head) => verdicts.of(head) === filter)
+  const rank = (head: SavedTraceHead) => {
+    const verdict = verdicts.of(head)
+    return verdict === undefined ? -1 : VERDICT_RANK[verdict]
+  }
+  const shown =
+    sort === 'name'
+      ? fits.toSorted((a, b) => a.content.name.localeCompare(b.content.name))
+      : sort === 'verdict'
+        ? fits.toSorted((a, b) => rank(b) - rank(a))
+        : fits
   const waiting = verdicts.waiting > 0 || !complete
   return (
     <>
@@ -56,6 +74,9 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
             onChange={(event) => setFilter(event.target.value)}
             choices={FILTERS}
           />
+        </span>
+        <span className="w-44">
+          <Select aria-label="Sort" value={sort} onChange={(event) => setSort(event.target.value)} choices={SORTS} />
         </span>
         {tags.length > 0 && (
           <span className="w-40">

@@ -82,6 +82,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
         <Sheet title="2. Family">
           <FamilyChoice
             value={familyId}
+            outfit={outfit}
             onChange={(id) => {
               setFamilyId(id)
               setChanged(({ name }) => (name === undefined ? {} : { name }))
