@@ -191,7 +191,7 @@ test('units are a matter of display: the same trace in kilograms and feet', asyn
   await page.getByLabel('strength').selectOption('kg')
   await page.getByLabel('length').selectOption('ft')
   await page.goto(`${app.url}/traces/${id}`)
-  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('18.144 kg')
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue('18.14 kg')
   await page.getByLabel('finished length').fill('4 ft 6')
   await page.getByLabel('finished length').blur()
   await expect(page.getByLabel('finished length')).toHaveValue('4.5 ft')
