@@ -71,7 +71,7 @@ module.exports = {
       path: '^src/client/screens/([^/]+)/',
       pathNot: '^src/client/screens/$1/',
     }),
-    never('lower-client-knows-no-screens', '^src/client/(api|drafts|ui|charts|words|settings|moments)/', {
+    never('lower-client-knows-no-screens', '^src/client/(api|drafts|outfits|ui|charts|words|settings|moments)/', {
       path: '^src/client/(screens|shell)/',
     }),
     never('charts-and-ui-fetch-nothing', '^src/client/(charts|ui|words)/', { path: '^src/client/api/' }),

@@ -41,6 +41,11 @@ test('a new trace: outfit, family, bait; the draft holds and opens on the bench'
   await page.getByLabel('Rock rod, 30 lb braid').check()
   await page.getByLabel(/boom paternoster/).check()
   await page.getByRole('textbox', { name: 'snoods' }).fill('3')
+  // What does not read is not in force: it stops the making, and says so.
+  await page.getByRole('textbox', { name: 'sinker' }).fill('5 kn')
+  await page.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByText('Something marked does not read')).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'sinker' })).toBeFocused()
   await page.getByRole('textbox', { name: 'sinker' }).fill('5 oz')
   await expect(page.getByText('holds', { exact: true })).toHaveCount(4)
   await page.getByRole('textbox', { name: 'name' }).fill('')
