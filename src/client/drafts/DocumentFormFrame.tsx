@@ -2,9 +2,9 @@ import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { Button, buttonClass } from '../ui/controls.tsx'
 import { DraftNotes } from './DraftNotes.tsx'
-import type { DocumentForm } from './useDocumentForm.ts'
+import type { DocumentForm, FormKind } from './useDocumentForm.ts'
 
-type Props<K extends 'marks' | 'outfits'> = {
+type Props<K extends FormKind> = {
   of: DocumentForm<K>
   title: string
   back: { to: string; text: string }
@@ -13,7 +13,7 @@ type Props<K extends 'marks' | 'outfits'> = {
 }
 
 /** The frame of a document’s form: its title and Save, what is unsaved, and what kept it from being saved. */
-export function DocumentFormFrame<K extends 'marks' | 'outfits'>({ of, title, back, actions, children }: Props<K>) {
+export function DocumentFormFrame<K extends FormKind>({ of, title, back, actions, children }: Props<K>) {
   const { one, form, submit, complaint, resumed, draft, takeUp, saving, error, theirs, takeTheirs, saveOver } = of
   return (
     <form

@@ -1,16 +1,17 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import type { z } from 'zod'
 import { type ContentOf, DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../api/documents.ts'
 import { newId } from '../api/newId.ts'
+import { useNoFaults } from '../ui/useNoFaults.ts'
 import type { Draft } from './draftKeeper.ts'
 import { useDraft } from './useDraft.ts'
 
 /** The kinds that are written in a form of their own. */
-type FormKind = 'marks' | 'outfits'
+export type FormKind = 'marks' | 'outfits'
 
 type Options<K extends FormKind> = {
   kind: K
@@ -29,7 +30,7 @@ export function useDocumentForm<K extends FormKind>({ kind, saved, first, fieldW
   const { one, content: schema } = DOCUMENT_KINDS[kind]
   const navigate = useNavigate()
   const client = useQueryClient()
-  const form = useRef<HTMLFormElement>(null)
+  const { ref: form, complaint, complain, whenSound } = useNoFaults<HTMLFormElement>()
   const draft = useDraft(kind, saved?.id ?? `new-${one}`)
   // Sent twice, a new document is stored once.
   const [id] = useState(newId)
@@ -37,13 +38,12 @@ export function useDocumentForm<K extends FormKind>({ kind, saved, first, fieldW
   const [base, setBase] = useState(kept?.baseRevision ?? saved?.revision ?? 1)
   const [content, setContent] = useState(kept?.content ?? first)
   const [touched, setTouched] = useState(kept !== undefined)
-  const [complaint, setComplaint] = useState<string>()
   useEffect(() => {
     if (touched) keep(base, content)
   }, [touched, keep, base, content])
   const change = (next: Partial<ContentOf<K>>) => {
     setTouched(true)
-    setComplaint(undefined)
+    complain()
     setContent((old) => ({ ...old, ...next }))
   }
   const forget = () => {
@@ -61,17 +61,13 @@ export function useDocumentForm<K extends FormKind>({ kind, saved, first, fieldW
     },
   })
   const theirs = save.data && 'stale' in save.data ? save.data.stale : undefined
-  const saveOnto = (onto: number) => {
-    const faulty = form.current?.querySelector<HTMLElement>('[aria-invalid=true]')
-    if (faulty) {
-      faulty.focus()
-      return setComplaint('Something marked does not read: put it right first. Nothing was saved.')
-    }
+  const saveNow = (onto: number) => {
     const checked = (schema as unknown as z.ZodType<ContentOf<K>>).safeParse(content)
     if (checked.success) return save.mutate({ content: checked.data, onto })
     const [first] = checked.error.issues
-    setComplaint(`${fieldWords[String(first?.path[0])] ?? `The ${one}`} ${first?.message ?? 'is not right'}. Nothing was saved.`)
+    complain(`${fieldWords[String(first?.path[0])] ?? `The ${one}`} ${first?.message ?? 'is not right'}. Nothing was saved.`)
   }
+  const saveOnto = (onto: number) => whenSound(() => saveNow(onto))
   return {
     one,
     form,

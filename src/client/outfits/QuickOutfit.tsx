@@ -12,6 +12,7 @@ import { Button, Field, fieldClass, Select } from '../ui/controls.tsx'
 import { above } from '../ui/limits.ts'
 import { QuantityField } from '../ui/QuantityField.tsx'
 import { useNoFaults } from '../ui/useNoFaults.ts'
+import { CapacityFields } from './CapacityFields.tsx'
 
 const USUAL: Omit<KnownOfOutfit, 'name'> = {
   lineN: 30 * QUANTITIES.strength.units.lb,
@@ -66,22 +67,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
           choices={MATERIAL_IDS.map((value) => ({ value, text: catalogue.materials[value].name }))}
         />
       </Field>
-      <QuantityField
-        label="reel holds"
-        quantity="length"
-        valueSi={known.capacityLengthM}
-        check={above(0, 5_000)}
-        onChange={(capacityLengthM) => set({ capacityLengthM })}
-        hint="as printed on it: so many metres …"
-      />
-      <QuantityField
-        label="of"
-        quantity="diameter"
-        valueSi={known.capacityDiameterM}
-        check={above(0, 0.02)}
-        onChange={(capacityDiameterM) => set({ capacityDiameterM })}
-        hint="… of this line"
-      />
+      <CapacityFields label="reel holds" of={known} onChange={set} />
       <QuantityField
         label="rod’s length"
         quantity="length"

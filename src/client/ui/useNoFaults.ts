@@ -1,17 +1,22 @@
-import { useRef, useState } from 'react'
+import { type RefObject, useRef, useState } from 'react'
 
-/** For a form that must not act on a value that is not shown: a field that does not read stops it, is focused, and is said to be. */
-export function useNoFaults<T extends HTMLElement>() {
+/** A form that acts on nothing which is not shown. */
+type NoFaults<T> = {
+  ref: RefObject<T | null>
+  complaint: string | undefined
+  complain: (why?: string) => void
+  whenSound: (act: () => void) => void
+}
+
+/** A field that does not read stops the act, is focused, and is said to be. */
+export function useNoFaults<T extends HTMLElement>(): NoFaults<T> {
   const ref = useRef<T>(null)
-  const [complaint, setComplaint] = useState<string>()
+  const [complaint, complain] = useState<string>()
   const whenSound = (act: () => void) => {
     const faulty = ref.current?.querySelector<HTMLElement>('[aria-invalid=true]')
-    if (faulty) {
-      faulty.focus()
-      return setComplaint('Something marked does not read: put it right first.')
-    }
-    setComplaint(undefined)
-    act()
+    faulty?.focus()
+    complain(faulty ? 'Something marked does not read: put it right first. Nothing was saved.' : undefined)
+    if (!faulty) act()
   }
-  return { ref, complaint, whenSound }
+  return { ref, complaint, complain, whenSound }
 }

@@ -7,11 +7,12 @@ import { evaluate } from '../analysis/evaluate.ts'
 import { estimatedRadii } from '../catalogue/reels.ts'
 import { rodStiffnessNperM } from '../catalogue/rods.ts'
 import { defaultConditions } from '../documents/conditions.ts'
-import { type Outfit, outfitSchema } from '../documents/outfit.ts'
+import { type Outfit, outfitSchema, type WoundLine } from '../documents/outfit.ts'
 import { prepareSetup } from './prepareSetup.ts'
 import { quickOutfit } from './quickOutfit.ts'
 import { lengthThatFits, spoolFacts } from './spoolFacts.ts'
 import { STARTING_OUTFITS } from './startingOutfits.ts'
+import { doubledOnReel, joinedOnReel, joinsOnReel } from './woundJoints.ts'
 
 const trolling = STARTING_OUTFITS.find(({ name }) => name.startsWith('Trolling'))!
 const ledgerOn = (outfit: Outfit, lineOutM = 80) => {
@@ -73,6 +74,27 @@ describe('a joint of doubled lines on the reel', () => {
     expect(with_({})).toEqual([])
     expect(with_({ doubled: undefined })).toHaveLength(1)
     expect(with_({ doubled: { under: { connection: 'uni' }, over: { connection: 'bimini' } } })).toHaveLength(1)
+  })
+})
+
+describe('joins on the reel', () => {
+  const [under, over] = trolling.wound as [WoundLine, WoundLine]
+
+  test('a line put on is tied as most people would, and what is first has no join', () => {
+    const [first, second] = joinedOnReel(catalogue, [over, { ...under, role: 'topShot' }])
+    expect([first!.joint, first!.doubled]).toEqual([undefined, undefined])
+    expect(second!.joint).toEqual({ connection: 'fg' })
+    expect(joinedOnReel(catalogue, [under, over])[1]).toBe(over)
+  })
+
+  test('with one strand again the hitch of two loops is tied anew, and comes back with the second double', () => {
+    const single = doubledOnReel(catalogue, under, over, 'under', undefined)
+    expect(single.joint).not.toEqual({ connection: 'catsPaw' })
+    expect(joinsOnReel(catalogue, under, single)).toContain(single.joint!.connection)
+    const twice = doubledOnReel(catalogue, under, single, 'under', 'bimini')
+    expect([twice.joint, twice.doubled]).toEqual([over.joint, over.doubled])
+    const none = doubledOnReel(catalogue, under, single, 'over', undefined)
+    expect([none.joint, none.doubled]).toEqual([{ connection: 'fg' }, undefined])
   })
 })
 

@@ -7,6 +7,7 @@ import type { SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { DocumentFormFrame } from '../../drafts/DocumentFormFrame.tsx'
 import { useDocumentForm } from '../../drafts/useDocumentForm.ts'
+import { CapacityFields } from '../../outfits/CapacityFields.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
@@ -144,22 +145,7 @@ function ReelFields({ reel, onChange }: { reel: Outfit['reel']; onChange: (reel:
   return (
     <Sheet title="Reel">
       <div className="grid gap-2">
-        <QuantityField
-          label="holds"
-          quantity="length"
-          valueSi={reel.capacityLengthM}
-          check={above(0, 5_000)}
-          onChange={(capacityLengthM) => set({ capacityLengthM })}
-          hint="as printed on it: so many metres …"
-        />
-        <QuantityField
-          label="of"
-          quantity="diameter"
-          valueSi={reel.capacityDiameterM}
-          check={above(0, 0.02)}
-          onChange={(capacityDiameterM) => set({ capacityDiameterM })}
-          hint="… of this line"
-        />
+        <CapacityFields label="holds" of={reel} onChange={set} />
         <QuantityField
           label="arbor, across"
           quantity="diameter"

@@ -5,9 +5,7 @@ import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
 import type { Outfit, WoundLine } from '../../../core/documents/outfit.ts'
 import { WOUND_ROLES, type WoundRole } from '../../../core/documents/vocabulary.ts'
-import { defaultConnection } from '../../../core/setup/connectionRules.ts'
-import { endOfLine } from '../../../core/setup/ends.ts'
-import { doublingKnots, joinsOnReel } from '../../../core/setup/woundJoints.ts'
+import { doubledOnReel, doublingKnots, joinedOnReel, joinsOnReel } from '../../../core/setup/woundJoints.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
@@ -26,27 +24,17 @@ const NEW: Record<WoundRole, Pick<WoundLine, 'material' | 'strengthN' | 'lengthM
   topShot: { material: 'mono', strengthN: 60 * LB, lengthM: 10 },
 }
 
-/** Lines with every joint that is missing tied as most people would, and none under the first. */
-function joined(wound: WoundLine[]): WoundLine[] {
-  return wound.map((line, i) => {
-    const under = wound[i - 1]
-    const { joint, doubled, ...rest } = line
-    if (!under) return rest
-    return {
-      ...rest,
-      joint: joint ?? { connection: defaultConnection(endOfLine(under), endOfLine(line)) ?? 'doubleUni' },
-      ...(doubled ? { doubled } : {}),
-    }
-  })
-}
-
 /** What is wound on, from the top of the spool down to the arbor, with every joint between. */
 export function WoundLines({ outfit, onChange }: Props) {
+  const catalogue = useCatalogue()
   const { wound } = outfit
   const missing = WOUND_ROLES.filter((role) => wound.every((line) => line.role !== role))
   const add = (role: WoundRole) =>
     onChange(
-      joined([...wound, { role, ...NEW[role] }].toSorted((a, b) => WOUND_ROLES.indexOf(a.role) - WOUND_ROLES.indexOf(b.role))),
+      joinedOnReel(
+        catalogue,
+        [...wound, { role, ...NEW[role] }].toSorted((a, b) => WOUND_ROLES.indexOf(a.role) - WOUND_ROLES.indexOf(b.role)),
+      ),
     )
   return (
     <Sheet
@@ -70,7 +58,17 @@ export function WoundLines({ outfit, onChange }: Props) {
               under={wound[i - 1]}
               fillsNow={wound.find(({ lengthM }) => lengthM === undefined)?.role}
               onChange={(next) => onChange(wound.map((old) => (old === line ? next : old)))}
-              {...(line.role === 'main' ? {} : { onRemove: () => onChange(joined(wound.filter((old) => old !== line))) })}
+              {...(line.role === 'main'
+                ? {}
+                : {
+                    onRemove: () =>
+                      onChange(
+                        joinedOnReel(
+                          catalogue,
+                          wound.filter((old) => old !== line),
+                        ),
+                      ),
+                  })}
             />
           ))
           .toReversed()}
@@ -203,21 +201,14 @@ function JointFields({ line, under, onChange }: JointProps) {
   const names = (ids: readonly ConnectionId[]) => ids.map((value) => ({ value, text: catalogue.connections[value].name }))
   const joins = joinsOnReel(catalogue, under, line)
   const now = line.joint?.connection
-  const double = (side: 'under' | 'over', id: string) => {
-    const { under: oldUnder, over: oldOver } = line.doubled ?? {}
-    const sides = { under: oldUnder, over: oldOver, [side]: id === '' ? undefined : { connection: id as ConnectionId } }
-    const next = { ...line, doubled: sides.under || sides.over ? sides : undefined }
-    // What joins two loops joins no single strands, nor the other way round: it is tied anew as most people would.
-    const usual = sides.under && sides.over ? 'catsPaw' : (defaultConnection(endOfLine(under), endOfLine(line)) ?? 'doubleUni')
-    const connection = joinsOnReel(catalogue, under, next).includes(usual) ? usual : 'albright'
-    onChange({ ...next, joint: { connection } })
-  }
   const sideField = (side: 'under' | 'over', name: string) => (
     <Field label={`${name} doubled by`} htmlFor={`${line.role}-${side}`}>
       <Select
         id={`${line.role}-${side}`}
         value={line.doubled?.[side]?.connection ?? ''}
-        onChange={(event) => double(side, event.target.value)}
+        onChange={(event) =>
+          onChange(doubledOnReel(catalogue, under, line, side, (event.target.value || undefined) as ConnectionId | undefined))
+        }
         choices={[{ value: '', text: 'nothing: one strand' }, ...names(doublingKnots(catalogue))]}
       />
     </Field>
