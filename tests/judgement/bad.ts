@@ -30,6 +30,11 @@ const heavyBait = of(base('runningLedger'), (trace) =>
 )
 
 export const BAD: readonly Bad[] = [
+  {
+    name: 'a float that its lead takes under, with no water said',
+    content: of(base('slidingFloat', lowered), set('sinker', { massKg: 0.2 })),
+    say: 'float-goes-under',
+  },
   // Knots
   {
     name: 'a clinch in braid',

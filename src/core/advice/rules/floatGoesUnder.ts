@@ -1,23 +1,27 @@
 import { pieceById } from '../../documents/pieces.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { FLOAT_OVER_LOAD } from '../../moments/thresholds.ts'
+import { fishesOf } from '../../setup/fishes.ts'
+import { onFloat } from '../../setup/settling/onFloat.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
-/** What hangs under the float is more than it bears, or all but. */
+/** What hangs under the float is more than it bears, or all but; that takes no depth and no stream to be known. */
 export const floatGoesUnder: Rule = {
   id: 'float-goes-under',
-  check: ({ moments: { settle }, setup: { trace } }) => {
-    if (!settle?.onFloat || settle.verdict === 'holds') return []
-    const { id, bearsN, loadN } = settle.onFloat
+  check: ({ setup }) => {
+    const { trace } = setup
+    const hung = fishesOf(trace) === 'hangs' ? onFloat(setup) : undefined
+    if (!hung || hung.bearsN >= FLOAT_OVER_LOAD.holds * hung.loadN) return []
+    const { id, bearsN, loadN } = hung
     const float = pieceById(trace, id)
     if (float?.role !== 'float') return []
     const wantedKg = Math.ceil(((float.massKg * loadN * FLOAT_OVER_LOAD.holds) / bearsN) * 500) / 500
     return [
       {
         subject: id,
-        severity: settle.verdict === 'fails' ? 'fault' : 'caution',
+        severity: bearsN < FLOAT_OVER_LOAD.watch * loadN ? 'fault' : 'caution',
         why: say`${called(trace, id)} of ${mass(float.massKg)} ${loadN > bearsN ? 'goes under with what hangs from it' : 'has next to nothing to spare over what hangs from it'}.`,
         figure: loadN / bearsN,
         remedies: [
