@@ -33,7 +33,8 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await page.getByLabel('day', { exact: true }).fill('2026-11-24')
   await page.getByLabel('trace', { exact: true }).selectOption({ label: 'Kettle Narrows conger rig' })
-  const chart = page.getByRole('img', { name: /^Tide and stream through the day/ })
+  // The chart of that mark and day, not the one that stood there before.
+  const chart = page.getByRole('img', { name: /^Tide and stream at Kettle Narrows through 2026-11-24/ })
   const slack = /slack at (\d\d:\d\d), (\d\d:\d\d)/.exec((await chart.getAttribute('aria-label'))!)![2]!
   // Close to slack, and the last five minutes by the keyboard.
   const [hours, minutes] = slack.split(':').map(Number)

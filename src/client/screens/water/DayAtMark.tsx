@@ -91,6 +91,7 @@ function KnownDay({
           {windFailed && <p className="text-sm text-watch">The wind is not to be had just now; all else is.</p>}
         </div>
         <DayChart
+          place={content.name}
           day={day}
           localDay={localDay}
           changes={plan?.changes.map(({ timeMs }) => timeMs) ?? []}
@@ -169,6 +170,7 @@ function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readon
 }
 
 type DayChartProps = {
+  place: string
   day: Day
   localDay: LocalDay
   changes: number[]
@@ -178,7 +180,7 @@ type DayChartProps = {
 }
 
 /** The chart with the slider under it, both on one axis. */
-function DayChart({ day, localDay: { startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
+function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
   const show = useShow()
   const { units } = usePreferences()
   const { ref, width } = useWidth<HTMLDivElement>()
@@ -207,7 +209,7 @@ function DayChart({ day, localDay: { startMs, endMs }, changes, atMs, clock, onS
             speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
             clock={clock}
             onScrub={onScrub}
-            summary={`Tide and stream through the day. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; the stream is strongest at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
+            summary={`Tide and stream at ${place} through ${date}. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; the stream is strongest at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
           />
           <div
             className="no-print flex items-center"
