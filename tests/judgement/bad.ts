@@ -373,6 +373,36 @@ export const BAD: readonly Bad[] = [
     content: fished(lowLedger, { fishMassKg: 30 }),
     say: 'hand fails',
   },
+  {
+    name: 'a float with no bead under its stop',
+    content: without(base('slidingFloat', lowered), 'bead-upper'),
+    say: 'stop-through-bore',
+  },
+  {
+    name: 'an improved clinch in 200 lb mono',
+    content: of(base('captiveSinker', lowered), (trace) =>
+      joint('top', { connection: 'improvedClinch' })(set('leader', { strengthN: 200 * LB })(trace)),
+    ),
+    say: 'thick-knot',
+  },
+  {
+    name: 'four metres of trace behind a lead that is cast',
+    content: of(ledger, (trace) => withLength(trace, 'hook-length', 4)),
+    say: 'trail-too-long',
+  },
+  {
+    name: 'a big circle on a worm',
+    content: of(base('boomPaternoster', lowered), set('hook-a', { size: '10/0' })),
+    say: 'hook-hardly-meant',
+  },
+  {
+    name: 'a lure that the rod does not feel',
+    content: of(
+      withOutfit(base('straightLure'), { rod: { ...outfit.rod, castLowKg: 0.06, castHighKg: 0.15 } }),
+      set('lure', { massKg: 0.004 }),
+    ),
+    say: 'rod-cast-weight',
+  },
   // The rule set, and what is written down
   { name: 'a J where circles are the rule', content: under(base('captiveSinker'), { circleOnly: true }), say: 'circle-required' },
   { name: 'wire where it is barred', content: under(base('biteTrace'), { wireAllowed: false }), say: 'barred-parts' },

@@ -49,9 +49,12 @@ import { snoodPastSinker } from './rules/snoodPastSinker.ts'
 import { snoodsMeet } from './rules/snoodsMeet.ts'
 import { spoolOverfull } from './rules/spoolOverfull.ts'
 import { spoolUnderfilled } from './rules/spoolUnderfilled.ts'
+import { stopThroughBore } from './rules/stopThroughBore.ts'
 import { swivelThroughBore } from './rules/swivelThroughBore.ts'
 import { tandemAlike } from './rules/tandemAlike.ts'
+import { thickKnot } from './rules/thickKnot.ts'
 import { tooLongForRod } from './rules/tooLongForRod.ts'
+import { trailTooLong } from './rules/trailTooLong.ts'
 import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
 import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
 import { wornLine } from './rules/wornLine.ts'
@@ -105,7 +108,10 @@ const RULES: readonly Rule[] = [
   snoodsMeet,
   spoolOverfull,
   spoolUnderfilled,
+  stopThroughBore,
   swivelThroughBore,
+  thickKnot,
+  trailTooLong,
   tandemAlike,
   tooLongForRod,
   weakLinkNotWeaker,

@@ -31,3 +31,6 @@ export const isBored = (shape: SinkerShape): boolean => BORED.includes(shape)
 export function boreM(shape: SinkerShape, massKg: number): number | undefined {
   return isBored(shape) ? (1.2 + 0.8 * Math.cbrt(massKg / 0.01)) / 1000 : undefined
 }
+
+/** Bore of a running float, m. Nominal. */
+export const FLOAT_BORE_M = 0.002

@@ -5,15 +5,21 @@ import { withPiece } from '../../edit/changes.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../../math/constants.ts'
 import { massOfKg } from '../../setup/masses.ts'
 import { parseHookSize } from '../../units/hookSize.ts'
-import type { Found, Judged, Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
+import type { Found, Judged, Remedy, Rule } from '../finding.ts'
+import { diameter, say } from '../phrase.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Gape over the side of a cube of the bait, and load that straightens it over its line, under which a hook is hardly what was meant. Ours. */
 const LEAST_GAPE = 0.22
 const LEAST_OF_LINE = 0.25
+/** Gape over the same side from which the hook is larger than its bait, and what would do. Ours. */
+const MOST_GAPE = 0.95
+const FAIR_GAPE = 0.6
 
-/** A 2 where a 2/0 was meant: too small for its bait, or far too weak for its line. And sizes that the table does not reach. */
+/**
+ * A 2 where a 2/0 was meant: too small for its bait, or far too weak for its line; a hook larger than its bait; and sizes that the
+ * table does not reach.
+ */
 export const hookHardlyMeant: Rule = {
   id: 'hook-hardly-meant',
   check: (judged) =>
@@ -30,15 +36,26 @@ export const hookHardlyMeant: Rule = {
             severity: 'caution',
             why: say`${called(trace, hook.id)} is a size ${hook.size}, small for its bait or its line; perhaps ${larger} was meant.`,
             figure: small,
-            remedies: [
-              {
-                label: `take a ${larger}`,
-                make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, size: larger }) as typeof old) }),
-              },
-            ],
+            remedies: [sized(judged, hook, larger)],
           },
         ]
-      if (!hookDimensions(catalogue, hook.pattern, hook.size)?.extrapolated) return []
+      const dimensions = hookDimensions(catalogue, hook.pattern, hook.size)
+      const baitM = baitSideM(judged, hook)
+      if (dimensions && baitM > 0 && dimensions.gapeM > MOST_GAPE * baitM) {
+        const fair = catalogue.hooks.sizes.findLast(
+          (each) => (hookDimensions(catalogue, hook.pattern, each)?.gapeM ?? Number.POSITIVE_INFINITY) <= FAIR_GAPE * baitM,
+        )
+        return [
+          {
+            subject: hook.id,
+            severity: 'note',
+            why: say`${called(trace, hook.id)} has a gape of ${diameter(dimensions.gapeM)}, as wide as its bait is thick: bait and hook part in the cast or at the take.`,
+            figure: dimensions.gapeM / baitM,
+            remedies: fair ? [sized(judged, hook, fair)] : [],
+          },
+        ]
+      }
+      if (!dimensions?.extrapolated) return []
       return [
         {
           subject: hook.id,
@@ -51,18 +68,28 @@ export const hookHardlyMeant: Rule = {
     }),
 }
 
-/** How many times too small a hook is for what is on it, or too weak for what it is on; up to 1 it is neither. */
-function shortfallOf(judged: Judged, hook: HookPiece): number {
-  const { trace, catalogue } = judged.setup
-  const dimensions = hookDimensions(catalogue, hook.pattern, hook.size)
-  if (!dimensions) return 0
-  const baitM = Math.max(
+const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({
+  label: `take a ${size}`,
+  make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, size }) as typeof old) }),
+})
+
+/** The side of a cube of the largest bait on a hook, m; 0 without one. */
+const baitSideM = ({ setup: { trace, catalogue } }: Judged, hook: HookPiece): number =>
+  Math.max(
     0,
     ...hungFrom(trace, hook.id)
       .filter(({ role }) => role === 'bait')
       .map((bait) => Math.cbrt(massOfKg(catalogue, bait) / BAIT_DENSITY_KG_PER_M3)),
   )
+
+/** How many times too small a hook is for what is on it, or too weak for what it is on; up to 1 it is neither. */
+function shortfallOf(judged: Judged, hook: HookPiece): number {
+  const dimensions = hookDimensions(judged.setup.catalogue, hook.pattern, hook.size)
+  if (!dimensions) return 0
   const line = lineAbove(judged, hook)
   const straightensN = straighteningLoadN(hook.wireM ?? dimensions.wireM, dimensions.gapeM)
-  return Math.max((LEAST_GAPE * baitM) / dimensions.gapeM, line ? (LEAST_OF_LINE * line.strengthN) / straightensN : 0)
+  return Math.max(
+    (LEAST_GAPE * baitSideM(judged, hook)) / dimensions.gapeM,
+    line ? (LEAST_OF_LINE * line.strengthN) / straightensN : 0,
+  )
 }

@@ -2,12 +2,22 @@ import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { mass, say } from '../phrase.ts'
 
-/** More flies than the rod is made to throw. */
+/** More flies than the rod is made to throw, or so little that the rod hardly bends for it. */
 export const rodCastWeight: Rule = {
   id: 'rod-cast-weight',
   check: ({ moments: { cast }, setup: { trace, outfit } }) => {
-    const most = outfit.rod.castHighKg
-    if (!cast || most === undefined || cast.massKg <= most) return []
+    if (!cast) return []
+    const { castLowKg: least, castHighKg: most } = outfit.rod
+    if (least !== undefined && cast.massKg < least)
+      return [
+        {
+          severity: 'note',
+          why: say`Only ${mass(cast.massKg)} fly; the rod is made to throw from ${mass(least)} and hardly bends for it.`,
+          figure: least / cast.massKg,
+          remedies: [],
+        },
+      ]
+    if (most === undefined || cast.massKg <= most) return []
     const sinker = trace.pieces.find(({ id, role }) => id === cast.carrier && role === 'sinker')
     const left = sinker?.role === 'sinker' ? sinker.massKg - (cast.massKg - most) : 0
     return [

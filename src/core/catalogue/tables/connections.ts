@@ -32,6 +32,8 @@ export type Connection = {
   spread: number
   turns?: TurnsRule
   use: LineUse
+  /** The thickest mono or fluorocarbon that a hand draws it down in, m; left out: any. Nominal. */
+  closesUpToM?: number
   /** Minutes to tie or fit it, seated and tested, at a table. Ours, for the scenario. */
   minutes: number
   /** Small and smooth enough to be wound through the rod's guides; only said of knots that join line to line. */
@@ -48,17 +50,17 @@ const NONE: LineUse = { handlingM: 0, loops: 0 }
 /** Knots, crimps and splices. Nominal means and spreads of the craft, replaced by the angler's own pull tests. */
 // biome-ignore format: a table reads better in rows
 export const CONNECTIONS = {
-  clinch: { name: 'clinch', joins: 'line-eye', efficiency: { mono: 0.78, fluoro: 0.72, braid: 0.45 }, spread: 0.1, turns: { usual: 6, thin: { belowM: 0.00025, turns: 7 }, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, minutes: 1, caution: 'slips in braid' },
-  improvedClinch: { name: 'improved clinch', joins: 'line-eye', efficiency: { mono: 0.84, fluoro: 0.78, braid: 0.55 }, spread: 0.08, turns: { usual: 5, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, minutes: 1 },
-  doubleEyeClinch: { name: 'double-eye clinch', joins: 'line-eye', efficiency: { mono: 0.88, fluoro: 0.83, braid: 0.75 }, spread: 0.06, turns: { usual: 5, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, minutes: 1.5 },
-  uni: { name: 'uni', joins: 'line-eye', efficiency: { mono: 0.86, fluoro: 0.82, braid: 0.72 }, spread: 0.07, turns: { usual: 5, heavy: { aboveM: 0.0008, turns: 3 } }, use: EYE, minutes: 1 },
-  sanDiegoJam: { name: 'San Diego jam', joins: 'line-eye', efficiency: { mono: 0.87, fluoro: 0.86, braid: 0.8 }, spread: 0.06, turns: { usual: 6 }, use: EYE, minutes: 1.5 },
-  palomar: { name: 'palomar', joins: 'line-eye', efficiency: { mono: 0.9, fluoro: 0.86, braid: 0.88 }, spread: 0.05, use: { handlingM: 0.16, loops: 0 }, minutes: 1 },
+  clinch: { name: 'clinch', joins: 'line-eye', efficiency: { mono: 0.78, fluoro: 0.72, braid: 0.45 }, spread: 0.1, turns: { usual: 6, thin: { belowM: 0.00025, turns: 7 }, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, closesUpToM: 0.0012, minutes: 1, caution: 'slips in braid' },
+  improvedClinch: { name: 'improved clinch', joins: 'line-eye', efficiency: { mono: 0.84, fluoro: 0.78, braid: 0.55 }, spread: 0.08, turns: { usual: 5, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, closesUpToM: 0.0012, minutes: 1 },
+  doubleEyeClinch: { name: 'double-eye clinch', joins: 'line-eye', efficiency: { mono: 0.88, fluoro: 0.83, braid: 0.75 }, spread: 0.06, turns: { usual: 5, heavy: { aboveM: 0.0006, turns: 4 } }, use: EYE, closesUpToM: 0.0012, minutes: 1.5 },
+  uni: { name: 'uni', joins: 'line-eye', efficiency: { mono: 0.86, fluoro: 0.82, braid: 0.72 }, spread: 0.07, turns: { usual: 5, heavy: { aboveM: 0.0008, turns: 3 } }, use: EYE, closesUpToM: 0.0012, minutes: 1 },
+  sanDiegoJam: { name: 'San Diego jam', joins: 'line-eye', efficiency: { mono: 0.87, fluoro: 0.86, braid: 0.8 }, spread: 0.06, turns: { usual: 6 }, use: EYE, closesUpToM: 0.0012, minutes: 1.5 },
+  palomar: { name: 'palomar', joins: 'line-eye', efficiency: { mono: 0.9, fluoro: 0.86, braid: 0.88 }, spread: 0.05, use: { handlingM: 0.16, loops: 0 }, closesUpToM: 0.0012, minutes: 1 },
   snell: { name: 'snell', joins: 'line-shank', efficiency: { mono: 0.9, fluoro: 0.88, braid: 0.75 }, spread: 0.05, turns: { usual: 7, heavy: { aboveM: 0.0008, turns: 5 } }, use: { handlingM: 0.14, loops: 0 }, minutes: 1.5 },
   figureEightEye: { name: 'figure-eight to an eye', joins: 'line-eye', efficiency: { mono: 0.74, fluoro: 0.7, braid: 0.6, cable: 0.75 }, spread: 0.09, turns: { usual: 2 }, use: EYE, minutes: 0.5 },
   nonSlipLoop: { name: 'non-slip loop', joins: 'line-eye', efficiency: { mono: 0.85, fluoro: 0.82, braid: 0.78 }, spread: 0.07, turns: { usual: 5, heavy: { aboveM: 0.0008, turns: 3 }, braid: { usual: 7 } }, use: EYE, minutes: 1.5 },
-  perfectionLoop: { name: 'perfection loop', joins: 'end-loop', efficiency: { mono: 0.7, fluoro: 0.66, braid: 0.5 }, spread: 0.09, use: LOOP, minutes: 1 },
-  surgeonsLoop: { name: 'surgeon’s loop', joins: 'end-loop', efficiency: { mono: 0.72, fluoro: 0.68, braid: 0.6 }, spread: 0.09, turns: { usual: 2 }, use: LOOP, minutes: 0.5 },
+  perfectionLoop: { name: 'perfection loop', joins: 'end-loop', efficiency: { mono: 0.7, fluoro: 0.66, braid: 0.5 }, spread: 0.09, use: LOOP, closesUpToM: 0.0012, minutes: 1 },
+  surgeonsLoop: { name: 'surgeon’s loop', joins: 'end-loop', efficiency: { mono: 0.72, fluoro: 0.68, braid: 0.6 }, spread: 0.09, turns: { usual: 2 }, use: LOOP, closesUpToM: 0.0012, minutes: 0.5 },
   bowline: { name: 'bowline', joins: 'end-loop', efficiency: { mono: 0.62, fluoro: 0.58, cord: 0.65 }, spread: 0.12, use: LOOP, minutes: 0.5, caution: 'slips in braid' },
   twoHalfHitches: { name: 'two half hitches', joins: 'line-eye', efficiency: { cord: 0.65 }, spread: 0.1, use: EYE, minutes: 0.5 },
   surgeonsJoin: { name: 'surgeon’s join', joins: 'line-line', efficiency: { mono: 0.8, fluoro: 0.78, braid: 0.7 }, spread: 0.08, turns: { usual: 3 }, use: JOIN, minutes: 1 },

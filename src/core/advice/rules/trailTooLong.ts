@@ -1,0 +1,37 @@
+import { withLength } from '../../edit/changes.ts'
+import { clippedDown } from '../../moments/castPath.ts'
+import { endsOf } from '../../setup/paths.ts'
+import type { Rule } from '../finding.ts'
+import { length, say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** A bait that trails the sinker by so much that in the cast it drags on the ground behind the angler, or winds about the rod. */
+export const trailTooLong: Rule = {
+  id: 'trail-too-long',
+  check: ({ moments: { cast }, setup: { trace, outfit, conditions, tracePath } }) => {
+    if (!cast) return []
+    const linesTo = (id: string) => tracePath(id).flatMap((element) => (element.kind === 'line' ? [element] : []))
+    const clipped = clippedDown(trace)
+    const flown = new Set(linesTo(cast.carrier).map(({ id }) => id))
+    const mostM = outfit.rod.lengthM - conditions.dropM
+    return endsOf(trace).flatMap((end) => {
+      const trail = linesTo(end.id).filter(({ id }) => !flown.has(id))
+      const trailM = trail.reduce((sum, { fromM, toM }) => sum + Math.abs(toM - fromM), 0)
+      const longest = trail.toSorted((a, b) => b.line.lengthM - a.line.lengthM)[0]?.line
+      if (clipped.has(end.id) || !longest || trailM <= mostM) return []
+      const leftM = Math.floor((longest.lengthM - (trailM - mostM)) * 10) / 10
+      return [
+        {
+          subject: end.id,
+          severity: 'caution' as const,
+          why: say`${called(trace, end.id)} trails ${length(trailM)} behind what carries the cast; with ${length(conditions.dropM)} below the tip, a rod of ${length(outfit.rod.lengthM)} drags it on the ground.`,
+          figure: trailM / Math.max(0.1, mostM),
+          remedies:
+            leftM > 0.1
+              ? [{ label: `shorten ${called(trace, longest.id)}`, make: () => ({ trace: withLength(trace, longest.id, leftM) }) }]
+              : [],
+        },
+      ]
+    })
+  },
+}
