@@ -1,4 +1,5 @@
 import { CoreError } from '../errors.ts'
+import { findRoot } from './findRoot.ts'
 
 export type Derivative = (t: number, y: readonly number[]) => number[]
 export type StepResult = { y: number[]; error: number[] }
@@ -37,7 +38,7 @@ export type EventOptions = { tolerance: number; firstStep: number; longest: numb
 
 /**
  * Integrates y' = f(t, y) from t = 0 until `event(y)` falls through zero, and lands on it: the last step is repeated with
- * a bisected length, so the crossing is as accurate as the steps, not a linear guess.
+ * the length that meets it, so the crossing is as accurate as the steps, not a linear guess.
  * @throws CoreError 'no-convergence' when the event is not met by `longest`, or within so many steps that they shrink without end.
  */
 export function integrateToEvent(
@@ -69,12 +70,6 @@ function landOn(
   h: number,
   event: (y: readonly number[]) => number,
 ): { t: number; y: number[] } {
-  let low = 0
-  let high = h
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2
-    if (event(dormandPrinceStep(f, t, y, middle).y) < 0) high = middle
-    else low = middle
-  }
-  return { t: t + low, y: dormandPrinceStep(f, t, y, low).y }
+  const met = findRoot((part) => event(part === 0 ? y : dormandPrinceStep(f, t, y, part).y), 0, h, 1e-12 * h)
+  return { t: t + met, y: dormandPrinceStep(f, t, y, met).y }
 }
