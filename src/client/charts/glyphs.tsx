@@ -150,7 +150,21 @@ function SmallPart({ type, x, y }: { type: HardwareType; x: number; y: number })
     return (
       <path d={`M${x} ${y - 6}v8a3.5 3.5 0 0 0 7 0`} fill="none" stroke="currentColor" strokeWidth={1.8} strokeLinecap="round" />
     )
-  if (type === 'loop')
+  if (type === 'rubberStop') return <ellipse cx={x} cy={y} rx={2.6} ry={5} fill="currentColor" />
+  if (type === 'sleeve' || type === 'tube')
+    return (
+      <rect
+        x={x - (type === 'tube' ? 12 : 7)}
+        y={y - 3.5}
+        width={type === 'tube' ? 24 : 14}
+        height={7}
+        rx={type === 'tube' ? 0 : 3.5}
+        fill="var(--sheet)"
+        stroke="currentColor"
+        strokeWidth={1.4}
+      />
+    )
+  if (type === 'loop' || type === 'whippedLoop')
     return <ellipse cx={x} cy={y + 4} rx={3} ry={5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.4} />
   return <rect x={x - 4} y={y - 4} width={8} height={8} rx={4} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.8} />
 }
@@ -182,6 +196,15 @@ function Hardware({ type, x, y, x0, x1 }: HardwareProps) {
         {arms(8)}
         <circle cx={x} cy={y} r={8} />
         <circle cx={x} cy={y} r={2.5} fill="currentColor" />
+      </g>
+    )
+  if (type === 'eyedWire')
+    return (
+      <g stroke="currentColor" strokeWidth={1.6} fill="var(--sheet)">
+        {arms(12)}
+        <line x1={x - 6} x2={x + 6} y1={y} y2={y} strokeWidth={2.4} />
+        <circle cx={x - 9} cy={y} r={3} />
+        <circle cx={x + 9} cy={y} r={3} />
       </g>
     )
   const open = type === 'snap' || type === 'snapSwivel'

@@ -42,6 +42,7 @@ const FIELD_NAMES: Record<string, string> = {
   lineSpread: 'spread of lines about their label',
   pulledSpread: 'spread of lines that were pulled',
   pulled: 'spool pulled',
+  twistPerM: 'twist a metre',
 }
 
 const QUANTITY_OF: Record<string, Quantity> = {

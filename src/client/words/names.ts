@@ -40,8 +40,11 @@ export function pieceSpec(catalogue: Catalogue, piece: Piece, show: Show): strin
   }
 }
 
-export function lineSpec({ materials }: Catalogue, line: Pick<LineSpec, 'material' | 'strengthN'>, show: Show): string {
-  return `${materials[line.material].name} ${show.entered('strength', line.strengthN)}`
+type Strung = Pick<LineSpec, 'material' | 'strengthN'> & { strands?: number | undefined }
+
+export function lineSpec({ materials }: Catalogue, line: Strung, show: Show): string {
+  const strands = line.strands === undefined ? '' : `${line.strands} × `
+  return `${materials[line.material].name} ${strands}${show.entered('strength', line.strengthN)}`
 }
 
 /** A link’s own joint, whether the trace’s or the outfit’s. */

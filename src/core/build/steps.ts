@@ -38,7 +38,7 @@ export function buildSteps({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'
   for (const head of tiedToOutfit) {
     const joint = jointOf(head)
     if (joint) builder.steps.push({ do: 'connect', piece: head.id, joint, turns: builder.turns(joint, head) })
-    if (isDouble(head)) for (const below of hungFrom(trace, head.id)) builder.tie(below)
+    if (isDouble(head)) builder.closeDouble(head.id)
   }
   return builder.steps
 }
@@ -100,6 +100,14 @@ class Builder {
     this.steps.push({ do: 'fix', piece: id, line: on, atM: attach.atM, joint: attach.joint, turns })
   }
 
+  /** What rides on a double of the reel’s line goes on over both strands before what is tied to its end. */
+  closeDouble(double: string): void {
+    const hung = hungFrom(this.trace, double)
+    const ends = hung.filter(({ attach }) => attach.how === 'joined')
+    this.thread(double, hung.filter(({ attach }) => attach.how !== 'joined').sort(byPlace), ends[0])
+    for (const end of ends) this.tie(end)
+  }
+
   /** A loop is made in its own line before it is hitched to anything. */
   private closesLast(piece: Piece): boolean {
     const joint = jointOf(piece)
@@ -141,7 +149,8 @@ class Builder {
 }
 
 /** A knot in the line, or of other line round it, and the loop it makes: nothing is threaded for it. */
-const isKnotted = (piece: Piece) => isHardware(piece, 'loop') || isHardware(piece, 'stopKnot')
+const isKnotted = (piece: Piece) => KNOTTED.some((type) => isHardware(piece, type))
+const KNOTTED = ['loop', 'whippedLoop', 'stopKnot'] as const
 
 const placeOf = ({ attach }: Piece) => (attach.how === 'joined' ? Number.POSITIVE_INFINITY : attach.atM)
 const byPlace = (a: Piece, b: Piece) => placeOf(a) - placeOf(b)

@@ -2,6 +2,9 @@ import type { Joint } from './fields.ts'
 import type { Attach, HardwarePiece, LinePiece, Piece, Trace } from './trace.ts'
 import { LINE_ROLES } from './vocabulary.ts'
 
+/** How many strands of itself a line lies in: a double in two. */
+export const strandsOf = ({ role, strands = 1 }: Pick<LinePiece, 'role' | 'strands'>): number => (role === 'double' ? 2 : strands)
+
 /** Connections that harm no line: parts that fit into each other, or a strand that runs on. */
 const FIXTURES: readonly Joint['connection'][] = ['fitted', 'runsOn']
 

@@ -66,6 +66,10 @@ const linePiece = z.strictObject({
   condition: share.optional(),
   /** Its spool was pulled: the strength is what it broke at, not the label. */
   pulled: z.boolean().optional(),
+  /** So many strands side by side, doubled back or twisted; absent: one. A `double` is two of itself. */
+  strands: z.int().min(2).max(4).optional(),
+  /** Turns that the strands are twisted by in each metre; absent: they lie straight. */
+  twistPerM: z.number().min(1).max(300).optional(),
   /** Braid that can be spliced into itself. */
   hollow: z.boolean().optional(),
 })

@@ -19,7 +19,7 @@ import { NO_KNOT } from './retie.ts'
 /** Share of a pulley's line that lies on the sinker's side to begin with. */
 const PULLEY_NEAR_SHARE = 0.25
 
-type Step = { ok: true; trace: Trace; id: string } | { ok: false; why: string }
+export type Step = { ok: true; trace: Trace; id: string } | { ok: false; why: string }
 
 /** The trace with a part put in at a place, the new part chosen; or why it does not go there. */
 export function addPart(rig: Rig, place: Place, partId: string): EditResult {
@@ -29,7 +29,7 @@ export function addPart(rig: Rig, place: Place, partId: string): EditResult {
   return put.ok ? checked(rig, put.trace, put.id) : put
 }
 
-function putIn(rig: Rig, place: Place, part: NewPart): Step {
+export function putIn(rig: Rig, place: Place, part: NewPart): Step {
   switch (part.kind) {
     case 'baitedSnood':
       return baitedSnood(rig, place)
@@ -76,8 +76,10 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
 export const BEARS_NOTHING: readonly Piece['role'][] = ['bait', 'sinker', 'float', 'light']
 
 /** Types that are fast on a line wherever they sit; and with the bead, those that never hang from an end. */
-const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'baitClip', 'breakBand']
-const NEVER_AT_END: readonly string[] = ['bead', ...FAST_ON_LINE]
+const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop', 'baitClip', 'breakBand']
+/** Types that a line is tied to on either side. */
+const TIED_IN: readonly string[] = ['threeWay', 'snap', 'eyedWire']
+const NEVER_AT_END: readonly string[] = ['bead', 'sleeve', 'tube', ...FAST_ON_LINE]
 
 function tieNew(rig: Rig, { of, end }: { of: string; end?: 'near' | 'far' }, piece: Piece): Attach | undefined {
   const connection = defaultConnection(endById(rig, of), endOf(piece))
@@ -101,7 +103,7 @@ export function seatFor(trace: Trace, { line, downM }: { line: string; downM: nu
     if (piece.type === 'loop')
       return line === OUTFIT ? 'the outfit’s line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
     if (FAST_ON_LINE.includes(piece.type)) return fixedOn(line, atM)
-    if (piece.type === 'threeWay' || piece.type === 'snap') return 'it is tied in: split the line there'
+    if (TIED_IN.includes(piece.type)) return 'it is tied in: split the line there'
   } else if (piece.role === 'float') {
     const stop = onLine(trace, line).findLast((other) => other.downM <= downM)
     return sliding(line, atM, { above: stop?.piece.id })

@@ -4,7 +4,8 @@ import type { LinePiece } from '../documents/trace.ts'
 
 type LineKind = { kind: 'line'; role: LinePiece['role']; material: Material | 'outfit'; share: number; lengthM: number }
 
-type Named = { name: string; group: (typeof PART_GROUPS)[number] }
+/** `set`: what is said of it at once, over what is usual. */
+type Named = { name: string; group: (typeof PART_GROUPS)[number]; set?: object }
 /** One part that can be put into a trace. */
 export type SinglePart = Named &
   (LineKind | { kind: 'hardware'; type: HardwareType } | { kind: 'hook' | 'bait' | 'sinker' | 'lure' | 'float' | 'light' })
@@ -56,8 +57,8 @@ export const SINGLE_PARTS = {
     'splitRing',
     'solidRing',
   ),
-  ...byType('swivels and links', 'loop', 'boom', 'slider', 'pulleyBead', 'clipRing'),
-  ...byType('stops and beads', 'bead', 'crimp', 'stopKnot', 'baitClip', 'breakBand'),
+  ...byType('swivels and links', 'loop', 'boom', 'slider', 'pulleyBead', 'clipRing', 'eyedWire', 'whippedLoop'),
+  ...byType('stops and beads', 'bead', 'crimp', 'stopKnot', 'rubberStop', 'sleeve', 'tube', 'baitClip', 'breakBand'),
   hook: { name: 'hook', group: 'ends', kind: 'hook' },
   bait: { name: 'bait', group: 'ends', kind: 'bait' },
   sinker: { name: 'sinker', group: 'ends', kind: 'sinker' },

@@ -10,6 +10,10 @@ import type { SinglePart } from './newParts.ts'
 
 /** A piece of a kind as most people would choose it there: strength from the line above, hook and bait like those at hand. */
 export function newPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
+  return { ...usualPiece(rig, part, attach), ...part.set } as Piece
+}
+
+function usualPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
   const { trace, outfit, catalogue } = rig
   const aboveN = strengthAboveN(rig, parentId(attach))
   const id = (wanted: string) => freeId(trace, wanted)

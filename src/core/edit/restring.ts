@@ -37,3 +37,13 @@ export function restring(rig: Rig, lines: readonly LinePiece[], as: LineKind, ch
 /** The trace with a line changed, and with it all that is one piece of line with it. */
 export const withStrand = (trace: Trace, id: string, change: (line: LinePiece) => LinePiece): Trace =>
   sameStrand(trace, id).reduce((now, each) => withPiece(now, each, (piece) => (isLine(piece) ? change(piece) : piece)), trace)
+
+/** The trace with a line laid in so many strands, twisted or not; one strand has no twist. */
+export function withStrands(rig: Rig, id: string, strands: number | undefined): EditResult {
+  const laid = withPiece(rig.trace, id, (piece) => {
+    if (!isLine(piece)) return piece
+    const { strands: _old, twistPerM, ...line } = piece
+    return strands === undefined || strands < 2 ? line : { ...line, strands, ...(twistPerM === undefined ? {} : { twistPerM }) }
+  })
+  return checked(rig, laid, id)
+}

@@ -174,11 +174,11 @@ function tipStop(
   return { ref: pieceRef(endId), beyondM: 0 }
 }
 
-const PASSES: readonly string[] = ['loop', 'stopKnot', 'breakBand']
+const PASSES: readonly string[] = ['loop', 'whippedLoop', 'stopKnot', 'rubberStop', 'breakBand']
 
 const JOINS_LINES: readonly string[] = ['line-line', 'doubles']
 
-/** Loops and stop knots slip through the guides, and a band breaks; anything else of metal, plastic or lead does not. */
+/** Loops and stops slip through the guides, and a band breaks; anything else of metal, plastic or lead does not. */
 function jams(piece: Piece): boolean {
   return !(piece.role === 'hardware' && PASSES.includes(piece.type))
 }

@@ -4,7 +4,7 @@ import type { ConnectionId } from '../catalogue/ids.ts'
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { jointRef, type LinkRef } from '../documents/linkRef.ts'
-import { hungFrom, isTied, jointOf } from '../documents/pieces.ts'
+import { hungFrom, isTied, jointOf, strandsOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import type { Rig } from './setup.ts'
@@ -41,8 +41,17 @@ export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, li
     }
   })
   // A double is its own loop: the doubling knot's use already counts both strands.
-  const straightM = line.role === 'double' ? 0 : line.lengthM
-  return { id: line.id, finishedM: line.lengthM, uses, cutM: straightM + uses.reduce((sum, use) => sum + use.usedM, 0) }
+  const straightM = line.role === 'double' ? 0 : line.lengthM * takeUp(catalogue, line)
+  const oneM = straightM + uses.reduce((sum, use) => sum + use.usedM, 0)
+  return { id: line.id, finishedM: line.lengthM, uses, cutM: line.role === 'double' ? oneM : strandsOf(line) * oneM }
+}
+
+/**
+ * How much longer than the line each of its twisted strands is: a helix at half a diameter about the middle,
+ * `√(1 + (π d n)²)` at n turns a metre.
+ */
+function takeUp(catalogue: Catalogue, line: LinePiece): number {
+  return strandsOf(line) > 1 ? Math.hypot(1, Math.PI * lineDiameterM(catalogue, line) * (line.twistPerM ?? 0)) : 1
 }
 
 /** A loop that is cut open: its legs are the lines that run on from it. */

@@ -1,18 +1,18 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
 import type { WoundLine } from '../documents/outfit.ts'
-import { isHardware, isLine, pieceNamed } from '../documents/pieces.ts'
-import type { Piece } from '../documents/trace.ts'
+import { isHardware, isLine, pieceNamed, strandsOf } from '../documents/pieces.ts'
+import type { LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeLine } from './outfitLines.ts'
 import type { Rig } from './setup.ts'
 
-/** A line as a joint finds it: one strand, or doubled back into a loop. */
-export type LineEnd = { end: 'strand' | 'double'; material: Material; hollow: boolean }
+/** A line as a joint finds it: one strand, doubled back into a loop, or several strands whose ends are loops. */
+export type LineEnd = { end: 'strand' | 'double' | 'strands'; material: Material; hollow: boolean }
 /** One side of a joint: a line’s end, a loop that is there, an eye of any part, or a hook with its eye, shank and bend. */
 export type End = LineEnd | { end: 'loop' } | { end: 'eye' } | { end: 'hook' }
 
-export const isLineEnd = (end: End): end is LineEnd => end.end === 'strand' || end.end === 'double'
+export const isLineEnd = (end: End): end is LineEnd => end.end === 'strand' || end.end === 'double' || end.end === 'strands'
 
 /** A line’s single strand, of a trace or on the reel. */
 export const endOfLine = ({ material, hollow = false }: Pick<WoundLine, 'material' | 'hollow'>): LineEnd => ({
@@ -23,10 +23,13 @@ export const endOfLine = ({ material, hollow = false }: Pick<WoundLine, 'materia
 
 /** What a piece offers to be joined by. */
 export function endOf(piece: Piece): End {
-  if (isLine(piece)) return { ...endOfLine(piece), end: piece.role === 'double' ? 'double' : 'strand' }
+  if (isLine(piece)) return { ...endOfLine(piece), end: endKind(piece) }
   if (piece.role === 'hook') return { end: 'hook' }
   return { end: isHardware(piece, 'loop') ? 'loop' : 'eye' }
 }
+
+const endKind = (line: LinePiece): LineEnd['end'] =>
+  line.role === 'double' ? 'double' : strandsOf(line) > 1 ? 'strands' : 'strand'
 
 /** The same by a piece’s id, or of the outfit’s line. */
 export function endById({ trace, outfit }: Pick<Rig, 'trace' | 'outfit'>, id: string): End {
@@ -34,7 +37,7 @@ export function endById({ trace, outfit }: Pick<Rig, 'trace' | 'outfit'>, id: st
 }
 
 /** Loops and doubles: what passes through itself. */
-const isLooped = ({ end }: End) => end === 'loop' || end === 'double'
+const isLooped = ({ end }: End) => end === 'loop' || end === 'double' || end === 'strands'
 
 /**
  * Why a connection cannot stand between two ends, in words that follow its name; undefined where it can.

@@ -8,7 +8,7 @@ import type { Conditions } from '../documents/conditions.ts'
 import type { Joint } from '../documents/fields.ts'
 import { type LinkRef, linkKey, pieceRef, woundRef } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
-import { isHardware } from '../documents/pieces.ts'
+import { isHardware, strandsOf } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
@@ -113,8 +113,7 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
     if (element.kind === 'part') return partEntry(catalogue, element.piece)
     if (element.kind === 'line') {
       const { line, again, ref, id } = element
-      const strands = line.role === 'double' ? 2 : 1
-      return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands, again }))
+      return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands: strandsOf(line), again }))
     }
     const looped = loopedLines(catalogue, path, i)
     if (looped.length > 0) return once(element.id, () => hitchEntry(bearing, element, looped))
@@ -245,7 +244,7 @@ const hitchEntry = (bearing: Bearing, { ref, joint }: JointElement, lines: reado
     bearing,
     ref,
     joint,
-    lines.map((line) => ({ line, strands: line.role === 'double' ? 2 : 1 })),
+    lines.map((line) => ({ line, strands: strandsOf(line) })),
   )
 
 /** A joint of lines of one or two strands: the weaker of them, each times what the joint keeps of it. */

@@ -5,6 +5,7 @@ import { isLine, parentId, pieceById } from '../../../core/documents/pieces.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { addPart } from '../../../core/edit/addPart.ts'
+import { drawInWords } from '../../../core/edit/inWords.ts'
 import { placesToMove } from '../../../core/edit/moveTo.ts'
 import { newParts, SINGLE_PARTS } from '../../../core/edit/newParts.ts'
 import { placesAt } from '../../../core/edit/places.ts'
@@ -124,7 +125,7 @@ function AddPanel({ rig, selected, edits }: Props) {
         </fieldset>
       )}
       {places.length === 1 && place && <p className="mt-3">{placeWords(place, trace)}</p>}
-      {place && <PartChooser key={at} choices={choices} onChoose={edits.take} />}
+      {place && <PartChooser key={at} choices={choices} onChoose={edits.take} write={(text) => drawInWords(rig, place, text)} />}
     </Panel>
   )
 }

@@ -5,7 +5,7 @@ import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
 import type { LinePiece } from '../../../core/documents/trace.ts'
 import { withLength, withPiece } from '../../../core/edit/changes.ts'
-import { linesOf, restring, restringRole, withStrand } from '../../../core/edit/restring.ts'
+import { linesOf, restring, restringRole, withStrand, withStrands } from '../../../core/edit/restring.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
@@ -91,6 +91,27 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         placeholder="100, as new"
         onChange={(value) => set({ condition: value === undefined ? undefined : value / 100 }, `${line.id} condition`)}
       />
+      {line.role !== 'double' && (
+        <NumberField
+          label="strands"
+          whole
+          value={line.strands}
+          least={1}
+          most={4}
+          placeholder="1"
+          onChange={(strands) => edits.take(withStrands(rig, line.id, strands), `${line.id} strands`)}
+        />
+      )}
+      {line.strands !== undefined && (
+        <NumberField
+          label="turns of twist a metre"
+          value={line.twistPerM}
+          least={1}
+          most={300}
+          placeholder="0, straight"
+          onChange={(twistPerM) => set({ twistPerM }, `${line.id} twist`)}
+        />
+      )}
       {line.material === 'braid' && (
         <label className="flex items-center gap-2">
           <input

@@ -1,36 +1,46 @@
 import { type KeyboardEvent, useState } from 'react'
 import type { EditResult } from '../../../core/edit/editResult.ts'
+import { isInWords } from '../../../core/edit/inWords.ts'
 import { PART_GROUPS } from '../../../core/edit/newParts.ts'
 import { fieldClass } from '../../ui/controls.tsx'
 
 export type PartChoice = { id: string; name: string; group: (typeof PART_GROUPS)[number]; result: EditResult }
 
-type Props = { choices: readonly PartChoice[]; onChoose: (result: Extract<EditResult, { ok: true }>) => void }
+type Props = {
+  choices: readonly PartChoice[]
+  onChoose: (result: Extract<EditResult, { ok: true }>) => void
+  /** Where several parts may be written at once: what a text makes. */
+  write?: (text: string) => EditResult
+}
 
-/** Parts by kind, found by typing a few letters; Enter takes the first that can be. What cannot says why. */
-export function PartChooser({ choices, onChoose }: Props) {
+/** Parts by kind, found by typing a few letters, or several written at once; Enter takes the first that can be. What cannot says why. */
+export function PartChooser({ choices, onChoose, write }: Props) {
   const [typed, setTyped] = useState('')
+  const written = write && isInWords(typed) ? write(typed) : undefined
   const wanted = typed.trim().toLowerCase()
   const shown = choices.filter(({ name }) => name.toLowerCase().includes(wanted))
   const first = bestMatch(shown, wanted)
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return
     event.preventDefault()
-    if (first?.result.ok) onChoose(first.result)
+    const result = written ?? first?.result
+    if (result?.ok) onChoose(result)
   }
   return (
     <div className="mt-3 grid gap-2">
       <input
         className={fieldClass}
         value={typed}
-        placeholder="a few letters of it, then Enter"
+        placeholder={write ? 'a few letters of it, or several in words; then Enter' : 'a few letters of it, then Enter'}
         aria-label="Part to look for"
         autoComplete="off"
         data-focus-first
         onChange={(event) => setTyped(event.target.value)}
         onKeyDown={onKeyDown}
       />
+      {write && <InWords written={written} />}
       {PART_GROUPS.map((group) => {
+        if (written) return null
         const row = shown.filter((choice) => choice.group === group)
         if (row.length === 0) return null
         return (
@@ -44,8 +54,21 @@ export function PartChooser({ choices, onChoose }: Props) {
           </section>
         )
       })}
-      {shown.length === 0 && <p className="text-quiet">Nothing is called that here.</p>}
+      {shown.length === 0 && !written && <p className="text-quiet">Nothing is called that here.</p>}
     </div>
+  )
+}
+
+/** What the words make, or why they make nothing; before any, how they are written. */
+function InWords({ written }: { written: EditResult | undefined }) {
+  return (
+    <p role="status" className={`text-sm ${written && !written.ok ? 'text-watch' : 'text-quiet'}`}>
+      {written === undefined
+        ? 'Several at once: leader 40 lb 3 m (sinker 90 g; bead), swivel, snood 60 cm, hook 2/0, bait – a comma for what follows, brackets for what rides on a part or hangs from it, semicolons between those.'
+        : written.ok
+          ? `Enter puts them in.${written.said ? ` ${written.said}.` : ''}`
+          : `Not yet: ${written.why}.`}
+    </p>
   )
 }
 

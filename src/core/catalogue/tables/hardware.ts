@@ -18,6 +18,20 @@ const RINGS_N = [
   ['10 mm', 600],
 ] as const
 
+/** A short stiff wire bent to an eye at each end, by its thickness. Nominal, ours: a bent eye bears about half of the wire. */
+const STIFF_WIRE_N = [
+  ['0.8 mm', 350],
+  ['1.0 mm', 550],
+  ['1.2 mm', 800],
+] as const
+
+/** A loop of thread whipped round a line, by the turns of its whipping. Nominal, ours. */
+const THREAD_N = [
+  ['20 turns', 150],
+  ['40 turns', 300],
+  ['60 turns', 450],
+] as const
+
 export type HardwareSize = { size: string; strengthN: number }
 
 const scaled = (table: readonly (readonly [string, number])[], factor: number): HardwareSize[] =>
@@ -47,10 +61,15 @@ export const HARDWARE = {
   slider: { name: 'running link', sizes: scaled(BARREL_N, 0.8), spread: 0.08, massKg: 0.003, unitCost: 0.4 },
   pulleyBead: { name: 'pulley bead', sizes: scaled(BARREL_N, 1), spread: 0.08, massKg: 0.002, unitCost: 0.5 },
   clipRing: { name: 'clip ring', sizes: scaled(BARREL_N, 0.8), spread: 0.08, massKg: 0.002, unitCost: 0.6 },
+  eyedWire: { name: 'wire with two eyes', sizes: scaled(STIFF_WIRE_N, 1), spread: 0.05, massKg: 0.001, unitCost: 0.3 },
+  whippedLoop: { name: 'whipped loop', sizes: scaled(THREAD_N, 1), spread: 0.12, massKg: 0.0002, unitCost: 0.05 },
   bead: { name: 'bead', sizes: [], spread: 0, massKg: 0.0003, unitCost: 0.03 },
   crimp: { name: 'crimp', sizes: [], spread: 0, massKg: 0.0003, unitCost: 0.05 },
   stopKnot: { name: 'stop knot', sizes: [], spread: 0, massKg: 0, unitCost: 0 },
   loop: { name: 'loop', sizes: [], spread: 0, massKg: 0, unitCost: 0 },
   baitClip: { name: 'bait clip', sizes: [], spread: 0, massKg: 0.001, unitCost: 0.35 },
+  rubberStop: { name: 'rubber stop', sizes: [], spread: 0, massKg: 0.0001, unitCost: 0.05 },
+  sleeve: { name: 'sleeve', sizes: [], spread: 0, massKg: 0.0003, unitCost: 0.1 },
+  tube: { name: 'tube', sizes: [], spread: 0, massKg: 0.0005, unitCost: 0.1 },
   breakBand: { name: 'breakable band', sizes: [], spread: 0, massKg: 0.0002, unitCost: 0.02 },
 } as const satisfies Record<string, HardwareItem>

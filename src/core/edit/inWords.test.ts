@@ -1,0 +1,131 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { woundRef } from '../documents/linkRef.ts'
+import { pieceNamed } from '../documents/pieces.ts'
+import type { Trace } from '../documents/trace.ts'
+import { TRACE_VERSION } from '../documents/versions.ts'
+import { cutOf } from '../setup/cutLength.ts'
+import { parseTrace } from '../setup/parseTrace.ts'
+import { pathLinks } from '../setup/pathLinks.ts'
+import { pathToPiece } from '../setup/paths.ts'
+import type { Rig } from '../setup/setup.ts'
+import { drawInWords } from './inWords.ts'
+import { newParts } from './newParts.ts'
+import { placesAt } from './places.ts'
+
+const nothing: Trace = { formatVersion: TRACE_VERSION, name: 'x', family: 'ownDesign', pieces: [] }
+const rigOf = (trace: Trace): Rig => ({ trace, outfit: braidOutfit(50), catalogue })
+
+function drawn(text: string, trace = nothing) {
+  return drawInWords(rigOf(trace), placesAt(trace, woundRef('main'))[0]!, text)
+}
+function made(text: string): Trace {
+  const result = drawn(text)
+  if (!result.ok) throw new Error(result.why)
+  return result.trace
+}
+const attachOf = (trace: Trace, id: string) => pieceNamed(trace, id).attach
+
+describe('a trace in words', () => {
+  test('after a comma comes what hangs from the part before, with what is said of it', () => {
+    const trace = made('80 lb fluoro leader 3 m, swivel 4, snood 24 in, circle #2, lugworm 10 g')
+    expect(pieceNamed(trace, 'leader')).toMatchObject({ material: 'fluoro', strengthN: 80 * LB, lengthM: 3 })
+    expect(pieceNamed(trace, 'swivel')).toMatchObject({ size: '4', attach: { to: 'leader' } })
+    expect(pieceNamed(trace, 'snood')).toMatchObject({ lengthM: 24 * 0.0254, attach: { to: 'swivel' } })
+    expect(pieceNamed(trace, 'hook')).toMatchObject({ pattern: 'circle', size: '2', attach: { to: 'snood' } })
+    expect(pieceNamed(trace, 'bait')).toMatchObject({ bait: 'lugworm', massKg: 0.01, attach: { to: 'hook' } })
+  })
+
+  test('in brackets stands what rides on a line, in its order and where it is said to be', () => {
+    const trace = made(
+      'body 1 m (rubber stop 30 cm; swivel 35 cm, snood, hook; stop knot 40 cm; sleeve 90 cm), sinker 3.2 kg steel',
+    )
+    expect(attachOf(trace, 'rubber-stop')).toMatchObject({ how: 'fixed', on: 'body', atM: 0.3 })
+    expect(attachOf(trace, 'swivel')).toMatchObject({ how: 'sliding', atM: expect.closeTo(0.35, 9), stops: { below: 'stop-knot' } })
+    expect(attachOf(trace, 'snood')).toMatchObject({ to: 'swivel' })
+    expect(attachOf(trace, 'sleeve')).toMatchObject({ how: 'sliding', stops: { below: 'sinker' } })
+    expect(pieceNamed(trace, 'sinker')).toMatchObject({ massKg: 3.2, metal: 'steel', attach: { to: 'body' } })
+  })
+
+  test('in brackets stands too what hangs from a part that is no line', () => {
+    const trace = made('leader, solid ring (split ring, ball 10 g; hook 2/0)')
+    expect([attachOf(trace, 'split-ring'), attachOf(trace, 'hook')]).toMatchObject([{ to: 'solid-ring' }, { to: 'solid-ring' }])
+  })
+
+  test('riders without a place are spread over their line', () => {
+    const trace = made('double 2 m (clip ring; float; bead), swivel')
+    const places = ['clip-ring', 'float', 'bead'].map((id) => attachOf(trace, id))
+    expect(places).toMatchObject([{ atM: 0.5 }, { atM: 1 }, { atM: 1.5 }])
+  })
+
+  test('a knot is named with its part', () => {
+    const trace = made('double 1 m, loop cat’s paw, leader 3 m figure-eight join, lure 100 g non-slip loop')
+    expect(attachOf(trace, 'loop')).toMatchObject({ joint: { connection: 'catsPaw' } })
+    expect(attachOf(made('double 80 cm, three-way swivel girth hitch'), 'three-way-swivel')).toMatchObject({
+      joint: { connection: 'girthHitch' },
+    })
+    expect(attachOf(trace, 'lure')).toMatchObject({ joint: { connection: 'nonSlipLoop' } })
+  })
+
+  test('what hung there hangs from the last of the chain', () => {
+    const before = made('leader, hook')
+    const result = drawn('double 1 m', before)
+    expect(result.ok && attachOf(result.trace, 'leader')).toMatchObject({ to: 'double' })
+  })
+
+  test.each([
+    ['leadr', 'leadr: there is no such part'],
+    ['leader 40', 'leader 40: “40” of what? Write the unit with it'],
+    ['swivel 30 g', 'swivel 30 g: “30 g” says nothing of a swivel'],
+    ['(bead)', 'a bracket opens with no part before it'],
+    ['leader (bead', 'a bracket is not closed'],
+    ['leader) bead', 'a bracket is closed that was not opened'],
+    [' , ;', 'nothing is written'],
+    ['leader, bait', 'bait: a bait goes on a hook'],
+  ])('“%s”: %s', (text, why) => {
+    expect(drawn(text)).toEqual({ ok: false, why })
+  })
+
+  test('whatever is written makes a sound trace or says why not', () => {
+    const names = Object.values(newParts(catalogue)).map(({ name }) => name)
+    const word = fc.constantFrom(...names, '40 lb', '3 m', '6/0', '90 g', 'mono', 'fg', ',', ', ', ';', '(', ')')
+    fc.assert(
+      fc.property(fc.array(word, { minLength: 1, maxLength: 14 }), (words) => {
+        const result = drawn(words.join(' '))
+        if (result.ok) expect(parseTrace(result.trace, catalogue).ok).toBe(true)
+        else expect(result.why).not.toBe('')
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+describe('a line of several strands', () => {
+  const twisted = made('twisted leader 60 lb 2 m, swivel')
+  const conditions = { wet: false, lineSpread: 0.07, pulledSpread: 0.04 }
+  const leaderN = (trace: Trace) =>
+    pathLinks({ catalogue, wound: [], conditions }, pathToPiece(trace, 'swivel')).find(({ id }) => id === 'leader')!.strengthN
+
+  test('it bears what its strands bear together', () => {
+    expect(leaderN(twisted)).toBeCloseTo(2 * leaderN(made('leader 60 lb 2 m, swivel')), 6)
+  })
+
+  test('each strand is longer than the line by its helix: twice of it is cut, and more', () => {
+    const [two, one] = [twisted, made('leader 60 lb 2 m, swivel')].map((trace) => {
+      const line = pieceNamed(trace, 'leader')
+      return cutOf({ trace, catalogue }, line as Parameters<typeof cutOf>[1])
+    })
+    const usedM = two!.uses.reduce((sum, use) => sum + use.usedM, 0)
+    const d = Math.sqrt((4 * 60 * LB) / (Math.PI * 0.57e9))
+    expect(two!.cutM).toBeCloseTo(2 * (2 * Math.sqrt(1 + (Math.PI * d * 40) ** 2) + usedM), 9)
+    expect(two!.cutM).toBeGreaterThan(2 * (one!.cutM - 0.2))
+  })
+
+  test('its ends are loops: a cat’s paw takes them, a snell does not', () => {
+    const paw = drawn('double 1 m, twisted leader 2 m cat’s paw, swivel')
+    expect(paw.ok && attachOf(paw.trace, 'leader')).toMatchObject({ joint: { connection: 'catsPaw' } })
+    expect(attachOf(made('twisted leader 2 m, hook'), 'hook')).toMatchObject({ joint: { connection: 'uni' } })
+  })
+})

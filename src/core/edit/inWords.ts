@@ -1,0 +1,201 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
+import { isTied, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
+import type { Trace } from '../documents/trace.ts'
+import type { Rig } from '../setup/setup.ts'
+import { putIn, type Step } from './addPart.ts'
+import { withJoint } from './changes.ts'
+import { checked, type EditResult, refused } from './editResult.ts'
+import { type NewPart, newParts } from './newParts.ts'
+import { type Place, stretchesOn } from './places.ts'
+import { type Detail, detailed, splitDetails } from './wordDetails.ts'
+
+/** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
+type Item = { words: string; on: Item[][] }
+
+/** What a word stands for: a part, and what is set of it at once. */
+type Word = { name: string; part: NewPart; set: object }
+
+/** Whether a text says more than the one part that a list is searched for. */
+export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
+
+/**
+ * The trace with parts put in as they are written: `leader 40 lb 3 m, swivel, snood 60 cm, hook 2/0, bait`. After a comma comes what
+ * hangs from the part before; in brackets what rides on a line, or hangs from a part, each after a semicolon; sizes, and the knot it is tied by,
+ * stand with their part.
+ */
+export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
+  const chains = parse(text)
+  if (typeof chains === 'string') return refused(chains)
+  const drawing = new Drawing(rig)
+  const why = drawing.chains(chains, place)
+  return why === undefined ? checked(rig, drawing.trace, drawing.last) : refused(why)
+}
+
+/** In small letters, without what a name has in brackets. */
+const plain = (name: string) =>
+  name
+    .replace(/ \(.*\)/, '')
+    .toLowerCase()
+    .replaceAll('’', "'")
+
+/** Chains of a text, or what is wrong with it. */
+function parse(text: string): Item[][] | string {
+  const root: Item[][] = [[]]
+  const open = [root]
+  let words = ''
+  const chainsNow = () => open.at(-1)!
+  const end = () => {
+    if (words.trim() !== '')
+      chainsNow()
+        .at(-1)!
+        .push({ words: plain(words.trim()), on: [] })
+    words = ''
+  }
+  for (const sign of text) {
+    if (!',;()'.includes(sign)) words += sign
+    else {
+      end()
+      if (sign === ';') chainsNow().push([])
+      if (sign === ')' && open.length === 1) return 'a bracket is closed that was not opened'
+      if (sign === ')') open.pop()
+      if (sign !== '(') continue
+      const item = chainsNow().at(-1)!.at(-1)
+      if (!item) return 'a bracket opens with no part before it'
+      item.on.push([])
+      open.push(item.on)
+    }
+  }
+  end()
+  if (open.length > 1) return 'a bracket is not closed'
+  const chains = root.filter((chain) => chain.length > 0)
+  return chains.length > 0 ? chains : 'nothing is written'
+}
+
+class Drawing {
+  trace: Trace
+  last = ''
+  private readonly rig: Rig
+  private readonly vocabulary: readonly Word[]
+  /** Knots by the words of their name, the longest first. */
+  private readonly knots: readonly { id: ConnectionId; name: string[] }[]
+
+  constructor(rig: Rig) {
+    this.rig = rig
+    this.trace = rig.trace
+    this.vocabulary = wordsOf(rig.catalogue)
+    this.knots = CONNECTION_IDS.map((id) => ({ id, name: plain(rig.catalogue.connections[id].name).split(' ') }))
+      .filter(({ id }) => isTied({ connection: id }))
+      .sort((a, b) => b.name.length - a.name.length)
+  }
+
+  /** Chains at one place: the first takes over what is there, the others stand beside it. Why they cannot be; undefined when done. */
+  chains(chains: readonly Item[][], place: Place): string | undefined {
+    const at = place.at === 'along' ? this.spread(place, chains.length) : undefined
+    for (const [i, chain] of chains.entries()) {
+      const here = at?.[i] ?? (i === 0 || place.at === 'along' ? place : { at: 'end' as const, of: place.of })
+      const why = this.chain(chain, here)
+      if (why !== undefined) return why
+    }
+    return undefined
+  }
+
+  private chain(chain: readonly Item[], place: Place): string | undefined {
+    const takes = place.at === 'end' ? place.takes : undefined
+    const made: [Item, string][] = []
+    let at: Place = place
+    for (const item of chain) {
+      const step = this.put(item, at)
+      if (!step.ok) return `${item.words}: ${step.why}`
+      this.trace = step.trace
+      this.last = step.id
+      made.push([item, step.id])
+      const taken = takes !== undefined && hangsFrom(this.trace, takes, step.id)
+      at = { at: 'end', of: step.id, ...(taken ? { takes } : {}) }
+    }
+    const end = this.last
+    for (const [{ on }, id] of made) {
+      const line = lineById(this.trace, id)
+      const why =
+        on.length === 0
+          ? undefined
+          : this.chains(
+              on.filter((each) => each.length > 0),
+              line ? { at: 'along', line: id, downM: line.lengthM / 2 } : { at: 'end', of: id },
+            )
+      if (why !== undefined) return why
+    }
+    this.last = end
+    return undefined
+  }
+
+  private put({ words }: Item, place: Place): Step {
+    const word = this.wordFor(words)
+    if (!word) return { ok: false, why: 'there is no such part' }
+    const { part, set } = word
+    const { connection, rest } = this.knotIn(word.rest)
+    const details: Detail[] = []
+    for (const text of splitDetails(rest)) {
+      const detail = detailed(this.rig.catalogue, part, text)
+      if (typeof detail === 'string') return { ok: false, why: detail }
+      details.push(detail)
+    }
+    const placeM = details.find((detail) => 'placeM' in detail)?.placeM
+    const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
+    const said = { ...part, set: Object.assign({}, set, ...details.map((detail) => detail.set ?? {})) }
+    const step = putIn({ ...this.rig, trace: this.trace }, here, said)
+    return step.ok && connection ? { ...step, trace: withJoint(step.trace, step.id, () => ({ connection })) } : step
+  }
+
+  /** The knot that is named among the words, and the others. */
+  private knotIn(words: string[]): { connection?: ConnectionId; rest: string[] } {
+    for (const { id, name } of this.knots)
+      for (let from = 0; from + name.length <= words.length; from += 1)
+        if (name.every((word, i) => words[from + i] === word))
+          return { connection: id, rest: [...words.slice(0, from), ...words.slice(from + name.length)] }
+    return { rest: words }
+  }
+
+  /** The longest run of words that names a part, else begins the name of one; the other words are what is said of it. */
+  private wordFor(words: string): (Word & { rest: string[] }) | undefined {
+    const tokens = words.split(/\s+/)
+    const found = (fits: (name: string, run: string) => boolean) => {
+      for (let length = tokens.length; length > 0; length -= 1)
+        for (let from = 0; from + length <= tokens.length; from += 1) {
+          const run = tokens.slice(from, from + length).join(' ')
+          const word = this.vocabulary.find(({ name }) => fits(name, run))
+          if (word) return { ...word, rest: [...tokens.slice(0, from), ...tokens.slice(from + length)] }
+        }
+      return undefined
+    }
+    return found((name, run) => name === run) ?? found((name, run) => run.length > 2 && name.startsWith(run))
+  }
+
+  /** So many places along a line, as far from each other as from the ends of the stretch. */
+  private spread(place: Extract<Place, { at: 'along' }>, count: number): Place[] {
+    const stretch = stretchesOn(this.trace, place.line).find(({ above, below }) => above === place.above && below === place.below)
+    const lengthM = stretch?.lengthM ?? 0
+    return Array.from({ length: count }, (_, i) => ({
+      ...place,
+      downM: (stretch?.downM ?? place.downM) + lengthM * ((i + 1) / (count + 1) - 0.5),
+    }))
+  }
+}
+
+function hangsFrom(trace: Trace, id: string, from: string): boolean {
+  const piece = pieceById(trace, id) && pieceNamed(trace, id)
+  return piece?.attach.how === 'joined' && piece.attach.to === from
+}
+
+/** Every part by its name, and hooks, sinkers and baits by the name of their kind. */
+function wordsOf(catalogue: Catalogue): Word[] {
+  const parts = newParts(catalogue)
+  const kinds = (part: NewPart | undefined, field: string, table: Readonly<Record<string, { name: string }>>): Word[] =>
+    part ? Object.entries(table).map(([id, { name }]) => ({ name: plain(name), part, set: { [field]: id } })) : []
+  return [
+    ...Object.values(parts).map((part) => ({ name: plain(part.name), part, set: {} })),
+    ...kinds(parts.hook, 'pattern', catalogue.hooks.patterns),
+    ...kinds(parts.sinker, 'shape', catalogue.sinkers),
+    ...kinds(parts.bait, 'bait', catalogue.baits),
+  ]
+}
