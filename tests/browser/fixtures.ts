@@ -37,6 +37,26 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
 
 export { expect }
 
+/** Everything a person does, counted: a click, a field filled, a choice made. */
+export function counted(page: Page) {
+  let actions = 0
+  const count =
+    <A extends unknown[]>(act: (...args: A) => Promise<unknown>) =>
+    async (...args: A) => {
+      actions += 1
+      await act(...args)
+    }
+  return {
+    get actions() {
+      return actions
+    },
+    click: count((what: Locator) => what.click()),
+    fill: count((what: Locator, text: string) => what.fill(text)),
+    choose: count((what: Locator, option: string) => what.selectOption(option)),
+    press: count((key: string) => page.keyboard.press(key)),
+  }
+}
+
 /** Tab by tab until something has the focus. */
 export async function tabTo(page: Page, target: Locator): Promise<void> {
   const focused = () => target.evaluate((element) => element === document.activeElement)
@@ -65,8 +85,6 @@ export async function copyOf(page: Page, url: string, id: string, name: string):
   if (!created.ok()) throw new Error(await created.text())
   return copy
 }
-
-/** The drag ceiling as the conditions panel shows it, lb. */
 
 /** Brings up one of the sheets beside the reach. */
 export const beside = (page: Page, sheet: 'Part' | 'Conditions' | 'Why' | 'Findings') =>

@@ -1,27 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import type { Locator, Page } from '@playwright/test'
 import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
-import { expect, test } from './fixtures.ts'
-
-/** Everything a person does, counted: a click, a field filled, a choice made. */
-function counted(page: Page) {
-  let actions = 0
-  const count =
-    <A extends unknown[]>(act: (...args: A) => Promise<unknown>) =>
-    async (...args: A) => {
-      actions += 1
-      await act(...args)
-    }
-  return {
-    get actions() {
-      return actions
-    },
-    click: count((what: Locator) => what.click()),
-    fill: count((what: Locator, text: string) => what.fill(text)),
-    choose: count((what: Locator, option: string) => what.selectOption(option)),
-    press: count((key: string) => page.keyboard.press(key)),
-  }
-}
+import { counted, expect, test } from './fixtures.ts'
 
 test('from an empty database to one’s own outfit, a trace on it and its cut list', async ({ page }) => {
   const own = await startBuiltApp()

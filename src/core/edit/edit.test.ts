@@ -337,6 +337,16 @@ describe('move', () => {
     const free = done(hold(rigOf(held, outfit), 'sinker', false))
     expect(at(free).attach).toMatchObject({ how: 'sliding', on: 'leader', stops: { below: expect.any(String) } })
   })
+
+  test('a hook is held by the knot it is tied in by', () => {
+    const pulley = draftNamed('pulley')
+    const upper = (trace: Trace) => trace.pieces.find(({ id }) => id === 'upper')!
+    const held = done(hold(rigOf(pulley, outfit), 'upper', true))
+    expect([isHeld(upper(pulley)), isHeld(upper(held))]).toEqual([false, true])
+    expect(upper(held).attach).toMatchObject({ how: 'fixed', on: 'snood', joint: { connection: 'snell' } })
+    const free = done(hold(rigOf(held, outfit), 'upper', false))
+    expect(upper(free).attach).toEqual(upper(pulley).attach)
+  })
 })
 
 describe('where', () => {

@@ -43,7 +43,11 @@ describe('a trace in words', () => {
       'body 1 m (rubber stop 30 cm; swivel 35 cm, snood, hook; stop knot 40 cm; sleeve 90 cm), sinker 3.2 kg steel',
     )
     expect(attachOf(trace, 'rubber-stop')).toMatchObject({ how: 'fixed', on: 'body', atM: 0.3 })
-    expect(attachOf(trace, 'swivel')).toMatchObject({ how: 'sliding', atM: expect.closeTo(0.35, 9), stops: { below: 'stop-knot' } })
+    expect(attachOf(trace, 'swivel')).toMatchObject({
+      how: 'sliding',
+      atM: expect.closeTo(0.35, 9),
+      stops: { below: 'stop-knot' },
+    })
     expect(attachOf(trace, 'snood')).toMatchObject({ to: 'swivel' })
     expect(attachOf(trace, 'sleeve')).toMatchObject({ how: 'sliding', stops: { below: 'sinker' } })
     expect(pieceNamed(trace, 'sinker')).toMatchObject({ massKg: 3.2, metal: 'steel', attach: { to: 'body' } })

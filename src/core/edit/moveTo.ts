@@ -1,6 +1,8 @@
 import { hungFrom, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { defaultConnection } from '../setup/connectionRules.ts'
+import { endById, endOf } from '../setup/ends.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
 import type { Rig } from '../setup/setup.ts'
 import { seatFor, slidingSeat } from './addPart.ts'
@@ -68,14 +70,14 @@ export function placesToMove(rig: Rig, id: string): { place: Place; result: Extr
 }
 
 /** Parts that can be held fast on a line or left to slide. */
-const HELD_OR_FREE: readonly Piece['role'][] = ['sinker', 'float', 'hardware', 'light']
+const HELD_OR_FREE: readonly Piece['role'][] = ['sinker', 'float', 'hardware', 'light', 'hook']
 
-/** Whether a part that rides on a line can be held there, and is; undefined where it has no such choice: a knot, a hook. */
+/** Whether a part that rides on a line can be held there, and is; undefined where it has no such choice: a knot. */
 export function isHeld(piece: Piece): boolean | undefined {
   const { attach } = piece
   if (ridesOn(piece) === undefined || !HELD_OR_FREE.includes(piece.role)) return undefined
   if (attach.how === 'sliding') return false
-  return attach.how === 'fixed' && attach.joint.connection === 'fitted' ? true : undefined
+  return attach.how === 'fixed' && (piece.role === 'hook' || attach.joint.connection === 'fitted') ? true : undefined
 }
 
 /** The trace with a part pinched fast where it sits on its line, or let go to slide to what is below it. */
@@ -85,7 +87,9 @@ export function hold(rig: Rig, id: string, held: boolean): EditResult {
   const on = piece && ridesOn(piece)
   if (!piece || on === undefined || isHeld(piece) === undefined) return refused('it does not slide on a line')
   const atM = piece.attach.how === 'fixed' || piece.attach.how === 'sliding' ? piece.attach.atM : 0
-  if (held) return checked(rig, reattached(trace, id, fixedOn(on, atM)), id)
+  // A hook is held by being tied in the line it is on.
+  const connection = piece.role === 'hook' ? defaultConnection(endById(rig, on), endOf(piece)) : 'fitted'
+  if (held) return checked(rig, reattached(trace, id, fixedOn(on, atM, connection)), id)
   const seat = slidingSeat(without(trace, id), { line: on, downM: atOf(on, atM) }, piece)
   return typeof seat === 'string' ? refused(seat) : checked(rig, reattached(trace, id, seat), id)
 }

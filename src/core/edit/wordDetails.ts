@@ -54,7 +54,9 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
     }
     case 'hook': {
       const size = parseHookSize(text)
-      return size.ok ? { set: { size: size.size.label } } : unclear
+      if (size.ok) return { set: { size: size.size.label } }
+      const placeM = quantity('length')
+      return placeM === undefined ? unclear : { placeM }
     }
     case 'sinker': {
       const metal = named(catalogue.sinkerMetals)
