@@ -103,6 +103,11 @@ export const Reach = memo(function Reach({
           <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} fill="none" />
         ))}
       </g>
+      {layout.folds.map(({ x, y, count }) => (
+        <text key={`${x} ${y}`} x={x + 6} y={y + 4} fontSize={12} style={{ fill: 'var(--quiet)' }}>
+          {count} alike
+        </text>
+      ))}
       {ordered.map((item) => (
         <g
           key={item.id}

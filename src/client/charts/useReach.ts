@@ -11,8 +11,15 @@ import { reachLabel } from '../words/names.ts'
 /** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */
 const CHARACTER = 6.1
 
-/** The reach laid out with its labels, for a width in px. */
-export function useReach(rig: Rig, width: number, show: Show, trueScale: boolean) {
+/** The reach laid out with its labels, for a width in px; of many branches alike that of the chosen piece, or of the path’s end, is drawn. */
+export function useReach(
+  rig: Rig,
+  width: number,
+  show: Show,
+  trueScale: boolean,
+  chosen: string | undefined,
+  end: string | undefined,
+) {
   const { trace, outfit, catalogue } = rig
   return useMemo(() => {
     const label = (ref: LinkRef) => reachLabel({ trace, outfit, catalogue }, ref, show)
@@ -22,8 +29,10 @@ export function useReach(rig: Rig, width: number, show: Show, trueScale: boolean
       const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === linkKey(ref)) ? `${above.at(-1)}, ${below}` : ''
       return CHARACTER * Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
     }
-    return { label, labelWidth, layout: layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale }) }
-  }, [trace, outfit, catalogue, width, show, trueScale])
+    const drawn = [chosen, end].filter((id) => id !== undefined)
+    const layout = layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale, drawn })
+    return { label, labelWidth, layout }
+  }, [trace, outfit, catalogue, width, show, trueScale, chosen, end])
 }
 
 /** The small drawing of the library, and a smaller one to choose a family by. */

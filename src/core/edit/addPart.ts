@@ -54,7 +54,9 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
   const { trace } = rig
   const parent = pieceById(trace, place.of)
   const carries = part.kind === 'line' || part.kind === 'hardware' || part.kind === 'hook'
-  const taken = place.takes === undefined ? undefined : pieceById(trace, place.takes)
+  const there = place.takes === undefined ? undefined : pieceById(trace, place.takes)
+  // A bait stays on its hook: what is put there hangs beside it.
+  const taken = there?.role === 'bait' && part.kind !== 'hook' ? undefined : there
   if (part.kind === 'bait' && parent?.role !== 'hook') return no('a bait goes on a hook')
   if (parent && BEARS_NOTHING.includes(parent.role)) return no(`nothing hangs from a ${parent.role}`)
   if (parent?.role === 'lure' && !carries) return no('from a lure hang hooks, rings and lines')

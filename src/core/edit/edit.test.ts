@@ -96,6 +96,13 @@ describe('add', () => {
     expect(path(longer, 'hook')).toBe('leader.joint leader swivel.joint swivel snood.joint snood hook.joint hook')
   })
 
+  test('a line put at a hook hangs beside the bait, which stays on its hook', () => {
+    const trace = draftNamed('freeLine')
+    const [, over] = placesAt(trace, pieceRef('hook'))
+    const longer = done(addPart(rigOf(trace, outfit), over ?? { at: 'end', of: 'hook', takes: 'hook-bait' }, 'leader'))
+    expect(longer.pieces.find(({ role }) => role === 'bait')!.attach).toMatchObject({ to: 'hook' })
+  })
+
   test('along a line it is in the middle of its widest stretch', () => {
     // The two booms of the paternoster sit on its body: the room is what they leave.
     const body = draftNamed('boomPaternoster')

@@ -1,10 +1,13 @@
 import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { evaluated } from '../../../tests/fixtures/setups.ts'
+import { evaluated, rigOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { linkKey } from '../documents/linkRef.ts'
 import { isLine } from '../documents/pieces.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
+import { drawInWords } from '../edit/inWords.ts'
 import type { LineShape } from '../setup/settling/lineShape.ts'
 import { layOutLineView } from './lineView.ts'
 import { layOutPeakChart } from './peakChart.ts'
@@ -167,4 +170,39 @@ test('the peak chart rises to the right under one scale, its ticks round in the 
   expect(chart.xOf(300)).toBeCloseTo(388, 9)
   for (const tick of chart.ticksN) expect(tick / LB).toBeCloseTo(Math.round(tick / LB), 9)
   expect(chart.allowed.match(/V/g)).toHaveLength(10)
+})
+
+describe('many branches alike', () => {
+  const { trace } = draftOf('hookString', outfit, defaultConditions())
+  const narrow = { ...options, width: 640 }
+  const hooksOf = (drawn: string[]) =>
+    layOutReach(trace, outfit, { ...narrow, drawn }).items.flatMap(({ id }) => (/^hook-.$/.test(id) ? [id] : []))
+  const many = trace.pieces.filter(({ role }) => role === 'hook').length
+
+  test('are drawn as one, with their number: the chosen one, or that of the chosen loop, else the first', () => {
+    expect(many).toBeGreaterThanOrEqual(4)
+    expect(hooksOf([])).toEqual(['hook-a'])
+    expect(hooksOf(['hook-c', 'hook-a'])).toEqual(['hook-c'])
+    expect(hooksOf(['loop-b'])).toEqual(['hook-b'])
+    expect(layOutReach(trace, outfit, { ...narrow, drawn: [] }).folds).toMatchObject([{ count: many }])
+  })
+
+  test('are all drawn where one is unlike, where they fit beside each other, and where nobody asks for one', () => {
+    const other = { ...trace, pieces: trace.pieces.map((piece) => (piece.id === 'hook-b' ? { ...piece, size: '1/0' } : piece)) }
+    const kinds = layOutReach(other as typeof trace, outfit, { ...narrow, drawn: ['hook-b'] })
+    expect(kinds.items.map(({ id }) => id)).toEqual(expect.arrayContaining(['hook-b', 'hook-a']))
+    const wide = layOutReach(trace, outfit, { ...options, width: 1900, drawn: [] })
+    expect(wide.folds).toEqual([])
+    expect(lanesOf(wide)).toHaveLength(2)
+    expect(layOutReach(trace, outfit, narrow).folds).toEqual([])
+  })
+})
+
+test('branches that do not meet share a lane', () => {
+  const nothing = { ...draftOf('freeLine', outfit, defaultConditions()).trace, pieces: [] }
+  const words = 'leader 25 m (whipped loop 5 m, snap, sinker line, sinker), swivel, leader 2 m, hook (sinker; bait)'
+  const drawn = drawInWords(rigOf(nothing, outfit), { at: 'end', of: OUTFIT }, words)
+  const layout = layOutReach(drawn.ok ? drawn.trace : nothing, outfit, options)
+  const yOf = (wanted: string) => layout.items.find(({ id }) => id === wanted)!.y
+  expect([yOf('sinker-line'), yOf('sinker-2')]).toEqual(Array(2).fill(options.trunkY + options.laneHeight))
 })

@@ -19,7 +19,16 @@ export type ReachItem = {
 }
 /** A vertical from a line or part down to the branch that hangs there. */
 type ReachDrop = { x: number; y0: number; y1: number }
-export type ReachLayout = { width: number; height: number; items: ReachItem[]; drops: ReachDrop[]; metresPerUnit?: number }
+/** So many branches alike, drawn as the one that ends here. */
+type ReachFold = { x: number; y: number; count: number }
+export type ReachLayout = {
+  width: number
+  height: number
+  items: ReachItem[]
+  drops: ReachDrop[]
+  folds: ReachFold[]
+  metresPerUnit?: number
+}
 
 export type ReachOptions = {
   /** Room to fill; the layout is wider only where its labels need it. */
@@ -29,6 +38,8 @@ export type ReachOptions = {
   laneHeight: number
   /** Room that an item's label needs. */
   labelWidth: (ref: LinkRef) => number
+  /** Pieces to be drawn, the first before the others; given, many branches alike that do not fit beside each other are drawn as one. */
+  drawn?: readonly string[]
   /** Lengths of the trace in one scale; the outfit's line is cut short either way. */
   trueScale?: boolean
 }
@@ -39,6 +50,11 @@ const PART = 26
 export const ON_LINE = 9
 const LABEL_GAP = 10
 const BRANCH_GAP = 14
+/** So many branches alike are drawn as one. */
+const LEAST_ALIKE = 4
+/** A branch that is no wider can hang beside others of its line; and how wide a line is drawn at most for that. */
+const SHORT_BRANCH = 90
+const MOST_SIDE_BY_SIDE = 450
 /** Room under the last lane for a hook's bend and a length. */
 const BELOW_LAST_LANE = 28
 /** Share of the outfit's line at which a part is drawn as far up as can be told. */
@@ -47,7 +63,20 @@ export const LEAST_SHARE = 0.02
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
 
-type Run = { items: ReachItem[]; drops: ReachDrop[]; width: number; rows: number }
+/** Room that is taken below a run's own row: from one x to another, in lanes from one to before another. */
+type Block = { x0: number; x1: number; from: number; to: number }
+type Run = { items: ReachItem[]; drops: ReachDrop[]; folds: ReachFold[]; width: number; rows: number; blocks: Block[] }
+/** What hangs at an x, and the part on the line that it hangs from, where that is one. */
+type Branch = { x: number; piece: Piece; from?: string }
+
+const NO_RUN: Run = { items: [], drops: [], folds: [], width: 0, rows: 1, blocks: [] }
+
+const lowered = (block: Block, lanes: number): Block => ({ ...block, from: block.from + lanes, to: block.to + lanes })
+
+/** Whether two blocks, or the drop that leads down to the left edge of one and the other, would lie on each other. */
+const inTheWay = (a: Block, b: Block): boolean =>
+  (a.x0 < b.x1 + BRANCH_GAP && b.x0 < a.x1 && a.from < b.to && b.from < a.to) || crosses(b, a) || crosses(a, b)
+const crosses = (drop: Block, block: Block): boolean => block.x0 < drop.x0 && drop.x0 < block.x1 && block.from < drop.from
 
 /**
  * Places every part of an outfit and a trace on one strip: the trunk from the reel to the principal end, branches below it in
@@ -61,6 +90,7 @@ export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions)
     height: options.trunkY + (run.rows - 1) * options.laneHeight + BELOW_LAST_LANE,
     items: run.items,
     drops: run.drops,
+    folds: run.folds,
     ...(metresPerUnit === undefined ? {} : { metresPerUnit }),
   }
 }
@@ -119,15 +149,17 @@ class Layout {
       roots.find((piece) => piece.attach.how === 'joined')
     const wound = head.items.at(-1)
     const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
-    const run = main ? this.run(main, head.width) : { items: [], drops: [], width: 0, rows: 1 }
+    const run = main ? this.run(main, head.width) : NO_RUN
     const branches = this.hang(riding.branches, [run])
     const items = [...head.items, ...riding.items, ...run.items, ...branches.items]
     return {
       run: {
         items,
         drops: [...run.drops, ...branches.drops],
+        folds: [...run.folds, ...branches.folds],
         width: head.width + run.width,
         rows: Math.max(run.rows, branches.rows),
+        blocks: [...run.blocks, ...branches.blocks],
       },
       extent: Math.max(...items.map(({ x1 }) => x1)),
       ...(this.unitsPerMetre === undefined ? {} : { metresPerUnit: 1 / this.unitsPerMetre }),
@@ -148,7 +180,7 @@ class Layout {
           : this.slot(woundRef(line.role), 60)
       x = push(items, itemOf(woundRef(line.role), 'wound', x, widthM, y))
     }
-    return { items, drops: [], width: x, rows: 1 }
+    return { ...NO_RUN, items, width: x }
   }
 
   /** A piece with its joint, and everything that hangs from it, starting at x on the trunk's height. */
@@ -160,14 +192,14 @@ class Layout {
     if (isTied(joint) && piece.attach.how === 'joined') at = this.joint(items, jointRef(piece.id), at)
     const hung = hungFrom(this.trace, piece.id)
     const partWay = hung.filter(({ attach }) => attach.how === 'fixed' || attach.how === 'sliding')
-    const width = isLine(piece) ? this.lineWidth(piece, partWay.length) : this.slot(pieceRef(piece.id), PART)
+    const width = isLine(piece) ? this.lineWidth(piece, partWay) : this.slot(pieceRef(piece.id), PART)
     const own = itemOf(pieceRef(piece.id), isLine(piece) ? 'line' : 'part', at, width, y)
     items.push(own)
     const riding = this.alongLine(own, partWay, (child) => placeShare(piece, child))
     const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
     const ends = hung.filter((child) => !partWay.includes(child) && !near.includes(child))
     const follows = ends.find(({ id }) => this.trunk.has(id)) ?? ends[0]
-    const after = follows ? this.run(follows, own.x1) : { items: [], drops: [], width: 0, rows: 1 }
+    const after = follows ? this.run(follows, own.x1) : NO_RUN
     const branches = this.hang(
       [
         ...near.map((child) => ({ x: own.x0 + BRANCH_GAP / 2, piece: child })),
@@ -181,8 +213,10 @@ class Layout {
     return {
       items: [...items, ...riding.items, ...after.items, ...branches.items],
       drops: [...after.drops, ...branches.drops],
+      folds: [...after.folds, ...branches.folds],
       width: own.x1 - x + after.width,
       rows: Math.max(after.rows, branches.rows),
+      blocks: [...after.blocks, ...branches.blocks],
     }
   }
 
@@ -199,59 +233,89 @@ class Layout {
     const centres = inOrder.map((piece) => low + share(piece) * (high - low))
     const apart = spread(centres, low, high)
     const items: ReachItem[] = []
-    const branches: { x: number; piece: Piece }[] = []
+    const branches: Branch[] = []
     for (const [i, piece] of inOrder.entries()) {
       const x = apart[i] ?? low
       // A sinker, hook or lure on a line hangs below it; small parts are drawn on it.
       if (piece.role === 'hardware') {
         items.push({ ...itemOf(pieceRef(piece.id), 'part', x - ON_LINE / 2, ON_LINE, line.y), onLine: true })
-        for (const child of hungFrom(this.trace, piece.id)) branches.push({ x, piece: child })
+        for (const child of hungFrom(this.trace, piece.id)) branches.push({ x, piece: child, from: piece.id })
       } else branches.push({ x, piece })
     }
     return { items, branches }
   }
 
   /** Hangs branches below, from the right: each takes the highest free lanes, so a drop never crosses a branch. */
-  private hang(branches: { x: number; piece: Piece }[], taken: Run[]): Run {
-    const placed = taken.flatMap((run) =>
-      run.rows > 1
-        ? [
-            {
-              x0: Math.min(...run.items.map(({ x0 }) => x0)),
-              x1: Math.max(...run.items.map(({ x1 }) => x1)),
-              from: 1,
-              to: run.rows,
-            },
-          ]
-        : [],
-    )
+  private hang(branches: Branch[], taken: Run[]): Run {
+    const placed = taken.flatMap(({ blocks }) => blocks)
+    const blocks: Block[] = []
     const items: ReachItem[] = []
     const drops: ReachDrop[] = []
+    const folds: ReachFold[] = []
     let rows = 1
-    for (const { x, piece } of branches.toSorted((a, b) => b.x - a.x)) {
+    for (const { x, piece, count } of this.folded(branches.toSorted((a, b) => b.x - a.x))) {
       const run = this.run(piece, x)
-      const x1 = x + run.width + BRANCH_GAP
+      const own = [{ x0: x, x1: x + run.width + BRANCH_GAP, from: 0, to: 1 }, ...run.blocks]
       let lane = 1
-      const inTheWay = (other: { x0: number; x1: number; from: number; to: number }) =>
-        // The other branch itself, or the drop that leads down to it.
-        (x < other.x1 + BRANCH_GAP && other.x0 < x1 && lane < other.to && other.from < lane + run.rows) ||
-        (x < other.x0 && other.x0 < x1 && lane < other.from)
-      while (placed.some(inTheWay)) lane += 1
-      placed.push({ x0: x, x1, from: lane, to: lane + run.rows })
+      while (own.some((block) => placed.some((other) => inTheWay(lowered(block, lane), other)))) lane += 1
+      const here = own.map((block) => lowered(block, lane))
+      placed.push(...here)
+      blocks.push(...here)
       const dy = lane * this.options.laneHeight
       items.push(...run.items.map((item) => ({ ...item, y: item.y + dy })))
       drops.push(...run.drops.map((drop) => ({ ...drop, y0: drop.y0 + dy, y1: drop.y1 + dy })))
+      folds.push(...run.folds.map((fold) => ({ ...fold, y: fold.y + dy })))
       drops.push({ x, y0: this.options.trunkY, y1: this.options.trunkY + dy })
+      if (count > 1) folds.push({ x: x + run.width, y: this.options.trunkY + dy, count })
       rows = Math.max(rows, lane + run.rows)
     }
-    return { items, drops, width: 0, rows }
+    return { items, drops, folds, width: 0, rows, blocks }
   }
 
-  private lineWidth(line: LinePiece, riders: number): number {
-    const least = (riders + 2) * ON_LINE
+  /** Branches from the right, of many alike that have no room beside each other only one: what must be drawn, else the first. */
+  private folded(branches: readonly Branch[]): (Branch & { count: number })[] {
+    const { drawn } = this.options
+    const groups = new Map<string, Branch[]>()
+    for (const branch of branches) {
+      const kind = this.kindOf(branch.piece)
+      groups.set(kind, [...(groups.get(kind) ?? []), branch])
+    }
+    return branches.flatMap((branch) => {
+      const alike = groups.get(this.kindOf(branch.piece)) ?? []
+      if (!drawn || alike.length < LEAST_ALIKE || this.sidesFit(alike)) return [{ ...branch, count: 1 }]
+      const wanted = drawn.flatMap((id) => alike.filter((each) => each.from === id || this.holds(each.piece, id)))[0]
+      return branch === (wanted ?? alike.at(-1)) ? [{ ...branch, count: alike.length }] : []
+    })
+  }
+
+  private sidesFit(alike: readonly Branch[]): boolean {
+    return alike.slice(1).every(({ x, piece }, i) => x + this.run(piece, x).width + 2 * BRANCH_GAP <= alike[i]!.x)
+  }
+
+  private holds(piece: Piece, id: string): boolean {
+    return piece.id === id || hungFrom(this.trace, piece.id).some((child) => this.holds(child, id))
+  }
+
+  /** What a branch is, whatever it is called and wherever it hangs. */
+  private kindOf(piece: Piece): string {
+    const { id: _id, label: _label, attach, ...kind } = piece
+    return JSON.stringify([kind, jointOf(piece), attach.how, hungFrom(this.trace, piece.id).map((child) => this.kindOf(child))])
+  }
+
+  private lineWidth(line: LinePiece, riders: readonly Piece[]): number {
+    const least = Math.max((riders.length + 2) * ON_LINE, this.sideBySide(riders))
     if (this.unitsPerMetre !== undefined) return Math.max(8, line.lengthM * this.unitsPerMetre)
     const natural = Math.max(compressed(line.lengthM), least)
     return this.trunk.has(line.id) ? this.flexible(pieceRef(line.id), natural) : this.slot(pieceRef(line.id), natural)
+  }
+
+  /** Room in which the short branches of a line hang side by side, up to what is worth it. */
+  private sideBySide(riders: readonly Piece[]): number {
+    const hung = riders.flatMap((rider) => (rider.role === 'hardware' ? hungFrom(this.trace, rider.id) : [rider]))
+    const widths = hung.map((piece) => this.run(piece, 0).width).filter((width) => width <= SHORT_BRANCH)
+    return widths.length < 2
+      ? 0
+      : Math.min(MOST_SIDE_BY_SIDE, ON_LINE + 1.25 * widths.reduce((sum, width) => sum + width + 2 * BRANCH_GAP, 0))
   }
 
   private slot(ref: LinkRef, least: number): number {

@@ -5,11 +5,14 @@ import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { METHODS } from '../catalogue/tables/methods.ts'
 import { type Conditions, defaultConditions } from '../documents/conditions.ts'
+import type { Trace } from '../documents/trace.ts'
 import { defaultWater, type Water } from '../documents/water.ts'
+import { sliding } from '../edit/attach.ts'
 import { withPiece } from '../edit/changes.ts'
 import { FAMILIES } from '../families/families.ts'
 import { waterHangMass } from '../physics/water/hangMass.ts'
 import { waterShoreLine } from '../physics/water/shoreLine.ts'
+import { fishesOf } from '../setup/fishes.ts'
 
 const outfit = braidOutfit(50)
 const ledger = draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' })
@@ -115,6 +118,17 @@ describe('settle', () => {
       const then = settleIn({ ...water, streamMperS: holdsToMperS!, driftMperS: water.driftMperS * share }, 0.4)!
       expect(then.holding!.wantedKg! / settling.weight.massKg, water.method).toBeCloseTo(1, 2)
     }
+  })
+
+  test('a float on a hook length lifts the bait; one above it bears the trace', () => {
+    const rotating = draftOf('rotating', outfit, defaultConditions())
+    const floatOn = (line: string): Trace => ({
+      ...rotating.trace,
+      family: 'ownDesign',
+      pieces: [...rotating.trace.pieces, { id: 'float', role: 'float', massKg: 0.003, attach: sliding(line, 0.1, {}) }],
+    })
+    expect(fishesOf(floatOn('snood'))).toBe('holds')
+    expect(fishesOf(floatOn('tail-line'))).toBe('hangs')
   })
 
   test('a free line is told how deep it fishes: less in a faster stream, never past the bed, and down in what it sinks to', () => {

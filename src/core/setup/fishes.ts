@@ -1,12 +1,19 @@
 import { type Fishes, familyFishes, OWN_DESIGN } from '../catalogue/familyIds.ts'
-import type { Trace } from '../documents/trace.ts'
+import { lineById, parentId } from '../documents/pieces.ts'
+import type { Piece, Trace } from '../documents/trace.ts'
+
+/** Floats that the trace hangs from; one on a hook length only lifts the bait off the bed. */
+export function bearingFloats(trace: Trace): Extract<Piece, { role: 'float' }>[] {
+  const lifts = (piece: Piece) => ['snood', 'biteTrace'].includes(lineById(trace, parentId(piece.attach))?.role ?? '')
+  return trace.pieces.filter((piece) => piece.role === 'float').filter((float) => !lifts(float))
+}
 
 /** How the end of a trace is meant to fish: as it says, else as its family does; a design of one’s own by its parts. */
 export function fishesOf(trace: Trace): Fishes {
   if (trace.fishes) return trace.fishes
   if (trace.family !== OWN_DESIGN) return familyFishes(trace.family)
   const has = (role: Trace['pieces'][number]['role']) => trace.pieces.some((piece) => piece.role === role)
-  if (has('float')) return 'hangs'
+  if (bearingFloats(trace).length > 0) return 'hangs'
   if (has('sinker')) return 'holds'
   return has('lure') ? 'worked' : 'swims'
 }

@@ -127,7 +127,7 @@ function bears({ attach }: Piece, trace: Trace): boolean {
 }
 
 export function carriesEnd(piece: Piece, trace: Trace): boolean {
-  if (piece.role === 'hook' || piece.role === 'lure' || piece.role === 'sinker') return true
+  if (piece.role === 'hook' || piece.role === 'lure' || piece.role === 'sinker' || piece.role === 'bait') return true
   return hungFrom(trace, piece.id).some((other) => carriesEnd(other, trace))
 }
 

@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui'
 import { useCallback, useMemo, useState } from 'react'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
-import { type LinkRef, linkKey } from '../../../core/documents/linkRef.ts'
+import { type LinkRef, linkKey, pieceIdOf } from '../../../core/documents/linkRef.ts'
 import { pieceById } from '../../../core/documents/pieces.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
@@ -43,7 +43,7 @@ export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect,
   const { units } = usePreferences()
   const [trueScale, setTrueScale] = useState(false)
   const { ref, width } = useWidth<HTMLDivElement>()
-  const { label, labelWidth, layout } = useReach(rig, width, show, trueScale)
+  const { label, labelWidth, layout } = useReach(rig, width, show, trueScale, pieceIdOf(selected), path?.end.id)
   const loads = useMemo(() => loadsOf(evaluation, path, dragN), [evaluation, path, dragN])
   const unitN = QUANTITIES.strength.units[units.strength as 'lb' | 'kg' | 'N']
   const profile = useMemo(

@@ -2,6 +2,7 @@ import { isHardware, isOnHook } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3, GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
+import { bearingFloats } from '../fishes.ts'
 import { massOfKg } from '../masses.ts'
 import type { Rig } from '../setup.ts'
 
@@ -13,7 +14,7 @@ export type OnFloat = { id: string; bearsN: number; loadN: number }
 
 /** What a float has to bear; undefined without one, and under a kite, which bears the line itself. */
 export function onFloat({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): OnFloat | undefined {
-  const floats = trace.pieces.filter((piece) => piece.role === 'float')
+  const floats = bearingFloats(trace)
   const flown = trace.pieces.some((piece) => isHardware(piece, 'clipRing'))
   const [first] = floats
   if (!first || flown) return undefined
