@@ -13,6 +13,8 @@ const MOST_ROWS = 10_000
 const QUANTITIES = {
   strength: { field: 'strengthN', quantity: 'strength', unit: 'lb' },
   diameter: { field: 'diameterM', quantity: 'diameter', unit: 'mm' },
+  gape: { field: 'gapeM', quantity: 'diameter', unit: 'mm' },
+  wire: { field: 'wireM', quantity: 'diameter', unit: 'mm' },
   length: { field: 'lengthM', quantity: 'length', unit: 'm' },
   weight: { field: 'massKg', quantity: 'mass', unit: 'g' },
 } as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>

@@ -118,3 +118,21 @@ test('where a part goes is chosen: between two neighbours that are named', async
   await expect(dialog).toBeHidden()
   await expect(page.getByRole('textbox', { name: 'down the line' })).toHaveValue('1.35 m')
 })
+
+test('a part is taken from the box, measured, and kept as one of one’s own', async ({ page, app }) => {
+  const hook = { formatVersion: 3, kind: 'hook', name: 'My wide circle', pattern: 'circle', size: '8/0', gapeM: 0.021 }
+  const created = await page.request.post(`${app.url}/api/gear`, { data: { id: crypto.randomUUID(), content: hook } })
+  expect(created.ok()).toBe(true)
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'boxed')}`)
+  await page.getByRole('option', { name: 'hook', exact: true }).click()
+  const box = page.getByLabel('from the box')
+  await box.selectOption({ label: 'My wide circle' })
+  await expect(page.getByLabel('hook size')).toHaveValue('8/0')
+  await expect(page.getByLabel('gape', { exact: true })).toHaveValue('21 mm')
+  await page.getByLabel('wire', { exact: true }).fill('2.2 mm')
+  await expect(box).toHaveValue('')
+  await page.getByRole('button', { name: 'Keep it in the box' }).click()
+  await expect(page.getByText('“8/0 circle” is in the box.')).toBeVisible()
+  await expect(box.getByRole('option', { name: '8/0 circle', exact: true })).toBeAttached()
+  await expect(box).not.toHaveValue('')
+})

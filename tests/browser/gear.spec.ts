@@ -118,7 +118,7 @@ test('the box: added to, found, edited in place, out as a table and in again wit
   await expect(dialog.getByRole('alert')).toContainText(`line ${table.trimEnd().split('\n').length + 1}`)
   // The same file again would be no new choice.
   const corrected = info.outputPath('box-2.csv')
-  writeFileSync(corrected, table.replace('200 g', '210 g').concat('\nsinker,Fresh one,,,,bomb,,,,,,90 g,\n'))
+  writeFileSync(corrected, table.replace('200 g', '210 g').concat('\nsinker,Fresh one,,,,bomb,,,,,,,,90 g,\n'))
   await dialog.getByLabel('CSV file').setInputFiles(corrected)
   await expect(dialog).toContainText('1 new: Fresh one')
   await expect(dialog).toContainText('1 changed: Dense one')

@@ -1,14 +1,15 @@
 import { hookDimensions } from '../../core/catalogue/hooks.ts'
-import type { HookPattern } from '../../core/catalogue/ids.ts'
+import type { HookPiece } from '../../core/documents/trace.ts'
 import { useCatalogue } from '../catalogue.ts'
 
 /** CSS px per millimetre: a CSS inch is 96 px. True on paper and near enough on most screens; the bar says what is meant. */
 const PX_PER_MM = 96 / 25.4
 
-/** A hook at its nominal size with a centimetre beside it, so that 2 is not taken for 2/0. */
-export function HookToScale({ pattern, size }: { pattern: HookPattern; size: string }) {
-  const dimensions = hookDimensions(useCatalogue(), pattern, size)
-  if (!dimensions) return null
+/** A hook at its measured, else nominal size with a centimetre beside it, so that 2 is not taken for 2/0. */
+export function HookToScale({ pattern, size, gapeM, wireM }: Pick<HookPiece, 'pattern' | 'size' | 'gapeM' | 'wireM'>) {
+  const nominal = hookDimensions(useCatalogue(), pattern, size)
+  if (!nominal) return null
+  const dimensions = { gapeM: gapeM ?? nominal.gapeM, wireM: wireM ?? nominal.wireM }
   const gape = dimensions.gapeM * 1000 * PX_PER_MM
   const wire = Math.max(1, dimensions.wireM * 1000 * PX_PER_MM)
   const shank = gape * 1.7
@@ -22,7 +23,7 @@ export function HookToScale({ pattern, size }: { pattern: HookPattern; size: str
       height={height}
       className="text-ink"
       role="img"
-      aria-label={`Hook ${size} at its nominal size, gape ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
+      aria-label={`Hook ${size} at its ${gapeM === undefined ? 'nominal' : 'measured'} size, gape ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
     >
       <path
         d={`M${x} ${top}v${shank - gape / 2}a${gape / 2} ${gape / 2} 0 0 0 ${gape} 0v${-gape * 0.5}${point}`}

@@ -6,6 +6,10 @@ export const above = (least: number, most: number) => (si: number) =>
       ? 'It must be more than nothing.'
       : 'That is more than this tool calculates with.'
 
+/** A check for a quantity field: between the two, both SI; else the message. */
+export const within = (least: number, most: number, message: string) => (si: number) =>
+  si >= least && si <= most ? undefined : message
+
 /** The same where nothing is allowed too. */
 export const notBelow = (most: number) => (si: number) =>
   si >= 0 && si <= most ? undefined : si < 0 ? 'It cannot be less than nothing.' : 'That is more than this tool calculates with.'

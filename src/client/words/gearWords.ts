@@ -11,6 +11,13 @@ export const GEAR_KIND_NAMES: Record<GearKind, string> = {
   lure: 'lure',
 }
 
+/** What a thing is called where nobody named it: its main figure and what it is. */
+export function usualName(catalogue: Catalogue, item: Gear, show: Show): string {
+  const figure =
+    'massKg' in item ? show.entered('mass', item.massKg) : item.kind === 'line' ? show.entered('strength', item.strengthN) : ''
+  return [figure, gearWords(catalogue, item, show) || GEAR_KIND_NAMES[item.kind]].filter(Boolean).join(' ')
+}
+
 /** What a piece of gear is, beyond its name and its main figure. */
 export function gearWords(catalogue: Catalogue, item: Gear, show: Show): string {
   switch (item.kind) {

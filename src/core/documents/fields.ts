@@ -40,3 +40,7 @@ export const jointSchema = z.strictObject({
 })
 
 export type Joint = z.infer<typeof jointSchema>
+
+/** Of a hook: point to shank, and the thickness of its wire. */
+export const gapeM = z.number().min(1e-3).max(0.2)
+export const wireM = z.number().min(1e-4).max(0.02)

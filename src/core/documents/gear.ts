@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { diameterM, documentName, hookSize, lengthM, massKg, materialSchema, strengthN } from './fields.ts'
+import { diameterM, documentName, gapeM, hookSize, lengthM, massKg, materialSchema, strengthN, wireM } from './fields.ts'
 import { text } from './text.ts'
 import { GEAR_VERSION } from './versions.ts'
 
@@ -16,7 +16,15 @@ export const gearSchema = z.discriminatedUnion('kind', [
     diameterM: diameterM.optional(),
     lengthM,
   }),
-  z.strictObject({ ...common, kind: z.literal('hook'), pattern: z.enum(HOOK_PATTERN_IDS), size: hookSize }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('hook'),
+    pattern: z.enum(HOOK_PATTERN_IDS),
+    size: hookSize,
+    /** As measured; absent: nominal. */
+    gapeM: gapeM.optional(),
+    wireM: wireM.optional(),
+  }),
   z.strictObject({
     ...common,
     kind: z.literal('sinker'),

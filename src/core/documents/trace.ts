@@ -4,6 +4,7 @@ import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SH
 import {
   diameterM,
   documentName,
+  gapeM,
   hookSize,
   jointSchema,
   lengthM,
@@ -12,6 +13,7 @@ import {
   notes,
   share,
   strengthN,
+  wireM,
 } from './fields.ts'
 import { filledText, text } from './text.ts'
 import { TRACE_VERSION } from './versions.ts'
@@ -78,8 +80,9 @@ const hookPiece = z.strictObject({
   role: z.literal('hook'),
   pattern: z.enum(HOOK_PATTERN_IDS),
   size: hookSize,
-  gapeM: z.number().min(1e-3).max(0.2).optional(),
-  wireM: z.number().min(1e-4).max(0.02).optional(),
+  /** Absent: nominal, by pattern and size. */
+  gapeM: gapeM.optional(),
+  wireM: wireM.optional(),
   /** The point stands off the plane of the bend. */
   offset: z.boolean().optional(),
   barbless: z.boolean().optional(),

@@ -5,6 +5,7 @@ import { describeHookSize, parseHookSize } from '../../../core/units/hookSize.ts
 import { useCatalogue } from '../../catalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
+import { HookMeasures } from '../../ui/HookMeasures.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 
@@ -12,11 +13,12 @@ type Props = {
   hook: HookPiece
   onSize: (size: string) => void
   onPattern: (pattern: HookPattern) => void
+  onMeasure: (measure: Pick<HookPiece, 'gapeM' | 'wireM'>) => void
   onMake: (make: { offset?: boolean; barbless?: boolean }) => void
 }
 
 /** Pattern and size, the size echoed in words and drawn, because 2 and 2/0 are a costly mix-up. */
-export function HookSettings({ hook, onSize, onPattern, onMake }: Props) {
+export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Props) {
   const catalogue = useCatalogue()
   const id = useId()
   const draft = useDraftText(
@@ -52,7 +54,8 @@ export function HookSettings({ hook, onSize, onPattern, onMake }: Props) {
           </label>
         ))}
       </div>
-      <HookToScale pattern={hook.pattern} size={hook.size} />
+      <HookMeasures hook={hook} onChange={onMeasure} />
+      <HookToScale {...hook} />
     </>
   )
 }

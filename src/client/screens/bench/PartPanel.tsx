@@ -18,6 +18,7 @@ import { Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { lineSpec, linkName, woundName } from '../../words/names.ts'
 import { percent } from '../../words/percent.ts'
+import { FromBox } from './FromBox.tsx'
 import { JointSettings } from './JointSettings.tsx'
 import { PieceSettings } from './PieceSettings.tsx'
 import type { Bench } from './useBench.ts'
@@ -72,6 +73,7 @@ export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }
         <PieceSettings bench={bench} edits={edits} rig={rig} piece={piece} ownedSinkersKg={ownedSinkersKg} />
         <PlaceOnLine piece={piece} trace={trace} edits={edits} />
         <HeldOrFree piece={piece} rig={rig} edits={edits} />
+        <FromBox rig={rig} piece={piece} edits={edits} />
         {isTied(joint) && <JointSettings bench={bench} piece={piece} joint={joint} rig={rig} />}
       </div>
     </Sheet>

@@ -35,6 +35,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
           hook={piece}
           onSize={(size) => set({ size }, `${piece.id} size`)}
           onPattern={(pattern) => set({ pattern })}
+          onMeasure={(measure) => set(measure, `${piece.id} measure`)}
           onMake={(make) => set(make)}
         />
       )
@@ -100,6 +101,15 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
       return (
         <>
           <QuantityField {...weight(piece)} />
+          <QuantityField
+            label="strength"
+            quantity="strength"
+            valueSi={piece.strengthN}
+            placeholder="of its rings and hooks"
+            check={above(0, 100_000)}
+            onChange={(strengthN) => set({ strengthN }, `${piece.id} strength`)}
+            onClear={() => set({ strengthN: undefined })}
+          />
           <label className="flex items-center gap-2">
             <input
               type="checkbox"

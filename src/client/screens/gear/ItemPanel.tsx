@@ -11,13 +11,14 @@ import { useCatalogue } from '../../catalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { HookMeasures } from '../../ui/HookMeasures.tsx'
 import { above } from '../../ui/limits.ts'
 import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
-import { GEAR_KIND_NAMES, gearWords } from '../../words/gearWords.ts'
+import { GEAR_KIND_NAMES, usualName } from '../../words/gearWords.ts'
 
 const LB = QUANTITIES.strength.units.lb
 const common = { formatVersion: GEAR_VERSION, name: '' } as const
@@ -37,11 +38,9 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
   const show = useShow()
   const [item, setItem] = useState<Gear>(NEW.sinker)
   const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
-  const figure =
-    'massKg' in item ? show.entered('mass', item.massKg) : item.kind === 'line' ? show.entered('strength', item.strengthN) : ''
-  const usualName = [figure, gearWords(catalogue, item, show) || GEAR_KIND_NAMES[item.kind]].filter(Boolean).join(' ')
+  const unnamed = usualName(catalogue, item, show)
   const add = useMutation({
-    mutationFn: () => createDocument('gear', gearSchema.parse({ ...item, name: item.name.trim() || usualName })),
+    mutationFn: () => createDocument('gear', gearSchema.parse({ ...item, name: item.name.trim() || unnamed })),
     onSuccess: (saved) => {
       void client.invalidateQueries({ queryKey: ['gear'] })
       toast(`“${saved.content.name}” is in the box.`)
@@ -78,7 +77,7 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
             id="item-name"
             className={fieldClass}
             maxLength={80}
-            placeholder={usualName}
+            placeholder={unnamed}
             value={item.name}
             onChange={(event) => setItem({ ...item, name: event.target.value })}
           />
@@ -223,7 +222,8 @@ function HookFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hook'
         />
       </Field>
       <TextField label="size" draft={draft} hint="2/0 is large, 2 is small" />
-      <HookToScale pattern={item.pattern} size={item.size} />
+      <HookMeasures hook={item} onChange={(change) => onChange({ ...item, ...change })} />
+      <HookToScale {...item} />
     </>
   )
 }

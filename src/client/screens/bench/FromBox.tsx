@@ -1,0 +1,61 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { toast } from 'sonner'
+import { gearSchema } from '../../../core/documents/gear.ts'
+import { sameJson } from '../../../core/documents/sameJson.ts'
+import type { Piece } from '../../../core/documents/trace.ts'
+import { asItem, fromBox, suits } from '../../../core/edit/fromBox.ts'
+import type { Rig } from '../../../core/setup/setup.ts'
+import { createDocument, gearQuery } from '../../api/documents.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, Field, Select } from '../../ui/controls.tsx'
+import { usualName } from '../../words/gearWords.ts'
+import type { Edits } from './useEdits.ts'
+
+type Props = { rig: Rig; piece: Piece; edits: Edits }
+
+/** One’s own things that can stand where the part does, and a way to keep the part as one of them. */
+export function FromBox({ rig, piece, edits }: Props) {
+  const show = useShow()
+  const client = useQueryClient()
+  const owned = (useQuery(gearQuery).data ?? []).filter(({ content }) => suits(content, piece))
+  const item = asItem(piece)
+  const keep = useMutation({
+    mutationFn: (name: string) => createDocument('gear', gearSchema.parse({ ...item, name })),
+    onSuccess: (saved) => {
+      void client.invalidateQueries({ queryKey: ['gear'] })
+      toast(`“${saved.content.name}” is in the box.`)
+    },
+    onError: (error: Error) => toast.error(error.message),
+  })
+  const chosen = owned.find(({ content }) => {
+    const result = fromBox(rig, piece.id, content)
+    return result.ok && sameJson(result.trace, rig.trace)
+  })
+  return (
+    <div className="grid gap-2 border-t border-rule pt-2">
+      {owned.length > 0 && (
+        <Field label="from the box" htmlFor="from-box">
+          <Select
+            id="from-box"
+            value={chosen?.id ?? ''}
+            onChange={(event) => {
+              const wanted = owned.find(({ id }) => id === event.target.value)
+              if (wanted) edits.take(fromBox(rig, piece.id, wanted.content))
+            }}
+            choices={[{ value: '', text: 'none of it' }, ...owned.map(({ id, content }) => ({ value: id, text: content.name }))]}
+          />
+        </Field>
+      )}
+      {item && !chosen && (
+        <Button
+          tone="quiet"
+          className="justify-self-start"
+          disabled={keep.isPending}
+          onClick={() => keep.mutate(usualName(rig.catalogue, item, show))}
+        >
+          Keep it in the box
+        </Button>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,68 @@
+import type { Gear } from '../documents/gear.ts'
+import { isLine, pieceById } from '../documents/pieces.ts'
+import type { Piece } from '../documents/trace.ts'
+import { GEAR_VERSION } from '../documents/versions.ts'
+import type { Rig } from '../setup/setup.ts'
+import { withPiece } from './changes.ts'
+import { checked, type EditResult, refused } from './editResult.ts'
+import { restring, withStrand } from './restring.ts'
+
+/** Whether a thing of the box can stand where a piece does, as it is. */
+export function suits(item: Gear, piece: Piece): boolean {
+  if (item.kind === 'line') return isLine(piece)
+  if (item.kind === 'hardware') return piece.role === 'hardware' && piece.type === item.type
+  return piece.role === item.kind
+}
+
+/** The trace with a thing of the box in the place of a piece: everything that the box says of it is taken, the rest stays. */
+export function fromBox(rig: Rig, id: string, item: Gear): EditResult {
+  const { trace } = rig
+  const piece = pieceById(trace, id)
+  if (!piece || !suits(item, piece)) return refused('that goes in another place')
+  if (item.kind === 'line') {
+    const { material, strengthN, diameterM } = item
+    const result = isLine(piece) ? restring(rig, [piece], { material, strengthN }, id) : refused('that is a line')
+    if (!result.ok) return result
+    const measured = withStrand(result.trace, id, ({ diameterM: _old, ...line }) =>
+      diameterM === undefined ? line : { ...line, diameterM },
+    )
+    return { ...result, trace: measured }
+  }
+  const { formatVersion: _version, name: _name, kind: _kind, ...own } = item
+  const bare = Object.fromEntries(Object.entries(piece).filter(([field]) => !OWN_FIELDS.includes(field)))
+  return checked(
+    rig,
+    withPiece(trace, id, () => ({ ...bare, ...own }) as Piece),
+    id,
+  )
+}
+
+/** What the box says of a thing, so that nothing of the old one is left. */
+const OWN_FIELDS: readonly string[] = ['size', 'strengthN', 'gapeM', 'wireM', 'metal', 'spins', 'massKg']
+
+/** A piece as a thing for the box, without its name; undefined of what the box does not hold, and of a line, which comes on a spool. */
+export function asItem(piece: Piece): Gear | undefined {
+  const common = { formatVersion: GEAR_VERSION, name: '' } as const
+  switch (piece.role) {
+    case 'hook': {
+      const { pattern, size, gapeM, wireM } = piece
+      return { ...common, kind: 'hook', pattern, size, ...given({ gapeM, wireM }) }
+    }
+    case 'sinker':
+      return { ...common, kind: 'sinker', shape: piece.shape, massKg: piece.massKg, ...given({ metal: piece.metal }) }
+    case 'hardware':
+      return { ...common, kind: 'hardware', type: piece.type, ...given({ size: piece.size, strengthN: piece.strengthN }) }
+    case 'lure':
+      return { ...common, kind: 'lure', massKg: piece.massKg, ...given({ spins: piece.spins }) }
+    case 'float':
+      return { ...common, kind: 'float', massKg: piece.massKg }
+    default:
+      return undefined
+  }
+}
+
+/** The fields that have a value. */
+const given = <T extends object>(fields: T) =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>
+  }
