@@ -102,12 +102,13 @@ await runMain(async () => {
   await page.getByRole('option', { name: 'boom a', exact: true }).click()
   const bySlide = summary('a boom slid by the pointer: frame to frame', await slide(page, STEPS))
   await page.getByRole('option', { name: 'leader', exact: true }).click()
-  const rows = [
-    summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
+  const rows = [summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS))]
+  await page.getByRole('tab', { name: 'Conditions', exact: true }).click()
+  rows.push(
     summary('drag set, one step: script and layout', await holdKey(page, 'drag set', STEPS)),
     summary('line out, one step: script and layout', await holdKey(page, 'line out', STEPS)),
     bySlide,
-  ]
+  )
   await page.goto(`${app.url}/water?day=2026-11-24`)
   await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
   rows.push(

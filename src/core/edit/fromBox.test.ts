@@ -7,7 +7,7 @@ import { type Gear, gearSchema } from '../documents/gear.ts'
 import { pieceNamed } from '../documents/pieces.ts'
 import type { Trace } from '../documents/trace.ts'
 import { GEAR_VERSION } from '../documents/versions.ts'
-import { asItem, fromBox, suits } from './fromBox.ts'
+import { asItem, fromBox, isAs, suits } from './fromBox.ts'
 
 const outfit = braidOutfit(50)
 const { trace } = draftOf('runningLedger', outfit, defaultConditions())
@@ -36,6 +36,7 @@ describe('from the box', () => {
     const spool: Gear = { ...common, kind: 'line', material: 'wire', strengthN: 60 * LB, diameterM: 0.0005, lengthM: 10 }
     const wired = taken('hook-length', spool)
     expect(pieceNamed(wired, 'hook-length')).toMatchObject({ material: 'wire', diameterM: 0.0005, lengthM: 0.9 })
+    expect([isAs(pieceNamed(wired, 'hook-length'), spool), isAs(pieceNamed(trace, 'hook-length'), spool)]).toEqual([true, false])
     expect(pieceNamed(wired, 'hook').attach).toMatchObject({ joint: { connection: 'haywire' } })
   })
 
@@ -52,6 +53,7 @@ describe('from the box', () => {
       const kept = gearSchema.parse({ ...item, name: 'kept' })
       expect(suits(kept, piece)).toBe(true)
       expect(pieceNamed(taken(piece.id, kept), piece.id)).toEqual(piece)
+      expect(isAs(piece, kept)).toBe(true)
     }
   })
 })

@@ -1,5 +1,6 @@
 import type { Gear } from '../documents/gear.ts'
 import { isLine, pieceById } from '../documents/pieces.ts'
+import { sameJson } from '../documents/sameJson.ts'
 import type { Piece } from '../documents/trace.ts'
 import { GEAR_VERSION } from '../documents/versions.ts'
 import type { Rig } from '../setup/setup.ts'
@@ -59,6 +60,12 @@ export function asItem(piece: Piece): Gear | undefined {
     default:
       return undefined
   }
+}
+
+/** Whether a piece is all that the box says of a thing. */
+export function isAs(piece: Piece, item: Gear): boolean {
+  if (item.kind !== 'line') return sameJson({ ...asItem(piece), name: '' }, { ...item, name: '' })
+  return isLine(piece) && (['material', 'strengthN', 'diameterM'] as const).every((field) => piece[field] === item[field])
 }
 
 /** The fields that have a value. */

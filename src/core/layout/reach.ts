@@ -275,6 +275,7 @@ class Layout {
   /** Branches from the right, of many alike that have no room beside each other only one: what must be drawn, else the first. */
   private folded(branches: readonly Branch[]): (Branch & { count: number })[] {
     const { drawn } = this.options
+    if (!drawn || branches.length < LEAST_ALIKE) return branches.map((branch) => ({ ...branch, count: 1 }))
     const groups = new Map<string, Branch[]>()
     for (const branch of branches) {
       const kind = this.kindOf(branch.piece)
@@ -282,7 +283,7 @@ class Layout {
     }
     return branches.flatMap((branch) => {
       const alike = groups.get(this.kindOf(branch.piece)) ?? []
-      if (!drawn || alike.length < LEAST_ALIKE || this.sidesFit(alike)) return [{ ...branch, count: 1 }]
+      if (alike.length < LEAST_ALIKE || this.sidesFit(alike)) return [{ ...branch, count: 1 }]
       const wanted = drawn.flatMap((id) => alike.filter((each) => each.from === id || this.holds(each.piece, id)))[0]
       return branch === (wanted ?? alike.at(-1)) ? [{ ...branch, count: alike.length }] : []
     })

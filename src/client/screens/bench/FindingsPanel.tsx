@@ -108,17 +108,21 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
   const settled = useDebouncedValue(
     useMemo(() => ({ finding, ruleSet, evaluation }), [finding, ruleSet, evaluation]),
     REST_MS,
+    // A finding that comes and goes while a value is stepped is not tried at all.
+    undefined,
   )
   const remedies = useMemo(
     () =>
-      tryRemedies(settled.finding, {
-        judgement: settled.evaluation,
-        findings: settled.evaluation.findings,
-        ruleSet: settled.ruleSet,
-      }),
+      settled === undefined
+        ? []
+        : tryRemedies(settled.finding, {
+            judgement: settled.evaluation,
+            findings: settled.evaluation.findings,
+            ruleSet: settled.ruleSet,
+          }),
     [settled],
   )
-  const current = settled.finding === finding
+  const current = settled?.finding === finding
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
       <Sentence finding={finding} />

@@ -1,9 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { toast } from 'sonner'
 import { gearSchema } from '../../../core/documents/gear.ts'
-import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
-import { asItem, fromBox, suits } from '../../../core/edit/fromBox.ts'
+import { asItem, fromBox, isAs, suits } from '../../../core/edit/fromBox.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { createDocument, gearQuery } from '../../api/documents.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -27,10 +26,7 @@ export function FromBox({ rig, piece, edits }: Props) {
     },
     onError: (error: Error) => toast.error(error.message),
   })
-  const chosen = owned.find(({ content }) => {
-    const result = fromBox(rig, piece.id, content)
-    return result.ok && sameJson(result.trace, rig.trace)
-  })
+  const chosen = owned.find(({ content }) => isAs(piece, content))
   return (
     <div className="grid gap-2 border-t border-rule pt-2">
       {owned.length > 0 && (

@@ -19,7 +19,7 @@ const REST_MS = 150
 /** What moves a verdict most: each input a tenth less and a tenth more, worked out in a worker. */
 export function SensitivityBars({ sides }: { sides: Side[] }) {
   const [moment, setMoment] = useState<MomentName>('run')
-  const settled = useDebouncedValue(sides, REST_MS)
+  const settled = useDebouncedValue(sides, REST_MS, sides)
   const setups = settled.map(({ setup }) => setup)
   const result = useQuery({
     queryKey: ['sensitivity', moment, setups],
