@@ -87,6 +87,7 @@ describe('a trace in words', () => {
     ['leader (bead', 'a bracket is not closed'],
     ['leader) bead', 'a bracket is closed that was not opened'],
     [' , ;', 'nothing is written'],
+    ['leader, '.repeat(600), 'that is too long for one trace'],
     ['leader, bait', 'bait: a bait goes on a hook'],
   ])('“%s”: %s', (text, why) => {
     expect(drawn(text)).toEqual({ ok: false, why })

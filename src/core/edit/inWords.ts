@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
-import { isTied, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
+import { isTied, lineById, pieceById } from '../documents/pieces.ts'
 import type { Trace } from '../documents/trace.ts'
 import type { Rig } from '../setup/setup.ts'
 import { putIn, type Step } from './addPart.ts'
@@ -16,6 +16,9 @@ type Item = { words: string; on: Item[][] }
 /** What a word stands for: a part, and what is set of it at once. */
 type Word = { name: string; part: NewPart; set: object }
 
+/** More characters than anyone writes of one trace. */
+const MOST_WRITTEN = 4_000
+
 /** Whether a text says more than the one part that a list is searched for. */
 export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
 
@@ -25,6 +28,7 @@ export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
  * stand with their part.
  */
 export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
+  if (text.length > MOST_WRITTEN) return refused('that is too long for one trace')
   const chains = parse(text)
   if (typeof chains === 'string') return refused(chains)
   const drawing = new Drawing(rig)
@@ -183,7 +187,7 @@ class Drawing {
 }
 
 function hangsFrom(trace: Trace, id: string, from: string): boolean {
-  const piece = pieceById(trace, id) && pieceNamed(trace, id)
+  const piece = pieceById(trace, id)
   return piece?.attach.how === 'joined' && piece.attach.to === from
 }
 
