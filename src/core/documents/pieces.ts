@@ -5,6 +5,10 @@ import { LINE_ROLES } from './vocabulary.ts'
 /** How many strands of itself a line lies in: a double in two. */
 export const strandsOf = ({ role, strands = 1 }: Pick<LinePiece, 'role' | 'strands'>): number => (role === 'double' ? 2 : strands)
 
+/** What the strands of a line are labelled together, N; a double goes by the label of its line. */
+export const labelledN = ({ strengthN, strands = 1 }: { strengthN: number; strands?: number | undefined }): number =>
+  strands * strengthN
+
 /** Connections that harm no line: parts that fit into each other, or a strand that runs on. */
 const FIXTURES: readonly Joint['connection'][] = ['fitted', 'runsOn']
 

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
+import { defaultConditions } from '../documents/conditions.ts'
 import { woundRef } from '../documents/linkRef.ts'
 import { pieceNamed } from '../documents/pieces.ts'
-import type { Trace } from '../documents/trace.ts'
+import type { HardwarePiece, Trace } from '../documents/trace.ts'
 import { TRACE_VERSION } from '../documents/versions.ts'
 import { cutOf } from '../setup/cutLength.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
@@ -126,6 +127,16 @@ describe('a line of several strands', () => {
     const d = Math.sqrt((4 * 60 * LB) / (Math.PI * 0.57e9))
     expect(two!.cutM).toBeCloseTo(2 * (2 * Math.sqrt(1 + (Math.PI * d * 40) ** 2) + usedM), 9)
     expect(two!.cutM).toBeGreaterThan(2 * (one!.cutM - 0.2))
+  })
+
+  test('it counts by what its strands are labelled together: what is equal to the main line, what is sized by it', () => {
+    const said = (text: string) =>
+      evaluated(made(text), braidOutfit(50), defaultConditions({ castStyle: 'none' })).findings.map(({ rule }) => rule)
+    const rest = ', swivel 1/0, snood 50 lb, hook 6/0, whole pouting'
+    expect(said(`twisted leader 25 lb 3 m double uni${rest}`)).toContain('equal-labels')
+    expect(said(`twisted leader 50 lb 3 m double uni${rest}`)).not.toContain('equal-labels')
+    const swivel = (text: string) => pieceNamed(made(text), 'swivel')
+    expect(swivel('twisted leader 25 lb, swivel')).toMatchObject({ size: (swivel('leader 50 lb, swivel') as HardwarePiece).size })
   })
 
   test('its ends are loops: a cat’s paw takes them, a snell does not', () => {

@@ -1,6 +1,6 @@
 import { hardwareFor } from '../catalogue/hardware.ts'
 import { labelAtLeastN, labelAtMostN } from '../catalogue/labels.ts'
-import { isLine, parentId, pieceNamed } from '../documents/pieces.ts'
+import { isLine, labelledN, parentId, pieceNamed } from '../documents/pieces.ts'
 import type { Attach, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeLine } from '../setup/outfitLines.ts'
@@ -59,7 +59,7 @@ function usualPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
 function strengthAboveN({ trace, outfit }: Rig, from: string): number {
   for (let at = from; at !== OUTFIT; ) {
     const piece = pieceNamed(trace, at)
-    if (isLine(piece)) return piece.strengthN
+    if (isLine(piece)) return labelledN(piece)
     at = parentId(piece.attach)
   }
   return freeLine(outfit).strengthN

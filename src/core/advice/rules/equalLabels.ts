@@ -1,4 +1,5 @@
 import { nextLabelN } from '../../catalogue/labels.ts'
+import { labelledN } from '../../documents/pieces.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
@@ -13,7 +14,7 @@ export const equalLabels: Rule = {
     const mainN = mainLine(outfit).strengthN
     const goesFirst = judged.moments.run?.deciding.goesFirst
     if (!leader || freeLine(outfit).role !== 'main' || !goesFirst?.byChance || trace.fuse !== undefined) return []
-    if (Math.abs(leader.strengthN / mainN - 1) > 0.02) return []
+    if (Math.abs(labelledN(leader) / mainN - 1) > 0.02) return []
     const [down, up] = [nextLabelN(leader.strengthN, -1, 'lb'), nextLabelN(leader.strengthN, 1, 'lb')]
     return [
       {

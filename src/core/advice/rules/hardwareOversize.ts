@@ -1,6 +1,6 @@
 import { isBored } from '../../catalogue/bores.ts'
 import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
-import { hungFrom, isLine } from '../../documents/pieces.ts'
+import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
 import type { Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
@@ -21,7 +21,9 @@ export const hardwareOversize: Rule = {
       const own = hardwareStrengthN(catalogue, piece.type, piece.size)
       const paths = pathsOf(judged).filter(({ links }) => links.some(({ id }) => id === piece.id))
       if (own === undefined || paths.length === 0 || stopsBored(trace, piece.id)) return []
-      const joins = [lineAbove(judged, piece), ...hungFrom(trace, piece.id).filter(isLine)].map((line) => line?.strengthN ?? 0)
+      const joins = [lineAbove(judged, piece), ...hungFrom(trace, piece.id).filter(isLine)].map((line) =>
+        line ? labelledN(line) : 0,
+      )
       const needN = Math.max(...paths.map(({ weakest }) => weakest.strengthN), ...joins)
       const size = hardwareFor(catalogue, piece.type, 2 * needN)
       if (own / needN <= OVERSIZE || size === undefined || size === piece.size) return []

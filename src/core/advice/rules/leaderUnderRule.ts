@@ -1,4 +1,5 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { labelledN } from '../../documents/pieces.ts'
 import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
 import { gentlerCast, shockLeader } from '../castRemedies.ts'
@@ -22,13 +23,13 @@ export const leaderUnderRule: Rule = {
     const leader = outfitLeader(trace)
     const onLeader = cast.beginsAt === 'leader' && leader !== undefined
     const takes = onLeader ? leader : cast.beginsAt === 'topShot' ? freeLine(outfit) : mainLine(outfit)
-    const share = takes.strengthN / cast.ruleN
+    const share = labelledN(takes) / cast.ruleN
     if (share >= NEAR_THE_RULE) return []
     const name = onLeader ? 'leader' : cast.beginsAt === 'topShot' ? 'top shot' : 'main line'
     return [
       {
         severity: share < FAR_UNDER ? 'caution' : 'note',
-        why: say`The rule of 10 lb an ounce asks for ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes it is ${strength(takes.strengthN)}. By the model it needs ${strength(cast.neededN)}.`,
+        why: say`The rule of 10 lb an ounce asks for ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes it is ${strength(labelledN(takes))}. By the model it needs ${strength(cast.neededN)}.`,
         figure: 1 / share,
         remedies: [
           onLeader

@@ -1,4 +1,4 @@
-import { isLine, parentId, pieceById } from '../../documents/pieces.ts'
+import { isLine, labelledN, parentId, pieceById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
@@ -42,7 +42,7 @@ function strengthAboveN({ setup: { trace, outfit } }: Judged, line: LinePiece): 
     const parent: string = parentId(above.attach)
     if (parent === OUTFIT) return freeLine(outfit).strengthN
     above = pieceById(trace, parent)
-    if (isLine(above)) return above.strengthN
+    if (isLine(above)) return labelledN(above)
   }
   return freeLine(outfit).strengthN
 }
