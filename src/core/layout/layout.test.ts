@@ -198,6 +198,17 @@ describe('many branches alike', () => {
   })
 })
 
+test('branches of branches, sixty deep, are laid out at once', () => {
+  const nothing = { ...draftOf('freeLine', outfit, defaultConditions()).trace, pieces: [] }
+  const depth = 60
+  const words = `${'body (swivel, '.repeat(depth)}hook${'), swivel'.repeat(depth)}`
+  const drawn = drawInWords(rigOf(nothing, outfit), { at: 'end', of: OUTFIT }, words)
+  expect(drawn.ok).toBe(true)
+  const beganMs = performance.now()
+  layOutReach(drawn.ok ? drawn.trace : nothing, outfit, options)
+  expect(performance.now() - beganMs).toBeLessThan(2_000)
+})
+
 test('branches that do not meet share a lane', () => {
   const nothing = { ...draftOf('freeLine', outfit, defaultConditions()).trace, pieces: [] }
   const words = 'leader 25 m (whipped loop 5 m, snap, sinker line, sinker), swivel, leader 2 m, hook (sinker; bait)'

@@ -3,6 +3,8 @@ import type { Outfit } from '../documents/outfit.ts'
 import { hungFrom, isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { type Branch, foldAlike } from './alike.ts'
+import { type Block, BRANCH_GAP, inTheWay, lowered } from './blocks.ts'
 import { trunkOf } from './trunk.ts'
 
 /** One thing drawn on the reach, in the drawing's units (px at scale 1): a slot from x0 to x1 at height y. */
@@ -49,9 +51,6 @@ const JOINT = 18
 const PART = 26
 export const ON_LINE = 9
 const LABEL_GAP = 10
-const BRANCH_GAP = 14
-/** So many branches alike are drawn as one. */
-const LEAST_ALIKE = 4
 /** A branch that is no wider can hang beside others of its line; and how wide a line is drawn at most for that. */
 const SHORT_BRANCH = 90
 const MOST_SIDE_BY_SIDE = 450
@@ -63,20 +62,8 @@ export const LEAST_SHARE = 0.02
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
 
-/** Room that is taken below a run's own row: from one x to another, in lanes from one to before another. */
-type Block = { x0: number; x1: number; from: number; to: number }
 type Run = { items: ReachItem[]; drops: ReachDrop[]; folds: ReachFold[]; width: number; rows: number; blocks: Block[] }
-/** What hangs at an x, and the part on the line that it hangs from, where that is one. */
-type Branch = { x: number; piece: Piece; from?: string }
-
 const NO_RUN: Run = { items: [], drops: [], folds: [], width: 0, rows: 1, blocks: [] }
-
-const lowered = (block: Block, lanes: number): Block => ({ ...block, from: block.from + lanes, to: block.to + lanes })
-
-/** Whether two blocks, or the drop that leads down to the left edge of one and the other, would lie on each other. */
-const inTheWay = (a: Block, b: Block): boolean =>
-  (a.x0 < b.x1 + BRANCH_GAP && b.x0 < a.x1 && a.from < b.to && b.from < a.to) || crosses(b, a) || crosses(a, b)
-const crosses = (drop: Block, block: Block): boolean => block.x0 < drop.x0 && drop.x0 < block.x1 && block.from < drop.from
 
 /**
  * Places every part of an outfit and a trace on one strip: the trunk from the reel to the principal end, branches below it in
@@ -127,6 +114,7 @@ class Layout {
   private readonly stretch: number
   private readonly trunk: Set<string>
   private readonly unitsPerMetre: number | undefined
+  private readonly widths = new Map<string, number>()
 
   constructor(trace: Trace, outfit: Outfit, options: ReachOptions, stretch: number) {
     this.trace = trace
@@ -272,48 +260,34 @@ class Layout {
     return { items, drops, folds, width: 0, rows, blocks }
   }
 
-  /** Branches from the right, of many alike that have no room beside each other only one: what must be drawn, else the first. */
+  /** Branches from the right, of many alike that have no room beside each other only one. */
   private folded(branches: readonly Branch[]): (Branch & { count: number })[] {
     const { drawn } = this.options
-    if (!drawn || branches.length < LEAST_ALIKE) return branches.map((branch) => ({ ...branch, count: 1 }))
-    const groups = new Map<string, Branch[]>()
-    for (const branch of branches) {
-      const kind = this.kindOf(branch.piece)
-      groups.set(kind, [...(groups.get(kind) ?? []), branch])
-    }
-    return branches.flatMap((branch) => {
-      const alike = groups.get(this.kindOf(branch.piece)) ?? []
-      if (alike.length < LEAST_ALIKE || this.sidesFit(alike)) return [{ ...branch, count: 1 }]
-      const wanted = drawn.flatMap((id) => alike.filter((each) => each.from === id || this.holds(each.piece, id)))[0]
-      return branch === (wanted ?? alike.at(-1)) ? [{ ...branch, count: alike.length }] : []
-    })
+    if (!drawn) return branches.map((branch) => ({ ...branch, count: 1 }))
+    return foldAlike(this.trace, branches, drawn, (alike) => this.sidesFit(alike))
   }
 
   private sidesFit(alike: readonly Branch[]): boolean {
-    return alike.slice(1).every(({ x, piece }, i) => x + this.run(piece, x).width + 2 * BRANCH_GAP <= alike[i]!.x)
+    return alike.slice(1).every(({ x, piece }, i) => x + this.widthOf(piece) + 2 * BRANCH_GAP <= alike[i]!.x)
   }
 
-  private holds(piece: Piece, id: string): boolean {
-    return piece.id === id || hungFrom(this.trace, piece.id).some((child) => this.holds(child, id))
-  }
-
-  /** What a branch is, whatever it is called and wherever it hangs. */
-  private kindOf(piece: Piece): string {
-    const { id: _id, label: _label, attach, ...kind } = piece
-    return JSON.stringify([kind, jointOf(piece), attach.how, hungFrom(this.trace, piece.id).map((child) => this.kindOf(child))])
+  /** Width of a branch, wherever it hangs: laid out for it once, or branches of branches would be over and over. */
+  private widthOf(piece: Piece): number {
+    const known = this.widths.get(piece.id) ?? this.run(piece, 0).width
+    this.widths.set(piece.id, known)
+    return known
   }
 
   private lineWidth(line: LinePiece, riders: readonly Piece[]): number {
-    const least = Math.max((riders.length + 2) * ON_LINE, this.sideBySide(riders))
     if (this.unitsPerMetre !== undefined) return Math.max(8, line.lengthM * this.unitsPerMetre)
-    const natural = Math.max(compressed(line.lengthM), least)
+    const natural = Math.max(compressed(line.lengthM), (riders.length + 2) * ON_LINE, this.sideBySide(riders))
     return this.trunk.has(line.id) ? this.flexible(pieceRef(line.id), natural) : this.slot(pieceRef(line.id), natural)
   }
 
   /** Room in which the short branches of a line hang side by side, up to what is worth it. */
   private sideBySide(riders: readonly Piece[]): number {
     const hung = riders.flatMap((rider) => (rider.role === 'hardware' ? hungFrom(this.trace, rider.id) : [rider]))
-    const widths = hung.map((piece) => this.run(piece, 0).width).filter((width) => width <= SHORT_BRANCH)
+    const widths = hung.map((piece) => this.widthOf(piece)).filter((width) => width <= SHORT_BRANCH)
     return widths.length < 2
       ? 0
       : Math.min(MOST_SIDE_BY_SIDE, ON_LINE + 1.25 * widths.reduce((sum, width) => sum + width + 2 * BRANCH_GAP, 0))
