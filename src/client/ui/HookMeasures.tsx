@@ -12,27 +12,24 @@ type Props = { hook: Pick<HookPiece, 'pattern' | 'size'> & Measured; onChange: (
 export function HookMeasures({ hook, onChange }: Props) {
   const show = useShow()
   const nominal = hookDimensions(useCatalogue(), hook.pattern, hook.size)
-  const placeholder = (si: number | undefined) => (si === undefined ? 'measure it' : `nominal ${show.computed('diameter', si)}`)
-  return (
-    <>
+  return MEASURES.map(({ field, label, check }) => {
+    const nominalM = nominal?.[field]
+    return (
       <QuantityField
-        label="gape"
+        key={field}
+        label={label}
         quantity="diameter"
-        valueSi={hook.gapeM}
-        placeholder={placeholder(nominal?.gapeM)}
-        check={within(0.001, 0.2, 'From 1 to 200 mm.')}
-        onChange={(gapeM) => onChange({ gapeM })}
-        onClear={() => onChange({ gapeM: undefined })}
+        valueSi={hook[field]}
+        placeholder={nominalM === undefined ? 'measure it' : `nominal ${show.computed('diameter', nominalM)}`}
+        check={check}
+        onChange={(si) => onChange({ [field]: si })}
+        onClear={() => onChange({ [field]: undefined })}
       />
-      <QuantityField
-        label="wire"
-        quantity="diameter"
-        valueSi={hook.wireM}
-        placeholder={placeholder(nominal?.wireM)}
-        check={within(0.0001, 0.02, 'From 0.1 to 20 mm.')}
-        onChange={(wireM) => onChange({ wireM })}
-        onClear={() => onChange({ wireM: undefined })}
-      />
-    </>
-  )
+    )
+  })
 }
+
+const MEASURES = [
+  { field: 'gapeM', label: 'gape', check: within(0.001, 0.2, 'From 1 to 200 mm.') },
+  { field: 'wireM', label: 'wire', check: within(0.0001, 0.02, 'From 0.1 to 20 mm.') },
+] as const

@@ -4,7 +4,7 @@ import type { LineSpec } from '../catalogue/materials.ts'
 import { hungFrom, isHardware, isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { withJoint } from '../edit/changes.ts'
+import { freeId, withJoint } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
 import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../setup/connectionRules.ts'
@@ -19,6 +19,22 @@ export function called(trace: Trace, id: string): string {
 
 /** The outfit’s lines in a sentence; it begins with a capital where `say` finds it first. */
 export const WOUND_NAMES = { backing: 'the backing', main: 'the main line', topShot: 'the top shot' } as const
+
+/** A bead on a line, before or after a piece in the order of the document, as a remedy. */
+export const withBead = (
+  trace: Trace,
+  beside: Piece,
+  side: 'before' | 'after',
+  attach: Piece['attach'],
+  label = 'put a bead between',
+): Remedy => ({
+  label,
+  make: () => {
+    const bead: Piece = { id: freeId(trace, 'bead'), role: 'hardware', type: 'bead', attach }
+    const both = side === 'before' ? [bead, beside] : [beside, bead]
+    return { trace: { ...trace, pieces: trace.pieces.flatMap((piece) => (piece === beside ? both : [piece])) } }
+  },
+})
 
 /** An edit as a remedy, where it can be made. */
 export const byEdit = (label: string, edit: () => EditResult): Remedy => ({

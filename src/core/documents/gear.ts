@@ -42,7 +42,7 @@ export const gearSchema = z.discriminatedUnion('kind', [
     strengthN: strengthN.optional(),
   }),
   z.strictObject({ ...common, kind: z.literal('float'), massKg }),
-  z.strictObject({ ...common, kind: z.literal('lure'), massKg, spins: z.boolean().optional() }),
+  z.strictObject({ ...common, kind: z.literal('lure'), massKg, strengthN: strengthN.optional(), spins: z.boolean().optional() }),
 ])
 
 export type Gear = z.infer<typeof gearSchema>

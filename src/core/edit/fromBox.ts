@@ -54,7 +54,7 @@ export function asItem(piece: Piece): Gear | undefined {
     case 'hardware':
       return { ...common, kind: 'hardware', type: piece.type, ...given({ size: piece.size, strengthN: piece.strengthN }) }
     case 'lure':
-      return { ...common, kind: 'lure', massKg: piece.massKg, ...given({ spins: piece.spins }) }
+      return { ...common, kind: 'lure', massKg: piece.massKg, ...given({ strengthN: piece.strengthN, spins: piece.spins }) }
     case 'float':
       return { ...common, kind: 'float', massKg: piece.massKg }
     default:

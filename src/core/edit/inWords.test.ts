@@ -87,6 +87,11 @@ describe('a trace in words', () => {
     ['(bead)', 'a bracket opens with no part before it'],
     ['leader (bead', 'a bracket is not closed'],
     ['leader) bead', 'a bracket is closed that was not opened'],
+    [
+      'leader, swivel 30 cm',
+      'swivel 30 cm: a place down a line is only for what rides on one: put it in the brackets of its line',
+    ],
+    ['leader (bead fg), swivel', 'bead fg: it is not tied there, so by no knot'],
     [' , ;', 'nothing is written'],
     ['leader, '.repeat(600), 'that is too long for one trace'],
     ['leader, bait', 'bait: a bait goes on a hook'],

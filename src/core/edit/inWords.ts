@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
-import { isTied, lineById, pieceById } from '../documents/pieces.ts'
+import { isTied, jointOf, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
 import type { Trace } from '../documents/trace.ts'
 import type { Rig } from '../setup/setup.ts'
 import { putIn, type Step } from './addPart.ts'
@@ -145,10 +145,14 @@ class Drawing {
       details.push(detail)
     }
     const placeM = details.find((detail) => 'placeM' in detail)?.placeM
+    if (placeM !== undefined && place.at !== 'along')
+      return { ok: false, why: 'a place down a line is only for what rides on one: put it in the brackets of its line' }
     const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
     const said = { ...part, set: Object.assign({}, set, ...details.map((detail) => detail.set ?? {})) }
     const step = putIn({ ...this.rig, trace: this.trace }, here, said)
-    return step.ok && connection ? { ...step, trace: withJoint(step.trace, step.id, () => ({ connection })) } : step
+    if (!step.ok || !connection) return step
+    if (!isTied(jointOf(pieceNamed(step.trace, step.id)))) return { ok: false, why: 'it is not tied there, so by no knot' }
+    return { ...step, trace: withJoint(step.trace, step.id, () => ({ connection })) }
   }
 
   /** The knot that is named among the words, and the others. */

@@ -101,14 +101,10 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
       return (
         <>
           <QuantityField {...weight(piece)} />
-          <QuantityField
-            label="strength"
-            quantity="strength"
-            valueSi={piece.strengthN}
+          <OwnStrength
+            strengthN={piece.strengthN}
             placeholder="of its rings and hooks"
-            check={above(0, 100_000)}
             onChange={(strengthN) => set({ strengthN }, `${piece.id} strength`)}
-            onClear={() => set({ strengthN: undefined })}
           />
           <label className="flex items-center gap-2">
             <input
@@ -174,16 +170,29 @@ function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
           ]}
         />
       </Field>
-      <QuantityField
-        label="strength"
-        quantity="strength"
-        valueSi={piece.strengthN}
+      <OwnStrength
+        strengthN={piece.strengthN}
         placeholder={nominalN === undefined ? 'as its packet says' : `nominal ${show.computed('strength', nominalN)}`}
-        check={above(0, 100_000)}
         onChange={(strengthN) => onChange({ strengthN })}
-        onClear={() => onChange({ strengthN: undefined })}
       />
     </>
+  )
+}
+
+type StrengthProps = { strengthN: number | undefined; placeholder: string; onChange: (strengthN: number | undefined) => void }
+
+/** A strength of the part’s own, or emptied none. */
+function OwnStrength({ strengthN, placeholder, onChange }: StrengthProps) {
+  return (
+    <QuantityField
+      label="strength"
+      quantity="strength"
+      valueSi={strengthN}
+      placeholder={placeholder}
+      check={above(0, 100_000)}
+      onChange={onChange}
+      onClear={() => onChange(undefined)}
+    />
   )
 }
 

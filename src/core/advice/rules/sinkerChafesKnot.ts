@@ -1,11 +1,9 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
-import type { Piece } from '../../documents/trace.ts'
 import { beadBetween } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
-import { freeId } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, withBead } from '../remedies.ts'
 
 /** A running sinker's eye hammers the knot below it; a bead spares it. */
 export const sinkerChafesKnot: Rule = {
@@ -17,26 +15,13 @@ export const sinkerChafesKnot: Rule = {
       const stop = pieceById(trace, attach.stops.below)
       if (stop?.attach.how !== 'joined' || beadBetween(trace, piece.id)) return []
       const endM = lineById(trace, attach.on)?.lengthM ?? 0
-      const bead: Piece = {
-        id: freeId(trace, 'bead'),
-        role: 'hardware',
-        type: 'bead',
-        attach: sliding(attach.on, endM, { below: attach.stops.below }),
-      }
       return [
         {
           subject: piece.id,
           severity: 'note',
           why: say`${called(trace, piece.id)} runs straight on to the knot at ${called(trace, stop.id)} and chafes it.`,
           figure: 1,
-          remedies: [
-            {
-              label: 'put a bead between',
-              make: () => ({
-                trace: { ...trace, pieces: trace.pieces.flatMap((each) => (each === piece ? [piece, bead] : [each])) },
-              }),
-            },
-          ],
+          remedies: [withBead(trace, piece, 'after', sliding(attach.on, endM, { below: attach.stops.below }))],
         },
       ]
     }),

@@ -4,11 +4,10 @@ import { isHardware, lineById } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
 import { onLine, ridesOn } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
-import { freeId } from '../../edit/changes.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
 import type { Rule } from '../finding.ts'
 import { diameter, say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, withBead } from '../remedies.ts'
 
 /** How many diameters of its line a stop knot is wide. Nominal. */
 const STOP_KNOT_WIDE = 4
@@ -33,27 +32,21 @@ export const stopThroughBore: Rule = {
         if (!stop || !isHardware(stop, 'stopKnot') || (stop.id !== above && stop.id !== below)) return []
         const { attach } = stop
         if (attach.how !== 'fixed') return []
-        const bead: Piece = {
-          id: freeId(trace, 'bead'),
-          role: 'hardware',
-          type: 'bead',
-          attach: sliding(on, attach.atM, stop.id === above ? { above: stop.id } : { below: stop.id }),
-        }
-        // Above: between the stop and the slider in the order of the line, which is that of the document where places are alike.
-        const beside = stop.id === above ? [bead, slider] : [slider, bead]
+        const isAbove = stop.id === above
         return [
           {
             subject: stop.id,
             severity: 'caution' as const,
             why: say`${called(trace, stop.id)} is about ${diameter(width)} wide and the bore of ${called(trace, slider.id)} ${diameter(bore)}: it slips through.`,
             figure: bore / width,
+            // Between the stop and the slider in the order of the line, which is that of the document where places are alike.
             remedies: [
-              {
-                label: 'put a bead between',
-                make: () => ({
-                  trace: { ...trace, pieces: trace.pieces.flatMap((each) => (each === slider ? beside : [each])) },
-                }),
-              },
+              withBead(
+                trace,
+                slider,
+                isAbove ? 'before' : 'after',
+                sliding(on, attach.atM, isAbove ? { above: stop.id } : { below: stop.id }),
+              ),
             ],
           },
         ]
