@@ -102,15 +102,16 @@ export const chainElements = (bearing: Bearing, path: readonly PathElement[]): C
 /** Many paths share most of their links: each is worked out once, a joint once for the materials it is tied in. */
 function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[] {
   const wound = woundEntries(bearing)
-  const known = new Map<string, Entry>()
-  const once = (key: string, make: () => Entry) => {
-    const found = known.get(key) ?? make()
-    known.set(key, found)
-    return found
+  const known = new Map<string, Entry | undefined>()
+  const once = <E extends Entry | undefined>(key: string, make: () => E): E => {
+    if (known.has(key)) return known.get(key) as E
+    const made = make()
+    known.set(key, made)
+    return made
   }
   const entryOf = (element: PathElement, i: number, path: readonly PathElement[]): Entry | undefined => {
     const { catalogue } = bearing
-    if (element.kind === 'part') return partEntry(catalogue, element.piece)
+    if (element.kind === 'part') return once(element.piece.id, () => partEntry(catalogue, element.piece))
     if (element.kind === 'line') {
       const { line, again, ref, id } = element
       return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands: strandsOf(line), again }))

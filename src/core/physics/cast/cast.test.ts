@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { dormandPrinceStep } from '../../math/dormandPrince.ts'
+import { dormandPrinceStep, stepRoom } from '../../math/followState.ts'
 import { castLoad } from './load.ts'
 import { type CastRangeInput, castRange } from './range.ts'
 
@@ -74,8 +74,15 @@ describe('cast.range', () => {
 })
 
 test('halving a Dormand–Prince step cuts its error by about 2⁶ (local order of a fifth-order step)', () => {
-  const f = (_t: number, [y = 0]: readonly number[]) => [-2 * y]
-  const errorAt = (h: number) => Math.abs(dormandPrinceStep(f, 0, [1], h).y[0]! - Math.exp(-2 * h))
+  const f = (y: Float64Array, out: Float64Array) => {
+    out[0] = -2 * y[0]!
+  }
+  const errorAt = (h: number) => {
+    const room = stepRoom(1)
+    f(Float64Array.of(1), room.k.k1)
+    dormandPrinceStep(f, Float64Array.of(1), room, h)
+    return Math.abs(room.next[0]! - Math.exp(-2 * h))
+  }
   expect(errorAt(0.2) / errorAt(0.1)).toBeGreaterThan(50)
   expect(errorAt(0.2) / errorAt(0.1)).toBeLessThan(80)
 })

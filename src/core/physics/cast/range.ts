@@ -1,5 +1,6 @@
+import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, GRAVITY_M_PER_S2 } from '../../math/constants.ts'
-import { integrateToEvent } from '../../math/dormandPrince.ts'
+import { followState } from '../../math/followState.ts'
 
 export type CastRangeInput = {
   massKg: number
@@ -10,6 +11,9 @@ export type CastRangeInput = {
   releaseHeightM: number
 }
 
+/** Error allowed in a step, over the height of the throw and its speed. */
+const TOLERANCE = 1e-8
+
 /**
  * Range of a point mass with quadratic air drag, from `releaseHeightM` down to height 0 over still, level water.
  * @returns horizontal range in m and flight time in s.
@@ -19,22 +23,30 @@ export type CastRangeInput = {
 export function castRange(input: CastRangeInput): { rangeM: number; timeS: number } {
   const angle = (input.launchDeg * Math.PI) / 180
   const dragPerMass = (0.5 * AIR_KG_PER_M3 * input.dragAreaM2) / input.massKg
-  const start = [0, input.releaseHeightM, input.releaseSpeedMperS * Math.cos(angle), input.releaseSpeedMperS * Math.sin(angle)]
-  if (input.releaseHeightM === 0 && start[3]! <= 0) return { rangeM: 0, timeS: 0 }
+  const { releaseHeightM: heightM, releaseSpeedMperS: speedMperS } = input
+  if (heightM === 0 && Math.sin(angle) <= 0) return { rangeM: 0, timeS: 0 }
 
-  const fly = (_t: number, [, , vx = 0, vy = 0]: readonly number[]) => {
-    const speed = Math.hypot(vx, vy)
-    return [vx, vy, -dragPerMass * speed * vx, -GRAVITY_M_PER_S2 - dragPerMass * speed * vy]
+  // Over, down from the release height's level, and how fast each.
+  const fly = (y: Float64Array, out: Float64Array) => {
+    const [over, down] = [y[2]!, y[3]!]
+    const drag = dragPerMass * Math.sqrt(over * over + down * down)
+    out[0] = over
+    out[1] = down
+    out[2] = -drag * over
+    out[3] = GRAVITY_M_PER_S2 - drag * down
   }
   // In a vacuum it is down within (v + √(v² + 2gh))/g; drag slows the fall to no less than the terminal speed.
   const terminalMperS = Math.sqrt(GRAVITY_M_PER_S2 / Math.max(dragPerMass, 1e-12))
-  const vacuumS = (2 * input.releaseSpeedMperS + Math.sqrt(2 * GRAVITY_M_PER_S2 * input.releaseHeightM)) / GRAVITY_M_PER_S2
-  const apexM = input.releaseHeightM + input.releaseSpeedMperS ** 2 / (2 * GRAVITY_M_PER_S2)
-  const longest = 10 * (vacuumS + apexM / terminalMperS + 1)
-  const landed = integrateToEvent(fly, start, (y) => y[1]!, {
-    tolerance: 1e-7,
-    firstStep: Math.min(1e-3, vacuumS / 100),
-    longest,
+  const vacuumS = (2 * speedMperS + Math.sqrt(2 * GRAVITY_M_PER_S2 * heightM)) / GRAVITY_M_PER_S2
+  const apexM = heightM + speedMperS ** 2 / (2 * GRAVITY_M_PER_S2)
+  const state = Float64Array.of(0, -heightM, speedMperS * Math.cos(angle), -speedMperS * Math.sin(angle))
+  const { s: timeS, end } = followState(fly, 0, state, {
+    upTo: 0,
+    longest: 10 * (vacuumS + apexM / terminalMperS + 1),
+    untilSpent: false,
+    tolerance: TOLERANCE,
+    scales: { along: Math.min(vacuumS, terminalMperS / GRAVITY_M_PER_S2), places: 1 + apexM, rates: 1 + speedMperS },
   })
-  return { rangeM: landed.y[0]!, timeS: landed.t }
+  if (end !== 'reached') throw new CoreError('no-convergence', `It was not down in ${timeS} s`, { timeS })
+  return { rangeM: state[0]!, timeS }
 }

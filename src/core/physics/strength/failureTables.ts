@@ -4,8 +4,8 @@ import type { Group, UncertainLink } from './failingLinks.ts'
 /** Spreads that the tables resolve; narrower and wider ones are integrated cell by cell. */
 const NARROWEST = 0.01
 const WIDEST = 0.14
-/** Deviations followed on either side: beyond is under 1e-10. With the widest spread the lowest load is still above 0. */
-const REACH = 6.5
+/** Deviations followed on either side: beyond is under 3e-7. With the widest spread the lowest load is still above 0. */
+const REACH = 5
 /** Steps of the logarithm of the load, at most half the narrowest spread. */
 const STEPS = [0.015, NARROWEST / 2] as const
 /** Weights of the first steps where an integral ends at share 1: Gregory’s, of the third order (Hildebrand, Introduction to Numerical Analysis, 5.9). */
@@ -107,42 +107,58 @@ function tableOf({ line, kinds }: Kinds, step: number): Table {
   const from = Math.floor(Math.log(Math.min(...begins)) / step)
   const size = Math.ceil(Math.log(line.meanN + REACH * deviation) / step) - from
   // The line’s density at each load, times the load.
-  const density = Float64Array.from({ length: size }, (_, k) => {
+  const density = new Float64Array(size)
+  for (let k = 0; k < size; k += 1) {
     const x = Math.exp(step * (from + k))
-    return (x / deviation) * normalPdf((x - line.meanN) / deviation)
-  })
+    density[k] = (x / deviation) * normalPdf((x - line.meanN) / deviation)
+  }
   if (kinds.length === 0) {
     const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
     return { line, step, from, whole, goes: [density] }
   }
   // By how far the line’s strength is over the load: the chance that every joint holds, and load × density of one going then.
   const held = new Float64Array(size).fill(1)
-  const each = kinds.map(({ efficiency, variation, count }) => {
-    const spread = variation * efficiency
-    return Float64Array.from({ length: size }, (_, m) => {
+  const each = kinds.map((kind) => {
+    const spread = kind.variation * kind.efficiency
+    const row = new Float64Array(size)
+    const reach = reachOf(kind, step, size)
+    for (let m = 0; m < reach.to; m += 1) {
       const share = Math.exp(-step * m)
-      const holds = normalCdf((efficiency - share) / spread)
-      held[m]! *= holds ** count
-      const goes = (share / spread) * normalPdf((efficiency - share) / spread)
-      return holds > 0 ? goes / holds : 0
-    })
+      const holds = normalCdf((kind.efficiency - share) / spread)
+      held[m]! *= holds ** kind.count
+      if (m >= reach.from && holds > 0) row[m] = ((share / spread) * normalPdf((kind.efficiency - share) / spread)) / holds
+    }
+    return { row, reach }
   })
   const together = held[0]!
   for (const [m, weight] of END_WEIGHTS.entries()) if (m < size) held[m]! *= weight
   // Only where the line’s strength can be.
   const least = Math.floor(Math.log(line.meanN * (1 - REACH * line.variation)) / step) - from
-  const over = (row: Float64Array) => {
+  const over = (row: Float64Array, reach: { from: number; to: number }) => {
     const sums = new Float64Array(size)
     for (let k = 0; k < size; k += 1) {
       let sum = 0
-      for (let n = Math.max(k, least); n < size; n += 1) sum += density[n]! * row[n - k]!
+      const to = Math.min(size, k + reach.to)
+      for (let n = Math.max(k + reach.from, least); n < to; n += 1) sum += density[n]! * row[n - k]!
       sums[k] = step * sum
     }
     return sums
   }
-  const whole = over(held)
-  const goes = each.map((row) => over(row.map((going, m) => going * held[m]!)))
+  const whole = over(held, { from: 0, to: size })
+  const goes = each.map(({ row, reach }) => {
+    for (let m = reach.from; m < reach.to; m += 1) row[m]! *= held[m]!
+    return over(row, reach)
+  })
   return { line, step, from, whole, goes: [density.map((each) => each * together), ...goes], held }
+}
+
+type Kind = Kinds['kinds'][number]
+
+/** The steps under the line’s strength between which a joint gives: before them it never holds, after them always. */
+function reachOf({ efficiency, variation }: Kind, step: number, size: number): { from: number; to: number } {
+  const at = (share: number) => -Math.log(share) / step
+  const from = Math.max(0, Math.floor(at(efficiency * (1 + REACH * variation))))
+  return { from, to: Math.min(size, Math.ceil(at(efficiency * (1 - REACH * variation))) + 1) }
 }
 
 type Read = { group: Group; kindOf: readonly number[]; table: Table }

@@ -53,7 +53,7 @@ describe('from the shore, and up-tide', () => {
     const { point } = followLine(
       { line: { diameterM: 0.0003, densityKgperM3: 970 }, current: powerProfile(0.9, 18, 1 / 7), waterDensityKgperM3: RHO },
       { s: 0, x: -38, z: 0, tx: pullUptideN, tz: liftN },
-      { sM: 50, tolerance: 1e-11, lengthScaleM: 18, forceScaleN: 1, untilSlack: false },
+      { longest: 50, tolerance: 1e-11, scales: { along: 18, places: 18, rates: 1 }, untilSpent: false },
     )
     expect(point.x).toBeCloseTo(0, 5)
     expect(point.z).toBeCloseTo(18, 5)

@@ -48,9 +48,8 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
   const start: LinePoint = { s: 0, x: 0, z: 0, tx: -(sinkerN + baitN), tz: weightN }
   const stop = {
     tolerance: options.tolerance ?? USUAL_TOLERANCE,
-    lengthScaleM: depthM,
-    forceScaleN: Math.hypot(weightN, sinkerN + baitN),
-    untilSlack: true,
+    scales: { along: depthM, places: depthM, rates: Math.hypot(weightN, sinkerN + baitN) },
+    untilSpent: true,
     ...(options.onPoint ? { onPoint: options.onPoint } : {}),
   }
   // The profile has a kink where the bed's layer ends: the steps stop there, so that none is taken across it.
@@ -67,11 +66,11 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
     }
     const begins = point
     const endsM = Math.min(begins.s + (layer.lengthM ?? Number.POSITIVE_INFINITY), MOST_SCOPE * depthM)
-    for (let end = 'height'; end === 'height' && heights.length > 0; ) {
-      const leg = followLine(forces, point, { ...stop, sM: endsM, zM: heights[0]! })
+    for (let end = 'reached'; end === 'reached' && heights.length > 0; ) {
+      const leg = followLine(forces, point, { ...stop, longest: endsM, upTo: heights[0]! })
       ;({ point, end } = leg)
-      if (end === 'height') heights.shift()
-      if (end === 'slack') throw blownOut(hanging)
+      if (end === 'reached') heights.shift()
+      if (end === 'spent') throw blownOut(hanging)
     }
     layersN.push(begins.tx - point.tx)
     if (heights.length === 0) {

@@ -1,6 +1,6 @@
 import { GRAVITY_M_PER_S2 } from '../../math/constants.ts'
+import { followState, type Slope, type StateEnd, type StateStop } from '../../math/followState.ts'
 import type { CurrentProfile } from './current.ts'
-import { followState, type LineEnd, type Slope, type StateStop } from './lineSteps.ts'
 
 /** Drag coefficients of line across and along the flow. Sources: H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner (1965). */
 export const NORMAL_COEFFICIENT = 1.2
@@ -31,7 +31,7 @@ export type LineStop = Omit<StateStop, 'onState'> & { onPoint?: (point: LinePoin
  * Source: H. O. Berteaux, Buoy Engineering (1976); Dormand and Prince (1980) for the steps. Valid: inextensible line without
  * bending stiffness, steady current along x.
  */
-export function followLine(forces: LineForces, start: LinePoint, stop: LineStop): { point: LinePoint; end: LineEnd } {
+export function followLine(forces: LineForces, start: LinePoint, stop: LineStop): { point: LinePoint; end: StateEnd } {
   const y = Float64Array.of(start.x, start.z, start.tx, start.tz)
   const { onPoint, ...until } = stop
   const onState = onPoint && ((s: number, at: Float64Array) => onPoint(pointAt(s, at)))

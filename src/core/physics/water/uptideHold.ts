@@ -1,5 +1,6 @@
 import { CoreError } from '../../errors.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
+import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
 import type { HangOptions } from './hangLayers.ts'
 import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
@@ -24,15 +25,17 @@ export type UptideHoldInput = {
 export type UptideHold = { pullUptideN: number; liftN: number; sinkerMassKg: number }
 
 const USUAL_TOLERANCE = 1e-9
-const MOST_STEPS = 80
-/** Step of the Jacobian's differences: large enough that the steps' own error does not show in them. */
-const DIFFERENCE = 1e-5
-/** How close the line's end must come to the boat, over the depth. */
-const CLOSE = 1e-8
+/** How closely a line is followed and its end must come to the boat, over the depth. */
+const careFor = (tolerance: number) => ({
+  rough: { tolerance: 1e-4, close: 1e-3, difference: 1e-2 },
+  fine: { tolerance, close: 10 * tolerance, difference: Math.sqrt(tolerance) },
+})
+/** The longest step in the pull's logarithm and its angle. */
+const LONGEST: Pull = [1.5, 0.5]
 
 /**
  * A sinker cast up-current from an anchored boat: on the bed at x = −uptideDistance, the line bowing to the surface at x = 0. Two
- * unknowns, the pull on the sinker and its angle, two conditions, the line's end: shot and solved by damped Newton in log pull
+ * unknowns, the pull at the boat and its angle, two conditions, the line's end: shot and solved by damped Newton in log pull
  * and angle, from the catenary that an even load would make.
  * @throws CoreError 'line-too-short' for line at or under the chord, 'line-on-bed' where the line would lie along the bed, with the
  * pull along it as `pullN`; 'no-convergence' where no pull is found.
@@ -50,23 +53,38 @@ export function waterUptideHold(
     })
   const rho = input.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3
   const current = powerProfile(surfaceCurrentMperS, depthM, input.profileExponent)
+  // Followed from the boat down, as a line is that rises in a stream turned about, as light as it was heavy: upwards the least
+  // change of the pull at the sinker would throw it far.
   const forces = {
-    line: { diameterM: input.lineDiameterM, densityKgperM3: input.lineDensityKgperM3 },
-    current,
+    line: { diameterM: input.lineDiameterM, densityKgperM3: 2 * rho - input.lineDensityKgperM3 },
+    current: (downM: number) => -current(depthM - downM),
     waterDensityKgperM3: rho,
   }
-  const shoot: Shot = (logPull, angle, watch) => {
+  const shoot: ShootLine = ([logPull, angle], care, watch) => {
     const pull = Math.exp(logPull)
-    const start = { s: 0, x: -uptideDistanceM, z: 0, tx: pull * Math.cos(angle), tz: pull * Math.sin(angle) }
+    const start = { s: 0, x: 0, z: 0, tx: pull * Math.cos(angle), tz: pull * Math.sin(angle) }
     watch?.(start)
-    const stop = { sM: lineOutM, tolerance, lengthScaleM: depthM, forceScaleN: pull, untilSlack: false }
-    const { point } = followLine(forces, start, watch ? { ...stop, onPoint: watch } : stop)
-    return [point.x / depthM, (point.z - depthM) / depthM]
+    const until = {
+      longest: lineOutM,
+      tolerance: care.tolerance,
+      scales: { along: depthM, places: depthM, rates: pull },
+      untilSpent: false,
+    }
+    const stop = watch ? { ...until, onPoint: watch } : until
+    // The stream's profile has a kink over the bed.
+    const high = followLine(forces, start, { ...stop, upTo: depthM - BED_LAYER_M })
+    const { point } = high.end === 'reached' ? followLine(forces, high.point, stop) : high
+    return { missed: [(point.x - uptideDistanceM) / depthM, (point.z - depthM) / depthM], sinker: point }
   }
   const even = evenPull(input, rho)
-  const [logPull, angle] = newton(shoot, even) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM))
-  if (onPoint) shoot(logPull, angle, onPoint)
-  const [pullUptideN, liftN] = [Math.exp(logPull) * Math.cos(angle), Math.exp(logPull) * Math.sin(angle)]
+  const care = careFor(tolerance)
+  const found = meet(shoot, even, LONGEST, care) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM), care)
+  if (onPoint) {
+    const fromBoat: LinePoint[] = []
+    shoot(found.at, care.fine, (point) => fromBoat.push(point))
+    for (const { s, x, z, ...pull } of fromBoat.toReversed()) onPoint({ s: lineOutM - s, x: -x, z: depthM - z, ...pull })
+  }
+  const { tx: pullUptideN, tz: liftN } = found.shot.sinker
   const baitN = pushN(input.baitDragAreaM2, current(BED_LAYER_M), rho)
   if (liftN < 0)
     throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', {
@@ -78,11 +96,11 @@ export function waterUptideHold(
 }
 
 /**
- * Log and angle of the pull if the line's load were even: the stream's, as strong as its profile's mean square, and the line's weight.
+ * Log and angle of the pull at the boat if the line's load were even: the stream's, as strong as its profile's mean square, and the line's weight.
  * The line is then a catenary that hangs the way the load points. Exact in a stream alone, where the tension is constant, and for
  * weight alone, where it grows with the slope.
  */
-function evenPull(input: UptideHoldInput, rho: number): Miss {
+function evenPull(input: UptideHoldInput, rho: number): Pull {
   const { lineDiameterM: d, depthM, uptideDistanceM, lineOutM } = input
   const meanSquare = input.surfaceCurrentMperS ** 2 / (1 + 2 * input.profileExponent)
   const q = 0.5 * rho * NORMAL_COEFFICIENT * d * meanSquare
@@ -95,16 +113,15 @@ function evenPull(input: UptideHoldInput, rho: number): Miss {
   const rise = up[0] * uptideDistanceM + up[1] * depthM
   const span = Math.max(over[0] * uptideDistanceM + over[1] * depthM, 1e-3 * lineOutM)
   const xi = sinhOverRoot(Math.sqrt(Math.max(lineOutM ** 2 - rise ** 2, span ** 2 * (1 + 1e-9))) / span)
-  const begin = Math.atanh(rise / lineOutM) - xi
-  const pullN = (size * span * Math.cosh(begin) ** ((w / size) ** 2)) / (2 * xi)
-  const towards = (axis: 0 | 1) => over[axis] + up[axis] * Math.sinh(begin)
+  const end = Math.atanh(rise / lineOutM) + xi
+  const pullN = (size * span * Math.cosh(end) ** ((w / size) ** 2)) / (2 * xi)
+  const towards = (axis: 0 | 1) => over[axis] + up[axis] * Math.sinh(end)
   return [Math.log(pullN), Math.atan2(towards(1), towards(0))]
 }
 
-type Miss = readonly [number, number]
-type Shot = (logPull: number, angle: number, watch?: (point: LinePoint) => void) => Miss
-
-const sizeOf = ([a, b]: Miss) => Math.hypot(a, b)
+type Pull = readonly [logN: number, angle: number]
+type LineShot = Shot & { sinker: LinePoint }
+type ShootLine = (pull: Pull, care: Care, watch?: (point: LinePoint) => void) => LineShot
 
 /** Pulls, over that of an even load, and angles, over the chord's, about the first start. */
 const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6, 2.5]
@@ -112,37 +129,15 @@ const STARTS_ANGLE = [0.6, 0.2, 0.05, 1, -0.2, 1.5]
 const MOST_STARTS = 8
 
 /** From the closest of a fan of starts. @throws CoreError 'no-convergence' */
-function fromAround(shoot: Shot, even: Miss, chordAngle: number): Miss {
-  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Miss => [even[0] + log, share * chordAngle]))
-  const byMiss = starts.map((start) => ({ start, size: sizeOf(shoot(...start)) })).toSorted((a, b) => a.size - b.size)
+function fromAround(shoot: ShootLine, even: Pull, chordAngle: number, care: ReturnType<typeof careFor>): Met<Pull, LineShot> {
+  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Pull => [even[0] + log, share * chordAngle]))
+  const sized = starts.map((start) => ({ start, size: Math.hypot(...shoot(start, care.rough).missed) }))
+  const byMiss = sized.toSorted((a, b) => a.size - b.size)
   for (const { start } of byMiss.slice(0, MOST_STARTS)) {
-    const found = newton(shoot, start)
+    const found = meet(shoot, start, LONGEST, care)
     if (found) return found
   }
   throw new CoreError('no-convergence', 'No pull brings the line to the boat: in so weak a stream it floats or lies slack', {
     value: byMiss[0]!.size,
   })
-}
-
-/** Newton with a Jacobian by differences, each step shortened until it comes closer; undefined where it gets stuck. */
-function newton(shoot: Shot, [startLog, startAngle]: Miss): Miss | undefined {
-  let [p, q] = [startLog, startAngle]
-  let miss = shoot(p, q)
-  for (let i = 0; i < MOST_STEPS && sizeOf(miss) > CLOSE; i += 1) {
-    const d = DIFFERENCE
-    const [byP, byQ] = [shoot(p + d, q), shoot(p, q + d)]
-    const [a, b, c, e] = [(byP[0] - miss[0]) / d, (byQ[0] - miss[0]) / d, (byP[1] - miss[1]) / d, (byQ[1] - miss[1]) / d]
-    const det = a * e - b * c
-    if (!(Math.abs(det) > 1e-300)) break
-    const [dp, dq] = [-(e * miss[0] - b * miss[1]) / det, -(a * miss[1] - c * miss[0]) / det]
-    let damp = Math.min(1, 1.5 / Math.max(Math.abs(dp), 1e-12), 0.5 / Math.max(Math.abs(dq), 1e-12))
-    let next = shoot(p + damp * dp, q + damp * dq)
-    while (!(sizeOf(next) < sizeOf(miss)) && damp > 1e-4) {
-      damp /= 2
-      next = shoot(p + damp * dp, q + damp * dq)
-    }
-    if (!(sizeOf(next) < sizeOf(miss))) break
-    ;[p, q, miss] = [p + damp * dp, q + damp * dq, next]
-  }
-  return sizeOf(miss) <= 1e-6 ? [p, q] : undefined
 }

@@ -15,7 +15,7 @@ import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
 
 /** Solves for a verdict need no more than these. */
 export const LINE_TOLERANCE = 1e-6
-export const UPTIDE_TOLERANCE = 1e-7
+export const UPTIDE_TOLERANCE = 1e-6
 /** What is wanted where any weight holds, kg. */
 export const LEAST_KG = 0.001
 /** Streams this weak are slack: nothing is needed to hold, m/s; a cast line lies loose in a little more. */
@@ -150,7 +150,7 @@ function byPowerLaw(
   share: (streamMperS: number) => number,
   { least, start, there }: { least: number; start: number; there: number },
 ): number | undefined {
-  let [at, off, power] = [start, Math.log(there), 3]
+  let [at, off, power] = [start, Math.log(there), 2]
   for (let step = 0; step < MOST_STEPS && Number.isFinite(off); step += 1) {
     if (Math.abs(off) < NEAR_ENOUGH) return at
     const next = at * Math.exp(-off / power)
