@@ -60,7 +60,7 @@ export function waterShoreLine(input: ShoreLineInput, onPoint?: (point: ShorePoi
   checkScope(input.scope, input.surfaceCurrentMperS)
   const rho = input.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3
   const shoot = shotOf(input, rho)
-  const found = solve(shoot, guessed(input, rho), input.scope - 1)
+  const found = solve(shoot, startsFor(input, rho), input.scope - 1)
   const { bowM, rodPullN } = onPoint ? shoot(found.at, careFor(input.scope - 1).fine, onPoint) : found.shot
   const { across, along, up } = pullOf(found.at)
   const baitN = pushN(input.baitDragAreaM2, profileOf(input)(BED_LAYER_M), rho)
@@ -214,10 +214,10 @@ const pointAt = (s: number, state: Float64Array): ShorePoint => {
 const slopeX = (state: Float64Array) => state[3]! / Math.hypot(state[3]!, state[4]!, state[5]!)
 
 /**
- * About the pull: the catenary of an even current, its load that of the stream's profile along the straight way, and none in the air;
+ * Pulls to begin at, the likeliest first: the catenary of an even current, its load that of the stream's profile along the straight way, and none in the air;
  * what the line weighs bears it down.
  */
-function guessed(input: ShoreLineInput, rho: number): Pull {
+function startsFor(input: ShoreLineInput, rho: number): Pull[] {
   const { depthM, tipHeightM, profileExponent: n, lineDiameterM: d, lineDensityKgperM3 } = input
   const x = sinhOverRoot(input.scope)
   const lineM = chordOf(input)
@@ -233,13 +233,16 @@ function guessed(input: ShoreLineInput, rho: number): Pull {
   const way = Math.atan2(depthM + tipHeightM, input.spanM)
   const up = Math.cos(offWay) * Math.sin(way) - sagN / pullN
   const rise = Math.asin(Math.max(-0.5, up))
-  return [Math.log(pullN), Math.atan2(Math.sin(offWay), Math.cos(offWay) * Math.cos(way)), rise]
+  const about: Pull = [Math.log(pullN), Math.atan2(Math.sin(offWay), Math.cos(offWay) * Math.cos(way)), rise]
+  // Where line hangs low or lies far off, that leads nowhere; the even catenary, in the plane of the straight way, may.
+  const even: Pull = [Math.log(loadN / (2 * x)), Math.atan(Math.sinh(x)), way]
+  return [about, even].flatMap(([logN, ...angles]) => STARTS.map((share): Pull => [logN + Math.log(share), ...angles]))
 }
 
-function solve(shoot: ShootLine, start: Pull, slack: number): Met<Pull, LineShot> {
-  for (const share of STARTS) {
-    const found = meet(shoot, [start[0] + Math.log(share), start[1], start[2]], LONGEST, careFor(slack))
+function solve(shoot: ShootLine, starts: readonly Pull[], slack: number): Met<Pull, LineShot> {
+  for (const start of starts) {
+    const found = meet(shoot, start, LONGEST, careFor(slack))
     if (found) return found
   }
-  throw new CoreError('no-convergence', 'No pull brings the line to the rod', { value: Math.exp(start[0]) })
+  throw new CoreError('no-convergence', 'No pull brings the line to the rod', { value: Math.exp(starts[0]![0]) })
 }
