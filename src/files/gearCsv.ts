@@ -17,11 +17,19 @@ const QUANTITIES = {
   wire: { field: 'wireM', quantity: 'diameter', unit: 'mm' },
   length: { field: 'lengthM', quantity: 'length', unit: 'm' },
   weight: { field: 'massKg', quantity: 'mass', unit: 'g' },
+  head: { field: 'headKg', quantity: 'mass', unit: 'g' },
+  depth: { field: 'depthM', quantity: 'length', unit: 'm' },
 } as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>
 type QuantityColumn = keyof typeof QUANTITIES
 const QUANTITY_COLUMNS = Object.keys(QUANTITIES) as QuantityColumn[]
 const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'type'] as const
-const COLUMNS = [...WORDS, ...QUANTITY_COLUMNS, 'spins'] as const
+/** Columns of yes or nothing, and the field each is. */
+const YES = { spins: 'spins', floats: 'floats', 'head swings': 'headSwings' } as const
+const YES_COLUMNS = Object.keys(YES) as (keyof typeof YES)[]
+/** A drag area is a plain number, cm². */
+const DRAG_AREA = 'drag area cm2'
+const CM2_PER_M2 = 1e4
+const COLUMNS = [...WORDS, ...QUANTITY_COLUMNS, DRAG_AREA, ...YES_COLUMNS] as const
 
 /**
  * Reads a box as a table: a line an item, `kind` and `name` on each, and of the other columns those that its kind has. Quantities are
@@ -39,7 +47,12 @@ export function readGearCsv(text: string): ReadFile<Gear[]> {
 function readRow({ line, cells }: CsvRow): { item: Gear } | { fault: LineFault } {
   const raw: Record<string, unknown> = { formatVersion: GEAR_VERSION }
   for (const column of WORDS) if (cells[column]) raw[column] = cells[column]
-  if (cells.spins) raw.spins = cells.spins.toLowerCase() === 'yes'
+  for (const column of YES_COLUMNS) if (cells[column]) raw[YES[column]] = cells[column].toLowerCase() === 'yes'
+  if (cells[DRAG_AREA]) {
+    const cm2 = Number(cells[DRAG_AREA].replace(',', '.'))
+    if (Number.isNaN(cm2)) return { fault: { line, message: `${DRAG_AREA}: “${cells[DRAG_AREA]}” is no number` } }
+    raw.dragAreaM2 = Number((cm2 / CM2_PER_M2).toPrecision(12))
+  }
   for (const column of QUANTITY_COLUMNS) {
     const { field, quantity, unit } = QUANTITIES[column]
     const cell = cells[column]
@@ -73,7 +86,9 @@ export function writeGearCsv(items: readonly Gear[]): string {
       return [column, typeof si === 'number' ? written(quantity, si, unit) : '']
     })
     const words = WORDS.map((column) => [column, of[column] ?? ''])
-    return Object.fromEntries([...words, ...quantities, ['spins', of.spins ? 'yes' : '']])
+    const yes = YES_COLUMNS.map((column) => [column, of[YES[column]] ? 'yes' : ''])
+    const area = typeof of.dragAreaM2 === 'number' ? Number((of.dragAreaM2 * CM2_PER_M2).toPrecision(12)) : ''
+    return Object.fromEntries([...words, ...quantities, [DRAG_AREA, area], ...yes])
   })
   return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
 }

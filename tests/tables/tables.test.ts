@@ -37,7 +37,7 @@ test('what each family is drafted as on a 50 lb braid', async () => {
     const { trace, conditions } = draftOf(id, braidOutfit(50), defaultConditions())
     const pieces = trace.pieces.map(({ id: piece, role, ...more }) => {
       const line = 'strengthN' in more && more.strengthN !== undefined ? ` ${(more.strengthN / LB).toFixed(2)} lb` : ''
-      const length = 'lengthM' in more ? ` ${more.lengthM.toFixed(3)} m` : ''
+      const length = 'lengthM' in more && more.lengthM !== undefined ? ` ${more.lengthM.toFixed(3)} m` : ''
       const mass = 'massKg' in more && more.massKg !== undefined ? ` ${(1000 * more.massKg).toFixed(0)} g` : ''
       const place = 'atM' in more.attach ? ` at ${more.attach.atM.toFixed(3)} m` : ''
       const joint = 'joint' in more.attach && more.attach.joint ? ` by ${more.attach.joint.connection}` : ''

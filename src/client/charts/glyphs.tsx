@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { HardwareType, Material } from '../../core/catalogue/ids.ts'
-import { isLine } from '../../core/documents/pieces.ts'
+import { isHeaded, isLine } from '../../core/documents/pieces.ts'
 import type { Piece } from '../../core/documents/trace.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
 
@@ -95,6 +95,7 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
       return (
         <>
           {lead(x)}
+          {isHeaded(piece) && <circle cx={x - 1} cy={y} r={5.5} fill="currentColor" opacity={0.82} />}
           <path
             d={`M${x} ${y}h3a7.5 7.5 0 0 1 0 15h-4l-1.5-4.5`}
             fill="none"

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import type { Gear, GearKind } from '../../core/documents/gear.ts'
 import type { Show } from '../settings/show.ts'
+import { headSpec } from './names.ts'
 
 export const GEAR_KIND_NAMES: Record<GearKind, string> = {
   line: 'line',
@@ -28,13 +29,20 @@ export function gearWords(catalogue: Catalogue, item: Gear, show: Show): string 
         `${show.entered('length', item.lengthM)} spool`,
       ].join(', ')
     case 'hook':
-      return `${item.size} ${catalogue.hooks.patterns[item.pattern].name}`
+      return [
+        `${item.size} ${catalogue.hooks.patterns[item.pattern].name}`,
+        ...(item.headKg === undefined ? [] : [headSpec({ headKg: item.headKg, headSwings: item.headSwings }, show)]),
+      ].join(', ')
     case 'sinker':
       return [catalogue.sinkers[item.shape].name, ...(item.metal ? [catalogue.sinkerMetals[item.metal].name] : [])].join(', ')
     case 'hardware':
       return [catalogue.hardware[item.type].name, item.size].filter(Boolean).join(' ')
     case 'lure':
-      return item.spins ? 'spins' : ''
+      return [
+        ...(item.lengthM === undefined ? [] : [show.entered('length', item.lengthM)]),
+        ...(item.floats ? ['floats'] : []),
+        ...(item.spins ? ['spins'] : []),
+      ].join(', ')
     case 'float':
       return ''
   }

@@ -3,7 +3,7 @@ import type { LineSpec } from '../../core/catalogue/materials.ts'
 import type { Joint } from '../../core/documents/fields.ts'
 import { jointRef, type LinkRef, linkKey, pieceRef } from '../../core/documents/linkRef.ts'
 import type { WoundLine } from '../../core/documents/outfit.ts'
-import { isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
+import { isHeaded, isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
 import { pieceName, withArticle } from '../../core/setup/names.ts'
 import type { Rig } from '../../core/setup/setup.ts'
@@ -23,12 +23,19 @@ export const ROLE_PLURALS: Record<LinePiece['role'], string> = {
   biteTrace: 'bite traces',
 }
 
+/** What a hook is cast on: a jig head, or one that it swings from. */
+export const headSpec = ({ headKg, headSwings }: { headKg: number; headSwings?: boolean | undefined }, show: Show) =>
+  `${show.entered('mass', headKg)} ${headSwings ? 'swing head' : 'jig head'}`
+
 /** A line or part in short: what it is, with its size. */
 export function pieceSpec(catalogue: Catalogue, piece: Piece, show: Show): string {
   if (isLine(piece)) return lineSpec(catalogue, piece, show)
   switch (piece.role) {
     case 'hook':
-      return `${piece.size} ${catalogue.hooks.patterns[piece.pattern].name}`
+      return [
+        `${piece.size} ${catalogue.hooks.patterns[piece.pattern].name}`,
+        ...(isHeaded(piece) ? [`on a ${headSpec(piece, show)}`] : []),
+      ].join(' ')
     case 'sinker':
       return `${show.entered('mass', piece.massKg)} ${catalogue.sinkers[piece.shape].name}`
     case 'bait':
@@ -114,7 +121,9 @@ function pieceLabel(catalogue: Catalogue, piece: Piece, show: Show): ReachLabel 
     case 'sinker':
       return { above: [show.entered('mass', piece.massKg), catalogue.sinkers[piece.shape].name] }
     case 'hook':
-      return { above: [piece.size, catalogue.hooks.patterns[piece.pattern].name] }
+      return isHeaded(piece)
+        ? { above: [`${piece.size} on`, headSpec(piece, show)] }
+        : { above: [piece.size, catalogue.hooks.patterns[piece.pattern].name] }
     case 'hardware':
       return { above: inTwoLines(pieceSpec(catalogue, piece, show)) }
     default:

@@ -41,6 +41,20 @@ export const jointSchema = z.strictObject({
 
 export type Joint = z.infer<typeof jointSchema>
 
+const bodyM = z.number().min(1e-3, TOO_SMALL).max(3)
+/** Of a lure or bait: its own measures; absent: nominal. */
+export const bodyFields = {
+  lengthM: bodyM.optional(),
+  /** From back to belly. */
+  depthM: bodyM.optional(),
+  /** Drag coefficient times area in the stream, m². */
+  dragAreaM2: z.number().min(1e-6, TOO_SMALL).max(1).optional(),
+  /** Lighter than water; absent: it sinks. */
+  floats: z.boolean().optional(),
+}
+/** Of a hook: what is cast on it as a head, and whether it swings from that on an eye of its own. */
+export const headFields = { headKg: massKg.optional(), headSwings: z.boolean().optional() }
+
 /** Of a hook: point to shank, and the thickness of its wire. */
 export const gapeM = z.number().min(1e-3).max(0.2)
 export const wireM = z.number().min(1e-4).max(0.02)

@@ -1,6 +1,18 @@
 import { z } from 'zod'
 import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { diameterM, documentName, gapeM, hookSize, lengthM, massKg, materialSchema, strengthN, wireM } from './fields.ts'
+import {
+  bodyFields,
+  diameterM,
+  documentName,
+  gapeM,
+  headFields,
+  hookSize,
+  lengthM,
+  massKg,
+  materialSchema,
+  strengthN,
+  wireM,
+} from './fields.ts'
 import { text } from './text.ts'
 import { GEAR_VERSION } from './versions.ts'
 
@@ -24,6 +36,7 @@ export const gearSchema = z.discriminatedUnion('kind', [
     /** As measured; absent: nominal. */
     gapeM: gapeM.optional(),
     wireM: wireM.optional(),
+    ...headFields,
   }),
   z.strictObject({
     ...common,
@@ -42,7 +55,14 @@ export const gearSchema = z.discriminatedUnion('kind', [
     strengthN: strengthN.optional(),
   }),
   z.strictObject({ ...common, kind: z.literal('float'), massKg }),
-  z.strictObject({ ...common, kind: z.literal('lure'), massKg, strengthN: strengthN.optional(), spins: z.boolean().optional() }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('lure'),
+    massKg,
+    strengthN: strengthN.optional(),
+    spins: z.boolean().optional(),
+    ...bodyFields,
+  }),
 ])
 
 export type Gear = z.infer<typeof gearSchema>

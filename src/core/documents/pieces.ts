@@ -12,6 +12,10 @@ export const labelledN = ({ strengthN, strands = 1 }: { strengthN: number; stran
 /** Connections that harm no line: parts that fit into each other, or a strand that runs on. */
 const FIXTURES: readonly Joint['connection'][] = ['fitted', 'runsOn']
 
+/** Whether a piece is a hook with a head cast on it: a jig head, which takes a line down like a sinker. */
+export const isHeaded = (piece: Piece): piece is Extract<Piece, { role: 'hook' }> & { headKg: number } =>
+  piece.role === 'hook' && piece.headKg !== undefined
+
 export function isLine(piece: Piece | undefined): piece is LinePiece {
   return piece !== undefined && (LINE_ROLES as readonly string[]).includes(piece.role)
 }

@@ -2,9 +2,11 @@ import { z } from 'zod'
 import { FAMILY_IDS, FISHES } from '../catalogue/familyIds.ts'
 import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import {
+  bodyFields,
   diameterM,
   documentName,
   gapeM,
+  headFields,
   hookSize,
   jointSchema,
   lengthM,
@@ -86,6 +88,7 @@ const hookPiece = z.strictObject({
   /** The point stands off the plane of the bend. */
   offset: z.boolean().optional(),
   barbless: z.boolean().optional(),
+  ...headFields,
 })
 const sinkerPiece = z.strictObject({
   ...common,
@@ -109,12 +112,14 @@ const lurePiece = z.strictObject({
   strengthN: strengthN.optional(),
   /** It turns about its line as it is wound in: a spinner, a spoon. */
   spins: z.boolean().optional(),
+  ...bodyFields,
 })
 const baitPiece = z.strictObject({
   ...common,
   role: z.literal('bait'),
   bait: z.enum(BAIT_IDS),
   massKg: massKg.optional(),
+  ...bodyFields,
 })
 const lightPiece = z.strictObject({ ...common, role: z.literal('light'), massKg })
 const floatPiece = z.strictObject({ ...common, role: z.literal('float'), massKg })

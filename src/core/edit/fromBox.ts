@@ -39,22 +39,27 @@ export function fromBox(rig: Rig, id: string, item: Gear): EditResult {
 }
 
 /** What the box says of a thing, so that nothing of the old one is left. */
-const OWN_FIELDS: readonly string[] = ['size', 'strengthN', 'gapeM', 'wireM', 'metal', 'spins', 'massKg']
+const OWN_FIELDS: readonly string[] = [
+  ...['size', 'strengthN', 'gapeM', 'wireM', 'headKg', 'headSwings', 'metal', 'spins', 'massKg'],
+  ...['lengthM', 'depthM', 'dragAreaM2', 'floats'],
+]
 
 /** A piece as a thing for the box, without its name; undefined of what the box does not hold, and of a line, which comes on a spool. */
 export function asItem(piece: Piece): Gear | undefined {
   const common = { formatVersion: GEAR_VERSION, name: '' } as const
   switch (piece.role) {
     case 'hook': {
-      const { pattern, size, gapeM, wireM } = piece
-      return { ...common, kind: 'hook', pattern, size, ...given({ gapeM, wireM }) }
+      const { pattern, size, gapeM, wireM, headKg, headSwings } = piece
+      return { ...common, kind: 'hook', pattern, size, ...given({ gapeM, wireM, headKg, headSwings }) }
     }
     case 'sinker':
       return { ...common, kind: 'sinker', shape: piece.shape, massKg: piece.massKg, ...given({ metal: piece.metal }) }
     case 'hardware':
       return { ...common, kind: 'hardware', type: piece.type, ...given({ size: piece.size, strengthN: piece.strengthN }) }
-    case 'lure':
-      return { ...common, kind: 'lure', massKg: piece.massKg, ...given({ strengthN: piece.strengthN, spins: piece.spins }) }
+    case 'lure': {
+      const { massKg, strengthN, spins, lengthM, depthM, dragAreaM2, floats } = piece
+      return { ...common, kind: 'lure', massKg, ...given({ strengthN, spins, lengthM, depthM, dragAreaM2, floats }) }
+    }
     case 'float':
       return { ...common, kind: 'float', massKg: piece.massKg }
     default:

@@ -39,6 +39,18 @@ describe('a trace in words', () => {
     expect(pieceNamed(trace, 'bait')).toMatchObject({ bait: 'lugworm', massKg: 0.01, attach: { to: 'hook' } })
   })
 
+  test('a lure and a bait take their length and that they float, a jig head its weight', () => {
+    const trace = made('leader 3 m, lure 30 g 12 cm floating')
+    expect(pieceNamed(trace, 'lure')).toMatchObject({ massKg: 0.03, lengthM: 0.12, floats: true })
+    expect(pieceNamed(made('leader 3 m, jig head 21 g 3/0 swinging'), 'hook')).toMatchObject({
+      size: '3/0',
+      headKg: 0.021,
+      headSwings: true,
+    })
+    expect(drawn('leader 3 m, hook 2/0 swinging')).toMatchObject({ ok: false })
+    expect(drawn('leader 3 m, lure 4 m')).toMatchObject({ ok: false })
+  })
+
   test('in brackets stands what rides on a line, in its order and where it is said to be', () => {
     const trace = made(
       'body 1 m (rubber stop 30 cm; swivel 35 cm, snood, hook; stop knot 40 cm; sleeve 90 cm), sinker 3.2 kg steel',

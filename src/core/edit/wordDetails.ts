@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { parseHookSize } from '../units/hookSize.ts'
-import { parseQuantity } from '../units/parseQuantity.ts'
+import { isUnit, parseQuantity } from '../units/parseQuantity.ts'
 import type { Quantity } from '../units/quantities.ts'
 import type { NewPart } from './newParts.ts'
 
@@ -15,8 +15,7 @@ export function splitDetails(words: readonly string[]): string[] {
   const details: string[] = []
   for (const word of words) {
     const before = details.at(-1)
-    if (before !== undefined && /^[\d.,/½¼¾⅓⅔]+$/.test(before) && /^[a-z'"]+$/.test(word))
-      details[details.length - 1] = `${before} ${word}`
+    if (before !== undefined && /^[\d.,/½¼¾⅓⅔]+$/.test(before) && isUnit(word)) details[details.length - 1] = `${before} ${word}`
     else details.push(word)
   }
   return details
@@ -55,6 +54,9 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
     case 'hook': {
       const size = parseHookSize(text)
       if (size.ok) return { set: { size: size.size.label } }
+      const headKg = quantity('mass')
+      if (headKg !== undefined) return { set: { headKg } }
+      if (text === 'swinging' && part.set && 'headKg' in part.set) return { set: { headSwings: true } }
       const placeM = quantity('length')
       return placeM === undefined ? unclear : { placeM }
     }
@@ -64,7 +66,13 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       return massOrPlace(quantity, unclear)
     }
     case 'bait':
-    case 'lure':
+    case 'lure': {
+      if (text === 'floating') return { set: { floats: true } }
+      const lengthM = quantity('length')
+      if (lengthM !== undefined) return { set: { lengthM } }
+      const massKg = quantity('mass')
+      return massKg === undefined ? unclear : { set: { massKg } }
+    }
     case 'float':
     case 'light':
       return massOrPlace(quantity, unclear)

@@ -1,6 +1,7 @@
 import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { bestCast, rodStiffnessNperM } from '../catalogue/rods.ts'
+import { isHeaded } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { MOST_LINKS } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
@@ -41,7 +42,7 @@ export type Cast = MomentResult<'cast'> & {
   peakN: number
   ruleN: number
   massKg: number
-  /** What the cast is for: the heaviest sinker or lure, else the heaviest bait. */
+  /** What the cast is for: the heaviest sinker, lure or jig head, else the heaviest bait. */
   carrier: string
   /** What the links that bear all of it must be for the cast to hold, N. */
   neededN: number
@@ -87,7 +88,7 @@ function judgeCast(setup: PreparedSetup): Cast | undefined {
   const clipped = clippedDown(trace)
   const flight = {
     massKg,
-    dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(catalogue, piece, clipped.has(piece.id)), 0),
+    dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(setup, piece, clipped.has(piece.id)), 0),
     releaseSpeedMperS: releasedMperS,
     launchDeg: conditions.launchDeg,
     releaseHeightM: RELEASE_ABOVE_FEET_M + conditions.freeboardM,
@@ -213,14 +214,17 @@ function weakLinkOn(
   return { weakLink: { id: trace.weakLink, overPeak, bridged: !links.some(({ id }) => own.has(id)) } }
 }
 
-/** The heaviest sinker or lure; without one, the heaviest bait. */
+/** The heaviest sinker, lure or jig head; without one, the heaviest bait. */
 function carrierOf({ trace, catalogue }: PreparedSetup): Piece | undefined {
-  const heaviest = (roles: readonly string[]) =>
+  const heaviest = (of: (piece: Piece) => boolean) =>
     trace.pieces
-      .filter(({ role }) => roles.includes(role))
+      .filter(of)
       .reduce<Piece | undefined>(
         (best, piece) => (!best || massOfKg(catalogue, piece) > massOfKg(catalogue, best) ? piece : best),
         undefined,
       )
-  return heaviest(['sinker', 'lure']) ?? heaviest(['bait'])
+  return (
+    heaviest((piece) => piece.role === 'sinker' || piece.role === 'lure' || isHeaded(piece)) ??
+    heaviest(({ role }) => role === 'bait')
+  )
 }

@@ -1,5 +1,5 @@
 import { type Fishes, familyFishes, OWN_DESIGN } from '../catalogue/familyIds.ts'
-import { lineById, parentId } from '../documents/pieces.ts'
+import { isHeaded, lineById, parentId } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 
 /** Floats that the trace hangs from; one on a hook length only lifts the bait off the bed. */
@@ -15,5 +15,5 @@ export function fishesOf(trace: Trace): Fishes {
   const has = (role: Trace['pieces'][number]['role']) => trace.pieces.some((piece) => piece.role === role)
   if (bearingFloats(trace).length > 0) return 'hangs'
   if (has('sinker')) return 'holds'
-  return has('lure') ? 'worked' : 'swims'
+  return has('lure') || trace.pieces.some(isHeaded) ? 'worked' : 'swims'
 }

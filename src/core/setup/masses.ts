@@ -15,7 +15,7 @@ export function massOfKg(catalogue: Catalogue, piece: Piece): number {
     case 'bait':
       return piece.massKg ?? catalogue.baits[piece.bait].massKg
     case 'hook':
-      return hookDimensions(catalogue, piece.pattern, piece.size)?.massKg ?? 0
+      return (hookDimensions(catalogue, piece.pattern, piece.size)?.massKg ?? 0) + (piece.headKg ?? 0)
     case 'hardware':
       return hardwareMassKg(catalogue, piece.type, strengthOfHardwareN(catalogue, piece))
     default:

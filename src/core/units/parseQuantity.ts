@@ -21,6 +21,9 @@ const SPELLINGS: Record<string, string> = {
   'm/s': 'm/s', 'km/h': 'km/h', kmh: 'km/h', kph: 'km/h', mph: 'mph',
 }
 
+/** Whether a word is a unit of any quantity. */
+export const isUnit = (word: string): boolean => Object.hasOwn(SPELLINGS, word.toLowerCase())
+
 const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d*[.,]\d+|\d+\.?`
 const TOKEN = new RegExp(String.raw`(${NUMBER})\s*([a-zA-Zµ/#]+|''|['"′″])?`, 'gy')
 

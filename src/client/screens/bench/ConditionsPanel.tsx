@@ -4,6 +4,7 @@ import type { Conditions } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { above, notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -90,15 +91,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           onChange={(freeboardM) => set({ freeboardM }, 'freeboard')}
           hint="your feet over the water"
         />
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={conditions.wet}
-            onChange={(event) => set({ wet: event.target.checked })}
-          />
-          line is wet
-        </label>
+        <CheckField label="line is wet" checked={conditions.wet} onChange={(checked) => set({ wet: checked })} />
         <WaterFields bench={bench} />
         {spool && (
           <p className="text-sm text-quiet">

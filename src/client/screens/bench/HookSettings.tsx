@@ -4,7 +4,9 @@ import type { HookPiece } from '../../../core/documents/trace.ts'
 import { describeHookSize, parseHookSize } from '../../../core/units/hookSize.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
+import { HookHead } from '../../ui/HookHead.tsx'
 import { HookMeasures } from '../../ui/HookMeasures.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
@@ -13,7 +15,7 @@ type Props = {
   hook: HookPiece
   onSize: (size: string) => void
   onPattern: (pattern: HookPattern) => void
-  onMeasure: (measure: Pick<HookPiece, 'gapeM' | 'wireM'>) => void
+  onMeasure: (measure: Pick<HookPiece, 'gapeM' | 'wireM' | 'headKg' | 'headSwings'>) => void
   onMake: (make: { offset?: boolean; barbless?: boolean }) => void
 }
 
@@ -43,18 +45,11 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
       </Field>
       <div className="flex flex-wrap gap-x-4">
         {(['offset', 'barbless'] as const).map((make) => (
-          <label key={make} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={hook[make] ?? false}
-              onChange={(event) => onMake({ [make]: event.target.checked })}
-            />
-            {make}
-          </label>
+          <CheckField key={make} label={make} checked={hook[make] ?? false} onChange={(made) => onMake({ [make]: made })} />
         ))}
       </div>
       <HookMeasures hook={hook} onChange={onMeasure} />
+      <HookHead hook={hook} onChange={onMeasure} />
       <HookToScale {...hook} />
     </>
   )

@@ -9,6 +9,7 @@ import { linesOf, restring, restringRole, withStrand, withStrands } from '../../
 import type { Rig } from '../../../core/setup/setup.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -113,34 +114,22 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         />
       )}
       {line.material === 'braid' && (
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={line.hollow ?? false}
-            onChange={(event) => set({ hollow: event.target.checked || undefined })}
-          />
-          hollow: it can be spliced
-        </label>
+        <CheckField
+          label="hollow: it can be spliced"
+          checked={line.hollow ?? false}
+          onChange={(checked) => set({ hollow: checked || undefined })}
+        />
       )}
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={line.pulled ?? false}
-          onChange={(event) => set({ pulled: event.target.checked || undefined })}
-        />
-        spool pulled: the strength is what it broke at
-      </label>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={trace.weakLink === line.id}
-          onChange={(event) => bench.editTrace((old) => ({ ...old, weakLink: event.target.checked ? line.id : undefined }))}
-        />
-        weak link: meant to part when the sinker snags
-      </label>
+      <CheckField
+        label="spool pulled: the strength is what it broke at"
+        checked={line.pulled ?? false}
+        onChange={(checked) => set({ pulled: checked || undefined })}
+      />
+      <CheckField
+        label="weak link: meant to part when the sinker snags"
+        checked={trace.weakLink === line.id}
+        onChange={(checked) => bench.editTrace((old) => ({ ...old, weakLink: checked ? line.id : undefined }))}
+      />
       <AllOfRole rig={rig} line={line} edits={edits} />
     </>
   )

@@ -14,6 +14,7 @@ import type { Link } from '../../../core/setup/pathLinks.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { lineSpec, linkName, woundName } from '../../words/names.ts'
@@ -60,15 +61,11 @@ export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }
       <div key={piece.id} role="group" aria-label="Settings of the part" className="grid gap-2" onBlur={bench.settle}>
         {strength}
         {link && fuse && (
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={sameLink(trace.fuse, fuse)}
-              onChange={(event) => bench.editTrace((old) => withFuse(old, event.target.checked ? fuse : undefined))}
-            />
-            fuse: meant to go first under a fish
-          </label>
+          <CheckField
+            label="fuse: meant to go first under a fish"
+            checked={sameLink(trace.fuse, fuse)}
+            onChange={(checked) => bench.editTrace((old) => withFuse(old, checked ? fuse : undefined))}
+          />
         )}
         <PieceSettings bench={bench} edits={edits} rig={rig} piece={piece} ownedSinkersKg={ownedSinkersKg} />
         <PlaceOnLine piece={piece} trace={trace} edits={edits} />
@@ -108,15 +105,11 @@ function HeldOrFree({ piece, rig, edits }: { piece: Piece; rig: Rig; edits: Edit
   const held = isHeld(piece)
   if (held === undefined) return null
   return (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-5"
-        checked={held}
-        onChange={(event) => edits.take(hold(rig, piece.id, event.target.checked))}
-      />
-      held fast where it is; else it slides
-    </label>
+    <CheckField
+      label="held fast where it is; else it slides"
+      checked={held}
+      onChange={(checked) => edits.take(hold(rig, piece.id, checked))}
+    />
   )
 }
 

@@ -5,6 +5,8 @@ import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
 import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -64,17 +66,11 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
               choices={Object.entries(catalogue.sinkerMetals).map(([value, { name }]) => ({ value, text: name }))}
             />
           </Field>
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={clipFor(trace, piece.id) !== undefined}
-              onChange={(event) =>
-                bench.editTrace((old) => (event.target.checked ? withClip(old, piece.id) : withoutClip(old, piece.id)))
-              }
-            />
-            a release clip carries it through the cast
-          </label>
+          <CheckField
+            label="a release clip carries it through the cast"
+            checked={clipFor(trace, piece.id) !== undefined}
+            onChange={(clipped) => bench.editTrace((old) => (clipped ? withClip(old, piece.id) : withoutClip(old, piece.id)))}
+          />
         </>
       )
     case 'bait':
@@ -93,6 +89,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             usualKg={catalogue.baits[piece.bait].massKg}
             onChange={(massKg) => set({ massKg }, `${piece.id} mass`)}
           />
+          <BodyMeasures body={piece} onChange={(measure) => set(measure, `${piece.id} measure`)} />
         </>
       )
     case 'hardware':
@@ -106,15 +103,12 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             placeholder="of its rings and hooks"
             onChange={(strengthN) => set({ strengthN }, `${piece.id} strength`)}
           />
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={piece.spins ?? false}
-              onChange={(event) => set({ spins: event.target.checked || undefined })}
-            />
-            it spins as it is wound in
-          </label>
+          <BodyMeasures body={piece} onChange={(measure) => set(measure, `${piece.id} measure`)} />
+          <CheckField
+            label="it spins as it is wound in"
+            checked={piece.spins ?? false}
+            onChange={(spins) => set({ spins: spins || undefined })}
+          />
         </>
       )
     default:

@@ -5,6 +5,7 @@ import { calmDrift, defaultWater, type Water } from '../../../core/documents/wat
 import { fishesOf } from '../../../core/setup/fishes.ts'
 import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { notBelow } from '../../ui/limits.ts'
@@ -23,15 +24,11 @@ export function WaterFields({ bench }: { bench: Bench }) {
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">The water</legend>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={water !== undefined}
-          onChange={(event) => onChange(event.target.checked ? defaultWater(catalogue, 'anchor') : undefined)}
-        />
-        calculate how it settles
-      </label>
+      <CheckField
+        label="calculate how it settles"
+        checked={water !== undefined}
+        onChange={(checked) => onChange(checked ? defaultWater(catalogue, 'anchor') : undefined)}
+      />
       {water && (
         <>
           {marks.length > 0 && (

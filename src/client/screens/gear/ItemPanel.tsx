@@ -10,7 +10,10 @@ import { createDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { useShow } from '../../settings/preferences.tsx'
+import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { HookHead } from '../../ui/HookHead.tsx'
 import { HookMeasures } from '../../ui/HookMeasures.tsx'
 import { above } from '../../ui/limits.ts'
 import { Panel } from '../../ui/Panel.tsx'
@@ -134,15 +137,12 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
       return (
         <>
           <WeightField item={item} onChange={onChange} />
-          <label className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={item.spins ?? false}
-              onChange={(event) => onChange({ ...item, spins: event.target.checked || undefined })}
-            />
-            it spins as it is wound in
-          </label>
+          <BodyMeasures body={item} onChange={(change) => onChange({ ...item, ...change })} />
+          <CheckField
+            label="it spins as it is wound in"
+            checked={item.spins ?? false}
+            onChange={(spins) => onChange({ ...item, spins: spins || undefined })}
+          />
         </>
       )
     case 'float':
@@ -223,6 +223,7 @@ function HookFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hook'
       </Field>
       <TextField label="size" draft={draft} hint="2/0 is large, 2 is small" />
       <HookMeasures hook={item} onChange={(change) => onChange({ ...item, ...change })} />
+      <HookHead hook={item} onChange={(change) => onChange({ ...item, ...change })} />
       <HookToScale {...item} />
     </>
   )

@@ -9,6 +9,7 @@ import { doubledOnReel, doublingKnots, joinedOnReel, joinsOnReel } from '../../.
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -185,12 +186,7 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
 }
 
 function Tick({ text, checked, onChange }: { text: string; checked: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="flex items-center gap-2">
-      <input type="checkbox" className="size-5" checked={checked} onChange={(event) => onChange(event.target.checked)} />
-      {text}
-    </label>
-  )
+  return <CheckField label={text} checked={checked} onChange={(checked) => onChange(checked)} />
 }
 
 type JointProps = { line: WoundLine; under: WoundLine; onChange: (line: WoundLine) => void }

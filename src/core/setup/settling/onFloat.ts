@@ -1,7 +1,8 @@
-import { isHardware, isOnHook } from '../../documents/pieces.ts'
+import { isHardware, isHeaded } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3, GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
+import { bodyDensityKgperM3, HEADED_KG_PER_M3, isBody } from '../bodies.ts'
 import { bearingFloats } from '../fishes.ts'
 import { massOfKg } from '../masses.ts'
 import type { Rig } from '../setup.ts'
@@ -30,7 +31,7 @@ export function onFloat({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>):
 
 function densityOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, piece: Piece): number {
   if (piece.role === 'sinker') return catalogue.sinkerMetals[piece.metal ?? 'lead'].densityKgperM3
-  if (piece.role === 'hook') return DENSITY_KG_PER_M3.steel
+  if (piece.role === 'hook') return isHeaded(piece) ? HEADED_KG_PER_M3 : DENSITY_KG_PER_M3.steel
   if (piece.role === 'hardware') return DENSITY_KG_PER_M3.brass
-  return piece.role === 'lure' && !isOnHook(trace, piece) ? DENSITY_KG_PER_M3.steel : BAIT_DENSITY_KG_PER_M3
+  return isBody(piece) ? bodyDensityKgperM3(trace, piece) : BAIT_DENSITY_KG_PER_M3
 }

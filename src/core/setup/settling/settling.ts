@@ -3,10 +3,11 @@ import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { gripOf } from '../../catalogue/grip.ts'
 import type { HoldKind, SinkerShape } from '../../catalogue/ids.ts'
 import { SINKER_DRAG_COEFFICIENT, sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
-import { hungFrom, isOnHook } from '../../documents/pieces.ts'
+import { hungFrom, isHeaded, isOnHook } from '../../documents/pieces.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
 import type { Water } from '../../documents/water.ts'
-import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../../math/constants.ts'
+import { DENSITY_KG_PER_M3 } from '../../math/constants.ts'
+import { bodyDensityKgperM3, HEADED_KG_PER_M3, isBody, overNominal, streamAreaM2 } from '../bodies.ts'
 import { bluntAreaM2 } from '../flight.ts'
 import { massOfKg } from '../masses.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
@@ -45,30 +46,41 @@ export function settlingOf(
 
 type Weighed = Pick<Rig, 'trace' | 'catalogue'>
 
-/** Of a jig or plug, and of soft lures on a hook, kg/m³. Nominal, ours. */
-const LURE_DENSITY = { hard: 5000, soft: 1100 }
-
-/** What takes the line down: the heaviest sinker that stays on at the bottom, else a lure, else the baited hook. */
+/** What takes the line down: the heaviest sinker that stays on at the bottom, else a jig head, a lure that sinks, or the baited hook. */
 export function weightOf({ trace, catalogue }: Weighed): Weight | undefined {
   const sinkers = trace.pieces.filter((piece): piece is Sinker => piece.role === 'sinker')
   const kept = sinkers.filter((sinker) => !fallsOff(trace, sinker))
   const heaviest = (kept.length > 0 ? kept : sinkers).toSorted((a, b) => b.massKg - a.massKg)[0]
-  return heaviest ? weightOfSinker(catalogue, heaviest) : (heaviestLure(trace) ?? baitedHook({ trace, catalogue }))
+  if (heaviest) return weightOfSinker(catalogue, heaviest)
+  return heaviestHead({ trace, catalogue }) ?? heaviestLure({ trace, catalogue }) ?? baitedHook({ trace, catalogue })
 }
 
-function heaviestLure(trace: Trace): Weight | undefined {
-  const lures = trace.pieces.filter((piece) => piece.role === 'lure')
+function heaviestHead({ trace, catalogue }: Weighed): Weight | undefined {
+  const head = trace.pieces.filter(isHeaded).toSorted((a, b) => b.headKg - a.headKg)[0]
+  if (!head) return undefined
+  const massKg = massOfKg(catalogue, head)
+  return {
+    id: head.id,
+    massKg,
+    densityKgperM3: HEADED_KG_PER_M3,
+    dragCoefficient: SINKER_DRAG_COEFFICIENT,
+    fallAreaM2: sinkerDragAreaM2(catalogue, { shape: 'ball', massKg }),
+    shape: 'ball',
+  }
+}
+
+function heaviestLure({ trace, catalogue }: Weighed): Weight | undefined {
+  const lures = trace.pieces.filter((piece) => piece.role === 'lure').filter(({ floats }) => !floats)
   const lure = lures.toSorted((a, b) => b.massKg - a.massKg)[0]
   if (!lure) return undefined
-  const soft = isOnHook(trace, lure)
-  const fallAreaM2 = bluntAreaM2(lure.massKg)
+  const over = overNominal({ trace, catalogue }, lure)
   const { massKg, id } = lure
   return {
     id,
     massKg,
-    densityKgperM3: soft ? LURE_DENSITY.soft : LURE_DENSITY.hard,
-    dragCoefficient: SINKER_DRAG_COEFFICIENT,
-    fallAreaM2,
+    densityKgperM3: bodyDensityKgperM3(trace, lure),
+    dragCoefficient: SINKER_DRAG_COEFFICIENT * over,
+    fallAreaM2: bluntAreaM2(massKg) * over,
     shape: 'ball',
   }
 }
@@ -91,15 +103,19 @@ function baitedHook({ trace, catalogue }: Weighed): Weight | undefined {
   )
   if (!hook) return undefined
   const hookKg = massOfKg(catalogue, hook)
-  const baitKg = trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? massOfKg(catalogue, piece) : 0), 0)
-  const volumeM3 = hookKg / DENSITY_KG_PER_M3.steel + baitKg / BAIT_DENSITY_KG_PER_M3
+  const baits = trace.pieces.filter((piece) => piece.role === 'bait')
+  const baitKg = baits.reduce((sum, bait) => sum + massOfKg(catalogue, bait), 0)
+  const baitM3 = baits.reduce((sum, bait) => sum + massOfKg(catalogue, bait) / bodyDensityKgperM3(trace, bait), 0)
+  const volumeM3 = hookKg / DENSITY_KG_PER_M3.steel + baitM3
   const massKg = hookKg + baitKg
   return { id: hook.id, massKg, densityKgperM3: massKg / volumeM3, dragCoefficient: 0, fallAreaM2: 0, shape: 'ball' }
 }
 
-/** Drag coefficient times area of all baits, broadside to the stream, m². Nominal. */
-export function baitAreaM2({ trace, catalogue: { baits } }: Weighed): number {
-  return trace.pieces.reduce((sum, piece) => sum + (piece.role === 'bait' ? baits[piece.bait].streamM2 : 0), 0)
+/** Drag coefficient times area in the stream of all baits, and of lures but the one that takes the line down, m². Nominal. */
+export function baitAreaM2(rig: Weighed): number {
+  const bodies = rig.trace.pieces.filter(isBody)
+  const weightId = bodies.some(({ role }) => role === 'lure') ? weightOf(rig)?.id : undefined
+  return bodies.reduce((sum, body) => sum + (body.id === weightId ? 0 : streamAreaM2(rig, body)), 0)
 }
 
 /** The same as they are drawn down, end on, m². Nominal. */
