@@ -21,7 +21,7 @@ export function BodyMeasures({ body, onChange }: { body: Measures; onChange: (ch
           quantity="length"
           valueSi={body[`${label}M`]}
           placeholder="not measured"
-          hint={label === 'depth' ? 'from back to belly' : undefined}
+          {...(label === 'depth' ? { hint: 'from back to belly' } : {})}
           check={SIZE}
           onChange={(si) => onChange({ [`${label}M`]: si })}
           onClear={() => onChange({ [`${label}M`]: undefined })}

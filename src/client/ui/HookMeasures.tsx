@@ -20,7 +20,9 @@ export function HookMeasures({ hook, onChange }: Props) {
         label={label}
         quantity="diameter"
         valueSi={hook[field]}
-        placeholder={nominalM === undefined ? 'measure it' : `nominal ${show.computed('diameter', nominalM)}`}
+        placeholder={
+          nominalM === undefined ? 'measure it' : `nominal ${show.entered('diameter', Number(nominalM.toPrecision(2)))}`
+        }
         check={check}
         onChange={(si) => onChange({ [field]: si })}
         onClear={() => onChange({ [field]: undefined })}

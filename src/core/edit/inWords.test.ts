@@ -43,9 +43,11 @@ describe('a trace in words', () => {
     const trace = made('leader 3 m, lure 30 g 12 cm floating')
     expect(pieceNamed(trace, 'lure')).toMatchObject({ massKg: 0.03, lengthM: 0.12, floats: true })
     expect(pieceNamed(made('leader 3 m, jig head 21 g 3/0 swinging'), 'hook')).toMatchObject({
+      pattern: 'j',
       size: '3/0',
       headKg: 0.021,
       headSwings: true,
+      attach: { joint: { connection: expect.not.stringMatching(/snell/i) } },
     })
     expect(drawn('leader 3 m, hook 2/0 swinging')).toMatchObject({ ok: false })
     expect(drawn('leader 3 m, lure 4 m')).toMatchObject({ ok: false })

@@ -201,7 +201,7 @@ function wordsOf(catalogue: Catalogue): Word[] {
   const kinds = (part: NewPart | undefined, field: string, table: Readonly<Record<string, { name: string }>>): Word[] =>
     part ? Object.entries(table).map(([id, { name }]) => ({ name: plain(name), part, set: { [field]: id } })) : []
   return [
-    ...Object.values(parts).map((part) => ({ name: plain(part.name), part, set: {} })),
+    ...Object.values(parts).map((part) => ({ name: plain(part.name), part, set: part.set ?? {} })),
     ...kinds(parts.hook, 'pattern', catalogue.hooks.patterns),
     ...kinds(parts.sinker, 'shape', catalogue.sinkers),
     ...kinds(parts.bait, 'bait', catalogue.baits),

@@ -60,7 +60,7 @@ export const SINGLE_PARTS = {
   ...byType('swivels and links', 'loop', 'boom', 'slider', 'pulleyBead', 'clipRing', 'eyedWire', 'whippedLoop'),
   ...byType('stops and beads', 'bead', 'crimp', 'stopKnot', 'rubberStop', 'sleeve', 'tube', 'baitClip', 'breakBand'),
   hook: { name: 'hook', group: 'ends', kind: 'hook' },
-  jigHead: { name: 'jig head', group: 'ends', kind: 'hook', set: { headKg: 0.014 } },
+  jigHead: { name: 'jig head', group: 'ends', kind: 'hook', set: { headKg: 0.014, pattern: 'j' } },
   bait: { name: 'bait', group: 'ends', kind: 'bait' },
   sinker: { name: 'sinker', group: 'ends', kind: 'sinker' },
   lure: { name: 'lure', group: 'ends', kind: 'lure' },

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
 import type { WoundLine } from '../documents/outfit.ts'
-import { isHardware, isLine, pieceNamed, strandsOf } from '../documents/pieces.ts'
+import { isHardware, isHeaded, isLine, pieceNamed, strandsOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeLine } from './outfitLines.ts'
@@ -24,7 +24,8 @@ export const endOfLine = ({ material, hollow = false }: Pick<WoundLine, 'materia
 /** What a piece offers to be joined by. */
 export function endOf(piece: Piece): End {
   if (isLine(piece)) return { ...endOfLine(piece), end: endKind(piece) }
-  if (piece.role === 'hook') return { end: 'hook' }
+  // Through the head of a jig goes no line: it is tied to its ring.
+  if (piece.role === 'hook') return { end: isHeaded(piece) ? 'eye' : 'hook' }
   return { end: isHardware(piece, 'loop') ? 'loop' : 'eye' }
 }
 
