@@ -15,6 +15,7 @@ const CORE_ROOMS = [
   'time',
   'physics',
   'catalogue',
+  'calculations',
   'documents',
   'setup',
   'edit',

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CALCULATIONS } from '../../src/core/physics/registry.ts'
+import { CALCULATIONS } from '../../src/core/calculations/registry.ts'
 
 /** The reference page of the registry: every calculation with its title, source, and the schemas of what goes in and out. */
 export function calculationsPage(): string {

@@ -1,5 +1,5 @@
 // npm run -s calc -- NAME < input.json
-import { CALCULATIONS, calculate, isCalculationName } from '../core/physics/registry.ts'
+import { CALCULATIONS, calculate, isCalculationName } from '../core/calculations/registry.ts'
 import { exitInvalid, printResult, readJson } from './readInput.ts'
 
 const name = process.argv[2] ?? ''

@@ -1,5 +1,5 @@
 import type { DerivationStep } from '../../core/analysis/derivation.ts'
-import { CALCULATIONS } from '../../core/physics/registry.ts'
+import { CALCULATIONS } from '../../core/calculations/registry.ts'
 import { ORIGIN_WORDS } from '../moments/inputWords.ts'
 import type { Show } from '../settings/show.ts'
 import { percent } from './percent.ts'

@@ -3,12 +3,12 @@ import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { manySnoods } from '../../../tests/fixtures/longTraces.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
+import { calculate } from '../calculations/registry.ts'
 import type { FamilyId } from '../catalogue/familyIds.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { linkKey } from '../documents/linkRef.ts'
 import { FAMILIES } from '../families/families.ts'
 import type { MomentName } from '../moments/moments.ts'
-import { calculate } from '../physics/registry.ts'
 import { type DerivationStep, derivationOf } from './derivation.ts'
 
 const outfit = braidOutfit(50)

@@ -1,8 +1,8 @@
+import { CALCULATIONS } from '../calculations/registry.ts'
 import { CoreError } from '../errors.ts'
 import { judge } from '../moments/judge.ts'
 import type { CalculationRequest, MomentKind, MomentResult } from '../moments/moment.ts'
 import { MOMENTS, type MomentName } from '../moments/moments.ts'
-import { CALCULATIONS } from '../physics/registry.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** One calculation on the way to a verdict, with exactly what went in and what came out. */

@@ -20,7 +20,7 @@ import { UNIT_COSTS } from './tables/costs.ts'
 import { DRAG_SCHOOLS } from './tables/dragSchools.ts'
 import { BEDS, BREAK_OUT_N, GRIP, GRIP_SPREAD, HOLD_KINDS } from './tables/grip.ts'
 import { HARDWARE, type HardwareItem } from './tables/hardware.ts'
-import { HOOK_PATTERNS, HOOK_SIZES, HOOK_STEPS } from './tables/hooks.ts'
+import { HOOK_GAPES, HOOK_PATTERNS, HOOK_SIZES, HOOK_WIRES } from './tables/hooks.ts'
 import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
@@ -29,6 +29,18 @@ import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
 export type Measured = { mean: number; spread: number; tests: number; origin: 'nominal' | 'own' }
+
+/** A pattern of hooks: which numbers it goes by, gape and wire over those, its outline in gapes, and how many points share its shank. */
+export type HookOutline = {
+  name: string
+  numbers: 'j' | 'circle'
+  gape: number
+  wire: number
+  shank: number
+  throat: number
+  lean: number
+  points: number
+}
 
 /** What a crew measured of a connection in a material, laid over the nominal figure. */
 export type OwnConnection = { connection: ConnectionId; material: Material; mean: number; spread: number; tests: number }
@@ -43,8 +55,9 @@ export type Catalogue = {
   wireNumbers: readonly { number: number; diameterMm: number; strengthLb: number }[]
   hardware: Readonly<Record<HardwareType, HardwareItem>>
   hooks: {
-    steps: readonly { step: number; gapeMm: number; wireMm: number }[]
-    patterns: Readonly<Record<HookPattern, { name: string; gape: number; wire: number }>>
+    gapes: Readonly<Record<'j' | 'circle', readonly { step: number; gapeMm: number }[]>>
+    wires: readonly { step: number; wireMm: number }[]
+    patterns: Readonly<Record<HookPattern, HookOutline>>
     sizes: readonly string[]
   }
   sinkers: Readonly<Record<SinkerShape, { name: string; flight: number }>>
@@ -73,7 +86,7 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   materials: MATERIALS,
   wireNumbers: WIRE_NUMBERS,
   hardware: HARDWARE,
-  hooks: { steps: HOOK_STEPS, patterns: HOOK_PATTERNS, sizes: HOOK_SIZES },
+  hooks: { gapes: HOOK_GAPES, wires: HOOK_WIRES, patterns: HOOK_PATTERNS, sizes: HOOK_SIZES },
   sinkers: SINKER_SHAPES,
   sinkerMetals: SINKER_METALS,
   baits: BAITS,

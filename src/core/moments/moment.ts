@@ -1,5 +1,5 @@
+import type { CalculationName } from '../calculations/registry.ts'
 import type { LinkRef } from '../documents/linkRef.ts'
-import type { CalculationName } from '../physics/registry.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Quantity } from '../units/quantities.ts'
 

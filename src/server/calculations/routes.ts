@@ -1,7 +1,7 @@
 import Router from '@koa/router'
 import { z } from 'zod'
+import { CALCULATIONS, isCalculationName } from '../../core/calculations/registry.ts'
 import { CoreError } from '../../core/errors.ts'
-import { CALCULATIONS, isCalculationName } from '../../core/physics/registry.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody } from '../http/parse.ts'
 import type { Job } from '../jobs/job.ts'

@@ -1,10 +1,10 @@
 import { evaluate } from '../../core/analysis/evaluate.ts'
 import { parseRequest } from '../../core/analysis/parseRequest.ts'
 import { reportOf } from '../../core/analysis/report.ts'
+import { type CalculationName, calculate } from '../../core/calculations/registry.ts'
 import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
 import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
-import { type CalculationName, calculate } from '../../core/physics/registry.ts'
 
 /** Work that may take a while, asked of the server. */
 export type Job = { kind: 'calculate'; name: CalculationName; input: unknown } | { kind: 'evaluate'; request: unknown }

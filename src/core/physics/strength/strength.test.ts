@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { calculate } from '../registry.ts'
+import { calculate } from '../../calculations/registry.ts'
 import { type ChainElement, strengthChain } from './chain.ts'
 import { type DragInput, strengthDrag } from './drag.ts'
 import { strengthWaterDragN } from './waterDrag.ts'

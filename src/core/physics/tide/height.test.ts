@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { HARMONICS, HOUR_MS } from '../../../../tests/fixtures/tides.ts'
-import { calculate } from '../registry.ts'
+import { calculate } from '../../calculations/registry.ts'
 import { type Harmonics, heightsThrough, meanRangesM, tideHeightM, turnsThrough } from './height.ts'
 import { heightsBetween, turnsOfTable } from './heightTable.ts'
 

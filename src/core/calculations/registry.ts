@@ -16,18 +16,18 @@ import {
   speedMperS,
   strengthN,
   waterDensityKgperM3,
-} from './calculation.ts'
-import { castLoad } from './cast/load.ts'
-import { castRange } from './cast/range.ts'
-import { gearBarMass } from './gear/barMass.ts'
-import { hookGang } from './hooking/hookGang.ts'
-import { spoolFill } from './spool/fill.ts'
-import { strengthChain } from './strength/chain.ts'
-import { strengthDrag } from './strength/drag.ts'
-import { strengthFailure } from './strength/failure.ts'
-import { strengthLunge } from './strength/lunge.ts'
-import { strengthWaterDragN } from './strength/waterDrag.ts'
-import { WATER_CALCULATIONS } from './water/waterCalculations.ts'
+} from '../physics/calculation.ts'
+import { castLoad } from '../physics/cast/load.ts'
+import { castRange } from '../physics/cast/range.ts'
+import { gearBarMass } from '../physics/gear/barMass.ts'
+import { hookGang } from '../physics/hooking/hookGang.ts'
+import { spoolFill } from '../physics/spool/fill.ts'
+import { strengthChain } from '../physics/strength/chain.ts'
+import { strengthDrag } from '../physics/strength/drag.ts'
+import { strengthFailure } from '../physics/strength/failure.ts'
+import { strengthLunge } from '../physics/strength/lunge.ts'
+import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
+import { WATER_CALCULATIONS } from '../physics/water/waterCalculations.ts'
 
 const chainElement = z.discriminatedUnion('type', [
   z.strictObject({
