@@ -52,7 +52,7 @@ test('evaluate reads a file or standard input, and prints moments, links and fin
   const fromFile = run('evaluate', [file])
   expect(fromFile.status).toBe(0)
   const report = JSON.parse(fromFile.stdout)
-  expect(report.moments.map(({ moment }: { moment: string }) => moment)).toEqual(['cast', 'run', 'snag', 'hand'])
+  expect(report.moments.map(({ moment }: { moment: string }) => moment)).toEqual(['cast', 'take', 'run', 'snag', 'hand'])
   for (const moment of report.moments)
     expect(Object.keys(moment).sort()).toEqual(['decides', 'end', 'figure', 'inputs', 'margin', 'moment', 'verdict'])
   expect(report.links[0]).toEqual({ id: 'main', strengthN: expect.any(Number), first: expect.any(Number) })

@@ -329,6 +329,21 @@ export const BAD: readonly Bad[] = [
   },
   { name: 'a size 18', content: of(base('freeLine'), set('hook', { size: '18' })), say: 'hook-hardly-meant' },
   {
+    name: 'a whole fish on a hook for a sandeel',
+    content: of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })),
+    say: 'gap-filled',
+  },
+  {
+    name: 'a bunch of worms on a size 2',
+    content: of(base('twinTag'), set('hook-a-bait', { bait: 'wormBunch' })),
+    say: 'gap-filled',
+  },
+  {
+    name: 'three hooks at the tail of a long bait',
+    content: of(base('captiveSinker'), set('hook-c-bait', { lengthM: 0.4, depthM: 0.05 })),
+    say: 'hooks-off-bait',
+  },
+  {
     name: 'a live bait on a heavy hook',
     content: of(base('sinkerAtHook'), set('hook', { size: '6/0' })),
     say: 'hook-tires-bait',

@@ -6,11 +6,13 @@ import type { MomentView } from './momentView.ts'
 import { RUN_VIEW } from './runView.tsx'
 import { SETTLE_VIEW } from './settleView.tsx'
 import { SNAG_VIEW } from './snagView.tsx'
+import { TAKE_VIEW } from './takeView.tsx'
 
 /** How each moment is shown. A new one is a file of its own and a line here. */
 const MOMENT_VIEWS: { [Name in MomentName]: MomentView<ResultNamed<Name>> } = {
   cast: CAST_VIEW,
   settle: SETTLE_VIEW,
+  take: TAKE_VIEW,
   run: RUN_VIEW,
   snag: SNAG_VIEW,
   hand: HAND_VIEW,

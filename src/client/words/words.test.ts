@@ -84,9 +84,14 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
     for (const result of resultsOf(evaluated(fixture.trace, outfit, setup.conditions))) {
       const words = viewOf(result).figure(result, wording)
       expect(words).toMatch(
-        { snag: /\d+\s%$/, hand: /weakest [\d.]+× a \d+\.\d kg fish$/, cast: /\d lb/, settle: /\d g wanted$/, run: /\d lb/ }[
-          result.moment
-        ],
+        {
+          snag: /\d+\s%$/,
+          hand: /weakest [\d.]+× a \d+\.\d kg fish$/,
+          cast: /\d lb/,
+          take: /free$|gap$|live bait$|drag$|of the bait$|near$/,
+          settle: /\d g wanted$/,
+          run: /\d lb/,
+        }[result.moment],
       )
       expect(viewOf(result).decides(result, wording)).not.toMatch(/NaN|undefined|Infinity/)
       expect(words).not.toMatch(/NaN|undefined|Infinity/)

@@ -158,6 +158,8 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => of(base('runningLedger'), (trace) => ({ ...trace, fuse: { at: 'piece' as const, id: 'swivel' } })),
   },
   'light-near-bait': { failing: () => of(base('deepDrop'), set('band-a', { attach: fixedOn('wind-on', 23) })) },
+  'gap-filled': { failing: () => of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })) },
+  'hooks-off-bait': { failing: () => of(base('captiveSinker'), set('hook-c-bait', { lengthM: 0.4, depthM: 0.05 })) },
   'hook-tires-bait': { failing: () => of(base('sinkerAtHook'), set('hook', { size: '6/0' })) },
   'no-bead-at-tip': {
     failing: () => of(without(base('runningLedger'), 'bead'), (trace) => withLength(trace, 'hook-length', 7)),

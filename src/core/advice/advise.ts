@@ -20,10 +20,12 @@ import { equalLabels } from './rules/equalLabels.ts'
 import { fewTurns } from './rules/fewTurns.ts'
 import { floatGoesUnder } from './rules/floatGoesUnder.ts'
 import { fuseNotFirst } from './rules/fuseNotFirst.ts'
+import { gapFilled } from './rules/gapFilled.ts'
 import { hardwareOversize } from './rules/hardwareOversize.ts'
 import { hardwareUndersize } from './rules/hardwareUndersize.ts'
 import { hookHardlyMeant } from './rules/hookHardlyMeant.ts'
 import { hookStraightens } from './rules/hookStraightens.ts'
+import { hooksOffBait } from './rules/hooksOffBait.ts'
 import { hooksOverRule } from './rules/hooksOverRule.ts'
 import { hookTiresBait } from './rules/hookTiresBait.ts'
 import { jointMisfits } from './rules/jointMisfits.ts'
@@ -74,10 +76,12 @@ const RULES: readonly Rule[] = [
   fewTurns,
   floatGoesUnder,
   fuseNotFirst,
+  gapFilled,
   hardwareOversize,
   hardwareUndersize,
   hookHardlyMeant,
   hookStraightens,
+  hooksOffBait,
   hookTiresBait,
   jointMisfits,
   knotSlipsInBraid,

@@ -13,6 +13,7 @@ const OWN_INPUT: Partial<Record<CalculationName, object>> = {
       { diameterM: 0.0003, densityKgperM3: 970 },
     ],
   },
+  'hook.suggest': { pattern: 'j', baitLengthM: 0.18, baitDepthM: 0.006, baitMassKg: 0.02, alive: false, rig: 'single' },
   'tide.height': {
     meanLevelM: 3,
     constituents: [{ name: 'M2', amplitudeM: 1.5, phaseDeg: 190 }],
@@ -47,6 +48,9 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['cast.range', (i) => { i.massKg = Number.POSITIVE_INFINITY }, ['massKg']],
   ['hook.gang', (i) => { i.count = 0 }, ['count']],
   ['hook.gang', (i) => { i.count = 2.5 }, ['count']],
+  ['hook.fit', (i) => { i.gapeM = 0 }, ['gapeM']],
+  ['hook.suggest', (i) => { i.pattern = 'grapnel' }, ['pattern']],
+  ['hook.suggest', (i) => { i.baitLengthM = 90 }, ['baitLengthM']],
   ['gear.barMass', (i) => { i.lengthM = -0.4 }, ['lengthM']],
   ['water.hang', (i) => { i.depthM = 0.5 }, ['depthM']],
   ['water.hang', (i) => { i.sinkerMassKg = 0 }, ['sinkerMassKg']],

@@ -1,4 +1,7 @@
 import { z } from 'zod'
+import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
+import { hookSuggest } from '../catalogue/hookSuggest.ts'
+import { HOOK_PATTERN_IDS } from '../catalogue/ids.ts'
 import {
   type Calculation,
   define,
@@ -9,6 +12,7 @@ import {
   lineLengthM,
   lineOutM,
   MOST_LINKS,
+  massKg,
   nonNegative,
   positive,
   pullN,
@@ -20,6 +24,7 @@ import {
 import { castLoad } from '../physics/cast/load.ts'
 import { castRange } from '../physics/cast/range.ts'
 import { gearBarMass } from '../physics/gear/barMass.ts'
+import { hookFit } from '../physics/hooking/hookFit.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
 import { spoolFill } from '../physics/spool/fill.ts'
 import { strengthChain } from '../physics/strength/chain.ts'
@@ -236,6 +241,56 @@ export const CALCULATIONS = {
     }),
     output: z.object({ spanM: positive, coverage: positive }),
     run: hookGang,
+  }),
+  'hook.fit': define({
+    title: 'How a hook fits its bait, the mouth and its load',
+    formula:
+      'freeGape = (gapeM − buriedM) / gapeM;  massShare = hookMassKg / baitMassKg;  widthShare = hookWidthM / mouthWidthM;  straightenMargin = straightensAtN / loadN',
+    source: 'Geometry',
+    valid: 'freeGape below 0: more bait lies in the gap than it is wide',
+    input: z.strictObject({
+      gapeM: gearLengthM,
+      buriedM: z.number().min(0).max(20),
+      hookMassKg: massKg,
+      baitMassKg: massKg,
+      hookWidthM: gearLengthM,
+      mouthWidthM: gearLengthM,
+      loadN: strengthN,
+      straightensAtN: strengthN,
+    }),
+    output: z.object({ freeGape: z.number().max(1), massShare: positive, widthShare: positive, straightenMargin: positive }),
+    run: hookFit,
+  }),
+  'hook.suggest': define({
+    title: 'Hook sizes for a bait, best first',
+    formula:
+      'buried = baitDepthM × the share that lies in the gap; of the sizes with freeGape ≥ 0.5, massShare ≤ 0.03 (alive), widthShare ≤ 0.6 and straightenMargin ≥ 1.3 the smallest, then larger ones, then those that fall short the least',
+    source: 'Ours, on hook.fit and the nominal dimensions of hooks',
+    valid: 'sizes of the catalogue, 20 to 20/0; at most five',
+    input: z.strictObject({
+      pattern: z.enum(HOOK_PATTERN_IDS),
+      baitLengthM: gearLengthM,
+      baitDepthM: gearLengthM,
+      baitMassKg: massKg,
+      alive: z.boolean(),
+      rig: z.enum(['single', 'tandem', 'chain']),
+      mouthWidthM: gearLengthM.optional(),
+      loadN: strengthN.optional(),
+    }),
+    output: z.object({
+      sizes: z.array(
+        z.object({
+          size: z.string(),
+          gapeM: positive,
+          freeGape: z.number(),
+          massShare: positive,
+          widthShare: positive.optional(),
+          straightenMargin: positive.optional(),
+          why: z.string(),
+        }),
+      ),
+    }),
+    run: (input) => hookSuggest(NOMINAL_CATALOGUE, input),
   }),
   'gear.barMass': define({
     title: 'A weight cut from bar, and its weight in water',

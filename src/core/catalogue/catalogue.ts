@@ -1,4 +1,5 @@
 import type {
+  BaitForm,
   BaitType,
   Bed,
   CastStyle,
@@ -13,7 +14,7 @@ import type {
   SinkerMetal,
   SinkerShape,
 } from './ids.ts'
-import { BAITS } from './tables/baits.ts'
+import { BAIT_FORMS, BAITS } from './tables/baits.ts'
 import { CAST_STYLES } from './tables/castStyles.ts'
 import { CONNECTIONS, type Connection } from './tables/connections.ts'
 import { UNIT_COSTS } from './tables/costs.ts'
@@ -29,6 +30,18 @@ import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
 export type Measured = { mean: number; spread: number; tests: number; origin: 'nominal' | 'own' }
+
+/** A bait as it usually is: its form, drag areas in the stream and in flight, mass, length and depth, and whether it spins. */
+export type BaitItem = {
+  name: string
+  form: BaitForm
+  streamM2: number
+  flightM2: number
+  massKg: number
+  lengthM: number
+  depthM: number
+  spins: boolean
+}
 
 /** A pattern of hooks: which numbers it goes by, gape and wire over those, its outline in gapes, and how many points share its shank. */
 export type HookOutline = {
@@ -62,7 +75,8 @@ export type Catalogue = {
   }
   sinkers: Readonly<Record<SinkerShape, { name: string; flight: number }>>
   sinkerMetals: Readonly<Record<SinkerMetal, { name: string; densityKgperM3: number }>>
-  baits: Readonly<Record<BaitType, { name: string; streamM2: number; flightM2: number; massKg: number; spins: boolean }>>
+  baits: Readonly<Record<BaitType, BaitItem>>
+  baitForms: Readonly<Record<BaitForm, { dead: number; alive: number; live: boolean }>>
   castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
   beds: Readonly<Record<Bed, { name: string }>>
   grip: {
@@ -90,6 +104,7 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   sinkers: SINKER_SHAPES,
   sinkerMetals: SINKER_METALS,
   baits: BAITS,
+  baitForms: BAIT_FORMS,
   castStyles: CAST_STYLES,
   beds: BEDS,
   grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD, breakOutN: BREAK_OUT_N },

@@ -3,6 +3,9 @@ import { parseHookSize } from '../units/hookSize.ts'
 import type { Catalogue } from './catalogue.ts'
 import type { HookPattern } from './ids.ts'
 
+/** Whether a pattern is a circle, which hooks itself. */
+export const isCircle = (pattern: HookPattern): boolean => pattern === 'circle' || pattern === 'heavyCircle'
+
 /** Spread (coefficient of variation) of the load that straightens a hook. Nominal. */
 export const HOOK_SPREAD = 0.06
 
@@ -52,7 +55,7 @@ export function hookDimensions(
   const parsed = parseHookSize(size)
   if (!parsed.ok) return undefined
   const { step } = parsed.size
-  const { numbers, gape, wire, shank, throat, points } = hooks.patterns[pattern]
+  const { numbers, gape, wire, shank, throat, lean, points } = hooks.patterns[pattern]
   const gapes = hooks.gapes[numbers].map((row): Row => [row.step, row.gapeMm])
   const gapeM = measured.gapeM ?? (at(gapes, step) * gape) / 1000
   const wires = hooks.wires.map((row): Row => [row.step, row.wireMm])
@@ -64,7 +67,7 @@ export function hookDimensions(
     wireM,
     shankM: shank * gapeM,
     throatM: throat * gapeM,
-    widthM: points === 1 ? gapeM + 2 * wireM : TREBLE_WIDTH * (gapeM + wireM),
+    widthM: points === 1 ? gapeM * (1 + lean) + 2 * wireM : TREBLE_WIDTH * (gapeM + wireM),
     pitchM: (shank + 0.5) * gapeM,
     massKg: DENSITY_KG_PER_M3.steel * (Math.PI / 4) * wireM ** 2 * wireLengthM,
     extrapolated: step < gapes[0]![0] || step > gapes.at(-1)![0],

@@ -1,4 +1,4 @@
-import { BAITS } from './tables/baits.ts'
+import { type BAIT_FORMS, BAITS } from './tables/baits.ts'
 import { CAST_STYLES } from './tables/castStyles.ts'
 import { CONNECTIONS } from './tables/connections.ts'
 import { BEDS, type HOLD_KINDS } from './tables/grip.ts'
@@ -11,6 +11,7 @@ import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** The ids of everything the catalogue knows: what documents name, and what choices are made from. */
+export type BaitForm = keyof typeof BAIT_FORMS
 export type BaitType = keyof typeof BAITS
 export type CastStyle = keyof typeof CAST_STYLES
 export type ConnectionId = keyof typeof CONNECTIONS

@@ -4,9 +4,10 @@ import type { MomentKind } from './moment.ts'
 import { RUN } from './run.ts'
 import { SETTLE } from './settle.ts'
 import { SNAG } from './snag.ts'
+import { TAKE } from './take.ts'
 
 /** The moments of a trip, in its order. A new one is a file of its own and a line here. */
-export const MOMENTS = { cast: CAST, settle: SETTLE, run: RUN, snag: SNAG, hand: HAND }
+export const MOMENTS = { cast: CAST, settle: SETTLE, take: TAKE, run: RUN, snag: SNAG, hand: HAND }
 
 export type MomentName = keyof typeof MOMENTS
 type ResultOf<Kind> = Kind extends MomentKind<infer Result> ? Result : never

@@ -16,6 +16,8 @@ export const DECIDED_CHANCE = 0.9
 export const PART_OF_THE_TIDE = 2 / 3
 /** Settle: what a float bears over what hangs under it. Ours. */
 export const FLOAT_OVER_LOAD = { holds: 1.15, watch: 1 }
+/** Take: the share of a bait that linked hooks are to hold; of a live bait’s mass, of the gap, see `hookSuggest`. */
+export const COVERAGE = { least: 0.6, most: 0.85 }
 /** Hand: the weakest of the part in hand over the dead weight. */
 export const HAND_OVER_WEIGHT = { holds: 3, watch: 2 }
 /** Hand: a sinker on a longer drop does not come in with one lift, m. */

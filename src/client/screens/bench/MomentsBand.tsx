@@ -10,7 +10,7 @@ type Props = { evaluation: Evaluation; open: MomentName | undefined; onOpen: (mo
 export function MomentsBand({ evaluation, open, onOpen }: Props) {
   const wording = useWording(evaluation.setup)
   return (
-    <ul className="grid grid-cols-2 gap-2 md:grid-cols-5" aria-label="Moments">
+    <ul className="grid grid-cols-2 gap-2 md:grid-cols-3 lg:grid-cols-6" aria-label="Moments">
       {MOMENT_NAMES.map((name) => {
         const moment = evaluation.moments[name]
         if (!moment)

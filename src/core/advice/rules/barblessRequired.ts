@@ -7,5 +7,5 @@ export const barblessRequired: Rule = hookKindRule('barbless-required', {
   breaks: ({ barbless }) => barbless !== true,
   words: 'barbless hooks',
   label: 'crush the barb',
-  change: { barbless: true },
+  change: () => ({ barbless: true }),
 })

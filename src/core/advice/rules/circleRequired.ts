@@ -1,11 +1,19 @@
-import type { Rule } from '../finding.ts'
+import { hookDimensions, isCircle } from '../../catalogue/hooks.ts'
+import type { HookPiece } from '../../documents/trace.ts'
+import type { Judged, Rule } from '../finding.ts'
 import { hookKindRule } from './hookKind.ts'
 
 /** Hooks that are not circles where circles are required. */
 export const circleRequired: Rule = hookKindRule('circle-required', {
   asked: ({ ruleSet }) => ruleSet?.circleOnly,
-  breaks: ({ pattern }) => pattern !== 'circle',
+  breaks: ({ pattern }) => !isCircle(pattern),
   words: 'circle hooks',
-  label: 'take a circle of that size',
-  change: { pattern: 'circle' },
+  label: 'take a circle as wide in the gape',
+  change: (hook, judged) => ({ pattern: 'circle', size: asWide(hook, judged) }),
 })
+
+/** The smallest circle with at least the gape of a hook, for circles go by other numbers. */
+function asWide(hook: HookPiece, { setup: { catalogue } }: Judged): string {
+  const gapeM = hookDimensions(catalogue, hook.pattern, hook.size, hook)?.gapeM ?? 0
+  return catalogue.hooks.sizes.find((size) => hookDimensions(catalogue, 'circle', size)!.gapeM >= gapeM * 0.98) ?? hook.size
+}

@@ -9,7 +9,7 @@ type Kind = {
   breaks: (hook: HookPiece) => boolean
   words: string
   label: string
-  change: Partial<HookPiece>
+  change: (hook: HookPiece, judged: Judged) => Partial<HookPiece>
 }
 
 /** A kind of hook that the rule in force asks for, and each hook that is not of it. */
@@ -30,7 +30,9 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
                 remedies: [
                   {
                     label,
-                    make: () => ({ trace: withPiece(setup.trace, hook.id, (old) => ({ ...old, ...change }) as HookPiece) }),
+                    make: () => ({
+                      trace: withPiece(setup.trace, hook.id, (old) => ({ ...old, ...change(hook, judged) }) as HookPiece),
+                    }),
                   },
                 ],
               },

@@ -7,5 +7,5 @@ export const offsetBarred: Rule = hookKindRule('offset-barred', {
   breaks: ({ offset }) => offset === true,
   words: 'hooks without offset',
   label: 'take one without offset',
-  change: { offset: false },
+  change: () => ({ offset: false }),
 })

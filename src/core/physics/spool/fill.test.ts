@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { CoreError } from '../../errors.ts'
 import { calculate } from '../../calculations/registry.ts'
+import { CoreError } from '../../errors.ts'
 import { type SpoolInput, spoolFill } from './fill.ts'
 
 const reel = { capacityLengthM: 300, capacityDiameterM: 0.00035, arborRadiusM: 0.018, fullRadiusM: 0.027 }

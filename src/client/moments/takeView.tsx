@@ -1,0 +1,90 @@
+import { strikeWords } from '../../core/advice/strike.ts'
+import { FREE_GAPE, hookSuggest, LIVE_MASS_SHARE } from '../../core/catalogue/hookSuggest.ts'
+import type { Take, TakeHook } from '../../core/moments/take.ts'
+import { COVERAGE } from '../../core/moments/thresholds.ts'
+import type { Setup } from '../../core/setup/setup.ts'
+import { TakeChart } from '../charts/TakeChart.tsx'
+import { useWidth } from '../ui/useWidth.ts'
+import { VerdictMark } from '../ui/VerdictMark.tsx'
+import { percent } from '../words/percent.ts'
+import { theName } from '../words/placeWords.ts'
+import type { MomentView } from './momentView.ts'
+import { useWording } from './useWording.ts'
+
+export const TAKE_VIEW: MomentView<Take> = {
+  name: 'Take',
+  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is to be watched; a hook up to ${percent(LIVE_MASS_SHARE.holds)} of a live bait's weight; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that bears the drag with room to spare.`,
+  absent: 'No bait is on a hook.',
+  figure: ({ deciding }) => aspectWords(deciding),
+  decides: ({ deciding, decides }, { nameOf }) => `decides: ${nameOf(decides)} ${deciding.hook.size}`,
+  inputs: {
+    gape: 'gape',
+    baitDepth: 'bait, back to belly',
+    buriedShare: 'share of it in the gap',
+    freeGape: 'gap left free',
+    baitMass: 'bait',
+    hookMass: 'hook',
+    massShare: 'hook over bait, by weight',
+    drag: 'drag set',
+    straightensAt: 'hook opens at',
+    hooksInBait: 'hooks in the bait',
+    hookSpan: 'from first eye to last bend',
+    coverage: 'of the bait’s length',
+  },
+  words: () => ({}),
+  Why: TakeWhy,
+}
+
+/** What decides of a hook, in one line. */
+function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
+  const { value } = figure
+  switch (aspect) {
+    case 'freeGape':
+      return value < 0 ? 'the bait is thicker than the gap' : `${percent(value)} of the gap is free`
+    case 'massShare':
+      return `hook weighs ${percent(value, 1)} of a live bait`
+    case 'straightenMargin':
+      return `opens at ${value.toFixed(1)}× the drag`
+    case 'coverage':
+      return `hooks span ${percent(value)} of the bait`
+    case 'spin':
+      return 'the bait spins, no swivel near'
+  }
+}
+
+/** Each baited hook to scale, what its sizes would do, and how to strike with it. */
+function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: Setup }) {
+  const { catalogue } = useWording(setup)
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const { sizes } = hookSuggest(catalogue, { pattern: deciding.hook.pattern, ...deciding.wanted })
+  return (
+    <div ref={ref} className="mb-3 grid gap-3 text-sm">
+      {hooks.map((each) => (
+        <figure key={each.bait.id} className="grid gap-1">
+          <TakeChart baited={each} freeGape={each.fit.freeGape} widthPx={width || 300} />
+          <figcaption className="flex flex-wrap items-center justify-between gap-x-2">
+            <span>
+              {theName(setup.trace, each.hook.id)}: {aspectWords(each)}
+            </span>
+            <VerdictMark verdict={each.verdict} />
+          </figcaption>
+        </figure>
+      ))}
+      <table>
+        <caption className="text-left text-quiet">Sizes of this pattern for it, best first</caption>
+        <tbody>
+          {sizes.map(({ size, freeGape, why }) => (
+            <tr key={size} className="border-t border-rule">
+              <th scope="row" className="py-0.5 pr-2 text-left font-normal">
+                {size}
+              </th>
+              <td className="pr-2 text-right whitespace-nowrap">{freeGape < 0 ? 'none free' : `${percent(freeGape)} free`}</td>
+              <td className="text-quiet">{why}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>{strikeWords(deciding.hook.pattern, deciding.body.alive)}</p>
+    </div>
+  )
+}

@@ -1,0 +1,47 @@
+import { hookSuggest } from '../../catalogue/hookSuggest.ts'
+import type { HookPiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
+import type { Remedy, Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** The bait fills the gap of its hook: the point does not find the fish. */
+export const gapFilled: Rule = {
+  id: 'gap-filled',
+  check: ({ setup: { trace, catalogue }, moments: { take } }) =>
+    (take?.hooks ?? []).flatMap(({ hook, hooks, fit, graded, wanted }) => {
+      const gap = graded.find(({ aspect }) => aspect === 'freeGape')
+      if (!gap || gap.verdict === 'holds') return []
+      const sized = (pattern: HookPiece['pattern']): Remedy[] => {
+        const [best] = hookSuggest(catalogue, { pattern, ...wanted }).sizes
+        if (!best || (best.size === hook.size && pattern === hook.pattern)) return []
+        return [
+          {
+            label: `take a ${best.size}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
+            make: () => ({
+              trace: hooks.reduce(
+                (next, { id }) =>
+                  withPiece(next, id, (old) => {
+                    const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
+                    return { ...rest, size: best.size, pattern }
+                  }),
+                trace,
+              ),
+            }),
+          },
+        ]
+      }
+      return [
+        {
+          subject: hook.id,
+          severity: gap.verdict === 'fails' ? ('caution' as const) : ('note' as const),
+          why:
+            fit.freeGape < 0
+              ? say`The bait is thicker than the gap of ${called(trace, hook.id)}: the point cannot turn.`
+              : say`The bait leaves ${(100 * fit.freeGape).toFixed(0)} % of the gap of ${called(trace, hook.id)} free; half of it lets the point find hold.`,
+          figure: 1 - fit.freeGape,
+          remedies: [...sized(hook.pattern), ...(hook.pattern === 'j' ? [] : sized('j'))],
+        },
+      ]
+    }),
+}

@@ -1,0 +1,42 @@
+import { hookDimensions } from '../../catalogue/hooks.ts'
+import type { HookPiece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { COVERAGE } from '../../moments/thresholds.ts'
+import { hookGang } from '../../physics/hooking/hookGang.ts'
+import type { Rule } from '../finding.ts'
+import { say } from '../phrase.ts'
+import { called } from '../remedies.ts'
+
+/** Linked hooks that hold too little of their bait, or reach past it. */
+export const hooksOffBait: Rule = {
+  id: 'hooks-off-bait',
+  check: ({ setup: { trace, catalogue }, moments: { take } }) =>
+    (take?.hooks ?? []).flatMap(({ hook, hooks, gang, body }) => {
+      if (!gang || holds(gang.coverage)) return []
+      const size = catalogue.hooks.sizes.find((each) => {
+        const hookPitchM = hookDimensions(catalogue, hook.pattern, each)?.pitchM ?? 0
+        const links = { baitLengthM: body.lengthM, linkLengthM: gang.linkM, count: hooks.length }
+        return holds(hookGang({ ...links, hookPitchM }).coverage)
+      })
+      return [
+        {
+          subject: hook.id,
+          severity: 'note' as const,
+          why: say`The hooks down to ${called(trace, hook.id)} span ${(100 * gang.coverage).toFixed(0)} % of the bait; ${100 * COVERAGE.least} to ${100 * COVERAGE.most} % holds it.`,
+          figure: Math.max(COVERAGE.least / gang.coverage, gang.coverage / COVERAGE.most),
+          remedies: size
+            ? [
+                {
+                  label: `take hooks of ${size}`,
+                  make: () => ({
+                    trace: hooks.reduce((next, { id }) => withPiece(next, id, (old) => ({ ...(old as HookPiece), size })), trace),
+                  }),
+                },
+              ]
+            : [],
+        },
+      ]
+    }),
+}
+
+const holds = (coverage: number) => coverage >= COVERAGE.least && coverage <= COVERAGE.most

@@ -1,0 +1,116 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
+import type { BaitRig, HookWanted } from '../catalogue/hookSuggest.ts'
+import { type HookDimensions, hookDimensions } from '../catalogue/hooks.ts'
+import type { BaitForm } from '../catalogue/ids.ts'
+import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
+import type { HookPiece, Trace } from '../documents/trace.ts'
+import { BAIT_DENSITY_KG_PER_M3 } from '../math/constants.ts'
+import { hookGang } from '../physics/hooking/hookGang.ts'
+import { type Body, isBody } from './bodies.ts'
+import { fishesOf } from './fishes.ts'
+import { massOfKg } from './masses.ts'
+import type { PathElement } from './paths.ts'
+import type { PreparedSetup } from './prepareSetup.ts'
+
+/** Length over depth of a soft lure that nobody measured. Nominal, ours. */
+const SOFT_LURE_SLIMNESS = 8
+
+/** A bait or soft lure as it is on its hook, in m and kg. */
+export type BaitBody = { form: BaitForm; lengthM: number; depthM: number; massKg: number; alive: boolean }
+
+/** A hook with what is on it, and the other hooks that hold the same bait. */
+export type Baited = {
+  hook: HookPiece
+  dimensions: HookDimensions
+  bait: Body
+  body: BaitBody
+  /** Of all hooks in the bait, the bait's own last; one alone is a `single`. */
+  hooks: HookPiece[]
+  wanted: Omit<HookWanted, 'pattern'>
+  /** From the first hook's eye to the last one's bend, over the bait's length; of hooks that hold it together. */
+  gang?: { spanM: number; coverage: number; pitchM: number; linkM: number }
+}
+
+type Baitable = Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath' | 'conditions'>
+
+/** Every hook with a bait or a soft lure on it. */
+export function baitedHooks(setup: Baitable): Baited[] {
+  const { trace, catalogue } = setup
+  return trace.pieces.filter(isBody).flatMap((bait): Baited[] => {
+    const hook = pieceById(trace, parentId(bait.attach))
+    if (hook?.role !== 'hook') return []
+    const dimensions = hookDimensions(catalogue, hook.pattern, hook.size, hook)
+    if (!dimensions) return []
+    const body = bodyOn(trace, catalogue, bait)
+    const hooks = hooksIn(setup, hook)
+    const rig: BaitRig = hooks.length === 1 ? 'single' : hooks.length === 2 ? 'tandem' : 'chain'
+    const form = catalogue.baitForms[body.form]
+    const wanted = {
+      baitLengthM: body.lengthM,
+      baitDepthM: body.depthM,
+      baitMassKg: body.massKg,
+      alive: body.alive,
+      rig,
+      buriedShare: body.alive ? form.alive : form.dead,
+      loadN: setup.conditions.dragN,
+    }
+    const gang = hooks.length > 1 ? gangOf(setup, hooks, dimensions.pitchM, body.lengthM) : undefined
+    return [{ hook, dimensions, bait, body, hooks, wanted, ...(gang ? { gang } : {}) }]
+  })
+}
+
+/** A bait as measured, else as it usually is; what weighs more is longer and deeper. Alive where its end swims or hangs, and it may be. */
+export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody {
+  const massKg = massOfKg(catalogue, bait)
+  if (bait.role === 'lure') {
+    const depthM = Math.cbrt((6 * massKg) / (Math.PI * SOFT_LURE_SLIMNESS * BAIT_DENSITY_KG_PER_M3))
+    return {
+      form: 'soft',
+      massKg,
+      alive: false,
+      depthM: bait.depthM ?? depthM,
+      lengthM: bait.lengthM ?? SOFT_LURE_SLIMNESS * depthM,
+    }
+  }
+  const usual = catalogue.baits[bait.bait]
+  const grown = Math.cbrt(massKg / usual.massKg)
+  return {
+    form: usual.form,
+    massKg,
+    alive: catalogue.baitForms[usual.form].live && ['swims', 'hangs'].includes(fishesOf(trace)),
+    lengthM: bait.lengthM ?? usual.lengthM * grown,
+    depthM: bait.depthM ?? usual.depthM * grown,
+  }
+}
+
+/** The hooks that hold one bait: those on the way to its own hook below the last part that is no hook, and on the lines there. */
+function hooksIn({ trace, tracePath }: Baitable, hook: HookPiece): HookPiece[] {
+  const found: HookPiece[] = []
+  for (const element of tracePath(hook.id).toReversed()) {
+    if (element.kind === 'part' && element.piece.role !== 'hook') break
+    if (element.kind === 'part' && element.piece.role === 'hook') found.unshift(element.piece)
+    if (element.kind === 'line')
+      found.unshift(
+        ...hungFrom(trace, element.line.id).filter(
+          (piece): piece is HookPiece => piece.role === 'hook' && !found.includes(piece) && bareOf(trace, piece),
+        ),
+      )
+  }
+  return found.includes(hook) ? found : [...found, hook]
+}
+
+/** A hook without a bait of its own. */
+const bareOf = (trace: Trace, hook: HookPiece) => !hungFrom(trace, hook.id).some(isBody)
+
+/** Hooks in a row as `hook.gang` counts them: the line between the outer ones shared over the links. */
+function gangOf({ tracePath }: Baitable, hooks: readonly HookPiece[], pitchM: number, baitLengthM: number) {
+  const [first, last] = [hooks[0]!, hooks.at(-1)!]
+  const betweenM = Math.max(0, lengthTo(tracePath(last.id)) - lengthTo(tracePath(first.id)))
+  const count = hooks.length
+  // Eye to eye is a hook and the link after it.
+  const linkM = Math.max(0, betweenM / (count - 1) - (first === last ? 0 : pitchM))
+  return { ...hookGang({ baitLengthM, hookPitchM: pitchM, linkLengthM: linkM, count }), pitchM, linkM }
+}
+
+const lengthTo = (path: readonly PathElement[]) =>
+  path.reduce((sum, element) => sum + (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0), 0)
