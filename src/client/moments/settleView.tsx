@@ -19,7 +19,7 @@ const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.ts
 export const SETTLE_VIEW: MomentView<Settle> = {
   name: 'Settle',
   rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes.',
-  absent: 'Say depth and stream under Conditions; a kite bait is not judged.',
+  absent: 'Needs depth and stream; not for a kite bait.',
   figure: (settle, { show }) => figureWords(settle, show),
   decides: ({ settling: { water }, sinkS }, { catalogue }) =>
     `${catalogue.methods[water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`,

@@ -70,6 +70,7 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
           </figcaption>
         </figure>
       ))}
+      <p className="text-quiet">The bar is what the bait leaves of the gap; the next sizes are dotted.</p>
       <table>
         <caption className="text-left text-quiet">Sizes of this pattern for it, best first</caption>
         <tbody>

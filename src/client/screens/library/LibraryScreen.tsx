@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Plus, Upload } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
-import { outfitsQuery } from '../../api/documents.ts'
+import { marksQuery, outfitsQuery } from '../../api/documents.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
@@ -13,12 +13,16 @@ import { TraceList } from './TraceList.tsx'
 const ImportPanel = lazy(() => import('./ImportPanel.tsx'))
 const EmptyBin = lazy(() => import('./EmptyBin.tsx'))
 
+const NO_MARKS: never[] = []
+
 /** Every trace with its small reach and verdicts; search, filter, duplicate, bin. */
 export function LibraryScreen() {
   const [bin, setBin] = useState(false)
   usePageTitle(bin ? 'Bin' : 'Traces')
   const heads = useTraceHeads(bin)
   const outfits = useQuery(outfitsQuery)
+  // Without their names the traces are still there.
+  const marks = useQuery(marksQuery).data ?? NO_MARKS
   const error = heads.error ?? (outfits.data ? null : outfits.error)
   const retry = () => {
     void (heads.data && heads.hasNextPage ? heads.fetchNextPage() : heads.refetch())
@@ -52,7 +56,14 @@ export function LibraryScreen() {
         heads.data.length === 0 ? (
           <NoTraces bin={bin} />
         ) : (
-          <TraceList key={String(bin)} heads={heads.data} complete={!heads.hasNextPage} outfits={outfits.data} bin={bin} />
+          <TraceList
+            key={String(bin)}
+            heads={heads.data}
+            complete={!heads.hasNextPage}
+            outfits={outfits.data}
+            marks={marks}
+            bin={bin}
+          />
         )
       ) : (
         !error && <Loading what="the traces" />

@@ -19,6 +19,8 @@ import type { TraceActions } from './useTraceActions.ts'
 type Props = {
   head: SavedTraceHead
   outfit: Outfit | undefined
+  /** The name of the mark that it is for. */
+  mark: string | undefined
   bin: boolean
   /** Whether the card stays in view: what it shows beside its head is fetched only then. */
   still: boolean
@@ -28,7 +30,7 @@ type Props = {
 }
 
 /** A trace of the library: its head at once, its small reach and verdicts when it is in view. */
-export function TraceCard({ head, outfit, bin, still, actions, picked, onPick }: Props) {
+export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onPick }: Props) {
   const { id, revision } = head
   const { name, family, tags } = head.content
   const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
@@ -58,6 +60,7 @@ export function TraceCard({ head, outfit, bin, still, actions, picked, onPick }:
         <p className="truncate text-sm text-quiet">
           {family !== null && familyName(family)}
           {outfit && ` · ${outfit.name}`}
+          {mark && ` · ${mark}`}
           {tags.map((tag) => (
             <span key={tag} className="ml-1.5 rounded bg-well px-1.5">
               {tag}

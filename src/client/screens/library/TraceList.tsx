@@ -1,12 +1,11 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { VERDICT_RANK } from '../../../core/moments/moment.ts'
-import type { SavedOutfit, SavedTraceHead } from '../../api/documents.ts'
+import type { SavedMark, SavedOutfit, SavedTraceHead } from '../../api/documents.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty } from '../../ui/states.tsx'
 import { CardGrid } from './CardGrid.tsx'
 import { TraceCard } from './TraceCard.tsx'
-import { fitting, searchable } from './traceSearch.ts'
+import { fitting, SORTS, type Sort, searchable, sorted } from './traceSearch.ts'
 import { useTraceActions } from './useTraceActions.ts'
 import { useVerdicts } from './useVerdicts.ts'
 
@@ -21,40 +20,32 @@ const FILTERS: { value: string; text: string }[] = [
   { value: 'holds', text: 'all hold' },
 ]
 
-const SORTS = [
-  { value: 'saved', text: 'latest saved first' },
-  { value: 'name', text: 'by name' },
-  { value: 'verdict', text: 'worst verdict first' },
-]
-
-type Props = { heads: readonly SavedTraceHead[]; complete: boolean; outfits: readonly SavedOutfit[]; bin: boolean }
+type Props = {
+  heads: readonly SavedTraceHead[]
+  complete: boolean
+  outfits: readonly SavedOutfit[]
+  marks: readonly SavedMark[]
+  bin: boolean
+}
 
 /** The traces that fit the search and the filters; `complete` says whether all are here yet. */
-export function TraceList({ heads, complete, outfits, bin }: Props) {
+export function TraceList({ heads, complete, outfits, marks, bin }: Props) {
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState(ANY)
   const [tag, setTag] = useState('')
-  const [sort, setSort] = useState('saved')
+  const [sort, setSort] = useState<Sort>('saved')
   const tags = useMemo(() => [...new Set(heads.flatMap(({ content }) => content.tags))].toSorted(), [heads])
   const act = useTraceActions()
   const [picked, setPicked] = useState<readonly string[]>([])
   const pick = (id: string) =>
     setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
   const outfitOf = useMemo(() => new Map(outfits.map(({ id, content }) => [id, content])), [outfits])
-  const texts = useMemo(() => searchable(heads, outfitOf), [heads, outfitOf])
+  const markOf = useMemo(() => new Map(marks.map(({ id, content }) => [id, content.name])), [marks])
+  const texts = useMemo(() => searchable(heads, { outfitOf, markOf }), [heads, outfitOf, markOf])
   const found = useMemo(() => fitting(texts, search, tag), [texts, search, tag])
   const verdicts = useVerdicts(found, outfits, filter !== ANY || sort === 'verdict')
   const fits = filter === ANY ? found : found.filter((head) => verdicts.of(head) === filter)
-  const rank = (head: SavedTraceHead) => {
-    const verdict = verdicts.of(head)
-    return verdict === undefined ? -1 : VERDICT_RANK[verdict]
-  }
-  const shown =
-    sort === 'name'
-      ? fits.toSorted((a, b) => a.content.name.localeCompare(b.content.name))
-      : sort === 'verdict'
-        ? fits.toSorted((a, b) => rank(b) - rank(a))
-        : fits
+  const shown = sorted(fits, sort, { markOf, verdictOf: verdicts.of })
   const waiting = verdicts.waiting > 0 || !complete
   return (
     <>
@@ -62,7 +53,7 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
         <input
           type="search"
           className={`${fieldClass} max-w-80`}
-          placeholder="Search name, family, tags, notes"
+          placeholder="Search name, family, mark, tags"
           aria-label="Search traces"
           value={search}
           onChange={(event) => setSearch(event.target.value)}
@@ -76,7 +67,7 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
           />
         </span>
         <span className="w-44">
-          <Select aria-label="Sort" value={sort} onChange={(event) => setSort(event.target.value)} choices={SORTS} />
+          <Select aria-label="Sort" value={sort} onChange={(event) => setSort(event.target.value as Sort)} choices={SORTS} />
         </span>
         {tags.length > 0 && (
           <span className="w-40">
@@ -127,6 +118,7 @@ export function TraceList({ heads, complete, outfits, bin }: Props) {
             <TraceCard
               head={head}
               outfit={outfitOf.get(head.content.outfitId ?? '')}
+              mark={markOf.get(head.content.markId ?? '')}
               bin={bin}
               still={still}
               actions={act}
