@@ -23,8 +23,8 @@ const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
   { file: 'bench-run', path: HOUND, width: 1280, light: 'day', open: 'run' },
-  { file: 'bench-pulley', path: PULLEY, width: 1280, light: 'day' },
-  { file: 'add-part', path: PULLEY, width: 1280, light: 'day', press: 'Add part' },
+  { file: 'bench-take', path: PULLEY, width: 1280, light: 'day', open: 'take' },
+  { file: 'fish', path: '/fish', width: 1280, light: 'day' },
   { file: 'findings', path: TOPE, width: 1280, light: 'day', press: 'All 5 findings' },
   {
     file: 'compare',

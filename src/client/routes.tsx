@@ -15,6 +15,7 @@ const GearScreen = lazy(() => import('./screens/gear/GearScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
 const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
+const FishScreen = lazy(() => import('./screens/fish/FishScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -40,6 +41,7 @@ export const router = createBrowserRouter([
         ],
       },
       { path: '/gear/outfits/:id', element: <OutfitScreen /> },
+      { path: '/fish', element: <FishScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { crewSettingsSchema } from '../core/documents/crewSettings.ts'
+import { fishSchema } from '../core/documents/fish.ts'
 import { gearSchema } from '../core/documents/gear.ts'
 import type { Issue } from '../core/documents/issue.ts'
 import { markSchema } from '../core/documents/mark.ts'
@@ -34,6 +35,7 @@ export const DOCUMENT_KINDS = {
   traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, head: TRACE_HEAD }),
   outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
   gear: kind({ one: 'piece of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
+  fish: kind({ one: 'fish', content: fishSchema, lift: firstFormat }),
   marks: kind({ one: 'mark', content: markSchema, lift: (value) => upgrade('mark', value) }),
   'rule-sets': kind({ one: 'rule set', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
   settings: kind({ one: 'set of settings', content: crewSettingsSchema, lift: firstFormat }),

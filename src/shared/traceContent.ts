@@ -5,7 +5,7 @@ import { traceSchema } from '../core/documents/trace.ts'
 import { type Upgraded, upgrade } from '../core/documents/upgrade.ts'
 import { soundnessIssues } from '../core/setup/soundness.ts'
 
-/** What is saved of a trace: the document, which must hold together, the outfit it is fished on, the conditions it is judged under, and the mark it is for. */
+/** What is saved of a trace: the document, which must hold together, the outfit it is fished on, the conditions it is judged under, the mark and the fish it is for. */
 export const traceContent = z.strictObject({
   trace: traceSchema.superRefine((trace, context) => {
     for (const issue of soundnessIssues(trace, NOMINAL_CATALOGUE)) context.addIssue({ code: 'custom', ...issue })
@@ -13,6 +13,7 @@ export const traceContent = z.strictObject({
   outfitId: z.uuid(),
   conditions: conditionsSchema,
   markId: z.uuid().optional(),
+  fishId: z.uuid().optional(),
 })
 
 export type TraceContent = z.infer<typeof traceContent>

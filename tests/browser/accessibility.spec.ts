@@ -19,6 +19,7 @@ const SCREENS = [
   '/gear',
   '/gear/box',
   '/gear/outfits/new',
+  '/fish',
   '/nowhere',
 ]
 

@@ -111,14 +111,23 @@ test('the box: added to, found, edited in place, out as a table and in again wit
   await (await download).saveAs(file)
   const table = readFileSync(file, 'utf8')
   expect(table).toContain('Dense one')
+  const line = (cells: Record<string, string>) =>
+    `\n${table
+      .split('\n')[0]!
+      .split(',')
+      .map((column) => cells[column] ?? '')
+      .join()}\n`
   const dialog = page.getByRole('dialog')
   await page.getByRole('button', { name: 'Import' }).click()
-  writeFileSync(file, `${table}\nsinker,broken,,,,bomb,,,,,,3 kn,\n`)
+  writeFileSync(file, table + line({ kind: 'sinker', name: 'broken', shape: 'bomb', weight: '3 kn' }))
   await dialog.getByLabel('CSV file').setInputFiles(file)
   await expect(dialog.getByRole('alert')).toContainText(`line ${table.trimEnd().split('\n').length + 1}`)
   // The same file again would be no new choice.
   const corrected = info.outputPath('box-2.csv')
-  writeFileSync(corrected, table.replace('200 g', '210 g').concat('\nsinker,Fresh one,,,,bomb,,,,,,,,90 g,\n'))
+  writeFileSync(
+    corrected,
+    table.replace('200 g', '210 g') + line({ kind: 'sinker', name: 'Fresh one', shape: 'bomb', weight: '90 g' }),
+  )
   await dialog.getByLabel('CSV file').setInputFiles(corrected)
   await expect(dialog).toContainText('1 new: Fresh one')
   await expect(dialog).toContainText('1 changed: Dense one')

@@ -79,7 +79,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
 }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
-  await expect(page.getByText('Say depth and stream under Conditions')).toBeVisible()
+  await expect(page.getByText('Needs depth and stream')).toBeVisible()
   await beside(page, 'Conditions')
   await page.getByLabel('cast', { exact: true }).selectOption('none')
   await page.getByLabel('calculate how it settles').check()
@@ -108,7 +108,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   await page.getByLabel('depth', { exact: true }).fill('-5')
   await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
   await page.getByLabel('calculate how it settles').uncheck()
-  await expect(page.getByText('Say depth and stream under Conditions')).toBeVisible()
+  await expect(page.getByText('Needs depth and stream')).toBeVisible()
 })
 
 test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {

@@ -47,7 +47,7 @@ test('a new trace: outfit, family, bait; the draft holds and opens on the bench'
   await expect(page.getByText('Something marked does not read')).toBeVisible()
   await expect(page.getByRole('textbox', { name: 'sinker' })).toBeFocused()
   await page.getByRole('textbox', { name: 'sinker' }).fill('5 oz')
-  await expect(page.getByText('holds', { exact: true })).toHaveCount(4)
+  await expect(page.getByText('holds', { exact: true })).toHaveCount(5)
   await page.getByRole('textbox', { name: 'name' }).fill('')
   await expect(page.getByRole('button', { name: 'Make this trace' })).toBeDisabled()
   await page.getByRole('textbox', { name: 'name' }).fill('Five ounces')

@@ -19,6 +19,7 @@ export type SavedDocument<K extends DocumentKind> = Saved<ContentOf<K>>
 export type SavedTrace = SavedDocument<'traces'>
 export type SavedOutfit = SavedDocument<'outfits'>
 export type SavedMark = SavedDocument<'marks'>
+export type SavedFish = SavedDocument<'fish'>
 export type SavedRuleSet = SavedDocument<'rule-sets'>
 
 function readOne<K extends DocumentKind>(kind: K, row: SavedRow): SavedDocument<K> {
@@ -127,6 +128,7 @@ const byName = <T extends { content: { name: string } }>(documents: readonly T[]
 
 export const outfitsQuery = queryOptions({ ...listQuery('outfits'), select: ({ documents }) => byName(documents) })
 export const marksQuery = queryOptions({ ...listQuery('marks'), select: ({ documents }) => byName(documents) })
+export const fishQuery = queryOptions({ ...listQuery('fish'), select: ({ documents }) => byName(documents) })
 export const ruleSetsQuery = queryOptions({ ...listQuery('rule-sets'), select: ({ documents }) => byName(documents) })
 export const gearQuery = queryOptions({ ...listQuery('gear'), select: ({ documents }) => documents })
 

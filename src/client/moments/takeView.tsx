@@ -1,5 +1,5 @@
 import { strikeWords } from '../../core/advice/strike.ts'
-import { FREE_GAPE, hookSuggest, LIVE_MASS_SHARE } from '../../core/catalogue/hookSuggest.ts'
+import { FREE_GAPE, hookSuggest, LIVE_MASS_SHARE, MOUTH_SHARE } from '../../core/catalogue/hookSuggest.ts'
 import type { Take, TakeHook } from '../../core/moments/take.ts'
 import { COVERAGE } from '../../core/moments/thresholds.ts'
 import type { Setup } from '../../core/setup/setup.ts'
@@ -13,7 +13,7 @@ import { useWording } from './useWording.ts'
 
 export const TAKE_VIEW: MomentView<Take> = {
   name: 'Take',
-  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is to be watched; a hook up to ${percent(LIVE_MASS_SHARE.holds)} of a live bait's weight; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that bears the drag with room to spare.`,
+  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is to be watched; a hook up to ${percent(LIVE_MASS_SHARE.holds)} of a live bait's weight and ${percent(MOUTH_SHARE.holds)} of the mouth's width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that bears the drag with room to spare.`,
   absent: 'No bait is on a hook.',
   figure: ({ deciding }) => aspectWords(deciding),
   decides: ({ deciding, decides }, { nameOf }) => `decides: ${nameOf(decides)} ${deciding.hook.size}`,
@@ -25,6 +25,8 @@ export const TAKE_VIEW: MomentView<Take> = {
     baitMass: 'bait',
     hookMass: 'hook',
     massShare: 'hook over bait, by weight',
+    mouth: 'mouth of the fish',
+    widthShare: 'hook over mouth, across',
     drag: 'drag set',
     straightensAt: 'hook opens at',
     hooksInBait: 'hooks in the bait',
@@ -43,6 +45,8 @@ function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
       return value < 0 ? 'the bait is thicker than the gap' : `${percent(value)} of the gap is free`
     case 'massShare':
       return `hook weighs ${percent(value, 1)} of a live bait`
+    case 'widthShare':
+      return `hook is ${percent(value)} of the mouth’s width`
     case 'straightenMargin':
       return `opens at ${value.toFixed(1)}× the drag`
     case 'coverage':

@@ -10,6 +10,7 @@ const PLACES = [
   { to: '/traces', name: 'Traces' },
   { to: '/water', name: 'Water' },
   { to: '/gear', name: 'Gear' },
+  { to: '/fish', name: 'Fish' },
   { to: '/settings', name: 'Settings' },
 ]
 

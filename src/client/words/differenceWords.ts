@@ -26,6 +26,11 @@ const FIELD_NAMES: Record<string, string> = {
   fishSpeedMperS: 'fish’s speed',
   fishMassKg: 'fish landed',
   landing: 'how landed',
+  mouthWidthM: 'mouth of the fish',
+  headKg: 'head',
+  headSwings: 'swings from its head',
+  dragAreaM2: 'drag area, m²',
+  floats: 'floats',
   metal: 'made of',
   freeboardM: 'freeboard',
   water: 'how it settles calculated',
@@ -60,6 +65,8 @@ const QUANTITY_OF: Record<string, Quantity> = {
   boreM: 'diameter',
   massKg: 'mass',
   fishMassKg: 'fish',
+  mouthWidthM: 'diameter',
+  headKg: 'mass',
   fishSpeedMperS: 'speed',
 }
 

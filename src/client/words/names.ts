@@ -68,8 +68,12 @@ function jointAt({ trace, outfit }: Rig, ref: LinkRef): Joint | undefined {
 export function linkName(rig: Rig, ref: LinkRef): string {
   const name = nameOfPlace(rig.trace, ref)
   const joint = jointAt(rig, ref)
-  return joint ? `${rig.catalogue.connections[joint.connection].name} at ${withArticle(name)}` : name
+  return joint ? `${shortKnot(rig, joint)} at ${withArticle(name)}` : name
 }
+
+/** A connection by its name, without what its table says beside it. */
+const shortKnot = ({ catalogue }: Pick<Rig, 'catalogue'>, { connection }: Joint) =>
+  catalogue.connections[connection].name.replace(/ \(.*\)/, '')
 
 function nameOfPlace(trace: Trace, ref: LinkRef): string {
   if (ref.at === 'reel') return 'reel'
@@ -101,7 +105,7 @@ export function reachLabel(rig: Rig, ref: LinkRef, show: Show): ReachLabel {
   const { trace, outfit, catalogue } = rig
   if (ref.at === 'reel') return { above: ['reel'] }
   const joint = jointAt(rig, ref)
-  if (joint) return { above: inTwoLines(catalogue.connections[joint.connection].name.replace(/ \(.*\)/, '')) }
+  if (joint) return { above: inTwoLines(shortKnot(rig, joint)) }
   if (ref.at === 'wound') {
     const wound = outfit.wound.find(({ role }) => role === ref.role)
     if (!wound) return { above: [] }

@@ -24,7 +24,7 @@ const { trace } = FAMILY_FIXTURES[0]!
 const rig = rigOf(trace, outfit)
 
 test('links are named as a person would', () => {
-  expect(linkName(rig, jointRef('leader'))).toBe('FG (woven) at the leader')
+  expect(linkName(rig, jointRef('leader'))).toBe('FG at the leader')
   expect(linkName(rig, woundRef('main'))).toBe('main line')
   expect(linkName(rig, { at: 'woundJoint', role: 'main' })).toBe('double uni at the main line')
   expect(linkName(rig, pieceRef('hook-length'))).toBe('hook length')

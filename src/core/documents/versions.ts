@@ -5,3 +5,4 @@ export const CONDITIONS_VERSION = 3
 export const MARK_VERSION = 2
 export const RULE_SET_VERSION = 2
 export const GEAR_VERSION = 3
+export const FISH_VERSION = 1

@@ -1,13 +1,14 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { buriedM } from '../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../catalogue/hooks.ts'
+import type { BaitForm } from '../catalogue/ids.ts'
 import type { Baited } from '../setup/baiting.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { type HookOutline, hookOutline } from './hookOutline.ts'
 
 /** A bait and its hooks in side view, mm: the bait lies along x, the hooks' shanks on it, their points below. */
 export type TakeDrawing = {
-  bait: { x: number; y: number; lengthMm: number; depthMm: number }
+  bait: { form: BaitForm; x: number; y: number; lengthMm: number; depthMm: number }
   hooks: { id: string; x: number; y: number; outline: HookOutline }[]
   /** The hook of the bait in the next size down and up, at the same eye. */
   ghosts: { size: string; x: number; y: number; outline: HookOutline }[]
@@ -46,7 +47,7 @@ export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
   const top = Math.min(edgeY - depthMm, -own.eyeMm - own.wireMm) - MARGIN_MM
   const bottom = Math.max(edgeY, ...outlines.map(({ outline }) => outline.bottomMm)) + MARGIN_MM
   return {
-    bait: { x: 0, y: edgeY - depthMm, lengthMm, depthMm },
+    bait: { form: body.form, x: 0, y: edgeY - depthMm, lengthMm, depthMm },
     hooks: placed,
     ghosts,
     free: { x: last.x + own.pointX, from: edgeY, to: own.pointY },

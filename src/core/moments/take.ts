@@ -1,4 +1,12 @@
-import { type FitOf, FREE_GAPE, fitInput, fitOf, LIVE_MASS_SHARE, STRAIGHTEN_MARGIN } from '../catalogue/hookSuggest.ts'
+import {
+  type FitOf,
+  FREE_GAPE,
+  fitInput,
+  fitOf,
+  LIVE_MASS_SHARE,
+  MOUTH_SHARE,
+  STRAIGHTEN_MARGIN,
+} from '../catalogue/hookSuggest.ts'
 import { straighteningLoadN } from '../catalogue/hooks.ts'
 import { pieceRef } from '../documents/linkRef.ts'
 import { type Baited, baitedHooks } from '../setup/baiting.ts'
@@ -17,7 +25,7 @@ import {
 import { COVERAGE } from './thresholds.ts'
 
 /** What a hook is judged by as it is taken. */
-export type TakeAspect = 'freeGape' | 'massShare' | 'straightenMargin' | 'coverage' | 'spin'
+export type TakeAspect = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin'
 type Graded = { aspect: TakeAspect; figure: Figure; verdict: Verdict; margin: number }
 
 /** One baited hook: how it fits, and by each aspect how well. */
@@ -60,6 +68,7 @@ function judgedHook(baited: Baited, spins: boolean): TakeHook {
   const graded: Graded[] = [
     atLeast('freeGape', 'share', fit.freeGape, FREE_GAPE),
     ...(baited.body.alive ? [atMost('massShare', fit.massShare, LIVE_MASS_SHARE)] : []),
+    ...(fit.widthShare === undefined ? [] : [atMost('widthShare', fit.widthShare, MOUTH_SHARE)]),
     ...(fit.straightenMargin === undefined
       ? []
       : [atLeast('straightenMargin', 'ratio', fit.straightenMargin, STRAIGHTEN_MARGIN)]),
@@ -118,6 +127,12 @@ function inputsOf({ dimensions, body, wanted, fit, hook, hooks, gang }: TakeHook
       value: straighteningLoadN(dimensions.wireM, dimensions.gapeM),
       origin: 'nominal',
     },
+    ...(fit.widthShare === undefined
+      ? []
+      : ([
+          { key: 'mouth', quantity: 'gearSize', value: wanted.mouthWidthM ?? 0, origin: 'document' },
+          { key: 'widthShare', quantity: 'share', value: fit.widthShare, origin: 'computed' },
+        ] as const)),
     { key: 'hooksInBait', quantity: 'count', value: hooks.length, origin: 'document' },
     ...(gang
       ? ([

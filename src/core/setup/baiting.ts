@@ -53,6 +53,7 @@ export function baitedHooks(setup: Baitable): Baited[] {
       rig,
       buriedShare: body.alive ? form.alive : form.dead,
       loadN: setup.conditions.dragN,
+      mouthWidthM: setup.conditions.mouthWidthM,
     }
     const gang = hooks.length > 1 ? gangOf(setup, hooks, dimensions.pitchM, body.lengthM) : undefined
     return [{ hook, dimensions, bait, body, hooks, wanted, ...(gang ? { gang } : {}) }]

@@ -171,8 +171,13 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
   const { trace, outfitId } = bench.content
   return (
     <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
-      <div className="min-w-64 flex-1 max-md:basis-full">
-        <p className="text-sm text-quiet md:truncate">
+      <div className="flex min-w-64 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
+        <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
+        <div>
+          <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
+          <NamePanel bench={bench} />
+        </div>
+        <p className="min-w-0 text-sm text-quiet md:truncate">
           <span role="status">
             {bench.saving
               ? 'saving …'
@@ -182,9 +187,6 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
           </span>
           {['', familyName(trace.family), trace.notes].filter((text) => text !== undefined).join(' · ')}
         </p>
-        <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
-        <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
-        <NamePanel bench={bench} />
       </div>
       <label className="flex items-center gap-2 text-quiet max-md:hidden">
         on

@@ -1,12 +1,14 @@
+import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
-import { above, notBelow } from '../../ui/limits.ts'
+import { above, notBelow, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
 import { percent } from '../../words/percent.ts'
@@ -23,6 +25,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
   const spool = evaluation?.setup.spool
   const run = evaluation?.moments.run
   const catalogue = useCatalogue()
+  const fish = useQuery(fishQuery).data ?? []
   return (
     <Sheet title="Conditions" aside={run && <span>drag safe to {show.computed('strength', run.figure.value)}</span>}>
       <div role="group" aria-label="Conditions" className="grid gap-2" onBlur={bench.settle}>
@@ -68,12 +71,31 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           check={notBelow(25)}
           onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
         />
+        {fish.length > 0 && (
+          <Field label="fish" htmlFor="made-for-fish" hint="choosing one fills in what is landed and its mouth">
+            <Select
+              id="made-for-fish"
+              value={fish.some(({ id }) => id === bench.content.fishId) ? bench.content.fishId : ''}
+              onChange={(event) => bench.chooseFish(fish.find(({ id }) => id === event.target.value))}
+              choices={[{ value: '', text: 'no fish' }, ...fish.map(({ id, content }) => ({ value: id, text: content.name }))]}
+            />
+          </Field>
+        )}
         <QuantityField
           label="fish landed"
           quantity="fish"
           valueSi={conditions.fishMassKg}
           check={above(0, 1_000)}
           onChange={(fishMassKg) => set({ fishMassKg }, 'fish')}
+        />
+        <QuantityField
+          label="its mouth, across"
+          quantity="diameter"
+          valueSi={conditions.mouthWidthM}
+          placeholder="not asked about"
+          check={within(0.001, 2, 'From 1 mm to 2 m.')}
+          onChange={(mouthWidthM) => set({ mouthWidthM }, 'mouth')}
+          onClear={() => set({ mouthWidthM: undefined }, 'mouth')}
         />
         <Field label="how landed" htmlFor="landing">
           <Select

@@ -3,9 +3,10 @@ import { useCallback, useEffect, useMemo, useReducer, useState } from 'react'
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
+import { fishedFor } from '../../../core/setup/fishedFor.ts'
 import { springWater } from '../../../core/setup/springWater.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
-import type { SavedMark } from '../../api/documents.ts'
+import type { SavedFish, SavedMark } from '../../api/documents.ts'
 import { documentQuery, type SavedTrace, saveDocument } from '../../api/documents.ts'
 import type { Draft } from '../../drafts/draftKeeper.ts'
 import { type DraftState, useDraft } from '../../drafts/useDraft.ts'
@@ -30,6 +31,8 @@ export type Bench = {
   editConditions: (change: Partial<Conditions>, tag?: string) => void
   /** The mark the trace is for; its water at springs comes with it. */
   chooseMark: (mark: SavedMark | undefined) => void
+  /** The fish it is for: a usual one is landed, and its mouth asked about. */
+  chooseFish: (fish: SavedFish | undefined) => void
   /** Puts what a remedy made in place, as one step. */
   apply: (made: { trace: Trace; conditions: Conditions }) => void
   chooseOutfit: (outfitId: string) => void
@@ -114,6 +117,12 @@ export function useBench(saved: SavedTrace): Bench {
           ...content,
           markId: mark?.id,
           conditions: mark ? { ...content.conditions, water: springWater(mark.content) } : content.conditions,
+        }),
+      chooseFish: (fish) =>
+        edit({
+          ...content,
+          fishId: fish?.id,
+          conditions: { ...content.conditions, ...(fish ? fishedFor(fish.content) : { mouthWidthM: undefined }) },
         }),
       bringBack: (earlier) => edit(earlier),
       undo: () => act('undo'),

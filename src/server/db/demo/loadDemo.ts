@@ -5,6 +5,7 @@ import { DEMO_CREW } from '../../http/crew.ts'
 import { ObservationRepository } from '../../observations/repository.ts'
 import type { Database } from '../database.ts'
 import { demoId } from './demoId.ts'
+import { DEMO_FISH } from './fish.ts'
 import { DEMO_GEAR } from './gear.ts'
 import { DEMO_MARKS, demoHolds } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
@@ -46,6 +47,7 @@ function demoDocuments(): DemoDocument[] {
     ...named('marks', DEMO_MARKS),
     ...demoTraces().map(({ id, content }) => ({ kind: 'traces' as const, id, content })),
     ...named('gear', DEMO_GEAR),
+    ...named('fish', DEMO_FISH),
     ...named('rule-sets', DEMO_RULE_SETS),
     {
       kind: 'settings',

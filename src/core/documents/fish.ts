@@ -1,0 +1,49 @@
+import { z } from 'zod'
+import { documentName, notes } from './fields.ts'
+import { FISH_VERSION } from './versions.ts'
+
+export const TEETH = ['none', 'rasping', 'cutting'] as const
+export const FEEDS = ['bed', 'rough', 'midwater', 'surface'] as const
+export const TAKES = ['sucks', 'bites', 'picks'] as const
+export const FIGHTS = ['runs', 'dives', 'shakes', 'withStream', 'tail'] as const
+
+const massKg = z.number().min(0.001, 'is too small to be meant').max(1_000, 'is over a tonne')
+const lengthM = z.number().min(0.02, 'is too small to be meant').max(10, 'is over 10 m')
+const share = z.number().min(0.01, 'is under a hundredth').max(0.5, 'is over half')
+
+/** A fish that is fished for: how large, its mouth, how it takes and fights, and what is done with it. */
+export const fishSchema = z
+  .strictObject({
+    formatVersion: z.literal(FISH_VERSION),
+    name: documentName,
+    typicalMassKg: massKg,
+    typicalLengthM: lengthM,
+    largeMassKg: massKg,
+    largeLengthM: lengthM,
+    /** Of the mouth, over the fish’s length. */
+    mouthWidthShare: share,
+    mouthHeightShare: share,
+    teeth: z.enum(TEETH),
+    feeds: z.enum(FEEDS),
+    takes: z.enum(TAKES),
+    /** How it fights; `tail`: its tail reaches the line. */
+    fights: z.array(z.enum(FIGHTS)).max(FIGHTS.length, { abort: true }),
+    /** Said to shake circles out. */
+    shakesCircles: z.boolean(),
+    /** Shy of line in clear water. */
+    lineShy: z.boolean(),
+    /** Put back as a rule. */
+    released: z.boolean(),
+    /** Spines, teeth and gill covers to mind, and whatever else. */
+    notes: notes.optional(),
+  })
+  .superRefine((fish, context) => {
+    for (const [large, typical] of [
+      ['largeMassKg', 'typicalMassKg'],
+      ['largeLengthM', 'typicalLengthM'],
+    ] as const)
+      if (fish[large] < fish[typical])
+        context.addIssue({ code: 'custom', path: [large], message: 'a large one is no smaller than a usual one' })
+  })
+
+export type Fish = z.infer<typeof fishSchema>

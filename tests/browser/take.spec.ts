@@ -1,0 +1,84 @@
+import type { Page } from '@playwright/test'
+import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+
+/** Gape of the hook that is drawn, mm by the scale bar beside it: from the inside of the shank to the inside of the point. */
+const drawnGapeMm = (page: Page, drawing: RegExp) =>
+  page
+    .getByRole('img', { name: drawing })
+    .first()
+    .evaluate((svg) => {
+      const hook = svg.querySelector<SVGPathElement>('[data-hook=own]')!
+      const px = (path: SVGPathElement, at: number) => path.getPointAtLength(at).matrixTransform(path.getScreenCTM()!)
+      const wire = Number(getComputedStyle(hook).strokeWidth.replace('px', '')) * hook.getScreenCTM()!.d
+      const gape = Math.abs(px(hook, hook.getTotalLength()).y - px(hook, 0).y) - wire
+      const bar = svg.querySelector<SVGGElement>('[data-scale-mm]')!
+      const width = bar.querySelector('path')!.getBBox().width * bar.getScreenCTM()!.a
+      return (gape / width) * Number(bar.dataset.scaleMm)
+    })
+
+test('the hook is drawn true: its gape against the scale bar, in three sizes, in the bait and alone', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'taken')}`)
+  const take = page.locator('[data-moment=take]')
+  await page.getByRole('option', { name: 'hook', exact: true }).click()
+  await page.getByLabel('pattern').selectOption('j')
+  for (const [size, gapeMm] of [
+    ['2', 10.4],
+    ['1/0', 13.5],
+    ['10/0', 31],
+  ] as const) {
+    await beside(page, 'Part')
+    await page.getByLabel('hook size').fill(size)
+    const alone = new RegExp(`^Hook ${size} at its nominal size`)
+    await expect(page.getByRole('img', { name: alone })).toBeVisible()
+    expect(Math.abs((await drawnGapeMm(page, alone)) / gapeMm - 1)).toBeLessThan(0.01)
+    await take.getByRole('button').click()
+    const inBait = new RegExp(`^Hook ${size} in the bait`)
+    await expect(page.getByRole('img', { name: inBait })).toBeVisible()
+    expect(Math.abs((await drawnGapeMm(page, inBait)) / gapeMm - 1)).toBeLessThan(0.01)
+    await page.getByRole('option', { name: 'hook', exact: true }).click()
+  }
+  await beside(page, 'Part')
+  await page.getByLabel('hook size').fill('2\\0')
+  await expect(page.getByRole('alert')).toContainText('is not a hook size')
+  // The last good drawing stays.
+  await expect(page.getByRole('img', { name: /^Hook 10\/0/ })).toBeVisible()
+})
+
+test('a fish put in is chosen on the bench: its mouth is asked about, and a hook too wide for it is said', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/fish`)
+  await page.getByRole('button', { name: 'New fish' }).click()
+  await page.getByRole('textbox', { name: 'name' }).fill('small-mouthed one')
+  await page.getByLabel('usual weight').fill('9 kg')
+  await page.getByRole('button', { name: 'Put it in' }).click()
+  await expect(page.getByRole('alert')).toContainText('a large one is no smaller')
+  await page.getByLabel('usual weight').fill('0.4 kg')
+  await page.getByLabel('usual length').fill('30 cm')
+  await page.getByLabel('mouth, across').fill('5')
+  await page.getByRole('button', { name: 'Put it in' }).click()
+  const row = page.getByRole('row', { name: /small-mouthed one/ })
+  await expect(row).toContainText('15 mm')
+
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'mouthed')}`)
+  await beside(page, 'Conditions')
+  await page.getByLabel('fish', { exact: true }).selectOption({ label: 'small-mouthed one' })
+  await expect(page.getByLabel('fish landed')).toHaveValue('0.4 kg')
+  await expect(page.getByLabel('its mouth, across')).toHaveValue('15 mm')
+  const take = page.locator('[data-moment=take]')
+  await expect(take).toContainText('of the mouth’s width')
+  await expect(take).toHaveAttribute('data-verdict', 'fails')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(take).not.toContainText('of the mouth’s width')
+
+  await page.goto(`${app.url}/fish`)
+  await row
+    .getByRole('button', { name: 'Bin' })
+    .or(page.getByRole('button', { name: 'Put small-mouthed one in the bin' }))
+    .first()
+    .click()
+  await expect(row).toHaveCount(0)
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(row).toBeVisible()
+})
