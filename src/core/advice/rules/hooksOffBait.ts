@@ -1,6 +1,7 @@
 import { hookDimensions } from '../../catalogue/hooks.ts'
 import type { HookPiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { coversWell } from '../../moments/take.ts'
 import { COVERAGE } from '../../moments/thresholds.ts'
 import { hookGang } from '../../physics/hooking/hookGang.ts'
 import type { Rule } from '../finding.ts'
@@ -12,11 +13,11 @@ export const hooksOffBait: Rule = {
   id: 'hooks-off-bait',
   check: ({ setup: { trace, catalogue }, moments: { take } }) =>
     (take?.hooks ?? []).flatMap(({ hook, hooks, gang, body }) => {
-      if (!gang || holds(gang.coverage)) return []
+      if (!gang || coversWell(gang.coverage)) return []
       const size = catalogue.hooks.sizes.find((each) => {
         const hookPitchM = hookDimensions(catalogue, hook.pattern, each)?.pitchM ?? 0
         const links = { baitLengthM: body.lengthM, linkLengthM: gang.linkM, count: hooks.length }
-        return holds(hookGang({ ...links, hookPitchM }).coverage)
+        return coversWell(hookGang({ ...links, hookPitchM }).coverage)
       })
       return [
         {
@@ -38,5 +39,3 @@ export const hooksOffBait: Rule = {
       ]
     }),
 }
-
-const holds = (coverage: number) => coverage >= COVERAGE.least && coverage <= COVERAGE.most

@@ -46,7 +46,7 @@ export const BAITS = {
     flightM2: 0.0018,
     massKg: 0.025,
     lengthM: 0.05,
-    depthM: 0.022,
+    depthM: 0.021,
     spins: false,
   },
   cuttlefishStrip: {
