@@ -72,12 +72,12 @@ module.exports = {
       path: '^src/client/screens/([^/]+)/',
       pathNot: '^src/client/screens/$1/',
     }),
-    never('lower-client-knows-no-screens', '^src/client/(api|drafts|outfits|ui|charts|words|settings|moments)/', {
+    never('lower-client-knows-no-screens', '^src/client/(api|drafts|outfits|tables|ui|charts|words|settings|moments)/', {
       path: '^src/client/(screens|shell)/',
     }),
     never('charts-and-ui-fetch-nothing', '^src/client/(charts|ui|words)/', { path: '^src/client/api/' }),
     never('a-view-of-a-moment-goes-through-the-table', '^src/client/(?!moments/)', {
-      path: '^src/client/moments/(cast|settle|run|snag|hand)View',
+      path: '^src/client/moments/(cast|settle|take|run|snag|hand)View',
     }),
   ],
   options: {

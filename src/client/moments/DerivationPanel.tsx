@@ -8,8 +8,8 @@ import { useShow } from '../settings/preferences.tsx'
 import { Button } from '../ui/controls.tsx'
 import { Panel } from '../ui/Panel.tsx'
 import { derivationText, type StepWords, stepWords } from '../words/derivationWords.ts'
+import { momentName } from '../words/momentNames.ts'
 import { linkNameOfKey } from '../words/names.ts'
-import { momentName } from './momentViews.ts'
 
 /** Every calculation behind a verdict: formula, inputs with where each came from, source and range; to be read or copied. */
 export function DerivationPanel({ setup, moment }: { setup: Setup; moment: MomentName }) {

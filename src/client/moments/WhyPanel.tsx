@@ -1,6 +1,7 @@
 import type { AnyResult } from '../../core/moments/moments.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { Sheet } from '../ui/controls.tsx'
+import { momentName } from '../words/momentNames.ts'
 import { DerivationPanel } from './DerivationPanel.tsx'
 import { inputValueWords, ORIGIN_WORDS } from './inputWords.ts'
 import { viewOf } from './momentViews.ts'
@@ -9,7 +10,8 @@ import { useWording } from './useWording.ts'
 /** What a verdict rests on: its rule, what follows, and its inputs with where each came from. */
 export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup }) {
   const wording = useWording(setup)
-  const { name, rule, inputs, words, Why } = viewOf(result)
+  const { rule, inputs, words, Why } = viewOf(result)
+  const name = momentName(result.moment)
   const known = words(wording)
   return (
     <Sheet title={`Why: ${name}`} aside={<DerivationPanel setup={setup} moment={result.moment} />}>

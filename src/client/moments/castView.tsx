@@ -5,7 +5,6 @@ import { castName } from '../words/castWords.ts'
 import type { MomentView } from './momentView.ts'
 
 export const CAST_VIEW: MomentView<Cast> = {
-  name: 'Cast',
   rule: `Each link over the pull of what flies beyond it, at the peak of the cast; the worst decides: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is to be watched. A lead that breaks off can kill: clear the beach behind and ahead.`,
   absent: 'Nothing is cast: the trace is lowered.',
   figure: ({ peakN, figure }, { show }) => `peak ${show.computed('strength', peakN)}, weakest ${figure.value.toFixed(1)}×`,

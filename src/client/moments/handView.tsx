@@ -9,7 +9,6 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
-  name: 'Hand',
   rule: `The weakest from the hand to the hook over what it has to bear of the fish: all of its dead weight in a lift, a share with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
   figure: ({ figure, weightN, borneN }, { show }) =>

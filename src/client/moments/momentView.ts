@@ -10,7 +10,6 @@ export type Wording = { show: Show; nameOf: (ref: LinkRef) => string; catalogue:
 
 /** How one moment is shown: its words, and the view it opens into. One file makes one, and the table of views lists it. */
 export type MomentView<Result extends MomentResult> = {
-  name: string
   /** The rule of its verdict. */
   rule: string
   /** Why there is no verdict, where there is none. */

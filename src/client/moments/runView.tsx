@@ -19,7 +19,6 @@ import { useWording } from './useWording.ts'
 const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChart.tsx')).PeakChart }))
 
 export const RUN_VIEW: MomentView<Run> = {
-  name: 'Run',
   rule: `The drag set against the highest safe setting: within it holds, up to ${WATCH_OVER_CEILING} times is to be watched. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is never better than watch.`,
   absent: 'Nothing runs: the trace has neither a hook nor a lure.',
   figure: ({ figure, deciding }, { show }) =>

@@ -17,7 +17,6 @@ import type { MomentView } from './momentView.ts'
 const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.tsx')).LineInWater }))
 
 export const SETTLE_VIEW: MomentView<Settle> = {
-  name: 'Settle',
   rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes.',
   absent: 'Needs depth and stream; not for a kite bait.',
   figure: (settle, { show }) => figureWords(settle, show),

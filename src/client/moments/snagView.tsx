@@ -11,7 +11,6 @@ import { useWording } from './useWording.ts'
 const WANTED = { weakLink: 'weak link goes first', fuse: 'break at the fuse or beyond' } as const
 
 export const SNAG_VIEW: MomentView<Snag> = {
-  name: 'Snag',
   rule: `Weak link: it should go first in ${100 * WEAK_LINK_CHANCE.holds} of 100 pulls. Otherwise the main line should be kept in ${10 * FUSE_CHANCE.holds} of 10. Turn away from a pull for a break; never wrap line round a hand.`,
   absent: 'Nothing can snag: the trace has no end.',
   figure: ({ figure, deciding }) =>

@@ -12,7 +12,6 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const TAKE_VIEW: MomentView<Take> = {
-  name: 'Take',
   rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is to be watched; a hook up to ${percent(LIVE_MASS_SHARE.holds)} of a live bait's weight and ${percent(MOUTH_SHARE.holds)} of the mouth's width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that bears the drag with room to spare.`,
   absent: 'No bait is on a hook.',
   figure: ({ deciding }) => aspectWords(deciding),

@@ -5,12 +5,12 @@ import type { Verdict } from '../../../core/moments/moment.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { runSensitivity } from '../../../workers/runSensitivity.ts'
-import { MOMENT_CHOICES } from '../../moments/momentViews.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Select, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
 import { leverValueWords, leverWords } from '../../words/leverWords.ts'
+import { MOMENT_CHOICES } from '../../words/momentNames.ts'
 import type { Side } from './side.ts'
 
 const MOST_BARS = 8

@@ -1,12 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Plus } from 'lucide-react'
+import { Download, Plus } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { Fish } from '../../../core/documents/fish.ts'
-import { binDocument, createDocument, fishQuery, restoreDocument, type SavedFish, saveDocument } from '../../api/documents.ts'
+import { copyName } from '../../../core/documents/text.ts'
+import { binnedQuery, createDocument, fishQuery, listQuery, type SavedFish, saveDocument } from '../../api/documents.ts'
+import { type DocumentActions, useDocumentActions } from '../../api/useDocumentActions.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import { ImportTable } from '../../tables/ImportTable.tsx'
 import { Button } from '../../ui/controls.tsx'
+import { download } from '../../ui/download.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { UnreadableList } from '../../ui/UnreadableList.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { FEEDS_WORDS, TEETH_WORDS, traitsOf } from '../../words/fishWords.ts'
 import { percent } from '../../words/percent.ts'
@@ -15,56 +20,83 @@ import { FishPanel } from './FishPanel.tsx'
 /** The fish that are fished for: what the bench asks hook and landing of. */
 export default function FishScreen() {
   usePageTitle('Fish')
-  const fish = useQuery(fishQuery)
-  const client = useQueryClient()
+  const [bin, setBin] = useState(false)
   const [editing, setEditing] = useState<SavedFish | 'new'>()
-  const onSettled = () => client.invalidateQueries({ queryKey: ['fish'] })
-  const onError = (error: Error) => toast.error(error.message)
+  const here = useQuery(fishQuery)
+  const binned = useQuery({ ...binnedQuery('fish'), enabled: bin })
+  const unreadable = useQuery(listQuery('fish')).data?.unreadable ?? []
+  const client = useQueryClient()
+  const actions = useDocumentActions({
+    kind: 'fish',
+    nameOf: ({ name }) => name,
+    copyOf: (fish) => ({ ...fish, name: copyName(fish.name) }),
+  })
   const keep = useMutation({
     mutationFn: async (content: Fish) => {
       if (editing === 'new' || !editing) return void (await createDocument('fish', content))
       const saved = await saveDocument('fish', editing.id, editing.revision, content)
-      if ('stale' in saved) throw new Error('This fish was changed elsewhere since: it is read anew, change it again.')
+      if ('stale' in saved) throw new Error('This fish was changed elsewhere since. Close this, and change it again.')
     },
-    onSettled,
-    onError,
+    onSuccess: () => setEditing(undefined),
+    onError: (error: Error) => toast.error(error.message),
+    onSettled: () => client.invalidateQueries({ queryKey: ['fish'] }),
   })
-  const restore = useMutation({ mutationFn: (id: string) => restoreDocument('fish', id), onSettled, onError })
-  const bin = useMutation({
-    mutationFn: ({ id }: SavedFish) => binDocument('fish', id),
-    onSuccess: (_, { id, content }) =>
-      toast(`“${content.name}” is in the bin.`, { action: { label: 'Take back', onClick: () => restore.mutate(id) } }),
-    onSettled,
-    onError,
-  })
+  const save = async () => {
+    const { writeFishCsv } = await import('../../../files/fishCsv.ts')
+    download('fish.csv', 'text/csv', writeFishCsv((here.data ?? []).map(({ content }) => content)))
+  }
+  const query = bin ? binned : here
+  const fish = bin ? binned.data?.documents : here.data
   return (
     <div className="p-3 sm:px-6">
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-xl font-bold">Fish</h1>
+        <h1 className="mr-auto text-xl font-bold">{bin ? 'Fish in the bin' : 'Fish'}</h1>
+        {!bin && (
+          <>
+            <ImportTable
+              kind="fish"
+              owned={here.data ?? []}
+              format={async () => {
+                const { readFishCsv, writeFishCsv } = await import('../../../files/fishCsv.ts')
+                return { read: readFishCsv, write: writeFishCsv }
+              }}
+              keyOf={({ name }) => name.toLowerCase()}
+              nameOf={({ name }) => name}
+              nothingNew="All of it is here already."
+            />
+            <Button tone="quiet" disabled={!here.data?.length} onClick={save}>
+              <Download className="size-4" aria-hidden="true" /> Export as CSV
+            </Button>
+          </>
+        )}
+        <Button tone="quiet" onClick={() => setBin(!bin)}>
+          {bin ? 'Back to the fish' : 'Bin'}
+        </Button>
         <Button tone="strong" onClick={() => setEditing('new')}>
-          <Plus className="size-4" /> New fish
+          <Plus className="size-4" aria-hidden="true" /> New fish
         </Button>
       </div>
       <p className="mb-3 max-w-prose text-quiet">
         Chosen under a trace’s conditions, a fish says what is landed and how wide its mouth is for the hook. All of it is about a
         usual one, and yours to change; size limits are the rule book’s.
       </p>
-      {fish.error && !fish.data ? (
-        <Failed what="The fish" error={fish.error} onRetry={() => fish.refetch()} />
-      ) : !fish.data ? (
+      <UnreadableList unreadable={unreadable} />
+      {query.error && !fish ? (
+        <Failed what="The fish" error={query.error} onRetry={() => query.refetch()} />
+      ) : !fish ? (
         <Loading what="the fish" />
-      ) : fish.data.length === 0 ? (
-        <Empty title="No fish yet">Put in the first that you fish for: its weight, its length, its mouth.</Empty>
+      ) : fish.length === 0 ? (
+        <Empty title={bin ? 'No fish is in the bin' : 'No fish yet'}>
+          {bin ? 'What is put here can be taken back.' : 'Put in the first that you fish for: its weight, its length, its mouth.'}
+        </Empty>
       ) : (
-        <FishTable fish={fish.data} onEdit={setEditing} onBin={(each) => bin.mutate(each)} />
+        <FishTable fish={fish} bin={bin} onEdit={setEditing} actions={actions} />
       )}
       {editing && (
         <FishPanel
           fish={editing === 'new' ? undefined : editing.content}
-          onDone={(content) => {
-            if (content) keep.mutate(content)
-            setEditing(undefined)
-          }}
+          saving={keep.isPending}
+          onDone={(content) => (content ? keep.mutate(content) : setEditing(undefined))}
         />
       )}
     </div>
@@ -73,9 +105,14 @@ export default function FishScreen() {
 
 const HEADS = ['fish', 'usual', 'large', 'mouth across', 'teeth', 'feeds', 'takes and fights', '']
 
-type TableProps = { fish: readonly SavedFish[]; onEdit: (fish: SavedFish) => void; onBin: (fish: SavedFish) => void }
+type TableProps = {
+  fish: readonly SavedFish[]
+  bin: boolean
+  onEdit: (fish: SavedFish) => void
+  actions: DocumentActions<'fish'>
+}
 
-function FishTable({ fish, onEdit, onBin }: TableProps) {
+function FishTable({ fish, bin, onEdit, actions }: TableProps) {
   const show = useShow()
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls sideways, by keyboard too
@@ -111,12 +148,23 @@ function FishTable({ fish, onEdit, onBin }: TableProps) {
                   {of.notes && <span className="block text-quiet">{of.notes}</span>}
                 </td>
                 <td className="px-1 py-0.5 whitespace-nowrap">
-                  <Button tone="quiet" onClick={() => onEdit(each)} aria-label={`Change ${of.name}`}>
-                    Change
-                  </Button>
-                  <Button tone="quiet" onClick={() => onBin(each)} aria-label={`Put ${of.name} in the bin`}>
-                    Bin
-                  </Button>
+                  {bin ? (
+                    <Button tone="quiet" onClick={() => actions.restore(each.id)} aria-label={`Take ${of.name} back`}>
+                      Take back
+                    </Button>
+                  ) : (
+                    <>
+                      <Button tone="quiet" onClick={() => onEdit(each)} aria-label={`Change ${of.name}`}>
+                        Change
+                      </Button>
+                      <Button tone="quiet" onClick={() => actions.duplicate(each)} aria-label={`Duplicate ${of.name}`}>
+                        Copy
+                      </Button>
+                      <Button tone="quiet" onClick={() => actions.bin(each.id)} aria-label={`Put ${of.name} in the bin`}>
+                        Bin
+                      </Button>
+                    </>
+                  )}
                 </td>
               </tr>
             )

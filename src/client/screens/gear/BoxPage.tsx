@@ -4,13 +4,13 @@ import { useState } from 'react'
 import { copyName } from '../../../core/documents/text.ts'
 import { binnedQuery, gearQuery, listQuery } from '../../api/documents.ts'
 import { useDocumentActions } from '../../api/useDocumentActions.ts'
+import { ImportTable } from '../../tables/ImportTable.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { UnreadableList } from '../../ui/UnreadableList.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { BoxTable } from './BoxTable.tsx'
-import { ImportBox } from './ImportBox.tsx'
 import { ItemPanel } from './ItemPanel.tsx'
 
 /** What is in the box: sinkers, hooks, hardware, spools of line, floats, lures; edited in place, in and out as a table. */
@@ -38,7 +38,17 @@ export default function BoxPage() {
         <h1 className="mr-auto text-xl font-bold">{bin ? 'From the box, in the bin' : 'In the box'}</h1>
         {!bin && (
           <>
-            <ImportBox owned={box.data ?? []} />
+            <ImportTable
+              kind="gear"
+              owned={box.data ?? []}
+              format={async () => {
+                const { readGearCsv, writeGearCsv } = await import('../../../files/gearCsv.ts')
+                return { read: readGearCsv, write: writeGearCsv }
+              }}
+              keyOf={({ kind, name }) => `${kind} ${name.toLowerCase()}`}
+              nameOf={({ name }) => name}
+              nothingNew="All of it is in the box already."
+            />
             <Button tone="quiet" disabled={!box.data?.length} onClick={saveAll}>
               <Download className="size-4" aria-hidden="true" /> Export as CSV
             </Button>

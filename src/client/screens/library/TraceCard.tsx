@@ -11,9 +11,9 @@ import { revisionQuery, type SavedTrace, type SavedTraceHead } from '../../api/d
 import { useCatalogue } from '../../catalogue.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
-import { momentName } from '../../moments/momentViews.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
+import { momentName } from '../../words/momentNames.ts'
 import type { TraceActions } from './useTraceActions.ts'
 
 type Props = {
