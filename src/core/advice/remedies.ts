@@ -2,15 +2,26 @@ import { efficiencyOf } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Joins } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
 import { hungFrom, isHardware, isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
-import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import type { HookPiece, LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { freeId, withJoint } from '../edit/changes.ts'
+import { freeId, withJoint, withPiece } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
 import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../setup/connectionRules.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
 import { freeLine } from '../setup/outfitLines.ts'
 import type { Judged, Remedy } from './finding.ts'
+
+/** Hooks of another size, or pattern, as they come: what was measured of the old ones does not hold of the new. */
+export const withHooks = (trace: Trace, ids: readonly string[], change: Pick<HookPiece, 'size'> & Partial<HookPiece>): Trace =>
+  ids.reduce(
+    (next, id) =>
+      withPiece(next, id, (old) => {
+        const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
+        return { ...rest, ...change }
+      }),
+    trace,
+  )
 
 /** What a part is called in a sentence. */
 export function called(trace: Trace, id: string): string {

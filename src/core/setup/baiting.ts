@@ -39,8 +39,10 @@ export function baitedHooks(setup: Baitable): Baited[] {
   return trace.pieces.filter(isBody).flatMap((bait): Baited[] => {
     const hook = pieceById(trace, parentId(bait.attach))
     if (hook?.role !== 'hook') return []
-    const dimensions = hookDimensions(catalogue, hook.pattern, hook.size, hook)
-    if (!dimensions) return []
+    const bare = hookDimensions(catalogue, hook.pattern, hook.size, hook)
+    if (!bare) return []
+    // A live bait bears the head too.
+    const dimensions = { ...bare, massKg: massOfKg(catalogue, hook) }
     const body = bodyOn(trace, catalogue, bait)
     const hooks = hooksIn(setup, hook)
     const rig: BaitRig = hooks.length === 1 ? 'single' : hooks.length === 2 ? 'tandem' : 'chain'

@@ -1,9 +1,8 @@
 import { hookSuggest } from '../../catalogue/hookSuggest.ts'
 import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
 import type { Remedy, Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, withHooks } from '../remedies.ts'
 
 /** The bait fills the gap of its hook: the point does not find the fish. */
 export const gapFilled: Rule = {
@@ -19,13 +18,10 @@ export const gapFilled: Rule = {
           {
             label: `take a ${best.size}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
             make: () => ({
-              trace: hooks.reduce(
-                (next, { id }) =>
-                  withPiece(next, id, (old) => {
-                    const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
-                    return { ...rest, size: best.size, pattern }
-                  }),
+              trace: withHooks(
                 trace,
+                hooks.map(({ id }) => id),
+                { size: best.size, pattern },
               ),
             }),
           },

@@ -1,9 +1,7 @@
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
-import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say, strength } from '../phrase.ts'
-import { called, ownPiece } from '../remedies.ts'
+import { called, ownPiece, withHooks } from '../remedies.ts'
 
 /** The hook straightens before anything breaks, under the drag as set. */
 export const hookStraightens: Rule = {
@@ -32,12 +30,7 @@ export const hookStraightens: Rule = {
             ? [
                 {
                   label: `take a ${size}`,
-                  make: () => ({
-                    trace: withPiece(setup.trace, hook.id, (old) => {
-                      const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
-                      return { ...rest, size }
-                    }),
-                  }),
+                  make: () => ({ trace: withHooks(setup.trace, [hook.id], { size }) }),
                 },
               ]
             : [],

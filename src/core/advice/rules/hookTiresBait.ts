@@ -1,10 +1,8 @@
 import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../../catalogue/hooks.ts'
-import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, withHooks } from '../remedies.ts'
 
 /** A live bait swims only if the hook is light. */
 export const hookTiresBait: Rule = {
@@ -25,12 +23,7 @@ export const hookTiresBait: Rule = {
             ? [
                 {
                   label: `take a ${size}, if the bait is fished alive`,
-                  make: () => ({
-                    trace: withPiece(trace, hook.id, (old) => {
-                      const { gapeM: _gape, wireM: _wire, ...rest } = old as HookPiece
-                      return { ...rest, size }
-                    }),
-                  }),
+                  make: () => ({ trace: withHooks(trace, [hook.id], { size }) }),
                 },
               ]
             : [],

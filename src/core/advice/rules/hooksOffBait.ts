@@ -1,12 +1,10 @@
 import { hookDimensions } from '../../catalogue/hooks.ts'
-import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
 import { coversWell } from '../../moments/take.ts'
 import { COVERAGE } from '../../moments/thresholds.ts'
 import { hookGang } from '../../physics/hooking/hookGang.ts'
 import type { Rule } from '../finding.ts'
 import { say } from '../phrase.ts'
-import { called } from '../remedies.ts'
+import { called, withHooks } from '../remedies.ts'
 
 /** Linked hooks that hold too little of their bait, or reach past it. */
 export const hooksOffBait: Rule = {
@@ -30,7 +28,11 @@ export const hooksOffBait: Rule = {
                 {
                   label: `take hooks of ${size}`,
                   make: () => ({
-                    trace: hooks.reduce((next, { id }) => withPiece(next, id, (old) => ({ ...(old as HookPiece), size })), trace),
+                    trace: withHooks(
+                      trace,
+                      hooks.map(({ id }) => id),
+                      { size },
+                    ),
                   }),
                 },
               ]
