@@ -20,7 +20,7 @@ const drawnGapeMm = (page: Page, drawing: RegExp) =>
 test('the hook is drawn true: its gape against the scale bar, in three sizes, in the bait and alone', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'taken')}`)
   const take = page.locator('[data-moment=take]')
-  await page.getByRole('option', { name: 'hook', exact: true }).click()
+  await page.getByRole('option', { name: 'hook a', exact: true }).click()
   await page.getByLabel('pattern').selectOption('j')
   for (const [size, gapeMm] of [
     ['2', 10.4],
@@ -36,7 +36,7 @@ test('the hook is drawn true: its gape against the scale bar, in three sizes, in
     const inBait = new RegExp(`^Hook ${size} in the bait`)
     await expect(page.getByRole('img', { name: inBait })).toBeVisible()
     expect(Math.abs((await drawnGapeMm(page, inBait)) / gapeMm - 1)).toBeLessThan(0.01)
-    await page.getByRole('option', { name: 'hook', exact: true }).click()
+    await page.getByRole('option', { name: 'hook a', exact: true }).click()
   }
   await beside(page, 'Part')
   await page.getByLabel('hook size').fill('2\\0')

@@ -68,15 +68,26 @@ describe('a database of the version before', () => {
         ruleSet: ruleSets.get(ruleSetId),
       })
       expect(status, before.name).toBe(200)
-      expect(body.moments).toHaveLength(before.moments.length)
+      const hooks = new Set(trace.pieces.flatMap(({ id: piece, role }) => (role === 'hook' ? [piece] : [])))
+      // How it is taken is judged since then.
+      const told = body.moments.filter(({ moment }: { moment: string }) => moment !== 'take')
+      expect(told).toHaveLength(before.moments.length)
       // Since then a knot of too few turns is weak.
       if (before.findings.some((finding) => finding.includes('few-turns'))) continue
       for (const [i, { margin, end, decides, moment }] of before.moments.entries()) {
         if (moment !== 'run' && moment !== 'hand') continue
-        expect(body.moments[i], before.name).toMatchObject({ moment, end, decides })
-        expect(body.moments[i].margin / margin, before.name).toBeCloseTo(1, 12)
+        const ratio = told[i].margin / margin
+        // Since then hooks have thinner wire: what one decides has less to spare.
+        if (hooks.has(told[i].decides)) expect(ratio, before.name).toBeLessThanOrEqual(1)
+        else {
+          expect(told[i], before.name).toMatchObject({ moment, end, decides })
+          expect(ratio, before.name).toBeCloseTo(1, 12)
+        }
       }
-      expect(Math.min(...body.links.map(({ strengthN }: { strengthN: number }) => strengthN))).toBeCloseTo(before.weakest, 9)
+      const links: { id: string; strengthN: number }[] = body.links
+      const weakest = links.reduce((least, link) => (link.strengthN < least.strengthN ? link : least))
+      if (hooks.has(weakest.id)) expect(weakest.strengthN).toBeLessThanOrEqual(before.weakest)
+      else expect(weakest.strengthN).toBeCloseTo(before.weakest, 9)
     }
   })
 
