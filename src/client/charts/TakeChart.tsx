@@ -34,13 +34,13 @@ export function TakeChart({ baited, freeGape, widthPx }: Props) {
         height={Math.abs(free.to - free.from)}
         className={free.to > free.from ? 'fill-holds' : 'fill-fails'}
       />
-      {ghosts.map(({ size, x, y, outline }) => (
-        <g key={size} transform={`translate(${x} ${y})`}>
+      {ghosts.map(({ size, x, outline }) => (
+        <g key={size} transform={`translate(${x} 0)`}>
           <HookShape outline={outline} ghost />
         </g>
       ))}
-      {hooks.map(({ id, x, y, outline }) => (
-        <g key={id} transform={`translate(${x} ${y})`}>
+      {hooks.map(({ id, x, outline }) => (
+        <g key={id} transform={`translate(${x} 0)`}>
           <HookShape outline={outline} />
         </g>
       ))}

@@ -6,12 +6,12 @@ import type { Baited } from '../setup/baiting.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { type HookOutline, hookOutline } from './hookOutline.ts'
 
-/** A bait and its hooks in side view, mm: the bait lies along x, the hooks' shanks on it, their points below. */
+/** A bait and its hooks in side view, mm: the bait lies along x, the hooks' shanks on x itself, their points below. */
 export type TakeDrawing = {
   bait: { form: BaitForm; x: number; y: number; lengthMm: number; depthMm: number }
-  hooks: { id: string; x: number; y: number; outline: HookOutline }[]
+  hooks: { id: string; x: number; outline: HookOutline }[]
   /** The hook of the bait in the next size down and up, at the same eye. */
-  ghosts: { size: string; x: number; y: number; outline: HookOutline }[]
+  ghosts: { size: string; x: number; outline: HookOutline }[]
   /** Below the bait's edge in the gap of its own hook: what stays free. */
   free: { x: number; from: number; to: number }
   box: { x: number; y: number; width: number; height: number }
@@ -33,13 +33,13 @@ export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
   const first = (lengthMm - spanMm) / 2
   const placed = hooks.map((each, i) => {
     const its = hookDimensions(catalogue, each.pattern, each.size, each) ?? dimensions
-    return { id: each.id, x: first + i * stepMm, y: 0, outline: hookOutline(catalogue, each.pattern, its) }
+    return { id: each.id, x: first + i * stepMm, outline: hookOutline(catalogue, each.pattern, its) }
   })
   const last = placed.at(-1)!
   const edgeY = own.shankY + buriedM(wanted) * MM
   const ghosts = besides(catalogue, hook.size).flatMap((size) => {
     const its = hookDimensions(catalogue, hook.pattern, size)
-    return its ? [{ size, x: last.x, y: 0, outline: hookOutline(catalogue, hook.pattern, its) }] : []
+    return its ? [{ size, x: last.x, outline: hookOutline(catalogue, hook.pattern, its) }] : []
   })
   const outlines = [...placed, ...ghosts]
   const left = Math.min(0, ...outlines.map(({ x, outline }) => x - 2 * outline.eyeMm - outline.wireMm)) - MARGIN_MM

@@ -40,6 +40,12 @@ const MOUTH = [
   ['mouthWidthShare', 'mouth, across'],
   ['mouthHeightShare', 'mouth, up and down'],
 ] as const
+type Choice = { key: 'teeth' | 'feeds' | 'takes'; label: string; ids: readonly string[]; words: Readonly<Record<string, string>> }
+const CHOICES: readonly Choice[] = [
+  { key: 'teeth', label: 'teeth', ids: TEETH, words: TEETH_WORDS },
+  { key: 'feeds', label: 'feeds', ids: FEEDS, words: FEEDS_WORDS },
+  { key: 'takes', label: 'takes a bait', ids: TAKES, words: TAKES_WORDS },
+]
 const CHECKS = {
   fish: within(0.001, 1_000, 'From a gram to a tonne.'),
   length: within(0.02, 10, 'From 2 cm to 10 m.'),
@@ -55,8 +61,6 @@ export function FishPanel({ fish, saving, onDone }: Props) {
   const now = useWatch({ control }) as Fish
   const put = <K extends keyof Fish>(field: K, value: Fish[K]) =>
     setValue(field as never, value as never, { shouldValidate: true })
-  const choicesOf = <T extends string>(ids: readonly T[], words: Record<T, string>) =>
-    ids.map((value) => ({ value, text: words[value] }))
   const [fault] = Object.values(formState.errors)
   return (
     <Panel
@@ -90,30 +94,16 @@ export function FishPanel({ fish, saving, onDone }: Props) {
             onChange={(percent) => percent !== undefined && put(key, percent / 100)}
           />
         ))}
-        <Field label="teeth" htmlFor="fish-teeth">
-          <Select
-            id="fish-teeth"
-            value={now.teeth}
-            onChange={(event) => put('teeth', event.target.value as Fish['teeth'])}
-            choices={choicesOf(TEETH, TEETH_WORDS)}
-          />
-        </Field>
-        <Field label="feeds" htmlFor="fish-feeds">
-          <Select
-            id="fish-feeds"
-            value={now.feeds}
-            onChange={(event) => put('feeds', event.target.value as Fish['feeds'])}
-            choices={choicesOf(FEEDS, FEEDS_WORDS)}
-          />
-        </Field>
-        <Field label="takes a bait" htmlFor="fish-takes">
-          <Select
-            id="fish-takes"
-            value={now.takes}
-            onChange={(event) => put('takes', event.target.value as Fish['takes'])}
-            choices={choicesOf(TAKES, TAKES_WORDS)}
-          />
-        </Field>
+        {CHOICES.map(({ key, label, ids, words }) => (
+          <Field key={key} label={label} htmlFor={`fish-${key}`}>
+            <Select
+              id={`fish-${key}`}
+              value={now[key]}
+              onChange={(event) => put(key, event.target.value as never)}
+              choices={ids.map((value) => ({ value, text: words[value]! }))}
+            />
+          </Field>
+        ))}
         <fieldset className="grid gap-1">
           <legend className="text-quiet">how it fights</legend>
           {FIGHTS.map((fight) => (
