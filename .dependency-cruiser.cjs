@@ -20,6 +20,7 @@ const CORE_ROOMS = [
   'setup',
   'edit',
   'moments',
+  'purpose',
   'families',
   'advice',
   'analysis',

@@ -1,4 +1,4 @@
-import { type Phrase, phraseText } from '../../core/advice/phrase.ts'
+import { type Phrase, phraseText } from '../../core/units/phrase.ts'
 import type { Show } from '../settings/show.ts'
 
 /** A finding's sentence with its figures in the units shown, beginning with a capital. */

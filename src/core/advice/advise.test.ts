@@ -25,8 +25,8 @@ import { withLength, withoutClip } from '../edit/changes.ts'
 import { placesAt } from '../edit/places.ts'
 import { FAMILIES } from '../families/families.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
+import { phraseText } from '../units/phrase.ts'
 import { RULE_IDS } from './advise.ts'
-import { phraseText } from './phrase.ts'
 import { tryRemedies } from './tryRemedies.ts'
 
 /** One failing example of each rule; `bare` where no step on the trace or its conditions could fix it. */

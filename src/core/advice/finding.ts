@@ -2,7 +2,7 @@ import type { Conditions } from '../documents/conditions.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
 import type { Judgement } from '../moments/judge.ts'
-import type { Phrase } from './phrase.ts'
+import type { Phrase } from '../units/phrase.ts'
 
 /** `fault`: it will go wrong. `caution`: it may well. `note`: worth knowing. */
 export type Severity = 'fault' | 'caution' | 'note'

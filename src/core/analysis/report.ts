@@ -1,10 +1,10 @@
 import type { Severity } from '../advice/finding.ts'
-import { type PhraseFigure, phraseText } from '../advice/phrase.ts'
 import { tryRemedies } from '../advice/tryRemedies.ts'
 import { linkKey } from '../documents/linkRef.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import { resultsOf } from '../moments/judge.ts'
 import type { FigureQuantity, Input, MomentResult } from '../moments/moment.ts'
+import { type PhraseFigure, phraseText } from '../units/phrase.ts'
 import { isQuantity, QUANTITIES } from '../units/quantities.ts'
 import type { Evaluation } from './evaluate.ts'
 

@@ -1,8 +1,13 @@
 import { z } from 'zod'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../catalogue/ids.ts'
 import { LINE_SPREAD, PULLED_SPREAD } from '../catalogue/materials.ts'
+import { targetSchema } from './fish.ts'
 import { CONDITIONS_VERSION } from './versions.ts'
 import { waterSchema } from './water.ts'
+
+/** How well a fish sees a line. */
+export const CLARITIES = ['clear', 'coloured'] as const
+export const LIGHTS = ['day', 'night'] as const
 
 const spread = z.number().min(0.01).max(0.13)
 
@@ -23,6 +28,11 @@ export const conditionsSchema = z.strictObject({
   guideFriction: z.number().nonnegative().max(1).default(0.12),
   guideWrapRad: z.number().nonnegative().max(Math.PI).default(1.2),
   allowedFraction: z.number().min(0.01).max(1).default(0.75),
+  /** What is fished for; absent: nothing in particular. */
+  target: targetSchema.optional(),
+  /** The water, and the time of day; absent: not asked about. */
+  clarity: z.enum(CLARITIES).optional(),
+  light: z.enum(LIGHTS).optional(),
   /** The fish that is landed. */
   fishMassKg: z.number().min(0.001, 'must be above 0').max(1_000).default(3),
   /** Across its mouth; absent: not asked about. */

@@ -11,29 +11,37 @@ const massKg = z.number().min(0.001, 'is too small to be meant').max(1_000, 'is 
 const lengthM = z.number().min(0.02, 'is too small to be meant').max(10, 'is over 10 m')
 const share = z.number().min(0.01, 'is under a hundredth').max(0.5, 'is over half')
 
+/** What decides of a fish how it is fished for. */
+const targetFields = {
+  name: documentName,
+  typicalMassKg: massKg,
+  typicalLengthM: lengthM,
+  largeLengthM: lengthM,
+  teeth: z.enum(TEETH),
+  feeds: z.enum(FEEDS),
+  takes: z.enum(TAKES),
+  /** How it fights; `tail`: its tail reaches the line. */
+  fights: z.array(z.enum(FIGHTS)).max(FIGHTS.length, { abort: true }),
+  /** Said to shake circles out. */
+  shakesCircles: z.boolean(),
+  /** Shy of line in clear water. */
+  lineShy: z.boolean(),
+  /** Put back as a rule. */
+  released: z.boolean(),
+}
+
+/** The fish that a trace is for, as it was known when it was chosen. */
+export const targetSchema = z.strictObject(targetFields)
+
 /** A fish that is fished for: how large, its mouth, how it takes and fights, and what is done with it. */
 export const fishSchema = z
   .strictObject({
     formatVersion: z.literal(FISH_VERSION),
-    name: documentName,
-    typicalMassKg: massKg,
-    typicalLengthM: lengthM,
+    ...targetFields,
     largeMassKg: massKg,
-    largeLengthM: lengthM,
     /** Of the mouth, over the fish’s length. */
     mouthWidthShare: share,
     mouthHeightShare: share,
-    teeth: z.enum(TEETH),
-    feeds: z.enum(FEEDS),
-    takes: z.enum(TAKES),
-    /** How it fights; `tail`: its tail reaches the line. */
-    fights: z.array(z.enum(FIGHTS)).max(FIGHTS.length, { abort: true }),
-    /** Said to shake circles out. */
-    shakesCircles: z.boolean(),
-    /** Shy of line in clear water. */
-    lineShy: z.boolean(),
-    /** Put back as a rule. */
-    released: z.boolean(),
     /** Spines, teeth and gill covers to mind, and whatever else. */
     notes: notes.optional(),
   })
@@ -47,3 +55,4 @@ export const fishSchema = z
   })
 
 export type Fish = z.infer<typeof fishSchema>
+export type Target = z.infer<typeof targetSchema>

@@ -5,22 +5,26 @@ import { spoolRadii } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import { parentId } from '../documents/pieces.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
 import { withClip } from '../edit/changes.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { judge } from '../moments/judge.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { castLoad } from '../physics/cast/load.ts'
+import { type LeaderAdvice, leaderFor, WET_AND_KNOTTED } from '../purpose/leader.ts'
+import { purposeOf } from '../purpose/purpose.ts'
 import { flyingMassKg } from '../setup/masses.ts'
 import { mainLine } from '../setup/outfitLines.ts'
+import { endsOf, lineAlongM, pathToPiece } from '../setup/paths.ts'
 import type { Setup } from '../setup/setup.ts'
 import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
-import { defaultWishes, type Family, type Wishes } from './family.ts'
+import { defaultWishes, type Family, type Said, type Wishes } from './family.ts'
+import { forFish, suggestedHook } from './forFish.ts'
+import { sinkerFor } from './sinkerFor.ts'
 
-/** What a wet, knotted mono keeps of its label in a usual eye knot. */
-const WET_AND_KNOTTED = 0.9 * 0.84
 /** Margin over the peak pull of a cast that a draft aims for: a little over what holds. */
 const CAST_MARGIN = CAST_OVER_PEAK.holds + 0.2
 /** Weak link over the weakest above it that a draft aims for: the knots' spread still lets it go first 49 times in 50. */
@@ -36,31 +40,78 @@ const EASY_LIFT = 8
 const SHORT_LEADER_M = 3
 const TURNS_ON_SPOOL = 5
 
-type Draft = { trace: Trace; conditions: Conditions }
+export type Draft = {
+  trace: Trace
+  conditions: Conditions
+  /** What it was made with, where nobody said. */
+  wishes: Wishes
+  /** Of the leader: what was asked of it and why. */
+  leader: LeaderAdvice
+}
 
-/** What a draft is made for: the family and the wishes, and the outfit, the conditions and the catalogue it is made with. */
-type Order = { family: Family; wishes: Wishes; outfit: Outfit; conditions: Conditions; catalogue: Catalogue }
+/** What a draft is made for: a family and what a person said of it; and what it is made with. */
+export type Order = {
+  family: Family
+  said: Said
+  outfit: Outfit
+  conditions: Conditions
+  catalogue: Catalogue
+  ruleSet?: RuleSet | undefined
+  /** Sinkers at hand, kg; without any, of whatever weight is wanted. */
+  sinkersKg?: readonly number[] | undefined
+}
+
+type Settled = Order & { wishes: Wishes }
 
 /**
- * A sound first draft of a family on an outfit: a leader that bears the cast, a weak link well under the rest (with a release
- * clip where it would not bear the cast), and the drag set to suit, in whole half pounds as a scale reads.
+ * A sound first draft of a family on an outfit: a leader by what it is for that bears the cast, a weak link well under the rest (with
+ * a release clip where it would not bear the cast), and the drag set to suit, in whole half pounds as a scale reads. With a fish in
+ * the conditions, bait, hook and what stands against teeth are its; with water, the sinker holds in it.
  */
 export function draft(given: Order): Draft {
-  const conditions = { ...given.conditions, fishMassKg: liftedKg(given) }
-  const order = { ...given, conditions }
-  let leaderN = startingLeaderN(order)
-  let trace = withWeakLink(order, leaderN)
-  for (let i = 0; i < MOST_STEPS_UP && castTooHard(setupOf(order, trace)); i += 1) {
-    leaderN = nextLabelN(leaderN, 1, 'lb')
-    trace = withWeakLink(order, leaderN)
+  const { family, said, outfit, conditions, catalogue } = given
+  const { target, water } = conditions
+  const order: Settled = {
+    ...given,
+    conditions: {
+      ...conditions,
+      ...(target ? {} : { fishMassKg: liftedKg(given) }),
+      dragN: DEFAULT_DRAG_SHARE * mainLine(outfit).strengthN,
+    },
+    wishes: {
+      ...defaultWishes(family),
+      ...(target ? forFish({ ...given, purpose: purposeOf(given, given.ruleSet) }) : {}),
+      ...said,
+    },
   }
-  return { trace, conditions: { ...conditions, dragN: dragN(setupOf(order, trace)) } }
+  let made = madeWith(order)
+  const change = (wishes: Partial<Wishes>) => {
+    order.wishes = { ...order.wishes, ...wishes }
+    made = madeWith(order)
+  }
+  const hook = target && said.hookSize === undefined ? suggestedHook(setupOf(order, made.trace)) : undefined
+  if (hook && (hook.size !== order.wishes.hookSize || hook.pattern !== order.wishes.hookPattern))
+    change({ hookSize: hook.size, hookPattern: hook.pattern })
+  const usual = family.parameters.find(({ key }) => key === 'sinkerKg')
+  if (water && usual && said.amounts?.sinkerKg === undefined) {
+    const sinker = sinkerFor(setupOf(order, made.trace), usual.usual, given.sinkersKg)
+    if (sinker)
+      change({
+        amounts: { ...order.wishes.amounts, sinkerKg: Math.min(usual.most, sinker.massKg) },
+        ...(sinker.shape ? { sinkerShape: sinker.shape } : {}),
+      })
+  }
+  const setup = { trace: made.trace, outfit, conditions: order.conditions, catalogue }
+  return { ...made, wishes: order.wishes, conditions: { ...order.conditions, dragN: dragN(setup) } }
 }
 
 /** What a family looks like on an outfit, to be told from the others: its parts in order, with nothing made to suit. */
 export function sketch(family: Family, outfit: Outfit, catalogue: Catalogue): Trace {
   const leaderN = labelAtLeastN(mainLine(outfit).strengthN * family.leaderOverMain)
-  return expand(family, defaultWishes(family), { outfit, catalogue, leaderN, weakLinkN: leaderN, castReachM: SHORT_LEADER_M })
+  return expand(family, defaultWishes(family), {
+    ...{ outfit, catalogue, leaderN, weakLinkN: leaderN },
+    ...{ castReachM: SHORT_LEADER_M, longerM: 0, atHookN: 0 },
+  })
 }
 
 const setupOf = ({ outfit, conditions, catalogue }: Order, trace: Trace): Setup => ({ trace, outfit, conditions, catalogue })
@@ -76,32 +127,64 @@ function castTooHard(setup: Setup): boolean {
   return cast !== undefined && cast.verdict !== 'holds'
 }
 
-function basisOf({ outfit, conditions, catalogue }: Order, leaderN: number, weakLinkN: number): Basis {
-  const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * spoolRadii(outfit.reel).fullRadiusM
-  const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + onSpoolM)) / 2
-  return { outfit, catalogue, leaderN, weakLinkN, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM }
+/** The trace with its leader: as advised, as said, or as strong as the cast asks for. */
+function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
+  const { family, wishes, said, outfit, conditions, ruleSet } = order
+  const isCast = conditions.castStyle !== 'none'
+  const usualN = mainLine(outfit).strengthN * family.leaderOverMain
+  const level: Basis = { ...startingBasis(order), leaderN: usualN, weakLinkN: usualN }
+  const usual = expand(family, wishes, level)
+  const usualM = leaderM(usual)
+  const reachesReel = isCast && family.rows.some((row) => 'line' in row && row.lengthM === 'castReach')
+  const leader = leaderFor(purposeOf(order, ruleSet), {
+    usualN,
+    usualM,
+    onReel: reachesReel || usualM > outfit.rod.lengthM + conditions.freeboardM,
+    ...(isCast ? { castN: castLabelN(order, usual) } : {}),
+    ...(reachesReel ? { castM: level.castReachM } : {}),
+  })
+  const basis = {
+    ...level,
+    longerM: usualM === 0 ? 0 : leader.lengthM - usualM,
+    atHookN: wishes.bite === 'none' ? labelAtLeastN(leader.atHookN) : 0,
+  }
+  let leaderN = said.leaderN ?? leader.labelN
+  let trace = withWeakLink(order, { ...basis, leaderN })
+  for (let i = 0; i < MOST_STEPS_UP && castTooHard(setupOf(order, trace)); i += 1) {
+    leaderN = nextLabelN(leaderN, 1, 'lb')
+    trace = withWeakLink(order, { ...basis, leaderN })
+  }
+  return { trace, leader }
 }
 
-/** The label that bears the cast of all that flies, and is near enough the main line's own. */
-function startingLeaderN(order: Order): number {
-  const { family, wishes, outfit, conditions, catalogue } = order
-  const ofMainN = mainLine(outfit).strengthN * family.leaderOverMain
-  if (conditions.castStyle === 'none') return labelAtLeastN(ofMainN)
-  const trace = expand(family, wishes, basisOf(order, ofMainN, ofMainN))
+/** What a leader is expanded with before anything speaks about it. */
+function startingBasis({ outfit, conditions, catalogue }: Order): Omit<Basis, 'leaderN' | 'weakLinkN'> {
+  const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * spoolRadii(outfit.reel).fullRadiusM
+  const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + onSpoolM)) / 2
+  return { outfit, catalogue, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM, longerM: 0, atHookN: 0 }
+}
+
+/** From the outfit’s line to the first hook or lure, m. */
+function leaderM(trace: Trace): number {
+  const end = endsOf(trace).find(({ role }) => role !== 'sinker')
+  return end ? lineAlongM(pathToPiece(trace, end.id)) : 0
+}
+
+/** The label that bears the cast of all that flies, by the model and, for a full cast with a leader that reaches the reel, near the shore angler’s rule. */
+function castLabelN({ outfit, conditions, catalogue }: Order, trace: Trace): number {
+  const { castStyle } = conditions
+  if (castStyle === 'none') return 0
   const massKg = flyingMassKg({ trace, catalogue })
-  const { peakN, ruleN } = castLoad({ massKg, ...catalogue.castStyles[conditions.castStyle], peakFactor: CAST_PEAK_FACTOR })
-  // The shore angler’s rule is for a full cast, and for a leader that reaches the reel.
+  const { peakN, ruleN } = castLoad({ massKg, ...catalogue.castStyles[castStyle], peakFactor: CAST_PEAK_FACTOR })
   const reaches = trace.pieces.some((piece) => piece.role === 'leader' && piece.lengthM > outfit.rod.lengthM + conditions.dropM)
-  const byRuleN = reaches && conditions.castStyle !== 'lob' ? NEAR_THE_RULE * ruleN : 0
-  const labelN = labelAtLeastN(Math.max((CAST_MARGIN * peakN) / WET_AND_KNOTTED, ofMainN, byRuleN))
-  // As strong as the main line it would leave it to chance which of them goes.
-  return byRuleN > ofMainN && Math.abs(labelN / mainLine(outfit).strengthN - 1) < 0.01 ? nextLabelN(labelN, 1, 'lb') : labelN
+  return Math.max((CAST_MARGIN * peakN) / WET_AND_KNOTTED, reaches && castStyle !== 'lob' ? NEAR_THE_RULE * ruleN : 0)
 }
 
 /** The family with its weak link, if it has one, stepped down to what goes first on a snag, and clipped where a cast needs it. */
-function withWeakLink(order: Order, leaderN: number): Trace {
+function withWeakLink(order: Settled, basis: Omit<Basis, 'weakLinkN'>): Trace {
   const { family, wishes } = order
-  const at = (weakLinkN: number) => expand(family, wishes, basisOf(order, leaderN, weakLinkN))
+  const { leaderN } = basis
+  const at = (weakLinkN: number) => expand(family, wishes, { ...basis, weakLinkN })
   const level = at(leaderN)
   if (!family.weakLink) return level
   const share = judge(setupOf(order, level), ['snag']).moments.snag?.paths.find((path) => path.weakLinkShare)?.weakLinkShare

@@ -12,6 +12,7 @@ import { fixedOn, joined, sliding } from '../edit/attach.ts'
 import { defaultConnection } from '../setup/connectionRules.ts'
 import { type End, endOf } from '../setup/ends.ts'
 import { freeLine, mainLine } from '../setup/outfitLines.ts'
+import { withBiteTrace } from './biteRows.ts'
 import type { Amount, Family, Hang, Place, Repeat, Row, Strength, Wishes } from './family.ts'
 
 /** What a family's amounts and shares are calculated from. */
@@ -24,9 +25,15 @@ export type Basis = {
   weakLinkN: number
   /** Leader that reaches the reel, m. */
   castReachM: number
+  /** How much longer than usual the leader is, m. */
+  longerM: number
+  /** Least label of a line that a hook or lure is on, N. */
+  atHookN: number
 }
 
 const LETTERS = 'abcdefghij'
+/** A leader is no shorter than can be tied, m. */
+const SHORTEST_M = 0.3
 
 /** A family's rows as pieces, with the sizes, lengths and connections that follow from wishes and basis. */
 export function expand(family: Family, wishes: Wishes, basis: Basis): Trace {
@@ -48,15 +55,19 @@ class Expansion {
   private readonly wishes: Wishes
   private readonly basis: Basis
   private readonly done: Piece[] = []
+  private readonly rows: readonly (Row | Repeat)[]
+  private readonly leader: Row | undefined
 
   constructor(family: Family, wishes: Wishes, basis: Basis) {
     this.family = family
     this.wishes = wishes
     this.basis = basis
+    this.rows = withBiteTrace(family.rows, wishes.bite)
+    this.leader = this.rows.find((row): row is Row => 'line' in row && row.line === 'leader')
   }
 
   pieces(): Piece[] {
-    for (const row of this.family.rows)
+    for (const row of this.rows)
       if ('each' in row) this.repeat(row)
       else this.add(row)
     return this.done.map((piece) => this.widerThanBore(piece))
@@ -90,14 +101,17 @@ class Expansion {
     const side = this.endOfRow(row)
     const attach = this.attach(row.hangs, side, slot)
     if ('line' in row) {
-      const lengthM = row.lengthM === 'castReach' ? this.basis.castReachM : this.amount(row.lengthM)
+      const usualM = row.lengthM === 'castReach' ? this.basis.castReachM : this.amount(row.lengthM)
+      const lengthM = row === this.leader ? Math.max(SHORTEST_M, usualM + this.basis.longerM) : usualM
       const material = this.material(row.material)
-      this.done.push({ id, role: row.line, material, strengthN: this.strengthN(row.strength), lengthM, attach })
+      const strengthN = Math.max(this.strengthN(row.strength), this.bearsHook(row) ? this.basis.atHookN : 0)
+      this.done.push({ id, role: row.line, material, strengthN, lengthM, attach })
     } else if ('part' in row) {
       const size = hardwareFor(this.basis.catalogue, row.part, (row.share ?? 1) * this.basis.leaderN)
       this.done.push({ id, role: 'hardware', type: row.part, attach, ...(size === undefined ? {} : { size }) })
     } else if ('sinker' in row) {
-      this.done.push({ id, role: 'sinker', shape: row.sinker, massKg: this.amount(row.massKg), attach })
+      const shape = (row.massKg === 'sinkerKg' ? this.wishes.sinkerShape : undefined) ?? row.sinker
+      this.done.push({ id, role: 'sinker', shape, massKg: this.amount(row.massKg), attach })
     } else if ('hook' in row) {
       this.done.push({ id, role: 'hook', pattern: this.wishes.hookPattern, size: this.wishes.hookSize, attach })
       if (row.hook === 'baited')
@@ -155,6 +169,14 @@ class Expansion {
     if ('main' in strength) return strength.main * mainLine(this.basis.outfit).strengthN
     const wantedN = strength.leader * this.basis.leaderN
     return strength.leader > 1 ? labelAtLeastN(wantedN) : labelAtMostN(wantedN)
+  }
+
+  /** Whether a hook or lure is tied to a line that teeth reach; wire they do not bite. */
+  private bearsHook(row: Row & { line: unknown; material: unknown }): boolean {
+    if (row.material === 'wire' || row.material === 'cable') return false
+    return this.rows
+      .flatMap((each) => ('each' in each ? each.rows : [each]))
+      .some((each) => ('hook' in each || 'lure' in each) && 'tied' in each.hangs && each.hangs.tied === row.id)
   }
 
   private material(material: Material | 'outfit'): Material {

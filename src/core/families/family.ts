@@ -2,6 +2,7 @@ import { type FamilyId, familyName } from '../catalogue/familyIds.ts'
 import type { BaitType, ConnectionId, HardwareType, HookPattern, Material, SinkerShape } from '../catalogue/ids.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { LinePiece } from '../documents/trace.ts'
+import type { BiteTrace } from '../purpose/biteTrace.ts'
 
 /** One thing about a family that a person sets before the draft; SI. */
 export type Parameter = {
@@ -52,7 +53,7 @@ export type Family = {
   about: string
   /** How it is thrown, the usual way first; `none`: lowered. */
   casts: readonly [Conditions['castStyle'], ...Conditions['castStyle'][]]
-  /** MinimumSinker leader label over the main line's. */
+  /** Least leader label over the main line's. */
   leaderOverMain: number
   /** Mass of the fish it is lifted with, kg, unless something else is said. */
   fishKg: number
@@ -64,24 +65,39 @@ export type Family = {
   weakLink?: string
 }
 
-/** What a person says of the trace they want; the rest of a draft follows from the outfit and the conditions. */
+/** All that a draft is expanded with, settled. */
 export type Wishes = {
   name: string
   hookSize: string
   hookPattern: HookPattern
   bait: BaitType
-  /** By the key of a parameter, SI. */
+  /** What stands between teeth and line. */
+  bite: BiteTrace
+  /** Of the main sinker, where it is not the family’s. */
+  sinkerShape?: SinkerShape
+  /** By the key of a parameter, SI; what is left out is as usual. */
   amounts: Readonly<Record<string, number>>
 }
 
-/** The wishes of someone who has none. */
-export function defaultWishes({ id, hook, bait, parameters }: Family): Wishes {
+/** What a person says of the trace they want; the rest follows from family, fish, place and outfit. */
+export type Said = Partial<Omit<Wishes, 'sinkerShape'>> & {
+  /** Label of the leader, N. */
+  leaderN?: number
+}
+
+/** The wishes of someone who has none, and no fish in mind. */
+export function defaultWishes({ id, hook, bait }: Family): Wishes {
   const name = familyName(id)
   return {
     name: name.charAt(0).toUpperCase() + name.slice(1),
     hookSize: hook?.size ?? '2/0',
     hookPattern: hook?.pattern ?? 'j',
     bait: bait ?? 'sandeel',
-    amounts: Object.fromEntries(parameters.map(({ key, usual }) => [key, usual])),
+    bite: 'none',
+    amounts: {},
   }
 }
+
+/** Every parameter of a family as it usually is. */
+export const usualAmounts = ({ parameters }: Family): Record<string, number> =>
+  Object.fromEntries(parameters.map(({ key, usual }) => [key, usual]))

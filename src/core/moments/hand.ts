@@ -12,9 +12,9 @@ import { gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verd
 import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from './thresholds.ts'
 
 /** Lowest that a hand gets above the feet, bent down at the edge, m. Nominal. */
-const HAND_ABOVE_FEET_M = 0.3
+export const HAND_ABOVE_FEET_M = 0.3
 /** Height of the rod's butt above the feet as the rod is held up, m. Nominal. */
-const BUTT_ABOVE_FEET_M = 1
+export const BUTT_ABOVE_FEET_M = 1
 type HandPath = {
   end: string
   /** The line that the hand gets hold of, the outfit's where the trace is too short to reach; undefined where no hand does. */

@@ -9,7 +9,7 @@ import { hookGang } from '../physics/hooking/hookGang.ts'
 import { type Body, isBody } from './bodies.ts'
 import { fishesOf } from './fishes.ts'
 import { massOfKg } from './masses.ts'
-import type { PathElement } from './paths.ts'
+import { lineAlongM } from './paths.ts'
 import type { PreparedSetup } from './prepareSetup.ts'
 
 /** Length over depth of a soft lure that nobody measured. Nominal, ours. */
@@ -108,12 +108,9 @@ const bareOf = (trace: Trace, hook: HookPiece) => !hungFrom(trace, hook.id).some
 /** Hooks in a row as `hook.gang` counts them: the line between the outer ones shared over the links. */
 function gangOf({ tracePath }: Baitable, hooks: readonly HookPiece[], pitchM: number, baitLengthM: number) {
   const [first, last] = [hooks[0]!, hooks.at(-1)!]
-  const betweenM = Math.max(0, lengthTo(tracePath(last.id)) - lengthTo(tracePath(first.id)))
+  const betweenM = Math.max(0, lineAlongM(tracePath(last.id)) - lineAlongM(tracePath(first.id)))
   const count = hooks.length
   // Eye to eye is a hook and the link after it.
   const linkM = Math.max(0, betweenM / (count - 1) - (first === last ? 0 : pitchM))
   return { ...hookGang({ baitLengthM, hookPitchM: pitchM, linkLengthM: linkM, count }), pitchM, linkM }
 }
-
-const lengthTo = (path: readonly PathElement[]) =>
-  path.reduce((sum, element) => sum + (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0), 0)

@@ -34,6 +34,10 @@ export function pathFinder(trace: Trace): (id: string) => PathElement[] {
   return (id) => finder.toPiece(id)
 }
 
+/** Line along a path, m. */
+export const lineAlongM = (path: readonly PathElement[]): number =>
+  path.reduce((sum, element) => sum + (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0), 0)
+
 /** One such path, where no more are asked for. */
 export const pathToPiece = (trace: Trace, id: string): PathElement[] => pathFinder(trace)(id)
 

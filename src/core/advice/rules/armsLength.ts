@@ -1,5 +1,5 @@
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 const GUESSES = /\b(?:arm|hand|rod)[’']?s?[’']?[\s-]*(?:length|span)s?\b/i
 

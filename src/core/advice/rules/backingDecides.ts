@@ -1,7 +1,7 @@
 import { pathLinks } from '../../setup/pathLinks.ts'
 import { weakestOf } from '../../setup/prepareSetup.ts'
+import { length, say, strength } from '../../units/phrase.ts'
 import type { Judged, Rule } from '../finding.ts'
-import { length, say, strength } from '../phrase.ts'
 
 /** A run of this much more is nothing unusual, m. Ours. */
 const SOON_M = 60

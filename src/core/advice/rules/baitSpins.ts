@@ -2,8 +2,8 @@ import { parentId, pieceNamed } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
 import { replacePart } from '../../edit/replacePart.ts'
 import { twistsOf } from '../../setup/settling/twist.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { byEdit, called } from '../remedies.ts'
 
 /** What spins, with no swivel near enough that turns under its load, twists the line. */

@@ -2,8 +2,8 @@ import { isLine } from '../../documents/pieces.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { removePart } from '../../edit/removePart.ts'
 import { replacePart } from '../../edit/replacePart.ts'
+import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say } from '../phrase.ts'
 import { byEdit, called } from '../remedies.ts'
 
 /** Wire, lights or small lead where the rule in force bars them. */

@@ -1,7 +1,7 @@
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { isLine, jointOf } from '../../documents/pieces.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called, lineAbove, retied } from '../remedies.ts'
 
 /** Ratio of diameters beyond which the turns of a blood knot no longer grip alike. */

@@ -1,9 +1,9 @@
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { nearestToGiving, overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shortLinks, stouterLines } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say, strength } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A link of the trace bears less than three times what the cast puts on it. */

@@ -2,8 +2,8 @@ import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { isLine, jointOf, lineById, parentId } from '../../documents/pieces.ts'
 import { mainLine } from '../../setup/outfitLines.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 import { called, lineAbove, ownPiece, restrung, retied, stouterKnot } from '../remedies.ts'
 
 /** Share of line class under which a chain has been let go weaker than its main line deserves. */

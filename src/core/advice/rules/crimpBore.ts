@@ -1,8 +1,8 @@
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { jointOf } from '../../documents/pieces.ts'
 import { withJoint } from '../../edit/changes.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called, lineOfJoint } from '../remedies.ts'
 
 /** Bore of a double-barrel sleeve over the diameter of its line: narrower cuts, wider does not grip. */

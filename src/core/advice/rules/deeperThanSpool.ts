@@ -1,7 +1,7 @@
 import { isCastMethod } from '../../catalogue/methods.ts'
 import { lineWantedM } from '../../setup/lineWanted.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 
 /** The depth with its scope, or the cast, asks for more line than is wound. */
 export const deeperThanSpool: Rule = {

@@ -1,8 +1,8 @@
 import { hungFrom, isLine, parentId } from '../../documents/pieces.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { removePart } from '../../edit/removePart.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { byEdit, called } from '../remedies.ts'
 
 /** A doubled end at the sinker is believed to double the strength; the single strand above it still carries it all. */

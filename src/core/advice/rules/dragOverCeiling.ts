@@ -1,6 +1,6 @@
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 
 /** The drag set is more than the chain is allowed. */
 export const dragOverCeiling: Rule = {

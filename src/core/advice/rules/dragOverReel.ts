@@ -1,5 +1,5 @@
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 /** The drag set is more than the reel can hold. */
 export const dragOverReel: Rule = {

@@ -1,7 +1,7 @@
 import { withLength } from '../../edit/changes.ts'
 import { LONGEST_DROP_M } from '../../moments/thresholds.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A hold-down on a drop over 1.5 m does not come in with one lift. */

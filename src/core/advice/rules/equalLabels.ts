@@ -1,8 +1,8 @@
 import { nextLabelN } from '../../catalogue/labels.ts'
 import { labelledN } from '../../documents/pieces.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 import { outfitLeader, restrung } from '../remedies.ts'
 
 /** Equal labels in main line and leader, with or without a double between: the knots decide, by chance. */

@@ -3,8 +3,8 @@ import type { Joint } from '../../documents/fields.ts'
 import { isLine, isTied, jointOf } from '../../documents/pieces.ts'
 import { withJoint } from '../../edit/changes.ts'
 import { usualTurns } from '../../setup/cutLength.ts'
+import { say } from '../../units/phrase.ts'
 import type { Judged, Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Share of the usual turns under which a wrapped knot is badly tied. */

@@ -3,8 +3,8 @@ import { withPiece } from '../../edit/changes.ts'
 import { FLOAT_OVER_LOAD } from '../../moments/thresholds.ts'
 import { fishesOf } from '../../setup/fishes.ts'
 import { onFloat } from '../../setup/settling/onFloat.ts'
+import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** What hangs under the float is more than it bears, or all but; that takes no depth and no stream to be known. */

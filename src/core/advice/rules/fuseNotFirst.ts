@@ -1,7 +1,7 @@
 import { linkKey, sameLink } from '../../documents/linkRef.ts'
 import { withFuse } from '../../edit/changes.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 /** The chosen fuse is not what goes first. */
 export const fuseNotFirst: Rule = {

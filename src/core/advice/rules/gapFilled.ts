@@ -1,7 +1,7 @@
 import { hookSuggest } from '../../catalogue/hookSuggest.ts'
 import type { HookPiece } from '../../documents/trace.ts'
+import { say } from '../../units/phrase.ts'
 import type { Remedy, Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, withHooks } from '../remedies.ts'
 
 /** The bait fills the gap of its hook: the point does not find the fish. */

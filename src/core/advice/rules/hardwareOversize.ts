@@ -4,8 +4,8 @@ import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
 import type { Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Times the weakest link beyond which hardware only costs weight, sight and money. */

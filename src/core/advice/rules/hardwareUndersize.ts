@@ -2,8 +2,8 @@ import { hardwareFor } from '../../catalogue/hardware.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 import { called, ownPiece } from '../remedies.ts'
 
 /** A swivel, snap or ring is the weakest link: it bends out before a knot goes. */

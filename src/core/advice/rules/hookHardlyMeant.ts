@@ -5,8 +5,8 @@ import { withPiece } from '../../edit/changes.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../../math/constants.ts'
 import { massOfKg } from '../../setup/masses.ts'
 import { parseHookSize } from '../../units/hookSize.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Found, Judged, Remedy, Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Gape over the side of a cube of the bait, and load that straightens it over its line, under which a hook is hardly what was meant. Ours. */

@@ -1,7 +1,7 @@
 import type { HookPiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { say } from '../../units/phrase.ts'
 import type { Judged, Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 type Kind = {

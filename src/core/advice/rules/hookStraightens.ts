@@ -1,6 +1,6 @@
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 import { called, ownPiece, withHooks } from '../remedies.ts'
 
 /** The hook straightens before anything breaks, under the drag as set. */

@@ -1,7 +1,7 @@
 import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../../catalogue/hooks.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, withHooks } from '../remedies.ts'
 
 /** A live bait swims only if the hook is light. */

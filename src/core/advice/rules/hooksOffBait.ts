@@ -2,8 +2,8 @@ import { hookDimensions } from '../../catalogue/hooks.ts'
 import { coversWell } from '../../moments/take.ts'
 import { COVERAGE } from '../../moments/thresholds.ts'
 import { hookGang } from '../../physics/hooking/hookGang.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, withHooks } from '../remedies.ts'
 
 /** Linked hooks that hold too little of their bait, or reach past it. */

@@ -1,7 +1,7 @@
 import { isOnHook } from '../../documents/pieces.ts'
 import { removePart } from '../../edit/removePart.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { byEdit, called } from '../remedies.ts'
 
 /** More hooks and lures than the rule in force allows. */

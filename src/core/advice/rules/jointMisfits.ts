@@ -8,8 +8,8 @@ import { checked } from '../../edit/editResult.ts'
 import { defaultConnection, misfitOf } from '../../setup/connectionRules.ts'
 import { endById, endOf } from '../../setup/ends.ts'
 import { misfitsOnReel } from '../../setup/woundJoints.ts'
+import { say } from '../../units/phrase.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { byEdit, called, retied, WOUND_NAMES } from '../remedies.ts'
 
 /** A connection where it cannot be tied: a snell on a swivel, a hitch in one strand, a weave of like lines. */

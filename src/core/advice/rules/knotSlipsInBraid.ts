@@ -1,8 +1,8 @@
 import { efficiencyOf } from '../../catalogue/catalogue.ts'
 import { isTied, jointOf } from '../../documents/pieces.ts'
 import { materialsBeside } from '../../setup/connectionRules.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, retied, stouterKnot } from '../remedies.ts'
 
 /** Under this share of braid a knot slips rather than breaks. */

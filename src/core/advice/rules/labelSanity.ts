@@ -3,8 +3,8 @@ import { type LineSpec, lineDiameterM, timesTooGood } from '../../catalogue/mate
 import { isLine } from '../../documents/pieces.ts'
 import type { LinePiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { diameter, say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say, strength } from '../phrase.ts'
 import { called, WOUND_NAMES } from '../remedies.ts'
 
 /** Strength over area beyond what the material can do: label or diameter is optimistic. */

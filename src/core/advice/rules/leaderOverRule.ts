@@ -1,7 +1,7 @@
 import type { LinePiece } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Found, Judged, Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** Share of a limit from which it is said how near it is: a knot tied anew takes it over. Ours. */

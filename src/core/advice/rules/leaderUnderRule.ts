@@ -2,9 +2,9 @@ import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { labelledN } from '../../documents/pieces.ts'
 import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
 import { freeLine, mainLine } from '../../setup/outfitLines.ts'
+import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shockLeader } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say, strength } from '../phrase.ts'
 import { outfitLeader, restrung } from '../remedies.ts'
 
 /** Share of the rule’s strength under which a full cast is no matter of taste. Ours. */

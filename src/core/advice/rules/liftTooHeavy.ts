@@ -1,6 +1,6 @@
 import { HAND_OVER_WEIGHT } from '../../moments/thresholds.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 /** The fish is too heavy to lift by this trace: net it, or lift a smaller one. */
 export const liftTooHeavy: Rule = {

@@ -1,7 +1,7 @@
 import { lineById, parentId, pieceById } from '../../documents/pieces.ts'
 import { putAt } from '../../edit/along.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A light closer to the bait than this startles more than it draws, m. */

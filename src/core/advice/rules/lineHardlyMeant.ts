@@ -2,9 +2,9 @@ import { isLine, labelledN, parentId, pieceById } from '../../documents/pieces.t
 import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
+import { say, strength } from '../../units/phrase.ts'
 import { QUANTITIES } from '../../units/quantities.ts'
 import type { Judged, Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 import { called, restrung } from '../remedies.ts'
 
 /** Times the line above it beyond which a line is hardly what was meant. Ours: a shock leader on a light main goes to eight. */

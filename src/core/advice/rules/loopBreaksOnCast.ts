@@ -1,8 +1,8 @@
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { jointOf } from '../../documents/pieces.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, ownPiece, retied, stouterKnot } from '../remedies.ts'
 
 /** An end loop is what the cast breaks. */

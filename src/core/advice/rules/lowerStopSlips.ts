@@ -1,8 +1,8 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
 import { fixedOn } from '../../edit/attach.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** The lower of two stops bears the cast: tied in other line it slips, where the upper one need not hold. */

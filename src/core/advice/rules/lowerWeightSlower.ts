@@ -2,8 +2,8 @@ import type { Catalogue } from '../../catalogue/catalogue.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { type Sinker, weightOfSinker } from '../../setup/settling/settling.ts'
 import { type Falling, fallSpeedMperS, sinkOrder } from '../../setup/settling/sinkOrder.ts'
+import { say, speed } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, speed } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** Weights are stepped by so much, up to so much, kg. */

@@ -1,5 +1,5 @@
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 const PAIRS: readonly [RegExp, RegExp, string][] = [
   [/\d\s*(lb|lbs|pounds?)\b/i, /\d\s*(kg|kilos?)\b/i, 'pounds beside kilograms'],

@@ -1,8 +1,8 @@
 import { lineById, parentId, pieceById } from '../../documents/pieces.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { sliding } from '../../edit/attach.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, withBead } from '../remedies.ts'
 
 /** More hangs beyond it than the rod brings, so a swivel is wound into the tip ring, with no bead to spare it. */

@@ -1,9 +1,9 @@
 import { overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
+import { length, say } from '../../units/phrase.ts'
 import { gentlerCast, shockLeader, shortLinks } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { outfitLeader } from '../remedies.ts'
 
 /** The outfit’s own line takes the cast and does not bear it: no shock leader, or one that ends short of the reel. */

@@ -1,6 +1,6 @@
 import { withPiece } from '../../edit/changes.ts'
+import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say } from '../phrase.ts'
 
 /** More flies than the rod is made to throw, or so little that the rod hardly bends for it. */
 export const rodCastWeight: Rule = {

@@ -1,6 +1,6 @@
 import { mainLine } from '../../setup/outfitLines.ts'
+import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say, strength } from '../phrase.ts'
 
 /** Share of the rating’s lower end under which the line is too light for the rod. Ours. */
 const LEAST_OF_RATING = 0.75

@@ -1,8 +1,8 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
 import { beadBetween } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, withBead } from '../remedies.ts'
 
 /** A running sinker's eye hammers the knot below it; a bead spares it. */

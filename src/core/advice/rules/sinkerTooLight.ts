@@ -3,8 +3,8 @@ import { pieceById } from '../../documents/pieces.ts'
 import type { Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
 import type { Settle } from '../../moments/settle.ts'
+import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** The sinker does not hold at the stream's peak. */

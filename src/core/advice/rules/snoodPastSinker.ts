@@ -1,7 +1,7 @@
 import { hungFrom, isLine, lineById, parentId, pieceById } from '../../documents/pieces.ts'
 import { withLength } from '../../edit/changes.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A snood on a turning swivel that is longer than the sinker's tail lies round the sinker. */

@@ -1,8 +1,8 @@
 import { isLine, parentId, pieceById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** How far a boom stands off the body, m. Nominal. */

@@ -1,5 +1,5 @@
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 /** More line than the spool takes: it jams and falls off in loops. */
 export const spoolOverfull: Rule = {

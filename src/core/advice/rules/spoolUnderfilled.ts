@@ -1,5 +1,5 @@
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 
 /** Below this share of capacity a spool casts badly, and its drag rises steeply as line leaves. Nominal. */
 const LEAST_FILL = 0.7

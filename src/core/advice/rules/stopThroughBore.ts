@@ -5,8 +5,8 @@ import type { Piece } from '../../documents/trace.ts'
 import { onLine, ridesOn } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
 import { freeLine } from '../../setup/outfitLines.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called, withBead } from '../remedies.ts'
 
 /** How many diameters of its line a stop knot is wide. Nominal. */

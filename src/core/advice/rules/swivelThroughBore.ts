@@ -2,8 +2,8 @@ import { boreM, swivelWidthM } from '../../catalogue/bores.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import { beadBetween } from '../../edit/along.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A swivel narrower than the bore of the sinker it stops is pulled through it, unless a bead lies between. */

@@ -1,7 +1,7 @@
 import { lineById, parentId } from '../../documents/pieces.ts'
 import { withLength, withPiece } from '../../edit/changes.ts'
+import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { mass, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** Two lures on one rig: at least twice the weight apart, the light one on about twice the leg. */

@@ -1,7 +1,7 @@
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
 import { isLine, isTied, jointOf } from '../../documents/pieces.ts'
+import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { diameter, say } from '../phrase.ts'
 import { called, lineAbove, retied } from '../remedies.ts'
 
 /** A knot in line too thick to draw down: its turns stand open. A sleeve holds what a hand cannot close. */

@@ -1,7 +1,7 @@
 import { isLine } from '../../documents/pieces.ts'
 import { withLength } from '../../edit/changes.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** More hangs beyond the tip ring than the rod held up brings. */

@@ -1,8 +1,8 @@
 import { withLength } from '../../edit/changes.ts'
 import { clippedDown } from '../../moments/castPath.ts'
 import { endsOf } from '../../setup/paths.ts'
+import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { length, say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A bait that trails the sinker by so much that in the cast it drags on the ground behind the angler, or winds about the rod. */

@@ -1,8 +1,8 @@
 import { labelAtMostN } from '../../catalogue/labels.ts'
 import { lineById } from '../../documents/pieces.ts'
 import { withClip } from '../../edit/changes.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, restrung } from '../remedies.ts'
 
 /** Share of the weakest of the rest that a weak link is stepped down to. */

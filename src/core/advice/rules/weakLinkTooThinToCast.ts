@@ -1,9 +1,9 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { withClip } from '../../edit/changes.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { say } from '../../units/phrase.ts'
 import { gentlerCast } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called } from '../remedies.ts'
 
 /** A weak link that the cast breaks, and no clip carries past. */

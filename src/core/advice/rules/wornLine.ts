@@ -1,8 +1,8 @@
 import { isLine } from '../../documents/pieces.ts'
 import type { LinePiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { say } from '../phrase.ts'
 import { called, WOUND_NAMES } from '../remedies.ts'
 
 /** Share of its strength under which a line is cut back and tied anew. Ours. */

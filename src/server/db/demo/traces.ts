@@ -5,7 +5,7 @@ import type { Piece, Trace } from '../../../core/documents/trace.ts'
 import { defaultWater } from '../../../core/documents/water.ts'
 import { draft } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
-import { defaultWishes, type Wishes } from '../../../core/families/family.ts'
+import { type Said, usualAmounts } from '../../../core/families/family.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { demoId } from './demoId.ts'
@@ -23,7 +23,7 @@ type Recipe = {
   mark?: string
   outfit: DemoOutfit
   family: FamilyId
-  wishes: Partial<Wishes>
+  wishes: Said
   notes: string
   tags?: string[]
   conditions?: Partial<Conditions>
@@ -206,7 +206,8 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
     if (!from) throw new Error(`There is no family ${family}`)
     const first = draft({
       family: from,
-      wishes: { ...defaultWishes(from), ...wishes },
+      // Sinkers as tied for the scenario: not each was chosen for its water.
+      said: { ...wishes, amounts: { ...usualAmounts(from), ...wishes.amounts } },
       outfit: content,
       conditions: defaultConditions(conditions),
       catalogue: NOMINAL_CATALOGUE,

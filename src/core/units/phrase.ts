@@ -1,4 +1,4 @@
-import type { Quantity } from '../units/quantities.ts'
+import type { Quantity } from './quantities.ts'
 
 /** A figure in a sentence, to be shown in whatever unit the reader uses. */
 export type PhraseFigure = { quantity: Quantity; si: number }

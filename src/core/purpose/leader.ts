@@ -1,0 +1,194 @@
+import { labelAtLeastN, labelAtMostN, nextLabelN } from '../catalogue/labels.ts'
+import type { Target } from '../documents/fish.ts'
+import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
+import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
+import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
+import { length, mass, type Phrase, say, strength } from '../units/phrase.ts'
+import { QUANTITIES } from '../units/quantities.ts'
+import type { Purpose } from './purpose.ts'
+
+const LB = QUANTITIES.strength.units.lb
+/** What a wet, knotted mono keeps of its label in a usual eye knot. */
+export const WET_AND_KNOTTED = 0.9 * 0.84
+/** Label that teeth ask of the line at the hook, over the root of the fish’s mass, N per √kg. Nominal, ours. */
+const TEETH_N_PER_ROOT_KG = { none: 0, rasping: 9 * LB, cutting: 30 * LB }
+/** Label that a rough skin and tail ask of what they rub along, N per √kg, and its length over that of a large one. Nominal, ours. */
+const TAIL_N_PER_ROOT_KG = 15 * LB
+const TAIL_OVER_LENGTH = 1.1
+/** Label up to which a shy fish stands a line that it sees, N per √kg. Nominal, ours. */
+const SHY_N_PER_ROOT_KG = 14 * LB
+/** Leader over main line where the ground chafes. Nominal, ours. */
+const ON_ROUGH_GROUND = 1.25
+/** Leader between braid and a fish that sees it, m. Nominal, ours. */
+const SEEN_M = 1.5
+/** Labels nearer to each other than this are equal. */
+const ALIKE = 0.01
+
+/**
+ * What a family and a cast bring to it: its usual label, N, and length, m; whether it comes in through the guides; and what the cast
+ * asks for, nothing where it is not cast.
+ */
+export type LeaderUse = { usualN: number; usualM: number; onReel?: boolean; castN?: number; castM?: number }
+
+/** What speaks about the leader’s strength, its length, or the strength of the line at the hook; `least` before `most` before `usual`. */
+export type LeaderReason = {
+  of: 'strength' | 'length' | 'atHook'
+  bound: 'usual' | 'wish' | 'least' | 'most' | 'rule'
+  si: number
+  why: Phrase
+}
+
+export type LeaderAdvice = {
+  /** Label, N, and length, m, from the main line to the hook. */
+  labelN: number
+  lengthM: number
+  /** Label of the line that the hook is on, N; 0 where nothing is asked of it. Wire, a long shank or linked hooks stand for it. */
+  atHookN: number
+  /** Label over which a shy fish minds it, N. */
+  mostN?: number
+  reasons: LeaderReason[]
+  /** Where one thing asks for more than another stands, and which was followed. */
+  conflicts: Phrase[]
+}
+
+/**
+ * Strength and length of a leader by what it is for. What must be (cast, hands, tail, teeth) goes before what a shy fish stands, and
+ * that before what is usual or the ground would like; a rule in force is never broken. It falls with none of teeth, ground and fish size.
+ * Source: ours, on the craft’s two schools: heavier than the main line where chafe or casting decide, lighter where sight decides.
+ */
+export function leaderFor(purpose: Purpose, use: LeaderUse): LeaderAdvice {
+  const reasons = [...strengthReasons(purpose, use), ...lengthReasons(purpose, use), ...atHookReasons(purpose)]
+  const labels = bounds(reasons, 'strength')
+  const lengths = bounds(reasons, 'length')
+  return {
+    labelN: labelOf(purpose, use, labels),
+    lengthM: Math.min(lengths.rule, wanted(lengths)),
+    atHookN: bounds(reasons, 'atHook').least,
+    ...(labels.most < Number.POSITIVE_INFINITY ? { mostN: labels.most } : {}),
+    reasons,
+    conflicts: [
+      ...(labels.least > labels.most
+        ? [
+            say`What must be, ${strength(labels.least)}, is more than a shy fish stands, ${strength(labels.most)}: expect fewer bites.`,
+          ]
+        : []),
+      ...(lengths.least > lengths.rule
+        ? [say`${length(lengths.least)} are wanted, and the rule in force allows ${length(lengths.rule)}.`]
+        : []),
+    ],
+  }
+}
+
+type Bounds = Record<LeaderReason['bound'], number>
+
+function bounds(reasons: readonly LeaderReason[], of: LeaderReason['of']): Bounds {
+  const all = (bound: LeaderReason['bound']) =>
+    reasons.filter((each) => each.of === of && each.bound === bound).map(({ si }) => si)
+  return {
+    usual: Math.max(0, ...all('usual')),
+    wish: Math.max(0, ...all('wish')),
+    least: Math.max(0, ...all('least')),
+    most: Math.min(Number.POSITIVE_INFINITY, ...all('most')),
+    rule: Math.min(Number.POSITIVE_INFINITY, ...all('rule')),
+  }
+}
+
+const wanted = ({ usual, wish, least, most }: Bounds) => Math.max(least, Math.min(most, Math.max(usual, wish)))
+
+/** The label for it: under what a shy fish stands where it may be, and not equal to the main line’s unless that is usual. */
+function labelOf({ mainN }: Purpose, { usualN }: LeaderUse, labels: Bounds): number {
+  const wantedN = wanted(labels)
+  const under = labelAtMostN(labels.most)
+  const labelN = labelAtLeastN(wantedN) > labels.most && under >= labels.least ? under : labelAtLeastN(wantedN)
+  if (Math.abs(labelN / mainN - 1) > ALIKE || wantedN <= usualN) return labelN
+  const [up, down] = [nextLabelN(labelN, 1, 'lb'), nextLabelN(labelN, -1, 'lb')]
+  return up > labels.most && down >= labels.least ? down : up
+}
+
+const rootKg = ({ typicalMassKg }: Target) => Math.sqrt(typicalMassKg)
+/** Whether a fish sees a line: in clear water by day. What nobody said is taken to be so. */
+const isSeen = ({ clarity, light }: Purpose) => clarity !== 'coloured' && light !== 'night'
+const isShy = (purpose: Purpose): purpose is Purpose & { target: Target } => purpose.target?.lineShy === true && isSeen(purpose)
+/** Whether the ground chafes: where it is fished, or where the fish goes. */
+const isRough = ({ bed, target }: Purpose) => bed === 'rock' || target?.feeds === 'rough'
+
+function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): LeaderReason[] {
+  const { mainN, target, landing, fishMassKg } = purpose
+  const { reasons, because } = collected('strength')
+  because('usual', usualN, say`${strength(usualN)} are usual with this trace and main line.`)
+  if (castN !== undefined) because('least', castN, say`The cast asks for ${strength(castN)}.`)
+  if (isRough(purpose)) {
+    const si = ON_ROUGH_GROUND * mainN
+    because('wish', si, say`Rough ground chafes: a quarter over the main line, ${strength(si)}.`)
+  }
+  if (!target) return reasons
+  if (landing.byHand) {
+    const si = (HAND_OVER_WEIGHT.holds * landing.share * fishMassKg * GRAVITY_M_PER_S2) / WET_AND_KNOTTED
+    because(
+      'least',
+      si,
+      say`A hand takes it: ${strength(si)}, wet and knotted, bear ${mass(fishMassKg)} of fish as it is landed.`,
+    )
+  }
+  if (target.fights.includes('tail')) {
+    const si = TAIL_N_PER_ROOT_KG * rootKg(target)
+    because('least', si, say`Skin and tail of ${target.name} rub on it: ${strength(si)}.`)
+  }
+  if (isShy(purpose)) {
+    const si = SHY_N_PER_ROOT_KG * rootKg(target)
+    because('most', si, say`${capital(target.name)} minds line in clear water by day: up to ${strength(si)}.`)
+  }
+  return reasons
+}
+
+function lengthReasons(purpose: Purpose, { usualM, onReel, castM }: LeaderUse): LeaderReason[] {
+  const { target, landing, freeboardM, rodLengthM, braid, ruleSet } = purpose
+  const { reasons, because } = collected('length')
+  because('usual', usualM, say`${length(usualM)} are usual with this trace.`)
+  if (castM !== undefined)
+    because('least', castM, say`Cast, it reaches from the sinker to some turns on the spool: ${length(castM)}.`)
+  else if (!onReel && landing.beyondRodM !== undefined) {
+    const si = freeboardM + BUTT_ABOVE_FEET_M + rodLengthM + landing.beyondRodM
+    because('most', si, say`The rod held up brings ${length(si)} to whoever lands the fish.`)
+  }
+  if (landing.byHand && braid) {
+    const si = freeboardM + HAND_ABOVE_FEET_M
+    because('least', si, say`A hand at the edge takes hold ${length(si)} up from the hook, and not of braid.`)
+  }
+  if (target?.fights.includes('tail')) {
+    const si = TAIL_OVER_LENGTH * target.largeLengthM
+    because('least', si, say`The tail of ${target.name} reaches the line: longer than a large one, ${length(si)}.`)
+  }
+  if (isShy(purpose) && braid) because('wish', SEEN_M, say`Braid is seen: ${length(SEEN_M)} or more of leader below it.`)
+  if (ruleSet?.maxLeaderM !== undefined)
+    because('rule', ruleSet.maxLeaderM, say`“${ruleSet.name}” allows ${length(ruleSet.maxLeaderM)}.`)
+  return reasons
+}
+
+function atHookReasons({ target }: Purpose): LeaderReason[] {
+  const { reasons, because } = collected('atHook')
+  if (!target || target.teeth === 'none') return reasons
+  const si = TEETH_N_PER_ROOT_KG[target.teeth] * rootKg(target)
+  because('least', si, say`${capital(target.name)} has ${target.teeth} teeth: ${strength(si)} of mono at the hook.`)
+  return reasons
+}
+
+function collected(of: LeaderReason['of']) {
+  const reasons: LeaderReason[] = []
+  return { reasons, because: (bound: LeaderReason['bound'], si: number, why: Phrase) => reasons.push({ of, bound, si, why }) }
+}
+
+const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
+
+/** A leader against its main line, and what that makes the fuse. */
+export function leaderBeside(labelN: number, mainN: number): 'lighter' | 'equal' | 'heavier' {
+  if (Math.abs(labelN / mainN - 1) <= ALIKE) return 'equal'
+  return labelN < mainN ? 'lighter' : 'heavier'
+}
+
+/** What each of the three makes the fuse, and what it is for: both schools. */
+export const FUSE_OF_LEADER = {
+  lighter: 'Lighter than the main line: the leader is the fuse, and a break costs the trace only. For sight and for snags.',
+  equal: 'Equal to the main line: there is no fuse, the knots decide by chance.',
+  heavier: 'Heavier than the main line: for chafe, teeth, the cast and hands. The fuse is then the main line or the join.',
+} as const
