@@ -50,6 +50,8 @@ function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
       return `opens at ${value.toFixed(1)}× the drag`
     case 'coverage':
       return `hooks span ${percent(value)} of the bait`
+    case 'kind':
+      return 'another kind of hook suits the fish'
     case 'spin':
       return 'the bait spins, no swivel near'
   }

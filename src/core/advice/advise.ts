@@ -23,7 +23,9 @@ import { fuseNotFirst } from './rules/fuseNotFirst.ts'
 import { gapFilled } from './rules/gapFilled.ts'
 import { hardwareOversize } from './rules/hardwareOversize.ts'
 import { hardwareUndersize } from './rules/hardwareUndersize.ts'
+import { heavierThanShy } from './rules/heavierThanShy.ts'
 import { hookHardlyMeant } from './rules/hookHardlyMeant.ts'
+import { hookKindForFish } from './rules/hookKindForFish.ts'
 import { hookStraightens } from './rules/hookStraightens.ts'
 import { hooksOffBait } from './rules/hooksOffBait.ts'
 import { hooksOverRule } from './rules/hooksOverRule.ts'
@@ -34,6 +36,7 @@ import { labelSanity } from './rules/labelSanity.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
 import { leaderUnderRule } from './rules/leaderUnderRule.ts'
 import { liftTooHeavy } from './rules/liftTooHeavy.ts'
+import { lighterThanTeeth } from './rules/lighterThanTeeth.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
 import { lineHardlyMeant } from './rules/lineHardlyMeant.ts'
 import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
@@ -45,6 +48,7 @@ import { noShockLeader } from './rules/noShockLeader.ts'
 import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
+import { shorterThanTail } from './rules/shorterThanTail.ts'
 import { sinkerChafesKnot } from './rules/sinkerChafesKnot.ts'
 import { sinkerTooLight } from './rules/sinkerTooLight.ts'
 import { snoodPastSinker } from './rules/snoodPastSinker.ts'
@@ -79,7 +83,9 @@ const RULES: readonly Rule[] = [
   gapFilled,
   hardwareOversize,
   hardwareUndersize,
+  heavierThanShy,
   hookHardlyMeant,
+  hookKindForFish,
   hookStraightens,
   hooksOffBait,
   hookTiresBait,
@@ -87,6 +93,7 @@ const RULES: readonly Rule[] = [
   knotSlipsInBraid,
   labelSanity,
   liftTooHeavy,
+  lighterThanTeeth,
   lineHardlyMeant,
   lightNearBait,
   leaderUnderRule,
@@ -98,6 +105,7 @@ const RULES: readonly Rule[] = [
   noShockLeader,
   rodCastWeight,
   rodRating,
+  shorterThanTail,
   leaderOverRule,
   hooksOverRule,
   circleRequired,

@@ -17,6 +17,8 @@ export type HookWanted = {
   buriedShare?: number | undefined
   mouthWidthM?: number | undefined
   loadN?: number | undefined
+  /** Under this gape a hook is lost in the mouth and taken deep, m. */
+  leastGapeM?: number | undefined
 }
 
 export type SuggestedHook = {
@@ -39,6 +41,8 @@ export const FREE_GAPE = { holds: 0.5, watch: 0.35 }
 export const LIVE_MASS_SHARE = { holds: 0.03, watch: 0.05 }
 export const MOUTH_SHARE = { holds: 0.6, watch: 0.8 }
 export const STRAIGHTEN_MARGIN = { holds: 1.3, watch: 1 }
+/** Gape over the width of the mouth under which a dead bait’s hook is lost in it. Nominal, ours. */
+export const LEAST_GAPE_OF_MOUTH = 0.22
 /** Past this gap left free the hook is larger than the bait asks for. Ours. */
 const LARGE = 0.75
 const MOST = 5
@@ -75,10 +79,11 @@ export function fitOf(hook: HookDimensions, wanted: Omit<HookWanted, 'pattern'>)
 }
 
 /** How far a hook is from sound, by what it falls short in, each over its threshold; 0 where it is sound. */
-function shortOf(fit: FitOf, alive: boolean): { short: number; why: string } {
+function shortOf(fit: FitOf, gapeM: number, { alive, leastGapeM = 0 }: HookWanted): { short: number; why: string } {
   const shorts = [
     { short: FREE_GAPE.holds - fit.freeGape, why: 'its gap is filled by the bait' },
     { short: alive ? fit.massShare / LIVE_MASS_SHARE.holds - 1 : 0, why: 'it tires a live bait' },
+    { short: leastGapeM / gapeM - 1, why: 'it is small for the mouth, and taken deep' },
     { short: (fit.widthShare ?? 0) / MOUTH_SHARE.holds - 1, why: 'it is wide for the mouth' },
     { short: STRAIGHTEN_MARGIN.holds / (fit.straightenMargin ?? Number.POSITIVE_INFINITY) - 1, why: 'it opens under that load' },
   ]
@@ -96,7 +101,7 @@ export function hookSuggest(catalogue: Catalogue, wanted: HookWanted): { sizes: 
     const hook = hookDimensions(catalogue, wanted.pattern, size)
     if (!hook) return []
     const fit = fitOf(hook, wanted)
-    return [{ size, order, hook, fit, ...shortOf(fit, wanted.alive) }]
+    return [{ size, order, hook, fit, ...shortOf(fit, hook.gapeM, wanted) }]
   })
   const best = rows.toSorted((a, b) => a.short - b.short || a.order - b.order).slice(0, MOST)
   return {

@@ -14,6 +14,8 @@ type Rod = {
 /** Mass that a rod rated for 100 N of line throws best, and how it grows with the rating. Nominal, ours: from light spinning to surf rods. */
 const BEST_AT_100_N_KG = 0.15
 const GROWTH = 2
+/** The most that a rod casts over what it throws best, where its rating does not say. Nominal, ours. */
+const MOST_OVER_BEST = 1.3
 /** A rod bent to its length's third bears about a third of the line it is rated for. Nominal, ours. */
 const BENT = { shareOfLength: 1 / 3, shareOfRating: 1 / 3 }
 
@@ -26,6 +28,9 @@ export function bestCast(rod: Rod): { massKg: number; origin: 'document' | 'nomi
     return { massKg: Math.sqrt(castLowKg * castHighKg), origin: 'document' }
   return { massKg: BEST_AT_100_N_KG * (middleRatingN(rod) / 100) ** GROWTH, origin: 'nominal' }
 }
+
+/** What a rod casts at most, kg: as rated, else so much over what it throws best. */
+export const mostCastKg = (rod: Rod): number => rod.castHighKg ?? MOST_OVER_BEST * bestCast(rod).massKg
 
 /** Stiffness of a rod at its tip, N/m, estimated from its line rating, length and action. */
 export const rodStiffnessNperM = ({ rodActions }: Catalogue, rod: Rod): number =>

@@ -1,9 +1,11 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { familyFishes } from '../catalogue/familyIds.ts'
-import { hookSuggest, type SuggestedHook } from '../catalogue/hookSuggest.ts'
+import { hookSuggest, STRAIGHTEN_MARGIN, type SuggestedHook } from '../catalogue/hookSuggest.ts'
 import { isCircle } from '../catalogue/hooks.ts'
 import type { BaitType, HookPattern } from '../catalogue/ids.ts'
-import type { Conditions } from '../documents/conditions.ts'
+import { mostCastKg } from '../catalogue/rods.ts'
+import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
+import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
 import { biteTracesFor } from '../purpose/biteTrace.ts'
 import { hookKindsFor } from '../purpose/hookKind.ts'
 import { leaderFor } from '../purpose/leader.ts'
@@ -16,15 +18,19 @@ import type { Family, Said, Wishes } from './family.ts'
 /** Bait’s depth over the width of a mouth, and its length over the fish’s, that a fish takes with ease. Ours. */
 const BAIT_OVER_MOUTH = 0.8
 const BAIT_OVER_FISH = 0.5
+/** Bait over the mass of the fish that it is worth its while from; and over what the rod casts at most. Ours. */
+const WORTH = 0.002
+const BAIT_OVER_CAST = 1 / 2
 
 /** A family that takes a bait, and what was said of it. */
-type Asked = { family: Family; said: Said; conditions: Conditions; catalogue: Catalogue; purpose: Purpose }
+type Asked = Omit<Setup, 'trace'> & { family: Family; said: Said; purpose: Purpose }
 
 /** Bait, kind of hook and bite trace for the fish, where nobody said. */
-export function forFish({ family, said, conditions, catalogue, purpose }: Asked): Partial<Wishes> {
+export function forFish(asked: Asked): Partial<Wishes> {
+  const { family, said, catalogue, purpose } = asked
   const { atHookN } = leaderFor(purpose, { usualN: 0, usualM: 0 })
   const bite = said.bite ?? biteTracesFor(purpose, atHookN).find(({ barred }) => !barred)?.kind ?? 'none'
-  const bait = said.bait ?? (family.bait && baitFor(catalogue, family.bait, conditions))
+  const bait = said.bait ?? (family.bait && baitFor(catalogue, family.bait, asked))
   if (bait === undefined) return { bite }
   const pattern = hookKindsFor(purpose, mayLive(catalogue, family, bait))[0]?.pattern ?? 'circle'
   return { bite, bait, hookPattern: bite === 'longShank' && !isCircle(pattern) ? 'longShank' : pattern }
@@ -34,22 +40,36 @@ export function forFish({ family, said, conditions, catalogue, purpose }: Asked)
 export const mayLive = ({ baits, baitForms }: Catalogue, { id }: Family, bait: BaitType): boolean =>
   baitForms[baits[bait].form].live && ['swims', 'hangs'].includes(familyFishes(id))
 
-/** The family’s bait, or where that is too much for the fish the largest that it takes. */
-export function baitFor({ baits }: Catalogue, usual: BaitType, { target, mouthWidthM }: Conditions): BaitType {
+/**
+ * The family’s bait where the fish takes it with ease, it is worth its while, and the rod throws it beside a sinker; else the smallest
+ * that is worth its while, or the largest that it takes.
+ */
+export function baitFor(
+  { baits }: Catalogue,
+  usual: BaitType,
+  { conditions: { target, mouthWidthM, castStyle }, outfit }: Pick<Setup, 'conditions' | 'outfit'>,
+): BaitType {
+  const thrownKg = castStyle === 'none' ? Number.POSITIVE_INFINITY : BAIT_OVER_CAST * mostCastKg(outfit.rod)
   const fits = (id: BaitType) =>
     baits[id].depthM <= BAIT_OVER_MOUTH * (mouthWidthM ?? Number.POSITIVE_INFINITY) &&
-    baits[id].lengthM <= BAIT_OVER_FISH * (target?.typicalLengthM ?? Number.POSITIVE_INFINITY)
-  if (fits(usual)) return usual
-  const [largest] = (Object.keys(baits) as BaitType[]).filter(fits).toSorted((a, b) => baits[b].massKg - baits[a].massKg)
-  return largest ?? usual
+    baits[id].lengthM <= BAIT_OVER_FISH * (target?.typicalLengthM ?? Number.POSITIVE_INFINITY) &&
+    baits[id].massKg <= thrownKg
+  const isWorth = (id: BaitType) => baits[id].massKg >= WORTH * (target?.typicalMassKg ?? 0)
+  if (fits(usual) && isWorth(usual)) return usual
+  const fitting = (Object.keys(baits) as BaitType[]).filter(fits).toSorted((a, b) => baits[a].massKg - baits[b].massKg)
+  return fitting.find(isWorth) ?? fitting.at(-1) ?? usual
 }
 
 /** The hook that suits the bait on it best: of the pattern it has, or of its heavy form where the wire would open. */
 export function suggestedHook(setup: Setup): { pattern: HookPattern; size: string } | undefined {
   const [baited] = baitedHooks(prepareSetup(setup))
   if (!baited) return undefined
+  const { conditions, catalogue } = setup
+  // Drag or landing, whichever asks more of the wire.
+  const borneN = catalogue.landings[conditions.landing].share * conditions.fishMassKg * GRAVITY_M_PER_S2
+  const loadN = Math.max(conditions.dragN, (HAND_OVER_WEIGHT.holds * borneN) / STRAIGHTEN_MARGIN.holds)
   const best = (pattern: HookPattern): SuggestedHook | undefined =>
-    hookSuggest(setup.catalogue, { pattern, ...baited.wanted }).sizes[0]
+    hookSuggest(catalogue, { pattern, ...baited.wanted, loadN }).sizes[0]
   const { pattern } = baited.hook
   const first = best(pattern)
   const heavy = pattern === 'circle' ? best('heavyCircle') : undefined

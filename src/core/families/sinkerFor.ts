@@ -1,16 +1,18 @@
-import { bestCast } from '../catalogue/rods.ts'
+import { mostCastKg } from '../catalogue/rods.ts'
+import type { Trace } from '../documents/trace.ts'
 import { withPiece } from '../edit/changes.ts'
 import { judge } from '../moments/judge.ts'
+import { flyingMassKg } from '../setup/masses.ts'
 import type { Setup } from '../setup/setup.ts'
 
-/** What a rod casts at most over what it throws best, where its rating does not say. Nominal, ours. */
-const MOST_OVER_BEST = 1.3
+/** Lowered, a sinker has at least so much for each metre of depth, that it falls in good time, kg. Nominal, ours. */
+const KG_PER_M = 0.002
 /** Sinkers of a box that nobody listed come in steps of this, kg. */
 const STEP_KG = 0.01
 
 /**
  * The sinker that holds at the stream’s peak with the method’s reserve: of those at hand the least that does, from the shore no lighter
- * than usual, which the rod would not throw; a wired one where plain lead would be more than the rod casts.
+ * than usual, which would not load the rod, and no heavier than it casts; a wired one where plain lead would be.
  * @returns undefined where the trace is not meant to hold, or no weight holds.
  */
 export function sinkerFor(
@@ -18,19 +20,27 @@ export function sinkerFor(
   usualKg: number,
   sinkersKg: readonly number[] = [],
 ): { massKg: number; shape?: 'gripWire' } | undefined {
-  const { outfit, conditions } = setup
+  const { outfit, conditions, trace, catalogue } = setup
   const plainKg = wantedKg(setup)
   if (plainKg === undefined) return undefined
-  const isCast = conditions.castStyle !== 'none'
-  const leastKg = isCast ? usualKg : 0
-  const mostKg = isCast ? (outfit.rod.castHighKg ?? MOST_OVER_BEST * bestCast(outfit.rod).massKg) : Number.POSITIVE_INFINITY
   const atHand = (kg: number) =>
-    sinkersKg.toSorted((a, b) => a - b).find((massKg) => massKg >= kg) ?? Math.ceil(kg / STEP_KG - 1e-9) * STEP_KG
-  const massKg = atHand(Math.max(leastKg, plainKg))
-  if (massKg <= mostKg || conditions.water?.method !== 'shore' || conditions.water.bed === 'rock') return { massKg }
-  const wiredKg = wantedKg(withWires(setup))
-  return wiredKg === undefined ? { massKg } : { massKg: atHand(Math.max(leastKg, wiredKg)), shape: 'gripWire' }
+    sinkersKg.length > 0
+      ? (sinkersKg.toSorted((a, b) => a - b).find((massKg) => massKg >= kg) ?? Math.max(...sinkersKg))
+      : Math.ceil(kg / STEP_KG - 1e-9) * STEP_KG
+  if (conditions.castStyle === 'none') return { massKg: atHand(Math.max(plainKg, KG_PER_M * (conditions.water?.depthM ?? 0))) }
+  const rodKg = mostCastKg(outfit.rod)
+  const mostKg = Math.max(rodKg - (flyingMassKg({ trace, catalogue }) - sunkKg(trace)), rodKg / 2)
+  const cast = (kg: number) => Math.min(atHand(Math.max(Math.min(usualKg, mostKg), kg)), heaviest(sinkersKg, mostKg))
+  const { method, bed } = conditions.water ?? {}
+  if (plainKg <= mostKg || method !== 'shore' || bed === 'rock') return { massKg: cast(plainKg) }
+  return { massKg: cast(wantedKg(withWires(setup)) ?? plainKg), shape: 'gripWire' }
 }
+
+const sunkKg = (trace: Trace) => trace.pieces.reduce((sum, piece) => sum + (piece.role === 'sinker' ? piece.massKg : 0), 0)
+
+/** The heaviest at hand up to a mass, else that mass in whole steps. */
+const heaviest = (sinkersKg: readonly number[], mostKg: number) =>
+  sinkersKg.filter((massKg) => massKg <= mostKg).toSorted((a, b) => b - a)[0] ?? Math.floor(mostKg / STEP_KG) * STEP_KG
 
 /** What has to lie on the bed, the reserve included, kg. */
 function wantedKg(setup: Setup): number | undefined {

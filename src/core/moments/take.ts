@@ -7,7 +7,9 @@ import {
   MOUTH_SHARE,
   STRAIGHTEN_MARGIN,
 } from '../catalogue/hookSuggest.ts'
-import { straighteningLoadN } from '../catalogue/hooks.ts'
+import { isCircle, straighteningLoadN } from '../catalogue/hooks.ts'
+import type { HookPattern } from '../catalogue/ids.ts'
+import type { Target } from '../documents/fish.ts'
 import { pieceRef } from '../documents/linkRef.ts'
 import { type Baited, baitedHooks } from '../setup/baiting.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
@@ -25,7 +27,7 @@ import {
 import { COVERAGE } from './thresholds.ts'
 
 /** What a hook is judged by as it is taken. */
-export type TakeAspect = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin'
+export type TakeAspect = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin' | 'kind'
 type Graded = { aspect: TakeAspect; figure: Figure; verdict: Verdict; margin: number }
 
 /** One baited hook: how it fits, and by each aspect how well. */
@@ -46,7 +48,7 @@ export const TAKE: MomentKind<Take> = {
  */
 function judgeTake(setup: PreparedSetup): Take | undefined {
   const spins = new Set(twistsOf(setup).flatMap(({ id, swivel }) => (swivel?.takes ? [] : [id])))
-  const hooks = baitedHooks(setup).map((baited) => judgedHook(baited, spins.has(baited.bait.id)))
+  const hooks = baitedHooks(setup).map((baited) => judgedHook(baited, spins.has(baited.bait.id), setup.conditions.target))
   const deciding = worstOf(hooks)
   if (!deciding) return undefined
   const { worst, verdict, margin, hook } = deciding
@@ -63,7 +65,7 @@ function judgeTake(setup: PreparedSetup): Take | undefined {
   }
 }
 
-function judgedHook(baited: Baited, spins: boolean): TakeHook {
+function judgedHook(baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
   const fit = fitOf(baited.dimensions, baited.wanted)
   const graded: Graded[] = [
     atLeast('freeGape', 'share', worth(fit.freeGape), FREE_GAPE),
@@ -73,6 +75,9 @@ function judgedHook(baited: Baited, spins: boolean): TakeHook {
       ? []
       : [atLeast('straightenMargin', 'ratio', fit.straightenMargin, STRAIGHTEN_MARGIN)]),
     ...(baited.gang ? [coverageGrade(baited.gang.coverage)] : []),
+    ...(target && !suitsFish(baited.hook.pattern, target)
+      ? [{ aspect: 'kind', figure: { key: 'kind', quantity: 'count', value: 0 }, verdict: 'watch', margin: 0.6 } as const]
+      : []),
     ...(spins
       ? [{ aspect: 'spin', figure: { key: 'spin', quantity: 'count', value: 1 }, verdict: 'watch', margin: 0.5 } as const]
       : []),
@@ -80,6 +85,10 @@ function judgedHook(baited: Baited, spins: boolean): TakeHook {
   const worst = worstOf(graded)!
   return { ...baited, fit, graded, worst, verdict: worst.verdict, margin: worst.margin }
 }
+
+/** A circle for what goes back, and none for what is said to shake it out and is kept. */
+const suitsFish = (pattern: HookPattern, { released, shakesCircles }: Target): boolean =>
+  released ? isCircle(pattern) : !(shakesCircles && isCircle(pattern))
 
 function atLeast(
   aspect: TakeAspect,

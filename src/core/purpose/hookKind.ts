@@ -39,6 +39,6 @@ export function hookKindsFor(
     cost: 'It is taken deeper: an undersized fish, or one that goes back, is hurt.',
     barred: circleOnly,
   }
-  const circleFirst = circleOnly || ((target?.released ?? true) && !target?.shakesCircles) || fishMassKg >= VERY_LARGE_KG
+  const circleFirst = circleOnly || (target?.released ?? true) || fishMassKg >= VERY_LARGE_KG
   return circleFirst ? [circle, j] : [j, circle]
 }

@@ -106,6 +106,18 @@ function labelOf({ mainN }: Purpose, { usualN }: LeaderUse, labels: Bounds): num
 }
 
 const rootKg = ({ typicalMassKg }: Target) => Math.sqrt(typicalMassKg)
+
+/** Label of mono that a fish’s teeth ask of the line at the hook, N. */
+export const teethN = (target: Target): number => TEETH_N_PER_ROOT_KG[target.teeth] * rootKg(target)
+/** Line between hook and main that a fish’s tail asks for, m; 0 where it does not reach. */
+export const tailM = ({ fights, largeLengthM }: Target): number => (fights.includes('tail') ? TAIL_OVER_LENGTH * largeLengthM : 0)
+/** Label up to which the fish stands a line that it sees, N; endless where it does not mind. */
+export const shyMostN = (purpose: Purpose): number =>
+  isShy(purpose) ? SHY_N_PER_ROOT_KG * rootKg(purpose.target) : Number.POSITIVE_INFINITY
+/** Label that a hand on the line asks for, N: what is landed three times over, wet and knotted. */
+const handsN = ({ landing, fishMassKg }: Purpose): number =>
+  (HAND_OVER_WEIGHT.holds * landing.share * fishMassKg * GRAVITY_M_PER_S2) / WET_AND_KNOTTED
+
 /** Whether a fish sees a line: in clear water by day. What nobody said is taken to be so. */
 const isSeen = ({ clarity, light }: Purpose) => clarity !== 'coloured' && light !== 'night'
 const isShy = (purpose: Purpose): purpose is Purpose & { target: Target } => purpose.target?.lineShy === true && isSeen(purpose)
@@ -123,7 +135,7 @@ function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): Leader
   }
   if (!target) return reasons
   if (landing.byHand) {
-    const si = (HAND_OVER_WEIGHT.holds * landing.share * fishMassKg * GRAVITY_M_PER_S2) / WET_AND_KNOTTED
+    const si = handsN(purpose)
     because(
       'least',
       si,
@@ -135,7 +147,7 @@ function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): Leader
     because('least', si, say`Skin and tail of ${target.name} rub on it: ${strength(si)}.`)
   }
   if (isShy(purpose)) {
-    const si = SHY_N_PER_ROOT_KG * rootKg(target)
+    const si = shyMostN(purpose)
     because('most', si, say`${capital(target.name)} minds line in clear water by day: up to ${strength(si)}.`)
   }
   return reasons
@@ -156,7 +168,7 @@ function lengthReasons(purpose: Purpose, { usualM, onReel, castM }: LeaderUse): 
     because('least', si, say`A hand at the edge takes hold ${length(si)} up from the hook, and not of braid.`)
   }
   if (target?.fights.includes('tail')) {
-    const si = TAIL_OVER_LENGTH * target.largeLengthM
+    const si = tailM(target)
     because('least', si, say`The tail of ${target.name} reaches the line: longer than a large one, ${length(si)}.`)
   }
   if (isShy(purpose) && braid) because('wish', SEEN_M, say`Braid is seen: ${length(SEEN_M)} or more of leader below it.`)
@@ -165,11 +177,17 @@ function lengthReasons(purpose: Purpose, { usualM, onReel, castM }: LeaderUse): 
   return reasons
 }
 
-function atHookReasons({ target }: Purpose): LeaderReason[] {
+function atHookReasons(purpose: Purpose): LeaderReason[] {
+  const { target, landing } = purpose
   const { reasons, because } = collected('atHook')
-  if (!target || target.teeth === 'none') return reasons
-  const si = TEETH_N_PER_ROOT_KG[target.teeth] * rootKg(target)
-  because('least', si, say`${capital(target.name)} has ${target.teeth} teeth: ${strength(si)} of mono at the hook.`)
+  if (!target) return reasons
+  if (landing.byHand) because('least', handsN(purpose), say`A hand takes hold of it too: ${strength(handsN(purpose))}.`)
+  if (target.teeth !== 'none')
+    because(
+      'least',
+      teethN(target),
+      say`${capital(target.name)} has ${target.teeth} teeth: ${strength(teethN(target))} of mono at the hook.`,
+    )
   return reasons
 }
 

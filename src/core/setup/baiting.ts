@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
-import type { BaitRig, HookWanted } from '../catalogue/hookSuggest.ts'
+import { type BaitRig, type HookWanted, LEAST_GAPE_OF_MOUTH } from '../catalogue/hookSuggest.ts'
 import { type HookDimensions, hookDimensions } from '../catalogue/hooks.ts'
 import type { BaitForm } from '../catalogue/ids.ts'
 import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
@@ -56,6 +56,8 @@ export function baitedHooks(setup: Baitable): Baited[] {
       buriedShare: body.alive ? form.alive : form.dead,
       loadN: setup.conditions.dragN,
       mouthWidthM: setup.conditions.mouthWidthM,
+      // A live bait bears no larger a hook than its mass allows.
+      leastGapeM: body.alive ? undefined : LEAST_GAPE_OF_MOUTH * (setup.conditions.mouthWidthM ?? 0),
     }
     const gang = hooks.length > 1 ? gangOf(setup, hooks, dimensions.pitchM, body.lengthM) : undefined
     return [{ hook, dimensions, bait, body, hooks, wanted, ...(gang ? { gang } : {}) }]

@@ -13,7 +13,7 @@ export const circleRequired: Rule = hookKindRule('circle-required', {
 })
 
 /** The smallest circle with at least the gape of a hook, for circles go by other numbers. */
-function asWide(hook: HookPiece, { setup: { catalogue } }: Judged): string {
+export function asWide(hook: HookPiece, { setup: { catalogue } }: Judged): string {
   const gapeM = hookDimensions(catalogue, hook.pattern, hook.size, hook)?.gapeM ?? 0
   return catalogue.hooks.sizes.find((size) => hookDimensions(catalogue, 'circle', size)!.gapeM >= gapeM * 0.98) ?? hook.size
 }

@@ -1,3 +1,4 @@
+import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
 import { hungFrom } from '../../documents/pieces.ts'
 import type { HookPiece } from '../../documents/trace.ts'
@@ -29,7 +30,7 @@ export const hookHardlyMeant: Rule = {
       const size = parseHookSize(hook.size)
       const small = shortfallOf(judged, hook)
       const larger = size.ok && !size.size.aught ? `${size.size.label}/0` : undefined
-      if (small > 1 && larger && shortfallOf(judged, { ...hook, size: larger }) <= 1)
+      if (small > 1 && larger && shortfallOf(judged, { ...hook, size: larger }) <= 1 && !tires(judged, hook, larger))
         return [
           {
             subject: hook.id,
@@ -66,6 +67,13 @@ export const hookHardlyMeant: Rule = {
         },
       ]
     }),
+}
+
+/** Whether a size would tire the live bait on a hook: then the small one is meant. */
+function tires({ moments: { take }, setup: { catalogue } }: Judged, hook: HookPiece, size: string): boolean {
+  const body = take?.hooks.find((each) => each.hook.id === hook.id)?.body
+  const massKg = hookDimensions(catalogue, hook.pattern, size)?.massKg ?? 0
+  return body?.alive === true && massKg > LIVE_MASS_SHARE.watch * body.massKg
 }
 
 const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({

@@ -1,0 +1,38 @@
+import { isCircle } from '../../catalogue/hooks.ts'
+import { say } from '../../units/phrase.ts'
+import type { Rule } from '../finding.ts'
+import { called, withHooks } from '../remedies.ts'
+import { asWide } from './circleRequired.ts'
+
+/** A hook of the other school than the fish asks for: one that is taken deep for a fish that goes back, a circle for one said to shake it out. */
+export const hookKindForFish: Rule = {
+  id: 'hook-kind-for-fish',
+  check: (judged) => {
+    const { trace, conditions } = judged.setup
+    const name = conditions.target?.name ?? 'the fish'
+    return (judged.moments.take?.hooks ?? []).flatMap(({ hook, graded }) => {
+      if (graded.every(({ aspect }) => aspect !== 'kind')) return []
+      const circle = isCircle(hook.pattern)
+      return [
+        {
+          subject: hook.id,
+          severity: 'note' as const,
+          why: circle
+            ? say`${name} is said to shake circles out; a struck J holds it better.`
+            : say`${name} goes back, and ${called(trace, hook.id)} is taken deep: a circle holds in the corner of the jaw.`,
+          figure: 1,
+          remedies: circle
+            ? []
+            : [
+                {
+                  label: 'take a circle as wide in the gape',
+                  make: () => ({
+                    trace: withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, judged) }),
+                  }),
+                },
+              ],
+        },
+      ]
+    })
+  },
+}

@@ -1,0 +1,37 @@
+import { type Draft, draft, type Order } from '../families/draft.ts'
+import { judge } from '../moments/judge.ts'
+import { advise } from './advise.ts'
+import type { Finding } from './finding.ts'
+import { type Advised, tryRemedies } from './tryRemedies.ts'
+
+/** Remedies that a draft takes at most before it is left as it is. */
+const MOST_REMEDIES = 6
+
+/** A draft with what was done to it so that nothing is found against it, and what is found all the same. */
+export type SoundDraft = Draft & { done: string[]; findings: readonly Finding[] }
+
+/**
+ * A draft, and then the first remedy of each finding above a note that costs nothing elsewhere, until none is left or none helps.
+ * @throws CoreError where the spool cannot give the line out.
+ */
+export function soundDraft(order: Order): SoundDraft {
+  const { outfit, catalogue, ruleSet } = order
+  let made = draft(order)
+  const done: string[] = []
+  const look = (): Advised => {
+    const judgement = judge({ trace: made.trace, conditions: made.conditions, outfit, catalogue })
+    return { judgement, findings: advise(judgement, ruleSet), ruleSet }
+  }
+  let seen = look()
+  while (done.length < MOST_REMEDIES) {
+    const remedy = seen.findings
+      .filter(({ severity }) => severity !== 'note')
+      .flatMap((finding) => tryRemedies(finding, seen))
+      .find(({ lowers, brings }) => lowers.length === 0 && brings.every(({ severity }) => severity === 'note'))
+    if (!remedy) break
+    made = { ...made, trace: remedy.trace, conditions: remedy.conditions }
+    done.push(remedy.label)
+    seen = look()
+  }
+  return { ...made, done, findings: seen.findings }
+}

@@ -1,0 +1,84 @@
+import { familyFishes } from '../catalogue/familyIds.ts'
+import type { Method } from '../catalogue/ids.ts'
+import { isCastMethod } from '../catalogue/methods.ts'
+import type { Target } from '../documents/fish.ts'
+import type { Water } from '../documents/water.ts'
+import type { Family } from './family.ts'
+
+/** How well a family suits a fish and a place: best first, and why in a sentence. */
+export const SUITS = ['well', 'can', 'not'] as const
+export type Suit = { suits: (typeof SUITS)[number]; why: string }
+
+/** What it is asked about: the fish and the place, as far as either is known. */
+export type SuitedTo = { target?: Target | undefined; water?: Pick<Water, 'method' | 'bed' | 'depthM'> | undefined }
+
+/** Over this fish’s mass over the family’s usual one, a family is light for it; under it, heavy. Ours. */
+const FAR_HEAVIER = 4
+const FAR_LIGHTER = 1 / 8
+/** Water that deep gear is for, m. Ours. */
+const DEEP_M = 100
+/** Families for a bait in the air, behind a moving boat, and in deep water. */
+const TROLLED = 'tandemTroll'
+const KITED = 'kiteBait'
+const DEEP = 'deepDrop'
+const BAIT_CATCHER = 'hookString'
+
+/** Reads from what rules a family out to what recommends it: the first that applies says why. */
+export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
+  const not = (why: string): Suit => ({ suits: 'not', why })
+  const can = (why: string): Suit => ({ suits: 'can', why })
+  const fromShore = water !== undefined && water.method === 'shore'
+  const name = target?.name ?? 'the fish'
+  if (water && isCastMethod(water.method) && family.casts.every((style) => style === 'none'))
+    return not(`It is lowered from a boat, and here it is cast ${fromShore ? 'from the shore' : 'up-tide'}.`)
+  if (family.id === BAIT_CATCHER && target && target.typicalMassKg > 1) return not('It catches bait, not fish of this size.')
+  if (family.id === DEEP && water && water.depthM < DEEP_M) return not('Its lights and its release weight are for deep water.')
+  if (family.id === TROLLED)
+    return water ? not('It is towed behind a boat under way.') : can('It is towed behind a boat under way.')
+  if (family.id === KITED && target && target.feeds !== 'surface')
+    return not(`It fishes at the surface, and ${name} does not feed there.`)
+  const height = heightOf(family)
+  const onBed = target?.feeds === 'bed' || target?.feeds === 'rough'
+  if (target && height === 'bed' && ['midwater', 'surface'].includes(target.feeds))
+    return not(`It lies on the bottom, and ${name} feeds above it.`)
+  if (height === 'up' && onBed) return not(`It fishes off the bottom, where ${name} feeds.`)
+  if (target && target.typicalMassKg > FAR_HEAVIER * family.fishKg) return can(`Usually tied for smaller fish than ${name}.`)
+  if (target && target.typicalMassKg < FAR_LIGHTER * family.fishKg) return can(`Heavier than ${name} asks for.`)
+  if (isRough(target, water) && height === 'bed') {
+    if (family.weakLink) return { suits: 'well', why: 'Over rough ground its weak link costs the sinker, not the fish.' }
+    if (family.id === 'pulley') return { suits: 'well', why: 'The fish’s pull lifts the sinker out of the rough.' }
+    return can('Over rough ground a snag costs the whole trace: it has no weak link.')
+  }
+  if (family.id === 'biteTrace' && target?.teeth !== 'cutting')
+    return can('Its wire is for cutting teeth, and costs bites without them.')
+  if (height === 'free' && water && onBed) return can('It stays down only towards slack water.')
+  return { suits: 'well', why: recommended(family, target, water?.method) }
+}
+
+/** Where a family fishes: on the bed, in mid-water, or wherever it is let. */
+function heightOf({ id }: Family): 'bed' | 'up' | 'free' {
+  const fishes = familyFishes(id)
+  if (fishes === 'holds' || fishes === 'drags') return 'bed'
+  return fishes === 'hangs' ? 'up' : fishes === 'worked' ? 'up' : 'free'
+}
+
+const isRough = (target: Target | undefined, water: SuitedTo['water']) => water?.bed === 'rock' || target?.feeds === 'rough'
+
+function recommended(family: Family, target: Target | undefined, method: Method | undefined): string {
+  const height = heightOf(family)
+  const name = target?.name
+  if (name === undefined) return method === undefined ? family.about : 'It can be fished here.'
+  if (target?.teeth === 'cutting' && family.id === 'biteTrace')
+    return `${capital(name)} bites through line, and not through its wire.`
+  if (height === 'bed') return `It lies on the bottom, where ${name} feeds.`
+  return height === 'up' ? `It fishes in mid-water, where ${name} feeds.` : `The bait moves as ${name} expects it to.`
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** Families by how well they suit, in their own order among equals. */
+export function suited(families: readonly Family[], to: SuitedTo): { family: Family; suit: Suit }[] {
+  return families
+    .map((family) => ({ family, suit: suitOf(family, to) }))
+    .toSorted((a, b) => SUITS.indexOf(a.suit.suits) - SUITS.indexOf(b.suit.suits))
+}
