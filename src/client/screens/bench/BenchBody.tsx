@@ -11,7 +11,7 @@ import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import type { JudgedPath } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
-import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { createDocument, gearQuery, marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { DraftNotes } from '../../drafts/DraftNotes.tsx'
@@ -21,6 +21,7 @@ import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { clockTime } from '../../words/clockTime.ts'
+import { madeForWords } from '../../words/purposeWords.ts'
 import { type BenchSheet, BenchSide } from './BenchSide.tsx'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
 import { ExportMenu } from './ExportMenu.tsx'
@@ -138,6 +139,8 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
                   rig={setup}
                   selected={selected}
                   links={links}
+                  judgement={evaluation}
+                  ruleSet={ruleSet}
                   ownedSinkersKg={ownedSinkersKg}
                   edits={edits}
                 />
@@ -168,7 +171,8 @@ function firstLine(trace: Trace): LinkRef {
 }
 
 function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
-  const { trace, outfitId } = bench.content
+  const { trace, outfitId, conditions, markId } = bench.content
+  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
   return (
     <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
       <div className="flex min-w-64 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
@@ -185,7 +189,9 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
                 ? `changed since revision ${bench.baseRevision}`
                 : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
           </span>
-          {['', familyName(trace.family), trace.notes].filter((text) => text !== undefined).join(' · ')}
+          {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
+            .filter((text) => text !== undefined)
+            .join(' · ')}
         </p>
       </div>
       <label className="flex items-center gap-2 text-quiet max-md:hidden">

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
-import type { Conditions } from '../../../core/documents/conditions.ts'
+import { CLARITIES, type Conditions, LIGHTS } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
@@ -12,6 +12,7 @@ import { above, notBelow, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
 import { percent } from '../../words/percent.ts'
+import { CLARITY_WORDS, LIGHT_WORDS } from '../../words/purposeWords.ts'
 import type { Bench } from './useBench.ts'
 import { WaterFields } from './WaterFields.tsx'
 
@@ -81,6 +82,22 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             />
           </Field>
         )}
+        <Field label="water is" htmlFor="water-clarity">
+          <Select
+            id="water-clarity"
+            value={conditions.clarity ?? ''}
+            onChange={(event) => set({ clarity: CLARITIES.find((id) => id === event.target.value) })}
+            choices={[{ value: '', text: 'not said' }, ...CLARITIES.map((id) => ({ value: id, text: CLARITY_WORDS[id] }))]}
+          />
+        </Field>
+        <Field label="fished" htmlFor="time-of-day">
+          <Select
+            id="time-of-day"
+            value={conditions.light ?? ''}
+            onChange={(event) => set({ light: LIGHTS.find((id) => id === event.target.value) })}
+            choices={[{ value: '', text: 'not said' }, ...LIGHTS.map((id) => ({ value: id, text: LIGHT_WORDS[id] }))]}
+          />
+        </Field>
         <QuantityField
           label="fish landed"
           quantity="fish"

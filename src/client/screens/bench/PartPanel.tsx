@@ -2,12 +2,14 @@ import type { ReactNode } from 'react'
 import { type LinkRef, pieceIdOf, sameLink } from '../../../core/documents/linkRef.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { isLine, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
+import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import type { Piece, Trace } from '../../../core/documents/trace.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
 import { withFuse } from '../../../core/edit/changes.ts'
 import { hold, isHeld } from '../../../core/edit/moveTo.ts'
 import { slideRange } from '../../../core/edit/slidePart.ts'
+import type { Judgement } from '../../../core/moments/judge.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import { mainLine } from '../../../core/setup/outfitLines.ts'
 import type { Link } from '../../../core/setup/pathLinks.ts'
@@ -24,6 +26,7 @@ import { JointSettings } from './JointSettings.tsx'
 import { PieceSettings } from './PieceSettings.tsx'
 import type { Bench } from './useBench.ts'
 import type { Edits } from './useEdits.ts'
+import { WhyThisLeader } from './WhyThisLeader.tsx'
 
 /** A link of the path that is shown, with the chance that it goes first. */
 export type ShownLink = Link & { first: number }
@@ -33,12 +36,14 @@ type Props = {
   rig: Rig
   selected: LinkRef
   links: readonly ShownLink[]
+  judgement: Judgement | undefined
+  ruleSet: RuleSet | undefined
   ownedSinkersKg: readonly number[]
   edits: Edits
 }
 
 /** The settings of the chosen part, and of the joint it hangs by. */
-export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }: Props) {
+export function PartPanel({ bench, rig, selected, links, judgement, ruleSet, ownedSinkersKg, edits }: Props) {
   const { trace, outfit, catalogue } = rig
   const id = pieceIdOf(selected)
   const piece = id === undefined ? undefined : pieceById(trace, id)
@@ -71,6 +76,7 @@ export function PartPanel({ bench, rig, selected, links, ownedSinkersKg, edits }
         <PlaceOnLine piece={piece} trace={trace} edits={edits} />
         <HeldOrFree piece={piece} rig={rig} edits={edits} />
         <FromBox rig={rig} piece={piece} edits={edits} />
+        {isLine(piece) && piece.role !== 'sinkerLink' && judgement && <WhyThisLeader judgement={judgement} ruleSet={ruleSet} />}
         {isTied(joint) && <JointSettings bench={bench} piece={piece} joint={joint} rig={rig} />}
       </div>
     </Sheet>

@@ -122,7 +122,10 @@ export function useBench(saved: SavedTrace): Bench {
         edit({
           ...content,
           fishId: fish?.id,
-          conditions: { ...content.conditions, ...(fish ? fishedFor(fish.content) : { mouthWidthM: undefined }) },
+          conditions: {
+            ...content.conditions,
+            ...(fish ? fishedFor(fish.content) : { mouthWidthM: undefined, target: undefined }),
+          },
         }),
       bringBack: (earlier) => edit(earlier),
       undo: () => act('undo'),

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { strikesOf } from '../../../core/advice/strike.ts'
 import { cutList } from '../../../core/build/cutList.ts'
 import { partsList } from '../../../core/build/partsList.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
@@ -56,6 +57,7 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
   const groups = useMemo(() => cutList(rig), [rig])
   const parts = useMemo(() => partsList(trace), [trace])
   const steps = useMemo(() => buildSteps(rig), [rig])
+  const strikes = useMemo(() => strikesOf(trace, catalogue), [trace, catalogue])
   const whole = useMemo(() => wholeReplacement(rig), [rig])
   const main = freeLine(outfit)
   const ofOutfitM = usedOfOutfitM(rig, main)
@@ -123,6 +125,13 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
           })}
         </ol>
       </Sheet>
+      {strikes.length > 0 && (
+        <Sheet title="At the take">
+          {strikes.map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </Sheet>
+      )}
       <Sheet title="Then">
         <p>
           Moisten every knot and draw it down slowly; leave 2–5 mm of tag. Pull by hand against a fixed point, eyes protected,

@@ -2,8 +2,9 @@ import { type ReactNode, useMemo } from 'react'
 import { type FamilyId, familyName, OWN_DESIGN } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { sketch } from '../../../core/families/draft.ts'
-import { FAMILIES, familyOf } from '../../../core/families/families.ts'
+import { familyOf } from '../../../core/families/families.ts'
 import { FAMILY_GROUPS, type Family } from '../../../core/families/family.ts'
+import { SUITS, type Suit } from '../../../core/families/suits.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
@@ -11,24 +12,40 @@ import { useMiniReach } from '../../charts/useReach.ts'
 /** Width that a family is drawn for, in the drawing’s units. */
 const SKETCH_WIDTH = 300
 
-type Props = { value: FamilyId; outfit: Outfit; onChange: (id: FamilyId) => void }
+type Props = {
+  value: FamilyId
+  families: readonly { family: Family; suit: Suit }[]
+  /** By how they suit, where a fish or a place was chosen; else by what they are for. */
+  sorted: boolean
+  outfit: Outfit
+  onChange: (id: FamilyId) => void
+}
 
-/** The families by what they are for, each with a small drawing, and a word on the chosen one; or nothing at all, to draw from. */
-export function FamilyChoice({ value, outfit, onChange }: Props) {
+const SUIT_WORDS: Record<Suit['suits'], string> = { well: 'suits', can: 'can be fished', not: 'not for this' }
+
+/**
+ * The families, each with a small drawing, and a word on the chosen one: by what they are for, or, once a fish or a place is chosen,
+ * those that suit first, each with the reason; or nothing at all, to draw from.
+ */
+export function FamilyChoice({ value, families, sorted, outfit, onChange }: Props) {
+  const groups: { name: string; rows: Props['families'] }[] = sorted
+    ? SUITS.map((suits) => ({ name: SUIT_WORDS[suits], rows: families.filter(({ suit }) => suit.suits === suits) }))
+    : FAMILY_GROUPS.map((group) => ({ name: group, rows: families.filter(({ family }) => family.group === group) }))
   return (
     <div role="radiogroup" aria-label="family" className="grid gap-3">
       <p className="rounded-md bg-well px-3 py-2" aria-live="polite">
         {familyOf(value)?.about ?? 'No family: begin with the bare line and add part by part.'}
       </p>
-      {FAMILY_GROUPS.map((group) => (
-        <section key={group} aria-label={group}>
-          <h3 className="mb-1 text-sm font-semibold text-quiet">{group}</h3>
+      {groups.map(({ name, rows }) => {
+        if (rows.length === 0) return null
+        const cards = (
           <div className="grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
-            {FAMILIES.filter((family) => family.group === group).map((family) => (
+            {rows.map(({ family, suit }) => (
               <FamilyCard
                 key={family.id}
                 id={family.id}
                 name={familyName(family.id)}
+                why={sorted ? suit.why : undefined}
                 chosen={family.id === value}
                 onChange={onChange}
               >
@@ -36,8 +53,22 @@ export function FamilyChoice({ value, outfit, onChange }: Props) {
               </FamilyCard>
             ))}
           </div>
-        </section>
-      ))}
+        )
+        const holdsChosen = rows.some(({ family }) => family.id === value)
+        return sorted && name !== SUIT_WORDS.well && !holdsChosen ? (
+          <details key={name}>
+            <summary className="cursor-pointer text-sm font-semibold text-quiet">
+              {name} ({rows.length})
+            </summary>
+            <div className="mt-1">{cards}</div>
+          </details>
+        ) : (
+          <section key={name} aria-label={name}>
+            <h3 className="mb-1 text-sm font-semibold text-quiet">{name}</h3>
+            {cards}
+          </section>
+        )
+      })}
       <section aria-label="from nothing">
         <h3 className="mb-1 text-sm font-semibold text-quiet">from nothing</h3>
         <div className="grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
@@ -54,9 +85,16 @@ function Sketch({ family, outfit }: { family: Family; outfit: Outfit }) {
   return <MiniReach trace={trace} outfit={outfit} layout={useMiniReach(trace, outfit, SKETCH_WIDTH)} />
 }
 
-type CardProps = { id: FamilyId; name: string; chosen: boolean; onChange: Props['onChange']; children?: ReactNode }
+type CardProps = {
+  id: FamilyId
+  name: string
+  why?: string | undefined
+  chosen: boolean
+  onChange: Props['onChange']
+  children?: ReactNode
+}
 
-function FamilyCard({ id, name, chosen, onChange, children }: CardProps) {
+function FamilyCard({ id, name, why, chosen, onChange, children }: CardProps) {
   return (
     <label
       className={`grid cursor-pointer content-start gap-1 rounded-md border px-2 py-1.5 ${chosen ? 'border-tide bg-well font-semibold' : 'border-rule'}`}
@@ -65,6 +103,7 @@ function FamilyCard({ id, name, chosen, onChange, children }: CardProps) {
         <input type="radio" name="family" value={id} checked={chosen} onChange={() => onChange(id)} className="size-5 shrink-0" />
         {name}
       </span>
+      {why && <span className="text-sm font-normal text-quiet">{why}</span>}
       {children}
     </label>
   )

@@ -1,37 +1,22 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
-import type { FamilyId } from '../../../core/catalogue/familyIds.ts'
-import { CAST_STYLE_IDS } from '../../../core/catalogue/ids.ts'
-import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
-import type { Outfit } from '../../../core/documents/outfit.ts'
-import { draft } from '../../../core/families/draft.ts'
-import { emptyTrace } from '../../../core/families/emptyTrace.ts'
-import { familyOf } from '../../../core/families/families.ts'
-import { defaultWishes, type Family, type Wishes } from '../../../core/families/family.ts'
-import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
-import { createDocument, crewSettingsQuery, outfitsQuery, type SavedOutfit } from '../../api/documents.ts'
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { outfitsQuery, type SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
-import { viewOf } from '../../moments/momentViews.ts'
-import { useEvaluation } from '../../moments/useEvaluation.ts'
-import { useWording } from '../../moments/useWording.ts'
 import { QuickOutfit } from '../../outfits/QuickOutfit.tsx'
-import { useShow } from '../../settings/preferences.tsx'
-import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
-import { VerdictMark } from '../../ui/VerdictMark.tsx'
-import { castName } from '../../words/castWords.ts'
-import { momentName } from '../../words/momentNames.ts'
+import { BaitAndHook } from './BaitAndHook.tsx'
+import { DraftPreview } from './DraftPreview.tsx'
 import { FamilyChoice } from './FamilyChoice.tsx'
-import { WishFields } from './WishFields.tsx'
+import { FishAndPlace } from './FishAndPlace.tsx'
+import { LeaderChoice } from './LeaderChoice.tsx'
+import { useNewTrace } from './useNewTrace.ts'
+import { WeightsAndLengths } from './WeightsAndLengths.tsx'
 
-const NO_WISHES: Wishes = { name: 'New trace', hookSize: '2/0', hookPattern: 'j', bait: 'sandeel', amounts: {} }
-
-/** From an outfit and a family to a sound first draft, in the order of the work. */
+/** From the fish to a sound first draft, in the order of the work: fish and place, outfit, family, bait and hook, leader, sinker. */
 export default function NewTraceScreen() {
   usePageTitle('New trace')
   const outfits = useQuery(outfitsQuery)
@@ -56,64 +41,59 @@ export default function NewTraceScreen() {
 
 function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: SavedOutfit }) {
   const catalogue = useCatalogue()
-  const [outfitId, setOutfitId] = useState(first.id)
-  const [familyId, setFamilyId] = useState<FamilyId>('runningLedger')
-  const [changed, setChanged] = useState<Partial<Wishes>>({})
-  const [castStyle, setCastStyle] = useState<Conditions['castStyle']>()
+  const made = useNewTrace(outfits, first)
   const { ref, complaint, whenSound } = useNoFaults<HTMLDivElement>()
-  const family = familyOf(familyId)
-  const wishes = { ...(family ? defaultWishes(family) : NO_WISHES), ...changed }
-  const set = (change: Partial<Wishes>) => setChanged((old) => ({ ...old, ...change }))
-  const outfit = (outfits.find(({ id }) => id === outfitId) ?? first).content
-  const casts: readonly Conditions['castStyle'][] = family?.casts ?? CAST_STYLE_IDS
-  const cast = castStyle && casts.includes(castStyle) ? castStyle : (casts[0] ?? 'none')
-
+  const { family, familyId, families, outfit, drafted, choose } = made
+  const draft = drafted?.ok ? drafted.draft : undefined
+  const setup = useMemo(
+    () => draft && { trace: draft.trace, conditions: draft.conditions, outfit: outfit.content, catalogue },
+    [draft, outfit, catalogue],
+  )
   return (
     <div ref={ref} className="grid items-start gap-3 p-3 sm:px-6 lg:grid-cols-[minmax(0,1fr)_26rem]">
       <div className="grid gap-3">
         <h1 className="text-xl font-bold">New trace</h1>
-        <Sheet title="1. Outfit">
+        <Sheet title="1. Fish and place">
+          <FishAndPlace {...made} />
+        </Sheet>
+        <Sheet title="2. Outfit">
           <Choices
             name="outfit"
-            value={outfitId}
-            onChange={setOutfitId}
+            value={outfit.id}
+            onChange={(outfitId) => choose({ outfitId })}
             choices={outfits.map(({ id, content }) => ({ value: id, text: content.name }))}
           />
         </Sheet>
-        <Sheet title="2. Family">
+        <Sheet title="3. Family">
           <FamilyChoice
             value={familyId}
-            outfit={outfit}
-            onChange={(id) => {
-              setFamilyId(id)
-              setChanged(({ name }) => (name === undefined ? {} : { name }))
-            }}
+            families={families}
+            sorted={made.conditions.target !== undefined || made.conditions.water !== undefined}
+            outfit={outfit.content}
+            onChange={(id) => choose({ familyId: id })}
           />
         </Sheet>
-        <Sheet title={family ? '3. Bait, hook, weights and lengths' : '3. Cast'}>
+        {family && setup && (
+          <Sheet title="4. Bait and hook">
+            <div className="grid gap-2">
+              <BaitAndHook made={made} family={family} setup={setup} />
+            </div>
+          </Sheet>
+        )}
+        {draft && (
+          <Sheet title="5. Leader">
+            <div className="grid gap-2">
+              <LeaderChoice made={made} draft={draft} />
+            </div>
+          </Sheet>
+        )}
+        <Sheet title={family ? '6. Sinker, lengths and cast' : '4. Cast'}>
           <div key={familyId} className="grid gap-2">
-            {family && <WishFields family={family} wishes={wishes} onChange={set} />}
-            <Field label="cast" htmlFor="new-cast">
-              <Select
-                id="new-cast"
-                value={cast}
-                onChange={(event) => setCastStyle(event.target.value as Conditions['castStyle'])}
-                choices={casts.map((style) => ({ value: style, text: castName(catalogue, style) }))}
-              />
-            </Field>
+            <WeightsAndLengths made={made} wishes={draft?.wishes} />
           </div>
         </Sheet>
       </div>
-      <DraftPreview
-        family={family}
-        wishes={wishes}
-        outfit={outfit}
-        outfitId={outfitId}
-        castStyle={cast}
-        onName={(name) => set({ name })}
-        complaint={complaint}
-        whenSound={whenSound}
-      />
+      <DraftPreview made={made} complaint={complaint} whenSound={whenSound} />
     </div>
   )
 }
@@ -150,99 +130,5 @@ function Choices({
         </label>
       ))}
     </div>
-  )
-}
-
-type PreviewProps = {
-  family: Family | undefined
-  wishes: Wishes
-  outfit: Outfit
-  outfitId: string
-  castStyle: Conditions['castStyle']
-  onName: (name: string) => void
-  /** What keeps it from being made, and making it only where every field reads. */
-  complaint: string | undefined
-  whenSound: (act: () => void) => void
-}
-
-/** The draft as it would be made, with its verdicts, and the button that makes it. */
-function DraftPreview({ family, wishes, outfit, outfitId, castStyle, onName, complaint, whenSound }: PreviewProps) {
-  const show = useShow()
-  const navigate = useNavigate()
-  const client = useQueryClient()
-  const catalogue = useCatalogue()
-  const own = useQuery(crewSettingsQuery).data?.content.conditions
-  const name = wishes.name.trim()
-  const { trace, conditions } = useMemo(() => {
-    const conditions = { ...defaultConditions(own), castStyle }
-    const named = { ...wishes, name: name || 'New trace' }
-    if (!family) return { trace: emptyTrace(named.name), conditions }
-    return draft({ family, wishes: named, outfit, conditions, catalogue })
-  }, [family, wishes, name, outfit, castStyle, own, catalogue])
-  const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
-  const judged = useEvaluation(setup)
-  const wording = useWording(setup)
-  const layout = useMiniReach(trace, outfit)
-  const create = useMutation({
-    mutationFn: () => createDocument('traces', { trace, outfitId, conditions }),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
-      void navigate(`/traces/${saved.id}`)
-    },
-  })
-  return (
-    <Sheet title="Your draft" className="lg:sticky lg:top-3">
-      <MiniReach trace={trace} outfit={outfit} layout={layout} />
-      {judged.ok && family && (
-        <ul className="my-3 grid gap-1">
-          {MOMENT_NAMES.map((moment) => {
-            const result = judged.value.moments[moment]
-            return (
-              <li key={moment} className="grid grid-cols-[3.5rem_5rem_1fr] items-center gap-2">
-                <span className="font-semibold">{momentName(moment)}</span>
-                {result ? <VerdictMark verdict={result.verdict} /> : <span className="text-quiet">–</span>}
-                <span className="text-sm text-quiet">{result && viewOf(result).figure(result, wording)}</span>
-              </li>
-            )
-          })}
-        </ul>
-      )}
-      <p className="mb-3 text-sm text-quiet">
-        {family
-          ? `Drag ${show.entered('strength', conditions.dragN)}, trace of ${trace.pieces.length} parts. Everything can be changed on the bench.`
-          : 'Nothing is tied on yet: the bench adds part by part, from the main line on.'}
-      </p>
-      <form
-        className="grid gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (name) whenSound(() => create.mutate())
-        }}
-      >
-        <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Give it a name.'}>
-          <input
-            id="new-name"
-            className={fieldClass}
-            value={wishes.name}
-            maxLength={80}
-            onChange={(event) => onName(event.target.value)}
-            aria-describedby={name ? undefined : 'new-name-fault'}
-          />
-        </Field>
-        {complaint && (
-          <p role="alert" className="text-fails">
-            {complaint}
-          </p>
-        )}
-        <Button tone="strong" type="submit" disabled={!name || create.isPending}>
-          {create.isPending ? 'Making …' : 'Make this trace'}
-        </Button>
-        {create.error && (
-          <p role="alert" className="text-fails">
-            {create.error.message}
-          </p>
-        )}
-      </form>
-    </Sheet>
   )
 }

@@ -1,4 +1,4 @@
-import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
+import { hookSuggest, LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
 import { hungFrom } from '../../documents/pieces.ts'
 import type { HookPiece } from '../../documents/trace.ts'
@@ -69,11 +69,13 @@ export const hookHardlyMeant: Rule = {
     }),
 }
 
-/** Whether a size would tire the live bait on a hook: then the small one is meant. */
+/** Whether a size would tire the live bait on a hook, and the one it has is no smaller than suits the bait: then the small one is meant. */
 function tires({ moments: { take }, setup: { catalogue } }: Judged, hook: HookPiece, size: string): boolean {
-  const body = take?.hooks.find((each) => each.hook.id === hook.id)?.body
+  const on = take?.hooks.find((each) => each.hook.id === hook.id)
   const massKg = hookDimensions(catalogue, hook.pattern, size)?.massKg ?? 0
-  return body?.alive === true && massKg > LIVE_MASS_SHARE.watch * body.massKg
+  if (!on?.body.alive || massKg <= LIVE_MASS_SHARE.watch * on.body.massKg) return false
+  const [best] = hookSuggest(catalogue, { pattern: hook.pattern, ...on.wanted }).sizes
+  return on.dimensions.gapeM >= (best?.gapeM ?? 0)
 }
 
 const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({

@@ -1,0 +1,155 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { useNavigate } from 'react-router'
+import { emptyTrace } from '../../../core/families/emptyTrace.ts'
+import { defaultWishes } from '../../../core/families/family.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
+import { createDocument } from '../../api/documents.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { MiniReach } from '../../charts/Reach.tsx'
+import { useMiniReach } from '../../charts/useReach.ts'
+import { viewOf } from '../../moments/momentViews.ts'
+import { useEvaluation } from '../../moments/useEvaluation.ts'
+import { useWording } from '../../moments/useWording.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, Field, fieldClass, Sheet } from '../../ui/controls.tsx'
+import { VerdictMark } from '../../ui/VerdictMark.tsx'
+import { phraseWords } from '../../words/findingWords.ts'
+import { momentName } from '../../words/momentNames.ts'
+import { madeForWords } from '../../words/purposeWords.ts'
+import type { NewTrace } from './useNewTrace.ts'
+
+type Props = {
+  made: NewTrace
+  /** What keeps it from being made, and making it only where every field reads. */
+  complaint: string | undefined
+  whenSound: (act: () => void) => void
+}
+
+/** The draft as it would be made: its verdicts, what the last choice changed, what was done so that it holds, and the button that makes it. */
+export function DraftPreview({ made, complaint, whenSound }: Props) {
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const { choices, family, drafted, outfit, marks } = made
+  const draft = drafted?.ok ? drafted.draft : undefined
+  const typed = choices.said.name ?? (family ? defaultWishes(family).name : 'New trace')
+  const name = typed.trim()
+  const conditions = draft?.conditions ?? made.conditions
+  const trace = useMemo(
+    () => (draft ? { ...draft.trace, name: name || 'New trace' } : emptyTrace(name || 'New trace')),
+    [draft, name],
+  )
+  const mark = marks.find(({ id }) => id === choices.markId)
+  const create = useMutation({
+    mutationFn: () =>
+      createDocument('traces', {
+        trace,
+        outfitId: outfit.id,
+        conditions,
+        ...(mark ? { markId: mark.id } : {}),
+        ...(choices.fishId === undefined ? {} : { fishId: choices.fishId }),
+      }),
+    onSuccess: (saved) => {
+      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
+      void navigate(`/traces/${saved.id}`)
+    },
+  })
+  const cannot = drafted?.ok === false
+  return (
+    <Sheet
+      title="Your draft"
+      aside={<span className="text-sm text-quiet">{madeForWords(conditions, mark?.content.name)}</span>}
+      className="lg:sticky lg:top-3"
+    >
+      {cannot ? (
+        <p role="alert" className="mb-3 text-fails">
+          {drafted.message}
+        </p>
+      ) : (
+        <DraftSaid made={made} trace={trace} conditions={conditions} />
+      )}
+      <form
+        className="grid gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (name && !cannot) whenSound(() => create.mutate())
+        }}
+      >
+        <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Give it a name.'}>
+          <input
+            id="new-name"
+            className={fieldClass}
+            value={typed}
+            maxLength={80}
+            onChange={(event) => made.say({ name: event.target.value })}
+            aria-describedby={name ? undefined : 'new-name-fault'}
+          />
+        </Field>
+        {complaint && (
+          <p role="alert" className="text-fails">
+            {complaint}
+          </p>
+        )}
+        <Button tone="strong" type="submit" disabled={!name || cannot || create.isPending}>
+          {create.isPending ? 'Making …' : 'Make this trace'}
+        </Button>
+        {create.error && (
+          <p role="alert" className="text-fails">
+            {create.error.message}
+          </p>
+        )}
+      </form>
+    </Sheet>
+  )
+}
+
+type Said = { made: NewTrace } & Pick<Parameters<typeof useEvaluation>[0], 'trace' | 'conditions'>
+
+function DraftSaid({ made, trace, conditions }: Said) {
+  const show = useShow()
+  const catalogue = useCatalogue()
+  const { family, outfit, drafted, changes } = made
+  const setup = useMemo(() => ({ trace, outfit: outfit.content, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const judged = useEvaluation(setup)
+  const wording = useWording(setup)
+  const layout = useMiniReach(trace, outfit.content)
+  const draft = drafted?.ok ? drafted.draft : undefined
+  const found = draft?.findings.filter(({ severity }) => severity !== 'note') ?? []
+  return (
+    <>
+      <MiniReach trace={trace} outfit={outfit.content} layout={layout} />
+      {judged.ok && family && (
+        <ul className="my-3 grid gap-1">
+          {MOMENT_NAMES.map((moment) => {
+            const result = judged.value.moments[moment]
+            return (
+              <li key={moment} className="grid grid-cols-[3.5rem_5rem_1fr] items-center gap-2">
+                <span className="font-semibold">{momentName(moment)}</span>
+                {result ? <VerdictMark verdict={result.verdict} /> : <span className="text-quiet">–</span>}
+                <span className="text-sm text-quiet">{result && viewOf(result).figure(result, wording)}</span>
+              </li>
+            )
+          })}
+        </ul>
+      )}
+      <div className="mb-3 grid gap-1 text-sm text-quiet" aria-live="polite">
+        <p>
+          {family
+            ? `Drag ${show.entered('strength', conditions.dragN)}, trace of ${trace.pieces.length} parts. Everything can be changed on the bench.`
+            : 'Nothing is tied on yet: the bench adds part by part, from the main line on.'}
+        </p>
+        {changes.length > 0 && (
+          <p className="text-ink">
+            Changed: {changes.map(({ what, from, to }) => `${what} ${from ?? 'none'} → ${to ?? 'none'}`).join('; ')}.
+          </p>
+        )}
+        {draft && draft.done.length > 0 && <p className="text-ink">So that it holds: {draft.done.join('; ')}.</p>}
+        {found.map(({ id, why }) => (
+          <p key={id} className="text-watch">
+            {phraseWords(why, show)}
+          </p>
+        ))}
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,119 @@
+import { Link } from 'react-router'
+import type { Bed, Landing, Method } from '../../../core/catalogue/ids.ts'
+import { LANDING_IDS } from '../../../core/catalogue/ids.ts'
+import { CLARITIES, type Conditions, LIGHTS } from '../../../core/documents/conditions.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { Field, Select } from '../../ui/controls.tsx'
+import { traitsOf } from '../../words/fishWords.ts'
+import { CLARITY_WORDS, LIGHT_WORDS } from '../../words/purposeWords.ts'
+import type { NewTrace } from './useNewTrace.ts'
+
+/** What for and where: the fish, the mark, the water, how it is fished there and how the fish is landed. Each may be left out. */
+export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTrace) {
+  const catalogue = useCatalogue()
+  const target = fish.find(({ id }) => id === choices.fishId)?.content
+  const { water } = conditions
+  return (
+    <div className="grid gap-2 sm:grid-cols-2 sm:gap-x-6">
+      <Choice
+        id="new-fish"
+        label="fish"
+        none="none in mind"
+        value={choices.fishId}
+        choices={fish.map(({ id, content }) => [id, content.name])}
+        onChange={(fishId) => choose({ fishId, landing: undefined })}
+      />
+      <Choice
+        id="new-mark"
+        label="mark"
+        none="no mark"
+        value={choices.markId}
+        choices={marks.map(({ id, content }) => [id, content.name])}
+        onChange={(markId) => choose({ markId, method: undefined, bed: undefined })}
+      />
+      <Choice
+        id="new-method"
+        label="fished"
+        none={choices.markId && water ? `as marked: ${catalogue.methods[water.method].name}` : 'not said'}
+        value={choices.method}
+        choices={Object.entries(catalogue.methods).map(([id, { name }]) => [id as Method, name])}
+        onChange={(method) => choose({ method })}
+      />
+      {water && (
+        <Choice
+          id="new-bed"
+          label="ground"
+          none={choices.markId ? `as marked: ${catalogue.beds[water.bed].name}` : catalogue.beds[water.bed].name}
+          value={choices.bed}
+          choices={Object.entries(catalogue.beds).map(([id, { name }]) => [id as Bed, name])}
+          onChange={(bed) => choose({ bed })}
+        />
+      )}
+      <Choice
+        id="new-clarity"
+        label="water"
+        none="not said"
+        value={choices.clarity}
+        choices={CLARITIES.map((id) => [id, CLARITY_WORDS[id]])}
+        onChange={(clarity: Conditions['clarity']) => choose({ clarity })}
+      />
+      <Choice
+        id="new-light"
+        label="time"
+        none="not said"
+        value={choices.light}
+        choices={LIGHTS.map((id) => [id, LIGHT_WORDS[id]])}
+        onChange={(light: Conditions['light']) => choose({ light })}
+      />
+      <Choice
+        id="new-landing"
+        label="how landed"
+        none={`usual: ${catalogue.landings[conditions.landing].name}`}
+        value={choices.landing}
+        choices={LANDING_IDS.map((id): [Landing, string] => [id, catalogue.landings[id].name])}
+        onChange={(landing) => choose({ landing })}
+      />
+      <p className="text-sm text-quiet sm:col-span-2" aria-live="polite">
+        {target ? (
+          `${target.name.charAt(0).toUpperCase()}${target.name.slice(1)}: ${traitsOf(target)}. ${target.notes ?? ''}`
+        ) : (
+          <>
+            Every line may be left as it is. Fish are kept under{' '}
+            <Link to="/fish" className="underline">
+              Fish
+            </Link>
+            , marks under{' '}
+            <Link to="/water" className="underline">
+              Water
+            </Link>
+            .
+          </>
+        )}
+      </p>
+    </div>
+  )
+}
+
+type ChoiceProps<T extends string> = {
+  id: string
+  label: string
+  /** What is shown where nothing is chosen. */
+  none: string
+  value: T | undefined
+  choices: readonly (readonly [T, string])[]
+  onChange: (value: T | undefined) => void
+}
+
+/** One of several, or none. */
+function Choice<T extends string>({ id, label, none, value, choices, onChange }: ChoiceProps<T>) {
+  return (
+    <Field label={label} htmlFor={id}>
+      <Select
+        id={id}
+        value={value ?? ''}
+        onChange={(event) => onChange(choices.find(([each]) => each === event.target.value)?.[0])}
+        choices={[{ value: '', text: none }, ...choices.map(([each, text]) => ({ value: each, text }))]}
+      />
+    </Field>
+  )
+}

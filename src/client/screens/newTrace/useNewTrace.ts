@@ -1,0 +1,162 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { type SoundDraft, soundDraft } from '../../../core/advice/soundDraft.ts'
+import { type FamilyId, OWN_DESIGN } from '../../../core/catalogue/familyIds.ts'
+import { type Bed, CAST_STYLE_IDS, type Landing, type Method } from '../../../core/catalogue/ids.ts'
+import { isCastMethod } from '../../../core/catalogue/methods.ts'
+import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
+import { defaultWater, type Water } from '../../../core/documents/water.ts'
+import { CoreError } from '../../../core/errors.ts'
+import { FAMILIES, familyOf } from '../../../core/families/families.ts'
+import type { Family, Said } from '../../../core/families/family.ts'
+import { type Suit, suited } from '../../../core/families/suits.ts'
+import { usualLanding } from '../../../core/purpose/landing.ts'
+import { type Purpose, purposeOf } from '../../../core/purpose/purpose.ts'
+import { fishedFor } from '../../../core/setup/fishedFor.ts'
+import { springWater } from '../../../core/setup/springWater.ts'
+import {
+  crewSettingsQuery,
+  fishQuery,
+  marksQuery,
+  type SavedFish,
+  type SavedMark,
+  type SavedOutfit,
+  sinkersQuery,
+} from '../../api/documents.ts'
+import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
+import { useCatalogue } from '../../catalogue.ts'
+import { type DraftChange, type DraftSummary, draftChanges, useDraftSummary } from './draftSummary.ts'
+
+/** What was chosen so far; what is left out follows from the rest. */
+export type Choices = {
+  fishId?: string | undefined
+  markId?: string | undefined
+  method?: Method | undefined
+  bed?: Bed | undefined
+  clarity?: Conditions['clarity']
+  light?: Conditions['light']
+  landing?: Landing | undefined
+  outfitId: string
+  familyId?: FamilyId | undefined
+  castStyle?: Conditions['castStyle']
+  said: Said
+}
+
+type SaidChange = { [Field in keyof Said]?: Said[Field] | undefined }
+
+type Drafted = { ok: true; draft: SoundDraft } | { ok: false; message: string }
+
+export type NewTrace = {
+  choices: Choices
+  fish: readonly SavedFish[]
+  marks: readonly SavedMark[]
+  outfit: SavedOutfit
+  families: { family: Family; suit: Suit }[]
+  familyId: FamilyId
+  family: Family | undefined
+  /** The ways it can be cast here; the first is usual. */
+  casts: readonly Conditions['castStyle'][]
+  conditions: Conditions
+  purpose: Purpose
+  /** Undefined for a design of one’s own. */
+  drafted: Drafted | undefined
+  /** What the last choice changed of the draft. */
+  changes: DraftChange[]
+  choose: (change: Partial<Omit<Choices, 'said'>>) => void
+  /** Something said of the draft; `undefined` leaves it to the draft again. */
+  say: (change: SaidChange) => void
+}
+
+/** The choices of a new trace, the conditions that they make, and the draft that follows from them. */
+export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit): NewTrace {
+  const catalogue = useCatalogue()
+  const fish = useQuery(fishQuery).data ?? []
+  const marks = useQuery(marksQuery).data ?? []
+  const sinkers = useQuery(sinkersQuery).data
+  const own = useQuery(crewSettingsQuery).data?.content.conditions
+  const ruleSet = useRuleSetInForce()
+  const [choices, setChoices] = useState<Choices>({ outfitId: first.id, said: {} })
+  const [before, setBefore] = useState<DraftSummary>()
+
+  const outfit = outfits.find(({ id }) => id === choices.outfitId) ?? first
+  const target = fish.find(({ id }) => id === choices.fishId)?.content
+  const mark = marks.find(({ id }) => id === choices.markId)?.content
+  const { method, bed } = choices
+  const water = useMemo((): Water | undefined => {
+    const there = mark ? springWater(mark) : method && defaultWater(catalogue, method)
+    if (!there) return undefined
+    const fished = method && method !== there.method ? { method, scope: catalogue.methods[method].scope } : {}
+    return { ...there, ...fished, ...(bed ? { bed } : {}) }
+  }, [catalogue, mark, method, bed])
+
+  const families = useMemo(() => suited(FAMILIES, { target, water }), [target, water])
+  const asked = target !== undefined || water !== undefined
+  const familyId: FamilyId = choices.familyId ?? (asked ? (families[0]?.family.id ?? OWN_DESIGN) : 'runningLedger')
+  const family = familyOf(familyId)
+  const casts = useMemo(() => castsFor(family, water), [family, water])
+  const castStyle = choices.castStyle && casts.includes(choices.castStyle) ? choices.castStyle : (casts[0] ?? 'none')
+
+  const conditions = useMemo((): Conditions => {
+    const { clarity, light, landing } = choices
+    return {
+      ...defaultConditions(own),
+      castStyle,
+      ...(target ? { ...fishedFor(target), landing: usualLanding(catalogue, target, outfit.content, water?.method) } : {}),
+      ...(landing ? { landing } : {}),
+      ...(clarity ? { clarity } : {}),
+      ...(light ? { light } : {}),
+      ...(water ? { water } : {}),
+    }
+  }, [own, castStyle, target, water, choices, outfit, catalogue])
+
+  const drafted = useMemo((): Drafted | undefined => {
+    if (!family) return undefined
+    const sinkersKg = [...new Set((sinkers ?? []).map(({ massKg }) => massKg))]
+    try {
+      const draft = soundDraft({ family, said: choices.said, outfit: outfit.content, conditions, catalogue, ruleSet, sinkersKg })
+      return { ok: true, draft }
+    } catch (error) {
+      if (error instanceof CoreError) return { ok: false, message: error.message }
+      throw error
+    }
+  }, [family, choices.said, outfit, conditions, catalogue, ruleSet, sinkers])
+
+  const now = useDraftSummary(drafted?.ok ? drafted.draft : undefined, family)
+  const remember = () => setBefore(now)
+  return {
+    choices,
+    fish,
+    marks,
+    outfit,
+    families,
+    familyId,
+    family,
+    casts,
+    conditions,
+    purpose: purposeOf({ conditions, outfit: outfit.content, catalogue }, ruleSet),
+    drafted,
+    changes: draftChanges(before, now),
+    choose: (change) => {
+      remember()
+      setChoices((old) => ({ ...old, ...change, ...('familyId' in change ? { said: keptOf(old.said) } : {}) }))
+    },
+    say: (change) => {
+      if (!('name' in change)) remember()
+      setChoices((old) => ({ ...old, said: saidOnly({ ...old.said, ...change }) }))
+    },
+  }
+}
+
+/** Weights and lengths belong to a family; the name, and what is said of bait and hook, to the trace. */
+const keptOf = ({ amounts: _amounts, leaderN: _leaderN, ...said }: Said): Said => said
+
+const saidOnly = (said: SaidChange): Said =>
+  Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)) as Said
+
+/** How a family is thrown where it is fished: lowered from a boat, cast from the shore or up-tide. */
+function castsFor(family: Family | undefined, water: Water | undefined): readonly Conditions['castStyle'][] {
+  const all: readonly Conditions['castStyle'][] = family?.casts ?? CAST_STYLE_IDS
+  if (!water) return all
+  const fit = all.filter((style) => (style === 'none') !== isCastMethod(water.method))
+  return fit.length > 0 ? fit : all
+}

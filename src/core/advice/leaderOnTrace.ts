@@ -1,0 +1,23 @@
+import type { RuleSet } from '../documents/ruleSet.ts'
+import { familyOf } from '../families/families.ts'
+import type { Judgement } from '../moments/judge.ts'
+import { type LeaderAdvice, leaderFor } from '../purpose/leader.ts'
+import { purposeOf } from '../purpose/purpose.ts'
+import { mainLine } from '../setup/outfitLines.ts'
+import { lineAlongM } from '../setup/paths.ts'
+
+/** Leader over main line where no family says. Nominal. */
+const USUAL_OVER_MAIN = 0.75
+
+/** What is asked of the leader of a trace as it stands, by the same function that drafts it. */
+export function leaderOnTrace({ setup, moments: { cast } }: Judgement, ruleSet?: RuleSet): LeaderAdvice {
+  const { trace, outfit, conditions, ends, tracePath } = setup
+  const end = ends.find(({ role }) => role !== 'sinker')
+  const usualM = end ? lineAlongM(tracePath(end.id)) : 0
+  return leaderFor(purposeOf(setup, ruleSet), {
+    usualN: (familyOf(trace.family)?.leaderOverMain ?? USUAL_OVER_MAIN) * mainLine(outfit).strengthN,
+    usualM,
+    onReel: usualM > outfit.rod.lengthM + conditions.freeboardM,
+    ...(cast ? { castN: cast.neededN } : {}),
+  })
+}
