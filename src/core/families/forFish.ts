@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/catalogue.ts'
 import { familyFishes } from '../catalogue/familyIds.ts'
 import { hookSuggest, STRAIGHTEN_MARGIN, type SuggestedHook } from '../catalogue/hookSuggest.ts'
 import { isCircle } from '../catalogue/hooks.ts'
-import type { BaitType, HookPattern } from '../catalogue/ids.ts'
+import type { BaitForm, BaitType, HookPattern } from '../catalogue/ids.ts'
 import { mostCastKg } from '../catalogue/rods.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
@@ -57,8 +57,12 @@ export function baitFor(
   const isWorth = (id: BaitType) => baits[id].massKg >= WORTH * (target?.typicalMassKg ?? 0)
   if (fits(usual) && isWorth(usual)) return usual
   const fitting = (Object.keys(baits) as BaitType[]).filter(fits).toSorted((a, b) => baits[a].massKg - baits[b].massKg)
-  return fitting.find(isWorth) ?? fitting.at(-1) ?? usual
+  const worth = fitting.filter(isWorth)
+  return worth.find((id) => isFlesh(baits[id].form) === isFlesh(baits[usual].form)) ?? worth[0] ?? fitting.at(-1) ?? usual
 }
+
+/** Fish and squid, whole or cut, against worm, crab, shell and prawn. */
+const isFlesh = (form: BaitForm) => ['fish', 'piece', 'strip', 'squid'].includes(form)
 
 /** The hook that suits the bait on it best: of the pattern it has, or of its heavy form where the wire would open. */
 export function suggestedHook(setup: Setup): { pattern: HookPattern; size: string } | undefined {

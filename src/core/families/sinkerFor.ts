@@ -30,7 +30,9 @@ export function sinkerFor(
   if (conditions.castStyle === 'none') return { massKg: atHand(Math.max(plainKg, KG_PER_M * (conditions.water?.depthM ?? 0))) }
   const rodKg = mostCastKg(outfit.rod)
   const mostKg = Math.max(rodKg - (flyingMassKg({ trace, catalogue }) - sunkKg(trace)), rodKg / 2)
-  const cast = (kg: number) => Math.min(atHand(Math.max(Math.min(usualKg, mostKg), kg)), heaviest(sinkersKg, mostKg))
+  // Lighter than the rod is rated for it would not load it.
+  const leastKg = Math.min(Math.max(usualKg, outfit.rod.castLowKg ?? 0), mostKg)
+  const cast = (kg: number) => Math.min(atHand(Math.max(leastKg, kg)), heaviest(sinkersKg, mostKg))
   const { method, bed } = conditions.water ?? {}
   if (plainKg <= mostKg || method !== 'shore' || bed === 'rock') return { massKg: cast(plainKg) }
   return { massKg: cast(wantedKg(withWires(setup)) ?? plainKg), shape: 'gripWire' }

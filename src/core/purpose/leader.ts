@@ -3,7 +3,7 @@ import type { Target } from '../documents/fish.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
 import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
-import { length, mass, type Phrase, say, strength } from '../units/phrase.ts'
+import { length, type Phrase, say, strength } from '../units/phrase.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import type { Purpose } from './purpose.ts'
 
@@ -139,7 +139,7 @@ function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): Leader
     because(
       'least',
       si,
-      say`A hand takes it: ${strength(si)}, wet and knotted, bear ${mass(fishMassKg)} of fish as it is landed.`,
+      say`A hand takes it: ${strength(si)}, wet and knotted, bear a fish of ${{ quantity: 'fish', si: fishMassKg }} as it is landed.`,
     )
   }
   if (target.fights.includes('tail')) {
