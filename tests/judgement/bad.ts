@@ -5,6 +5,7 @@ import { withLength, withoutClip, withPiece } from '../../src/core/edit/changes.
 import type { Content } from '../fixtures/judgedDrafts.ts'
 import { base, fished, joint, lowered, of, outfit, set, under, withOutfit, without } from '../fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../fixtures/outfits.ts'
+import { targetNamed } from '../fixtures/purposes.ts'
 import { catalogue } from '../fixtures/setups.ts'
 
 /** A trace that is wrong in one way, what must be said of it (a rule, or a moment with its verdict), and what must not. */
@@ -328,6 +329,44 @@ export const BAD: readonly Bad[] = [
     say: 'hook-hardly-meant',
   },
   { name: 'a size 18', content: of(base('freeLine'), set('hook', { size: '18' })), say: 'hook-hardly-meant' },
+  {
+    name: 'light line against the teeth of a conger',
+    content: fished(of(ledger, set('hook-length', { strengthN: 30 * LB })), { target: targetNamed('conger') }),
+    say: 'lighter-than-teeth',
+  },
+  {
+    name: 'a metre and a half of leader for tope',
+    content: fished(
+      of(base('freeLine'), (trace) => withLength(trace, 'leader', 1.5)),
+      { target: targetNamed('tope') },
+    ),
+    say: 'shorter-than-tail',
+  },
+  {
+    name: 'heavy line for pollack in clear water by day',
+    content: fished(of(ledger, set('hook-length', { strengthN: 50 * LB })), {
+      target: targetNamed('pollack'),
+      clarity: 'clear',
+      light: 'day',
+    }),
+    say: 'heavier-than-shy',
+  },
+  {
+    name: 'the same by night',
+    content: fished(of(ledger, set('hook-length', { strengthN: 50 * LB })), { target: targetNamed('pollack'), light: 'night' }),
+    say: 'hand holds',
+    not: 'heavier-than-shy',
+  },
+  {
+    name: 'a circle for conger, said to shake it out',
+    content: fished(ledger, { target: targetNamed('conger') }),
+    say: 'hook-kind-for-fish',
+  },
+  {
+    name: 'a treble for fish that go back',
+    content: fished(of(ledger, set('hook', { pattern: 'treble' })), { target: targetNamed('smooth-hound') }),
+    say: 'hook-kind-for-fish',
+  },
   {
     name: 'a whole fish on a hook for a sandeel',
     content: of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })),

@@ -16,6 +16,7 @@ import {
   without,
 } from '../../../tests/fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { targetNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue, rigOf } from '../../../tests/fixtures/setups.ts'
 import { pieceRef } from '../documents/linkRef.ts'
 import { defaultWater } from '../documents/water.ts'
@@ -158,6 +159,14 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => of(base('runningLedger'), (trace) => ({ ...trace, fuse: { at: 'piece' as const, id: 'swivel' } })),
   },
   'light-near-bait': { failing: () => of(base('deepDrop'), set('band-a', { attach: fixedOn('wind-on', 23) })) },
+  'lighter-than-teeth': { failing: () => fished(base('freeLine'), { target: targetNamed('conger') }) },
+  'shorter-than-tail': { failing: () => fished(base('splitShot'), { target: targetNamed('tope') }) },
+  'heavier-than-shy': {
+    failing: () => fished(base('runningLedger'), { target: targetNamed('pollack'), fishMassKg: 1, dragN: 4 * LB }),
+  },
+  'hook-kind-for-fish': {
+    failing: () => fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('smooth-hound') }),
+  },
   'gap-filled': { failing: () => of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })) },
   'hooks-off-bait': { failing: () => of(base('captiveSinker'), set('hook-c-bait', { lengthM: 0.4, depthM: 0.05 })) },
   'hook-tires-bait': { failing: () => of(base('sinkerAtHook'), set('hook', { size: '6/0' })) },

@@ -49,6 +49,12 @@ describe('hook.suggest', () => {
     )
   })
 
+  test('a hook is no smaller than the mouth asks for, and grows with what is asked', () => {
+    expect(best({ baitDepthM: 0.002, leastGapeM: 0.02 })).toMatchObject({ size: '5/0', why: 'the smallest that is sound' })
+    const { sizes } = hookSuggest(catalogue, { ...strip, pattern: 'treble', leastGapeM: 0.2 })
+    expect(sizes[0]!.why).toMatch(/small for the mouth/)
+  })
+
   test('what falls short says in what, and a sound one is never behind one that is not', () => {
     const { sizes } = hookSuggest(catalogue, { ...strip, baitDepthM: 0.05, mouthWidthM: 0.02 })
     expect(sizes[0]!.why).toMatch(/filled|wide/)

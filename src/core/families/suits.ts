@@ -49,7 +49,7 @@ export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
     if (family.id === 'pulley') return { suits: 'well', why: 'The fish’s pull lifts the sinker out of the rough.' }
     return can('Over rough ground a snag costs the whole trace: it has no weak link.')
   }
-  if (family.id === 'biteTrace' && target?.teeth !== 'cutting')
+  if (family.id === 'biteTrace' && target && target.teeth !== 'cutting')
     return can('Its wire is for cutting teeth, and costs bites without them.')
   if (height === 'free' && water && onBed) return can('It stays down only towards slack water.')
   return { suits: 'well', why: recommended(family, target, water?.method) }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { targetNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
@@ -43,6 +44,19 @@ describe('take', () => {
     expect(aspects(heavy)).toContain('massShare')
     expect(take(heavy)!.deciding.worst).toMatchObject({ aspect: 'massShare', verdict: 'fails' })
     expect(aspects(ledger)).not.toContain('massShare')
+  })
+
+  test('the kind of hook against the fish: a circle for what goes back, none for what shakes it out', () => {
+    const kindOf = (pattern: string, name: string) => {
+      const conditions = { ...drafted('runningLedger').conditions, target: targetNamed(name) }
+      return take(changed(ledger, 'hook', { pattern }), conditions)!.deciding.graded.find(({ aspect }) => aspect === 'kind')
+        ?.verdict
+    }
+    expect(kindOf('circle', 'smooth-hound')).toBeUndefined()
+    expect(kindOf('j', 'smooth-hound')).toBe('watch')
+    expect(kindOf('circle', 'conger')).toBe('watch')
+    expect(kindOf('j', 'conger')).toBeUndefined()
+    expect(kindOf('circle', 'turbot')).toBeUndefined()
   })
 
   test('linked hooks are held against the bait’s length, however they are linked', () => {
