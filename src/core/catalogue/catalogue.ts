@@ -10,6 +10,7 @@ import type {
   Landing,
   Material,
   Method,
+  Rigging,
   RodAction,
   SinkerMetal,
   SinkerShape,
@@ -25,6 +26,7 @@ import { HOOK_GAPES, HOOK_PATTERNS, HOOK_SIZES, HOOK_WIRES } from './tables/hook
 import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS, type MaterialItem, WIRE_NUMBERS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
+import { RIGGINGS } from './tables/riggings.ts'
 import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
@@ -77,6 +79,7 @@ export type Catalogue = {
   sinkerMetals: Readonly<Record<SinkerMetal, { name: string; densityKgperM3: number }>>
   baits: Readonly<Record<BaitType, BaitItem>>
   baitForms: Readonly<Record<BaitForm, { dead: number; alive: number; live: boolean }>>
+  riggings: Readonly<Record<Rigging, { name: string; of: 'live' | 'dead' | 'soft'; buried: number; does: string }>>
   castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
   beds: Readonly<Record<Bed, { name: string }>>
   grip: {
@@ -105,6 +108,7 @@ export const NOMINAL_CATALOGUE: Catalogue = {
   sinkerMetals: SINKER_METALS,
   baits: BAITS,
   baitForms: BAIT_FORMS,
+  riggings: RIGGINGS,
   castStyles: CAST_STYLES,
   beds: BEDS,
   grip: { kinds: HOLD_KINDS, medians: GRIP, spreads: GRIP_SPREAD, breakOutN: BREAK_OUT_N },

@@ -7,6 +7,7 @@ import { HOOK_PATTERNS } from './tables/hooks.ts'
 import { LANDINGS } from './tables/landings.ts'
 import { MATERIALS } from './tables/materials.ts'
 import { METHODS } from './tables/methods.ts'
+import { RIGGINGS } from './tables/riggings.ts'
 import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
@@ -22,6 +23,7 @@ export type HookPattern = keyof typeof HOOK_PATTERNS
 export type Landing = keyof typeof LANDINGS
 export type Material = keyof typeof MATERIALS
 export type Method = keyof typeof METHODS
+export type Rigging = keyof typeof RIGGINGS
 export type RodAction = keyof typeof ROD_ACTIONS
 export type SinkerMetal = keyof typeof SINKER_METALS
 export type SinkerShape = keyof typeof SINKER_SHAPES
@@ -38,6 +40,7 @@ export const HOOK_PATTERN_IDS = idsOf(HOOK_PATTERNS)
 export const LANDING_IDS = idsOf(LANDINGS)
 export const MATERIAL_IDS = idsOf(MATERIALS)
 export const METHOD_IDS = idsOf(METHODS)
+export const RIGGING_IDS = idsOf(RIGGINGS)
 export const ROD_ACTION_IDS = idsOf(ROD_ACTIONS)
 export const SINKER_METAL_IDS = idsOf(SINKER_METALS)
 export const SINKER_SHAPE_IDS = idsOf(SINKER_SHAPES)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CONNECTION_IDS, MATERIAL_IDS } from '../catalogue/ids.ts'
+import { CONNECTION_IDS, MATERIAL_IDS, RIGGING_IDS } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { filledText, text } from './text.ts'
 import { MOST_NAME, MOST_NOTES } from './vocabulary.ts'
@@ -51,6 +51,11 @@ export const bodyFields = {
   dragAreaM2: z.number().min(1e-6, TOO_SMALL).max(1).optional(),
   /** Lighter than water; absent: it sinks. */
   floats: z.boolean().optional(),
+}
+/** Of a bait or soft lure on a hook: how it is put on, and where on it the last hook’s bend sits from its tail; absent: as usual, in its middle. */
+export const rigFields = {
+  rigging: z.enum(RIGGING_IDS).optional(),
+  tailM: z.number().min(0, 'must not be negative').max(3).optional(),
 }
 /** Of a hook: what is cast on it as a head, and whether it swings from that on an eye of its own. */
 export const headFields = { headKg: massKg.optional(), headSwings: z.boolean().optional() }

@@ -13,6 +13,7 @@ import {
   massKg,
   materialSchema,
   notes,
+  rigFields,
   share,
   strengthN,
   wireM,
@@ -113,13 +114,17 @@ const lurePiece = z.strictObject({
   /** It turns about its line as it is wound in: a spinner, a spoon. */
   spins: z.boolean().optional(),
   ...bodyFields,
+  ...rigFields,
 })
 const baitPiece = z.strictObject({
   ...common,
   role: z.literal('bait'),
   bait: z.enum(BAIT_IDS),
   massKg: massKg.optional(),
+  /** Its tail is trimmed, so that it hangs straight and does not spin. */
+  trimmed: z.boolean().optional(),
   ...bodyFields,
+  ...rigFields,
 })
 const lightPiece = z.strictObject({ ...common, role: z.literal('light'), massKg })
 const floatPiece = z.strictObject({ ...common, role: z.literal('float'), massKg })

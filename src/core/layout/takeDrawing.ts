@@ -10,6 +10,9 @@ import { type HookOutline, hookOutline } from './hookOutline.ts'
 export type TakeDrawing = {
   bait: { form: BaitForm; x: number; y: number; lengthMm: number; depthMm: number }
   hooks: { id: string; x: number; outline: HookOutline }[]
+  /** From the last hook’s bend to the tail, and how much there may be. */
+  tailMm: number
+  roomMm: number
   /** The hook of the bait in the next size down and up, at the same eye. */
   ghosts: { size: string; x: number; outline: HookOutline }[]
   /** Below the bait's edge in the gap of its own hook: what stays free. */
@@ -22,15 +25,18 @@ const MARGIN_MM = 4
 
 /**
  * The bait lies in the gap of its hooks by what their rigging buries of it: its lower edge is that far below the inside of the shank.
- * The bend of the last hook is as far from the bait's tail as the first one's eye from its head.
+ * The bend of the last hook is as far from the bait's tail as it is said to be, else as the first one's eye from its head.
  */
 export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
-  const { hook, dimensions, hooks, body, wanted, gang } = baited
+  const { hook, dimensions, hooks, body, wanted, gang, bait } = baited
   const own = hookOutline(catalogue, hook.pattern, dimensions)
   const [lengthMm, depthMm] = [body.lengthM * MM, body.depthM * MM]
   const stepMm = gang ? (gang.pitchM + gang.linkM) * MM : 0
   const spanMm = (hooks.length - 1) * stepMm + own.lengthMm
-  const first = (lengthMm - spanMm) / 2
+  // The bend of the last hook lies so far from the tail as is said, as long as all hooks stay in a bait that holds them.
+  const roomMm = Math.max(0, lengthMm - spanMm)
+  const tailMm = bait.tailM === undefined ? (lengthMm - spanMm) / 2 : Math.min(roomMm, bait.tailM * MM)
+  const first = lengthMm - tailMm - spanMm
   const placed = hooks.map((each, i) => {
     const its = hookDimensions(catalogue, each.pattern, each.size, each) ?? dimensions
     return { id: each.id, x: first + i * stepMm, outline: hookOutline(catalogue, each.pattern, its) }
@@ -47,6 +53,8 @@ export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
   const top = Math.min(edgeY - depthMm, -own.eyeMm - own.wireMm) - MARGIN_MM
   const bottom = Math.max(edgeY, ...outlines.map(({ outline }) => outline.bottomMm)) + MARGIN_MM
   return {
+    tailMm: Math.max(0, tailMm),
+    roomMm,
     bait: { form: body.form, x: 0, y: edgeY - depthMm, lengthMm, depthMm },
     hooks: placed,
     ghosts,

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { type BaitRig, type HookWanted, LEAST_GAPE_OF_MOUTH } from '../catalogue/hookSuggest.ts'
 import { type HookDimensions, hookDimensions } from '../catalogue/hooks.ts'
-import type { BaitForm } from '../catalogue/ids.ts'
+import { type BaitForm, RIGGING_IDS, type Rigging } from '../catalogue/ids.ts'
 import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, Trace } from '../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../math/constants.ts'
@@ -47,13 +47,14 @@ export function baitedHooks(setup: Baitable): Baited[] {
     const hooks = hooksIn(setup, hook)
     const rig: BaitRig = hooks.length === 1 ? 'single' : hooks.length === 2 ? 'tandem' : 'chain'
     const form = catalogue.baitForms[body.form]
+    const rigging = riggingOf(catalogue, body, bait.rigging)
     const wanted = {
       baitLengthM: body.lengthM,
       baitDepthM: body.depthM,
       baitMassKg: body.massKg,
       alive: body.alive,
       rig,
-      buriedShare: body.alive ? form.alive : form.dead,
+      buriedShare: rigging ? catalogue.riggings[rigging].buried : body.alive ? form.alive : form.dead,
       loadN: setup.conditions.dragN,
       mouthWidthM: setup.conditions.mouthWidthM,
       // A live bait bears no larger a hook than its mass allows.
@@ -63,6 +64,17 @@ export function baitedHooks(setup: Baitable): Baited[] {
     return [{ hook, dimensions, bait, body, hooks, wanted, ...(gang ? { gang } : {}) }]
   })
 }
+
+/** How a bait may be put on: a live one by its skin, a soft lure weedless, any other through or along. */
+export const riggingsFor = ({ riggings }: Catalogue, { form, alive }: Pick<BaitBody, 'form' | 'alive'>): Rigging[] =>
+  RIGGING_IDS.filter((id) => riggings[id].of === (form === 'soft' ? 'soft' : alive ? 'live' : 'dead'))
+
+/** The way it is put on, where that is one for it. */
+export const riggingOf = (
+  catalogue: Catalogue,
+  body: Pick<BaitBody, 'form' | 'alive'>,
+  id: Rigging | undefined,
+): Rigging | undefined => (id !== undefined && riggingsFor(catalogue, body).includes(id) ? id : undefined)
 
 /** A bait as measured, else as it usually is; what weighs more is longer and deeper. Alive where its end swims or hangs, and it may be. */
 export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody {

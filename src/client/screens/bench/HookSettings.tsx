@@ -32,6 +32,7 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
     onSize,
   )
   const parsed = parseHookSize(draft.text)
+  const other = mistakenFor(hook.size)
   return (
     <>
       <TextField label="hook size" draft={draft} hint={parsed.ok ? describeHookSize(parsed.size) : undefined} />
@@ -50,7 +51,24 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
       </div>
       <HookMeasures hook={hook} onChange={onMeasure} />
       <HookHead hook={hook} onChange={onMeasure} />
-      <HookToScale {...hook} />
+      <div className="flex flex-wrap items-end gap-3">
+        <HookToScale {...hook} />
+        {other && (
+          <figure>
+            <HookToScale pattern={hook.pattern} size={other} gapeM={undefined} wireM={undefined} />
+            <figcaption className="text-sm text-quiet">{other}, which it is not</figcaption>
+          </figure>
+        )}
+      </div>
     </>
   )
+}
+
+/** The size that a number is mistaken for: 2 for 2/0, and the other way round. */
+function mistakenFor(size: string): string | undefined {
+  const read = parseHookSize(size)
+  if (!read.ok) return undefined
+  const { label, aught } = read.size
+  const other = aught ? label.replace('/0', '') : `${label}/0`
+  return parseHookSize(other).ok ? other : undefined
 }

@@ -10,6 +10,7 @@ import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { BaitRigging } from './BaitRigging.tsx'
 import { HookSettings } from './HookSettings.tsx'
 import { LineSettings } from './LineSettings.tsx'
 import type { Bench } from './useBench.ts'
@@ -90,6 +91,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             onChange={(massKg) => set({ massKg }, `${piece.id} mass`)}
           />
           <BodyMeasures body={piece} onChange={(measure) => set(measure, `${piece.id} measure`)} />
+          <BaitRigging bench={bench} edits={edits} rig={rig} body={piece} />
         </>
       )
     case 'hardware':
@@ -109,6 +111,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             checked={piece.spins ?? false}
             onChange={(spins) => set({ spins: spins || undefined })}
           />
+          <BaitRigging bench={bench} edits={edits} rig={rig} body={piece} />
         </>
       )
     default:

@@ -1,5 +1,6 @@
 import { parentId, pieceNamed } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
+import { withPiece } from '../../edit/changes.ts'
 import { replacePart } from '../../edit/replacePart.ts'
 import { twistsOf } from '../../setup/settling/twist.ts'
 import { length, say } from '../../units/phrase.ts'
@@ -26,6 +27,14 @@ export const baitSpins: Rule = {
             : say`${called(trace, id)} spins, and no swivel takes the twist: it goes into the line.`,
           figure: 1,
           remedies: [
+            ...(spinning.role === 'bait'
+              ? [
+                  {
+                    label: 'trim its tail, so that it hangs straight',
+                    make: () => ({ trace: withPiece(trace, id, (old) => ({ ...old, trimmed: true }) as typeof old) }),
+                  },
+                ]
+              : []),
             ...(swivel
               ? [byEdit('take a ball-bearing swivel in its place', () => replacePart(setup, swivel.id, 'ballBearingSwivel'))]
               : []),

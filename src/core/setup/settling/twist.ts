@@ -30,7 +30,7 @@ const TAKES_TO_M: Partial<Record<HardwareType, Takes>> = {
 export function twistsOf({ trace, catalogue, tracePath }: Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath'>): Twist[] {
   return trace.pieces.flatMap((piece) => {
     if (piece.role === 'lure') return piece.spins ? [twistOf(piece.id, 'lure', tracePath(piece.id))] : []
-    if (piece.role !== 'bait' || !catalogue.baits[piece.bait].spins) return []
+    if (piece.role !== 'bait' || piece.trimmed || !catalogue.baits[piece.bait].spins) return []
     // It twists what its hook hangs by.
     return isOnHook(trace, piece) ? [twistOf(piece.id, 'bait', tracePath(parentId(piece.attach)))] : []
   })

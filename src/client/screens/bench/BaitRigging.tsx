@@ -1,0 +1,158 @@
+import { useMemo } from 'react'
+import { fitOf } from '../../../core/catalogue/hookSuggest.ts'
+import type { Rigging } from '../../../core/catalogue/ids.ts'
+import type { Piece } from '../../../core/documents/trace.ts'
+import { withPiece } from '../../../core/edit/changes.ts'
+import { slidePart, slideRange } from '../../../core/edit/slidePart.ts'
+import { takeDrawing } from '../../../core/layout/takeDrawing.ts'
+import { judge } from '../../../core/moments/judge.ts'
+import { COVERAGE } from '../../../core/moments/thresholds.ts'
+import { type Baited, baitedHooks, riggingOf, riggingsFor } from '../../../core/setup/baiting.ts'
+import type { Body } from '../../../core/setup/bodies.ts'
+import { type Gang, gangsFor } from '../../../core/setup/gangs.ts'
+import { prepareSetup } from '../../../core/setup/prepareSetup.ts'
+import type { Rig, Setup } from '../../../core/setup/setup.ts'
+import { TakeChart } from '../../charts/TakeChart.tsx'
+import { useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
+import { Button, Field, Select } from '../../ui/controls.tsx'
+import { notBelow } from '../../ui/limits.ts'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { useWidth } from '../../ui/useWidth.ts'
+import { percent } from '../../words/percent.ts'
+import type { Bench } from './useBench.ts'
+import type { Edits } from './useEdits.ts'
+
+type Props = { bench: Bench; edits: Edits; rig: Rig; body: Body }
+
+/** How a bait or soft lure is put on its hooks: drawn to scale with the hooks to be moved along it; trimmed, halved, more hooks or fewer. */
+export function BaitRigging({ bench, edits, rig, body }: Props) {
+  const { conditions } = bench.content
+  const setup = useMemo(() => ({ ...rig, conditions }), [rig, conditions])
+  const baited = useMemo(() => baitedHooks(prepareSetup(setup)).find(({ bait }) => bait.id === body.id), [setup, body.id])
+  if (!baited) return null
+  return <OnHooks bench={bench} edits={edits} setup={setup} baited={baited} />
+}
+
+function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; setup: Setup; baited: Baited }) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const { catalogue, trace } = setup
+  const { bait, body, hooks, gang } = baited
+  const set = (change: object, tag?: string) =>
+    bench.editTrace((old) => withPiece(old, bait.id, (now) => ({ ...now, ...change }) as Piece), tag)
+  const drawing = takeDrawing(catalogue, baited)
+  const rigging = riggingOf(catalogue, body, bait.rigging)
+  const move = (hookId: string, byM: number) => {
+    const range = hookId === hooks.at(-1)?.id ? undefined : slideRange(trace, hookId)
+    if (range) {
+      const slid = slidePart(setup, hookId, range.downM + byM)
+      edits.take(slid.ok ? { ...slid, chosen: bait.id } : slid, `${hookId} along the bait`)
+    } else {
+      const tailM = drawing.tailMm / 1000 - byM
+      set({ tailM: Math.min(drawing.roomMm / 1000, Math.max(0, tailM)) }, `${bait.id} tail`)
+    }
+  }
+  return (
+    <div ref={ref} className="grid gap-2 border-t border-rule pt-2">
+      <Field label="put on" htmlFor="bait-rigging" hint={rigging && catalogue.riggings[rigging].does}>
+        <Select
+          id="bait-rigging"
+          value={rigging ?? ''}
+          onChange={(event) => set({ rigging: (event.target.value || undefined) as Rigging | undefined })}
+          choices={[
+            { value: '', text: 'as usual' },
+            ...riggingsFor(catalogue, body).map((id) => ({ value: id, text: catalogue.riggings[id].name })),
+          ]}
+        />
+      </Field>
+      <TakeChart
+        baited={baited}
+        freeGape={fitOf(baited.dimensions, baited.wanted).freeGape}
+        widthPx={width || 300}
+        onMove={move}
+      />
+      <QuantityField
+        label="bend from tail"
+        quantity="length"
+        valueSi={bait.tailM}
+        placeholder="in the middle"
+        check={notBelow(drawing.roomMm / 1000)}
+        onChange={(tailM) => set({ tailM }, `${bait.id} tail`)}
+        onClear={() => set({ tailM: undefined })}
+        hint="of the last hook; drag it, or the arrow keys"
+      />
+      {gang && (
+        <p className="text-sm text-quiet" aria-live="polite">
+          The hooks span {percent(gang.coverage)} of the bait; {percent(COVERAGE.least)} to {percent(COVERAGE.most)} hold it.
+        </p>
+      )}
+      {bait.role === 'bait' && catalogue.baits[bait.bait].spins && (
+        <CheckField
+          label="its tail is trimmed: it does not spin"
+          checked={bait.trimmed ?? false}
+          onChange={(trimmed) => set({ trimmed: trimmed || undefined })}
+        />
+      )}
+      {bait.role === 'bait' && !body.alive && <Halved setup={setup} baited={baited} onHalve={(half) => set(half)} />}
+      <MoreOrFewer gangs={gangsFor(catalogue, baited, COVERAGE)} count={hooks.length} />
+    </div>
+  )
+}
+
+/** What half of the bait would do: twice as many, and a longer cast. */
+function Halved({ setup, baited, onHalve }: { setup: Setup; baited: Baited; onHalve: (half: object) => void }) {
+  const show = useShow()
+  const { bait, body } = baited
+  const half = { massKg: body.massKg / 2, lengthM: body.lengthM / 2, depthM: body.depthM }
+  const reach = (trace: Setup['trace']) => judge({ ...setup, trace }, ['cast']).moments.cast?.rangeM.least
+  const [whole, halved] = [
+    reach(setup.trace),
+    reach(withPiece(setup.trace, bait.id, (old) => ({ ...old, ...half }) as typeof old)),
+  ]
+  const farther = whole !== undefined && halved !== undefined && halved - whole >= 0.5
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Button onClick={() => onHalve(half)}>Cut it in half</Button>
+      <span className="text-sm text-quiet">
+        Twice as many baits{farther && `, cast about ${show.computed('length', halved - whole)} farther`}.
+      </span>
+    </div>
+  )
+}
+
+/** Few large hooks beside more small ones. */
+function MoreOrFewer({ gangs, count }: { gangs: readonly Gang[]; count: number }) {
+  const show = useShow()
+  return (
+    <details>
+      <summary className="cursor-pointer py-1 text-quiet">few large hooks or more small ones?</summary>
+      <table className="w-full text-sm">
+        <thead>
+          <tr className="text-left text-quiet">
+            {['hooks', 'size', 'span', 'gap free', 'weigh'].map((name) => (
+              <th key={name} scope="col" className="pr-2 font-normal">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {gangs.map((gang) => (
+            <tr key={gang.count} className={`border-t border-rule ${gang.count === count ? 'font-semibold' : ''}`}>
+              <th scope="row" className="py-0.5 text-left font-[inherit]">
+                {gang.count}
+              </th>
+              <td>{gang.size}</td>
+              <td>
+                {percent(gang.coverage)}
+                {!gang.sound && gang.count > 1 && <span className="text-watch"> off</span>}
+              </td>
+              <td>{gang.freeGape < 0 ? 'none' : percent(gang.freeGape)}</td>
+              <td>{show.computed('mass', gang.massKg)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  )
+}
