@@ -14,6 +14,7 @@ const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
 const GearScreen = lazy(() => import('./screens/gear/GearScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
 const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
+const SizesPage = lazy(() => import('./screens/gear/SizesPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const FishScreen = lazy(() => import('./screens/fish/FishScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
@@ -38,6 +39,7 @@ export const router = createBrowserRouter([
         children: [
           { index: true, element: <OutfitsPage /> },
           { path: 'box', element: <BoxPage /> },
+          { path: 'sizes', element: <SizesPage /> },
         ],
       },
       { path: '/gear/outfits/:id', element: <OutfitScreen /> },

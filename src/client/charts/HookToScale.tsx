@@ -4,9 +4,8 @@ import { hookOutline } from '../../core/layout/hookOutline.ts'
 import { useCatalogue } from '../catalogue.ts'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
+import { trueSize, USUAL_PX_PER_MM } from './trueSize.ts'
 
-/** CSS px per millimetre: a CSS inch is 96 px. True on paper and near enough on most screens; the bar says what is meant. */
-export const PX_PER_MM = 96 / 25.4
 const MARGIN_MM = 2
 
 /** A hook at its measured, else nominal size with a centimetre beside it, so that 2 is not taken for 2/0. */
@@ -21,15 +20,14 @@ export function HookToScale({ pattern, size, gapeM, wireM }: Pick<HookPiece, 'pa
   const height = top + outline.bottomMm + 8
   return (
     <svg
-      width={width * PX_PER_MM}
-      height={height * PX_PER_MM}
+      {...trueSize(width, height)}
       viewBox={`${-left} ${-top} ${width} ${height}`}
       className="max-w-full text-ink"
       role="img"
       aria-label={`Hook ${size} at its ${gapeM === undefined ? 'nominal' : 'measured'} size, gape ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
     >
       <HookShape outline={outline} />
-      <ScaleBar x={0} y={height - top - 1} mm={10} pxPerMm={PX_PER_MM} />
+      <ScaleBar x={0} y={height - top - 1} mm={10} pxPerMm={USUAL_PX_PER_MM} />
     </svg>
   )
 }

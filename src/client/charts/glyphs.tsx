@@ -3,6 +3,8 @@ import type { HardwareType, Material } from '../../core/catalogue/ids.ts'
 import { isHeaded, isLine } from '../../core/documents/pieces.ts'
 import type { Piece } from '../../core/documents/trace.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
+import { useCatalogue } from '../catalogue.ts'
+import { baitPath } from './baitPath.ts'
 
 /** How a material is drawn: braid woven, mono a plain double edge, fluoro a fine line with a bright core, wire dotted steel. */
 export function LineGlyph({
@@ -79,6 +81,7 @@ export function ReelGlyph({ x, y }: { x: number; y: number }) {
 
 /** A part in its slot: drawn as what it is, small and plain. */
 export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): ReactNode {
+  const { baits } = useCatalogue()
   const { x0, x1, y, onLine } = item
   const x = (x0 + x1) / 2
   if (isLine(piece)) return null
@@ -110,7 +113,10 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
       return (
         <g fill="none" stroke="currentColor" strokeWidth={1.4}>
           <path d={`M${x0 - 2} ${y + 8}H${x - 12}`} strokeDasharray="1.5 2.5" />
-          <path d={`M${x - 12} ${y + 8}q11-11 21-2l6-4v12l-6-4q-10 9-21-2Z`} fill="var(--spread)" />
+          <path
+            d={baitPath({ form: baits[piece.bait].form, x: x - 12, y: y + 2, lengthMm: 26, depthMm: 12 })}
+            fill="var(--spread)"
+          />
         </g>
       )
     case 'lure':

@@ -1,26 +1,54 @@
-/**
- * Drawings of the page one under another as one SVG that stands on its own: colours resolved as they are shown now, no styles
- * or fonts of the page needed.
- */
-export function standaloneSvg(drawings: readonly SVGSVGElement[], title: string): string {
+/** Drawings of the page as SVG files that stand on their own: colours resolved as they are shown now, no styles or fonts of the page. */
+
+const colourOf = (name: string) => {
   const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim() || style.color
+  return style.getPropertyValue(`--${name}`).trim() || style.color
+}
+
+/** A drawing without what only the page understands. */
+function bare(drawing: SVGSVGElement): SVGSVGElement {
+  const copy = drawing.cloneNode(true) as SVGSVGElement
+  for (const element of [copy, ...copy.querySelectorAll('*')]) {
+    const tone = /\btext-(\w+)\b/.exec(element.getAttribute('class') ?? '')?.[1]
+    const fill = /\bfill-(\w+)\b/.exec(element.getAttribute('class') ?? '')?.[1]
+    if (tone) element.setAttribute('color', colourOf(tone))
+    if (fill && fill !== 'none') element.setAttribute('fill', colourOf(fill))
+    for (const name of ['class', 'role', 'tabindex', 'id', 'style', ...ariaOf(element)]) element.removeAttribute(name)
+  }
+  return copy
+}
+
+const textOf = (drawing: SVGSVGElement) =>
+  new XMLSerializer().serializeToString(drawing).replace(/var\(--([\w-]+)\)/g, (_, name: string) => colourOf(name))
+
+const escaped = (title: string) => title.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`)
+
+/** Drawings one under another. */
+export function standaloneSvg(drawings: readonly SVGSVGElement[], title: string): string {
   let y = 0
   let width = 0
   const parts = drawings.map((drawing) => {
-    const copy = drawing.cloneNode(true) as SVGSVGElement
-    for (const element of [copy, ...copy.querySelectorAll('*')]) {
-      const tone = /\btext-(\w+)\b/.exec(element.getAttribute('class') ?? '')?.[1]
-      if (tone) element.setAttribute('color', colour(tone))
-      for (const name of ['class', 'role', 'tabindex', 'id', ...ariaOf(element)]) element.removeAttribute(name)
-    }
+    const copy = bare(drawing)
     copy.setAttribute('y', String(y))
     y += Number(drawing.getAttribute('height'))
     width = Math.max(width, Number(drawing.getAttribute('width')))
-    return new XMLSerializer().serializeToString(copy).replace(/var\(--([\w-]+)\)/g, (_, name: string) => colour(name))
+    return textOf(copy)
   })
-  const escaped = title.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`)
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${y}" viewBox="0 0 ${width} ${y}" font-family="sans-serif" color="${colour('ink')}"><title>${escaped}</title><rect width="${width}" height="${y}" fill="${colour('sheet')}"/><g fill="${colour('ink')}">${parts.join('')}</g></svg>\n`
+  return file({ width: String(width), height: String(y), viewBox: `0 0 ${width} ${y}` }, title, parts.join(''))
+}
+
+/** One drawing whose unit is the millimetre, in true size: to be printed and laid under what it shows. */
+export function trueSizeSvg(drawing: SVGSVGElement, title: string): string {
+  const { x, y, width, height } = drawing.viewBox.baseVal
+  const copy = bare(drawing)
+  for (const name of ['width', 'height', 'viewBox']) copy.removeAttribute(name)
+  copy.setAttribute('overflow', 'visible')
+  return file({ width: `${width}mm`, height: `${height}mm`, viewBox: `${x} ${y} ${width} ${height}` }, title, textOf(copy))
+}
+
+function file(size: { width: string; height: string; viewBox: string }, title: string, body: string): string {
+  const [x, y, width, height] = size.viewBox.split(' ')
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="${size.viewBox}" font-family="sans-serif" color="${colourOf('ink')}"><title>${escaped(title)}</title><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${colourOf('sheet')}"/><g fill="${colourOf('ink')}">${body}</g></svg>\n`
 }
 
 const ariaOf = (element: Element) => element.getAttributeNames().filter((name) => name.startsWith('aria-'))

@@ -1,9 +1,13 @@
+import { Download } from 'lucide-react'
 import { strikeWords } from '../../core/advice/strike.ts'
 import { FREE_GAPE, hookSuggest, LIVE_MASS_SHARE, MOUTH_SHARE } from '../../core/catalogue/hookSuggest.ts'
 import type { Take, TakeHook } from '../../core/moments/take.ts'
 import { COVERAGE } from '../../core/moments/thresholds.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { trueSizeSvg } from '../charts/standaloneSvg.ts'
 import { TakeChart } from '../charts/TakeChart.tsx'
+import { Button } from '../ui/controls.tsx'
+import { download, fileName } from '../ui/download.ts'
 import { useWidth } from '../ui/useWidth.ts'
 import { VerdictMark } from '../ui/VerdictMark.tsx'
 import { percent } from '../words/percent.ts'
@@ -57,6 +61,13 @@ function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
   }
 }
 
+/** The drawing beside a button as a file in true size, to lay a real bait and hook on. */
+function saveCard(button: HTMLElement, size: string) {
+  const svg = button.closest('figure')?.querySelector('svg')
+  const title = `bait on ${size}, true size`
+  if (svg) download(fileName(title, 'svg'), 'image/svg+xml', trueSizeSvg(svg, title))
+}
+
 /** Each baited hook to scale, what its sizes would do, and how to strike with it. */
 function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: Setup }) {
   const { catalogue } = useWording(setup)
@@ -73,6 +84,9 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
             </span>
             <VerdictMark verdict={each.verdict} />
           </figcaption>
+          <Button tone="quiet" className="justify-self-start" onClick={(event) => saveCard(event.currentTarget, each.hook.size)}>
+            <Download className="size-4" /> Card in true size
+          </Button>
         </figure>
       ))}
       <p className="text-quiet">The bar is what the bait leaves of the gap; the next sizes are dotted.</p>

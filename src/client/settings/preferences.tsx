@@ -1,10 +1,12 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
+import { USUAL_PX_PER_MM } from '../charts/trueSize.ts'
 import { type Show, showIn, type Units } from './show.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
-type Preferences = { light: Light; units: Units }
+/** `pxPerMm`: of this screen, as someone calibrated it. */
+type Preferences = { light: Light; units: Units; pxPerMm: number }
 
 /** Units offered for each quantity, the usual one first. */
 export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
@@ -20,30 +22,45 @@ const KEY = 'wide-reach.preferences'
 const USUAL: Preferences = {
   light: 'day',
   units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' },
+  pxPerMm: USUAL_PX_PER_MM,
 }
+
+/** Pixels per millimetre that a screen may have. */
+export const PX_PER_MM_LIMITS = { least: 1.5, most: 12 } as const
 
 /** What this browser keeps; anything that does not read as a preference falls back to the usual one. */
 function read(): Preferences {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as { light?: string; units?: Record<string, string> }
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as {
+      light?: string
+      units?: Record<string, string>
+      pxPerMm?: number
+    }
     const units = { ...USUAL.units }
     for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
       const unit = kept.units?.[quantity]
       if (unit !== undefined && UNIT_CHOICES[quantity].includes(unit)) units[quantity] = unit
     }
-    return { light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light, units }
+    const px = kept.pxPerMm
+    const sane = typeof px === 'number' && px >= PX_PER_MM_LIMITS.least && px <= PX_PER_MM_LIMITS.most
+    return { light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light, units, pxPerMm: sane ? px : USUAL.pxPerMm }
   } catch {
     return USUAL
   }
 }
 
-type PreferencesApi = Preferences & { setLight: (light: Light) => void; setUnit: (quantity: Quantity, unit: string) => void }
+type PreferencesApi = Preferences & {
+  setLight: (light: Light) => void
+  setUnit: (quantity: Quantity, unit: string) => void
+  setPxPerMm: (pxPerMm: number) => void
+}
 
 const Context = createContext<PreferencesApi | undefined>(undefined)
 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [preferences, setPreferences] = useState(read)
   document.documentElement.dataset.light = preferences.light
+  document.documentElement.style.setProperty('--mm', `${preferences.pxPerMm}px`)
   const update = useCallback((change: (old: Preferences) => Preferences) => {
     setPreferences((old) => {
       const next = change(old)
@@ -59,6 +76,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     () => ({
       ...preferences,
       setLight: (light: Light) => update((old) => ({ ...old, light })),
+      setPxPerMm: (pxPerMm: number) => update((old) => ({ ...old, pxPerMm })),
       setUnit: (quantity: Quantity, unit: string) => update((old) => ({ ...old, units: { ...old.units, [quantity]: unit } })),
     }),
     [preferences, update],

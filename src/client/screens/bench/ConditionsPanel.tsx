@@ -82,7 +82,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             />
           </Field>
         )}
-        <Field label="water is" htmlFor="water-clarity">
+        <Field label="water" htmlFor="water-clarity">
           <Select
             id="water-clarity"
             value={conditions.clarity ?? ''}
@@ -90,7 +90,7 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
             choices={[{ value: '', text: 'not said' }, ...CLARITIES.map((id) => ({ value: id, text: CLARITY_WORDS[id] }))]}
           />
         </Field>
-        <Field label="fished" htmlFor="time-of-day">
+        <Field label="time" htmlFor="time-of-day">
           <Select
             id="time-of-day"
             value={conditions.light ?? ''}

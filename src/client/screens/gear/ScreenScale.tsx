@@ -1,0 +1,54 @@
+import { useId } from 'react'
+import { trueSize, USUAL_PX_PER_MM } from '../../charts/trueSize.ts'
+import { PX_PER_MM_LIMITS, usePreferences } from '../../settings/preferences.tsx'
+import { Button, Sheet } from '../../ui/controls.tsx'
+
+/** A bank card as every bank has it, mm. Source: ISO/IEC 7810, ID-1. */
+const CARD = { widthMm: 85.6, heightMm: 53.98, cornerMm: 3.18 }
+
+/** The screen’s scale set by a bank card laid on it, so that what is drawn in true size is. */
+export function ScreenScale() {
+  const id = useId()
+  const { pxPerMm, setPxPerMm } = usePreferences()
+  return (
+    <Sheet title="This screen’s scale">
+      <label htmlFor={id} className="mb-2 block">
+        Lay a bank card on the screen and slide until the drawing is as large as it.
+      </label>
+      <input
+        id={id}
+        type="range"
+        className="w-full"
+        min={PX_PER_MM_LIMITS.least}
+        max={PX_PER_MM_LIMITS.most}
+        step={0.01}
+        value={pxPerMm}
+        onChange={(event) => setPxPerMm(Number(event.target.value))}
+        aria-valuetext={`${pxPerMm.toFixed(2)} pixels a millimetre`}
+      />
+      <div className="my-2 overflow-x-auto">
+        <svg
+          viewBox={`0 0 ${CARD.widthMm} ${CARD.heightMm}`}
+          {...trueSize(CARD.widthMm, CARD.heightMm)}
+          role="img"
+          aria-label="A bank card"
+          className="text-ink"
+        >
+          <rect
+            x={0.15}
+            y={0.15}
+            width={CARD.widthMm - 0.3}
+            height={CARD.heightMm - 0.3}
+            rx={CARD.cornerMm}
+            fill="none"
+            stroke="currentColor"
+            strokeWidth={0.3}
+          />
+        </svg>
+      </div>
+      <Button onClick={() => setPxPerMm(USUAL_PX_PER_MM)} disabled={pxPerMm === USUAL_PX_PER_MM}>
+        Back to the usual
+      </Button>
+    </Sheet>
+  )
+}
