@@ -18,6 +18,7 @@ const SCREENS = [
   '/water/marks/new',
   '/gear',
   '/gear/box',
+  '/gear/sizes',
   '/gear/outfits/new',
   '/fish',
   '/nowhere',

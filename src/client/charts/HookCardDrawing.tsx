@@ -13,7 +13,7 @@ export function HookCardDrawing({ card, label }: { card: HookCard; label: string
     <svg
       viewBox={`0 0 ${widthMm} ${heightMm + barMm}`}
       {...trueSize(widthMm, heightMm + barMm)}
-      className="text-ink"
+      className="block text-ink"
       role="img"
       aria-label={label}
     >

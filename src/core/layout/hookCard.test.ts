@@ -10,7 +10,7 @@ test('every size of the patterns is on the card once, true in millimetres, insid
   const sizes = fc.subarray([...catalogue.hooks.sizes], { minLength: 1 })
   fc.assert(
     fc.property(some, sizes, fc.integer({ min: 130, max: 400 }), (patterns, of, widthMm) => {
-      const { hooks, heightMm } = hookCard(catalogue, patterns, of, widthMm)
+      const { hooks, heightMm, widthMm: wideMm } = hookCard(catalogue, patterns, of, widthMm)
       expect(hooks.map(({ size, pattern }) => `${size} ${pattern}`)).toEqual(
         of.flatMap((size) => patterns.map((pattern) => `${size} ${pattern}`)),
       )
@@ -20,7 +20,7 @@ test('every size of the patterns is on the card once, true in millimetres, insid
       })
       for (const [i, box] of boxes.entries()) {
         expect(box.left).toBeGreaterThanOrEqual(0)
-        expect(box.right).toBeLessThanOrEqual(widthMm)
+        expect(box.right).toBeLessThanOrEqual(wideMm)
         expect(box.bottom).toBeLessThanOrEqual(heightMm)
         for (const other of boxes.slice(i + 1))
           expect(box.right < other.left || other.right < box.left || box.bottom < other.top || other.bottom < box.top).toBe(true)

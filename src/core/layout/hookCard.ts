@@ -41,5 +41,7 @@ export function hookCard(
       rowMm = Math.max(rowMm, tallMm)
     }
   }
-  return { widthMm, heightMm: y + rowMm + GAP_MM, hooks }
+  // A hook wider than the card widens it.
+  const rightMm = Math.max(0, ...hooks.map((hook) => hook.x + hook.outline.lengthMm + GAP_MM))
+  return { widthMm: Math.max(widthMm, rightMm), heightMm: y + rowMm + GAP_MM, hooks }
 }

@@ -68,6 +68,20 @@ describe('take', () => {
     const pulley = take(drafted('pulley').trace)!.deciding
     expect(pulley.hooks).toHaveLength(2)
     expect(pulley.gang!.spanM).toBeGreaterThan(2 * pulley.dimensions.pitchM - 1e-9)
+    // A hook that rides on the snood sits where the document puts it: eye to eye, and the last one's own pitch.
+    const apart = (backM: number) => {
+      const { trace } = drafted('pulley')
+      const snood = trace.pieces.find(({ id }) => id === 'snood')
+      const onSnood = {
+        how: 'sliding',
+        on: 'snood',
+        atM: (snood as { lengthM: number }).lengthM - backM,
+        stops: { below: 'tail' },
+      }
+      return take(changed(trace, 'upper', { attach: onSnood }))!.deciding.gang!.spanM
+    }
+    expect(apart(0.08)).toBeCloseTo(0.08 + pulley.dimensions.pitchM, 12)
+    expect(apart(0.01)).toBeCloseTo(2 * pulley.dimensions.pitchM, 12)
     const long = take(changed(captive, 'hook-c-bait', { lengthM: 0.5, depthM: 0.05 }))!.deciding
     expect(long.worst).toMatchObject({ aspect: 'coverage', verdict: 'watch' })
   })

@@ -9,7 +9,7 @@ import { hookGang } from '../physics/hooking/hookGang.ts'
 import { type Body, isBody } from './bodies.ts'
 import { fishesOf } from './fishes.ts'
 import { massOfKg } from './masses.ts'
-import { lineAlongM } from './paths.ts'
+import { lineAlongM, type PathElement } from './paths.ts'
 import type { PreparedSetup } from './prepareSetup.ts'
 
 /** Length over depth of a soft lure that nobody measured. Nominal, ours. */
@@ -28,7 +28,7 @@ export type Baited = {
   hooks: HookPiece[]
   wanted: Omit<HookWanted, 'pattern'>
   /** From the first hook's eye to the last one's bend, over the bait's length; of hooks that hold it together. */
-  gang?: { spanM: number; coverage: number; pitchM: number; linkM: number }
+  gang?: { spanM: number; coverage: number; pitchM: number; linkM: number; betweenM: number }
 }
 
 type Baitable = Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath' | 'conditions'>
@@ -119,12 +119,25 @@ function hooksIn({ trace, tracePath }: Baitable, hook: HookPiece): HookPiece[] {
 /** A hook without a bait of its own. */
 const bareOf = (trace: Trace, hook: HookPiece) => !hungFrom(trace, hook.id).some(isBody)
 
+/** How far along the way to the last hook another one sits, m: on a line where it rides, else where its own piece is. */
+function placeM(path: readonly PathElement[], { id, attach }: HookPiece): number {
+  let alongM = 0
+  for (const element of path) {
+    if (element.id === id) return alongM
+    if (element.kind !== 'line') continue
+    const rides = attach.how !== 'joined' && attach.how !== 'through' && attach.on === element.line.id
+    if (rides && attach.atM >= element.fromM && attach.atM <= element.toM) return alongM + attach.atM - element.fromM
+    alongM += Math.abs(element.toM - element.fromM)
+  }
+  return alongM
+}
+
 /** Hooks in a row as `hook.gang` counts them: the line between the outer ones shared over the links. */
 function gangOf({ tracePath }: Baitable, hooks: readonly HookPiece[], pitchM: number, baitLengthM: number) {
   const [first, last] = [hooks[0]!, hooks.at(-1)!]
-  const betweenM = Math.max(0, lineAlongM(tracePath(last.id)) - lineAlongM(tracePath(first.id)))
+  const betweenM = Math.max(0, lineAlongM(tracePath(last.id)) - placeM(tracePath(last.id), first))
   const count = hooks.length
   // Eye to eye is a hook and the link after it.
   const linkM = Math.max(0, betweenM / (count - 1) - (first === last ? 0 : pitchM))
-  return { ...hookGang({ baitLengthM, hookPitchM: pitchM, linkLengthM: linkM, count }), pitchM, linkM }
+  return { ...hookGang({ baitLengthM, hookPitchM: pitchM, linkLengthM: linkM, count }), pitchM, linkM, betweenM }
 }

@@ -44,8 +44,11 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
   const rigging = riggingOf(catalogue, body, bait.rigging)
   const move = (hookId: string, byM: number) => {
     const range = hookId === hooks.at(-1)?.id ? undefined : slideRange(trace, hookId)
-    if (range) {
-      const slid = slidePart(setup, hookId, range.downM + byM)
+    if (range && gang) {
+      // Nearer than eye to bend the hooks would lie over each other.
+      const drawnM = (hooks.length - 1) * (gang.pitchM + gang.linkM)
+      const betweenM = Math.max((hooks.length - 1) * gang.pitchM, drawnM - byM)
+      const slid = slidePart(setup, hookId, range.downM + gang.betweenM - betweenM)
       edits.take(slid.ok ? { ...slid, chosen: bait.id } : slid, `${hookId} along the bait`)
     } else {
       const tailM = drawing.tailMm / 1000 - byM

@@ -51,18 +51,18 @@ export function MeasureOnScreen() {
         onChange={(event) => setMm(Number(event.target.value))}
         aria-valuetext={`${mm.toFixed(1)} millimetres`}
       />
-      <div className="my-2 overflow-x-auto">
+      <section tabIndex={0} aria-label="Between the edges" className="my-2 overflow-x-auto">
         <svg
           viewBox={`0 0 ${MOST_MM + 4} ${HEIGHT_MM}`}
           {...trueSize(MOST_MM + 4, HEIGHT_MM)}
           role="img"
           aria-label={`${mm.toFixed(1)} mm between two edges`}
-          className="text-ink"
+          className="block text-ink"
         >
           <path d={`M2 0V${HEIGHT_MM}M${2 + mm} 0V${HEIGHT_MM}`} stroke="currentColor" strokeWidth={0.3} />
           <rect x={2} y={0} width={mm} height={HEIGHT_MM} fill="var(--spread)" opacity={0.5} />
         </svg>
-      </div>
+      </section>
       <div className="grid gap-2">
         <Field label="it is a" htmlFor={`${id}-pattern`}>
           <Select

@@ -26,13 +26,13 @@ export function ScreenScale() {
         onChange={(event) => setPxPerMm(Number(event.target.value))}
         aria-valuetext={`${pxPerMm.toFixed(2)} pixels a millimetre`}
       />
-      <div className="my-2 overflow-x-auto">
+      <section tabIndex={0} aria-label="The bank card" className="my-2 overflow-x-auto">
         <svg
           viewBox={`0 0 ${CARD.widthMm} ${CARD.heightMm}`}
           {...trueSize(CARD.widthMm, CARD.heightMm)}
           role="img"
           aria-label="A bank card"
-          className="text-ink"
+          className="block text-ink"
         >
           <rect
             x={0.15}
@@ -45,7 +45,7 @@ export function ScreenScale() {
             strokeWidth={0.3}
           />
         </svg>
-      </div>
+      </section>
       <Button onClick={() => setPxPerMm(USUAL_PX_PER_MM)} disabled={pxPerMm === USUAL_PX_PER_MM}>
         Back to the usual
       </Button>

@@ -41,6 +41,7 @@ export default function SizesPage() {
   }
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_24rem]">
+      <h1 className="sr-only">Hook sizes</h1>
       <Sheet
         title="Sizes side by side"
         aside={
@@ -88,11 +89,11 @@ export default function SizesPage() {
             />
           </Field>
         </div>
-        <div ref={ref} className="overflow-x-auto">
+        <section ref={ref} tabIndex={0} aria-label="The card" className="overflow-x-auto">
           <div ref={drawing}>
             <HookCardDrawing card={card} label={label} />
           </div>
-        </div>
+        </section>
         <p className="mt-2 text-sm text-quiet">
           Nominal sizes: makers differ. Lay your own on the card; what you measure and keep in the box goes before them.
         </p>

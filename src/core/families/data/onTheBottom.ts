@@ -112,7 +112,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
       part('stop', 'swivel', tied('body')),
       line('snood', 'snood', 'mono', 0.8, 'snoodM', tied('stop')),
       baited('tail', tied('snood')),
-      bareHook('upper', slides('snood', { back: 0.1 }, 'tail')),
+      bareHook('upper', slides('snood', { back: 0.05 }, 'tail')),
     ],
   },
   {

@@ -1,0 +1,110 @@
+import { readFileSync } from 'node:fs'
+import { beside, copyOf, expect, test } from './fixtures.ts'
+
+const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
+
+test('a trace begins with the fish and the mark, says what each choice changed, and keeps what it was made for', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/new`)
+  await page.getByLabel('fish', { exact: true }).selectOption({ label: 'conger' })
+  await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
+  await page.getByRole('radio', { name: 'Fulmar boat rod, 50 lb braid, top shot' }).check()
+  await page.getByLabel('water', { exact: true }).selectOption({ label: 'coloured water' })
+  const draft = page.getByRole('region', { name: 'Your draft' })
+  await expect(draft).toContainText('for conger, Kettle Narrows, coloured water')
+  // Over shingle, for a fish of rough ground: what has a weak link first, and what cannot be is said to be so.
+  await expect(page.getByRole('region', { name: 'suits', exact: true }).getByRole('radio').first()).toBeChecked()
+  await page.getByText(/^not for this/).click()
+  await expect(page.getByText('It fishes off the bottom, where conger feeds.').first()).toBeVisible()
+  const hook = page.getByRole('region', { name: '4. Bait and hook' })
+  await expect(hook.getByLabel('pattern')).toHaveValue('j')
+  await expect(hook).toContainText('said to shake it out')
+  await expect(page.getByRole('region', { name: '5. Leader' })).toContainText('Conger has cutting teeth')
+  await page.getByLabel('against teeth', { exact: true }).selectOption('wire')
+  await expect(draft).toContainText(/Changed: .*bite trace none → wire/)
+  await hook.getByLabel('bait').selectOption({ label: 'whole pouting' })
+  await expect(draft).toContainText(/Changed: bait .* → whole pouting; hook/)
+  await draft.getByLabel('name').fill('Conger of mine')
+  await draft.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByRole('heading', { name: 'Conger of mine' })).toBeVisible()
+  await expect(page.getByText(/for conger, Kettle Narrows, coloured water/)).toBeVisible()
+  await beside(page, 'Conditions')
+  await expect(page.getByLabel('fish', { exact: true }).locator('option:checked')).toHaveText('conger')
+  await page.getByRole('option', { name: 'leader', exact: true }).click()
+  await page.getByText('why this leader?').click()
+  await expect(page.getByText(/^Conger has cutting teeth: \d+ lb of mono at the hook\.$/)).toBeVisible()
+  await page.goto(`${page.url()}/build`)
+  await expect(page.getByRole('region', { name: 'At the take' })).toContainText('one firm lift')
+})
+
+test('every step may be left out, and a field that does not read keeps the last good draft and stops the making', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/new`)
+  const sinker = page.getByRole('textbox', { name: 'sinker' })
+  await sinker.fill('300 t')
+  await page.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByRole('alert').first()).toBeVisible()
+  await expect(page).toHaveURL(/\/traces\/new$/)
+  await sinker.fill('120 g')
+  await page.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByRole('heading', { name: 'Running ledger' })).toBeVisible()
+})
+
+test('hooks in a bait are moved by the arrow keys, stay in it, and the share that they hold follows', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'rigged')}`)
+  await page.getByRole('option', { name: /bait/ }).first().click()
+  await expect(page.getByText('The hooks span 85 % of the bait')).toBeVisible()
+  const [upper, tail] = [
+    page.getByRole('slider', { name: 'upper: along the bait' }),
+    page.getByRole('slider', { name: 'tail: along the bait' }),
+  ]
+  await upper.focus()
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowLeft')
+  await expect(page.getByText(/The hooks span 9\d % of the bait/)).toBeVisible()
+  for (let i = 0; i < 9; i += 1) await page.keyboard.press('Shift+ArrowRight')
+  // Nearer than eye to bend they do not come.
+  await expect(page.getByText('The hooks span 85 % of the bait')).toBeVisible()
+  // At the tail's end it goes no farther.
+  await tail.focus()
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('Shift+ArrowRight')
+  await expect(tail).toHaveAttribute('aria-valuenow', '0')
+  await page.getByLabel('put on').selectOption({ label: 'bound along a tube on the shank' })
+  await expect(page.getByText('a pull on the line turns the point out')).toBeVisible()
+  await page.getByText('few large hooks or more small ones?').click()
+  await expect(page.getByRole('row', { name: /^2 / })).toBeVisible()
+  await page.getByLabel('length', { exact: true }).fill('9 m')
+  await expect(page.getByRole('alert')).toContainText('From 1 mm to 3 m.')
+  await expect(page.getByRole('slider')).toHaveCount(2)
+})
+
+test('the card of sizes is true in its file, the screen is scaled by a bank card, and a measured hook goes into the box', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/gear/sizes`)
+  const card = page.getByRole('img', { name: /^Hooks 6 to 8\/0/ })
+  const wide = async () => (await card.boundingBox())!.width / Number((await card.getAttribute('viewBox'))!.split(' ')[2])
+  const before = await wide()
+  await page.getByLabel(/^Lay a bank card/).fill('5')
+  expect(before).toBeCloseTo(96 / 25.4, 1)
+  expect(await wide()).toBeCloseTo(5, 1)
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card as SVG' }).click()])
+  const svg = readFileSync(await file.path(), 'utf8')
+  const [, width, viewed] = /width="(\d+)mm" height="\d[\d.]*mm" viewBox="0 0 (\d+)/.exec(svg)!
+  expect(width).toBe(viewed)
+  // 1/0 J: from the middle of the shank to that of the point a gape of 13.5 mm and a wire.
+  const path = /data-size="1\/0" data-pattern="j".*?d="M0 0H[\d.]+A([\d.]+)/.exec(svg)!
+  const wire = /data-size="1\/0" data-pattern="j".*?stroke-width="([\d.]+)"/.exec(svg)!
+  expect(2 * Number(path[1]) - Number(wire[1])).toBeCloseTo(13.5, 2)
+  await page.getByLabel(/^Lay a hook’s gap/).fill('14.5')
+  await page.getByRole('button', { name: 'Keep it in the box as measured' }).click()
+  await expect(page.getByText('2/0 J, measured: kept in the box.')).toBeVisible()
+  const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
+  expect(documents.find(({ content }: { content: { name: string } }) => content.name === '2/0 J, measured').content.gapeM).toBe(
+    0.0145,
+  )
+})
