@@ -64,7 +64,7 @@ test('hooks in a bait are moved by the arrow keys, stay in it, and the share tha
   ]
   await upper.focus()
   for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowLeft')
-  await expect(page.getByText(/The hooks span 9\d % of the bait/)).toBeVisible()
+  await expect(page.getByText(/The hooks span 9\d\s% of the bait/)).toBeVisible()
   for (let i = 0; i < 9; i += 1) await page.keyboard.press('Shift+ArrowRight')
   // Nearer than eye to bend they do not come.
   await expect(page.getByText('The hooks span 85 % of the bait')).toBeVisible()

@@ -1,0 +1,76 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
+import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import type { Piece, Trace } from '../documents/trace.ts'
+import { withPiece } from '../edit/changes.ts'
+import { takeDrawing } from '../layout/takeDrawing.ts'
+import { COVERAGE } from '../moments/thresholds.ts'
+import { baitedHooks, riggingsFor } from './baiting.ts'
+import { gangsFor } from './gangs.ts'
+import { prepareSetup } from './prepareSetup.ts'
+import { twistsOf } from './settling/twist.ts'
+
+const outfit = braidOutfit(50)
+const { trace: captive, conditions } = draftOf('captiveSinker', outfit, defaultConditions())
+const prepared = (trace: Trace) => prepareSetup(setupOf(trace, outfit, conditions))
+const baited = (trace: Trace) => baitedHooks(prepared(trace))[0]!
+const changed = (trace: Trace, id: string, change: object) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
+const bait = (change: object) => baited(changed(captive, 'hook-c-bait', change))
+
+describe('few large hooks or more small ones', () => {
+  test('the more there are the smaller they get, each within what holds the bait, or said not to be', () => {
+    const gangs = gangsFor(catalogue, bait({ bait: 'wholePouting', lengthM: 0.2, depthM: 0.03 }), COVERAGE)
+    expect(gangs.map(({ count }) => count)).toEqual([1, 2, 3, 4, 5])
+    const sizes = gangs.slice(1).map(({ size }) => catalogue.hooks.sizes.indexOf(size))
+    expect(sizes).toEqual(sizes.toSorted((a, b) => b - a))
+    for (const { count, coverage, sound, freeGape } of gangs.slice(1)) {
+      expect(sound, `${count}`).toBe(coverage >= COVERAGE.least && coverage <= COVERAGE.most && freeGape >= 0.5)
+      expect(freeGape).toBeGreaterThanOrEqual(0.5)
+    }
+    expect(gangs[0]!.freeGape).toBeGreaterThanOrEqual(0.5)
+  })
+})
+
+describe('how a bait is put on', () => {
+  test('the share of its depth in the gap is that of its rigging, where that is one for it', () => {
+    const buried = (change: object) => bait({ bait: 'halfFish', ...change }).wanted.buriedShare
+    expect(buried({})).toBe(catalogue.baitForms.piece.dead)
+    expect(buried({ rigging: 'bound' })).toBe(catalogue.riggings.bound.buried)
+    // Nothing dead is hooked through the nose to swim.
+    expect(buried({ rigging: 'nose' })).toBe(catalogue.baitForms.piece.dead)
+    const live = draftOf('liveBaitLeader', outfit, { ...defaultConditions(), castStyle: 'none' }).trace
+    const bridled = baited(changed(live, 'hook-bait', { rigging: 'bridled' }))
+    expect(bridled.wanted.buriedShare).toBe(0)
+    expect(riggingsFor(catalogue, bridled.body)).toContain('throat')
+    expect(riggingsFor(catalogue, { form: 'soft', alive: false })).toEqual(['skin', 'flush'])
+  })
+
+  test('trimmed, it does not spin', () => {
+    const spinning = changed(captive, 'hook-c-bait', { bait: 'cuttlefishStrip' })
+    expect(twistsOf(prepared(spinning)).map(({ id }) => id)).toEqual(['hook-c-bait'])
+    expect(twistsOf(prepared(changed(spinning, 'hook-c-bait', { trimmed: true })))).toEqual([])
+  })
+
+  test('wherever the last bend is put, hooks that fit their bait stay in it, and that far from its tail', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.12, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (lengthM, tailM) => {
+          const { hooks, bait: drawn, tailMm, roomMm } = takeDrawing(catalogue, bait({ lengthM, depthM: 0.03, tailM }))
+          const [first, last] = [hooks[0]!, hooks.at(-1)!]
+          const end = last.x + last.outline.lengthMm
+          if (first.x < 0) {
+            expect(roomMm).toBe(0)
+            return
+          }
+          expect(tailMm).toBeCloseTo(Math.min(roomMm, 1000 * tailM), 9)
+          expect(drawn.lengthMm - end).toBeCloseTo(tailMm, 9)
+        },
+      ),
+    )
+  })
+})
