@@ -63,7 +63,7 @@ describe('how a bait is put on', () => {
           const { hooks, bait: drawn, tailMm, roomMm } = takeDrawing(catalogue, bait({ lengthM, depthM: 0.03, tailM }))
           const [first, last] = [hooks[0]!, hooks.at(-1)!]
           const end = last.x + last.outline.lengthMm
-          if (first.x < 0) {
+          if (first.x < -1e-6) {
             expect(roomMm).toBe(0)
             return
           }
