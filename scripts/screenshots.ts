@@ -18,6 +18,7 @@ type View = {
   press?: string
   open?: string
   mark?: string
+  choose?: Readonly<Record<string, string>>
 }
 const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
@@ -33,8 +34,14 @@ const VIEWS: readonly View[] = [
     light: 'day',
   },
   { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle' },
-  { file: 'bench-dusk', path: TOPE, width: 1280, light: 'dusk' },
-  { file: 'new-trace', path: '/traces/new', width: 1280, light: 'day' },
+  {
+    file: 'new-trace',
+    path: '/traces/new',
+    width: 1280,
+    light: 'day',
+    choose: { fish: 'conger', mark: 'Kettle Narrows', water: 'coloured water' },
+  },
+  { file: 'hook-sizes', path: '/gear/sizes', width: 1280, light: 'dusk' },
   { file: 'build-sheet', path: `${HOUND}/build`, width: 1280, light: 'day' },
   { file: 'water', path: '/water?day=2026-11-24', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'phone-water-lamp', path: '/water?day=2026-11-24', width: 390, light: 'lamp', mark: 'Kettle Narrows' },
@@ -65,7 +72,7 @@ await runMain(async () => {
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light, press, open, mark } of VIEWS) {
+  for (const { file, path, width, light, press, open, mark, choose = {} } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -77,6 +84,8 @@ await runMain(async () => {
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
     await rest(page)
+    for (const [label, option] of Object.entries(choose))
+      await page.getByLabel(label, { exact: true }).selectOption({ label: option })
     if (open) await page.locator(`[data-moment=${open}] button`).click()
     if (press) await page.getByRole('button', { name: press }).click()
     if (open || press) await rest(page)

@@ -363,6 +363,11 @@ export const BAD: readonly Bad[] = [
     say: 'hook-kind-for-fish',
   },
   {
+    name: 'a circle with its point bent aside',
+    content: of(ledger, set('hook', { offset: true })),
+    say: 'bent-circle',
+  },
+  {
     name: 'a treble for fish that go back',
     content: fished(of(ledger, set('hook', { pattern: 'treble' })), { target: targetNamed('smooth-hound') }),
     say: 'hook-kind-for-fish',

@@ -164,6 +164,7 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'heavier-than-shy': {
     failing: () => fished(base('runningLedger'), { target: targetNamed('pollack'), fishMassKg: 1, dragN: 4 * LB }),
   },
+  'bent-circle': { failing: () => of(base('runningLedger'), set('hook', { pattern: 'circle', offset: true })) },
   'hook-kind-for-fish': {
     failing: () => fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('smooth-hound') }),
   },

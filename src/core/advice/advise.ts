@@ -6,6 +6,7 @@ import { backingDecides } from './rules/backingDecides.ts'
 import { baitSpins } from './rules/baitSpins.ts'
 import { barblessRequired } from './rules/barblessRequired.ts'
 import { barredParts } from './rules/barredParts.ts'
+import { bentCircle } from './rules/bentCircle.ts'
 import { bloodUnlike } from './rules/bloodUnlike.ts'
 import { castTooHard } from './rules/castTooHard.ts'
 import { chainTooWeakForDrag } from './rules/chainTooWeakForDrag.ts'
@@ -69,6 +70,7 @@ const RULES: readonly Rule[] = [
   armsLength,
   backingDecides,
   baitSpins,
+  bentCircle,
   bloodUnlike,
   castTooHard,
   chainTooWeakForDrag,
