@@ -363,6 +363,13 @@ export const BAD: readonly Bad[] = [
     say: 'hook-kind-for-fish',
   },
   {
+    name: 'a J for fish under the least size',
+    content: under(fished(of(ledger, set('hook', { pattern: 'j' })), { target: targetNamed('turbot') }), {
+      leastLengths: [{ fish: 'turbot', lengthM: 0.55 }],
+    }),
+    say: 'under-least-size',
+  },
+  {
     name: 'a circle with its point bent aside',
     content: of(ledger, set('hook', { offset: true })),
     say: 'bent-circle',

@@ -3,6 +3,7 @@ import { strikeWords } from '../../core/advice/strike.ts'
 import { FREE_GAPE, hookSuggest, LIVE_MASS_SHARE, MOUTH_SHARE } from '../../core/catalogue/hookSuggest.ts'
 import type { Take, TakeHook } from '../../core/moments/take.ts'
 import { COVERAGE } from '../../core/moments/thresholds.ts'
+import { mainLine } from '../../core/setup/outfitLines.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { trueSizeSvg } from '../charts/standaloneSvg.ts'
 import { TakeChart } from '../charts/TakeChart.tsx'
@@ -104,7 +105,13 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
           ))}
         </tbody>
       </table>
-      <p>{strikeWords(deciding.hook.pattern, deciding.body.alive)}</p>
+      <p>
+        {strikeWords(deciding.hook.pattern, deciding.body.alive, {
+          material: mainLine(setup.outfit).material,
+          outM: setup.conditions.lineOutM,
+          opensAt: deciding.fit.straightenMargin,
+        })}
+      </p>
     </div>
   )
 }

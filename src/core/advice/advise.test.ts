@@ -164,6 +164,16 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'heavier-than-shy': {
     failing: () => fished(base('runningLedger'), { target: targetNamed('pollack'), fishMassKg: 1, dragN: 4 * LB }),
   },
+  'under-least-size': {
+    failing: () =>
+      under(fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('turbot') }), {
+        leastLengths: [{ fish: 'Turbot', lengthM: 0.55 }],
+      }),
+    passing: () =>
+      under(fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('turbot') }), {
+        leastLengths: [{ fish: 'turbot', lengthM: 0.45 }],
+      }),
+  },
   'bent-circle': { failing: () => of(base('runningLedger'), set('hook', { pattern: 'circle', offset: true })) },
   'hook-kind-for-fish': {
     failing: () => fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('smooth-hound') }),

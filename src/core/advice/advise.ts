@@ -62,6 +62,7 @@ import { tandemAlike } from './rules/tandemAlike.ts'
 import { thickKnot } from './rules/thickKnot.ts'
 import { tooLongForRod } from './rules/tooLongForRod.ts'
 import { trailTooLong } from './rules/trailTooLong.ts'
+import { underLeastSize } from './rules/underLeastSize.ts'
 import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
 import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
 import { wornLine } from './rules/wornLine.ts'
@@ -128,6 +129,7 @@ const RULES: readonly Rule[] = [
   trailTooLong,
   tandemAlike,
   tooLongForRod,
+  underLeastSize,
   weakLinkNotWeaker,
   weakLinkTooThinToCast,
   wornLine,

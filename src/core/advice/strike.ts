@@ -1,13 +1,32 @@
-import type { Catalogue } from '../catalogue/catalogue.ts'
 import { isCircle } from '../catalogue/hooks.ts'
-import type { HookPattern } from '../catalogue/ids.ts'
-import { hungFrom } from '../documents/pieces.ts'
-import type { Trace } from '../documents/trace.ts'
+import type { HookPattern, Material } from '../catalogue/ids.ts'
+import { hookPieces, hungFrom } from '../documents/pieces.ts'
 import { bodyOn } from '../setup/baiting.ts'
 import { isBody } from '../setup/bodies.ts'
+import { mainLine } from '../setup/outfitLines.ts'
+import type { Setup } from '../setup/setup.ts'
 
 /** How to strike with a hook: what hand and rod do, and what that asks of a guest. Source: the craft. */
-export function strikeWords(pattern: HookPattern, alive: boolean): string {
+export function strikeWords(pattern: HookPattern, alive: boolean, line?: StruckThrough): string {
+  const how = howToStrike(pattern, alive)
+  return line && !isCircle(pattern) ? `${how} ${lineWords(line)}` : how
+}
+
+/** The line that a strike goes through, and how many times the drag opens the hook. */
+export type StruckThrough = { material: Material; outM: number; opensAt?: number | undefined }
+
+/** From this much of it out, m, line that stretches swallows a short lift; under this margin a hard one may open the wire. Ours. */
+const GIVES_FROM_M = 40
+const SOFT_WIRE = 2
+
+function lineWords({ material, outM, opensAt = Number.POSITIVE_INFINITY }: StruckThrough): string {
+  const stiff = material === 'braid' || material === 'wire' || material === 'cable'
+  if (opensAt < SOFT_WIRE) return 'The wire is thin for this drag: lift, do not jerk.'
+  if (stiff) return 'Braid does not give: keep it short.'
+  return outM >= GIVES_FROM_M ? 'So much line gives: sweep the rod far back.' : 'At this range a short lift is enough.'
+}
+
+function howToStrike(pattern: HookPattern, alive: boolean): string {
   if (isCircle(pattern))
     return 'Do not strike: let the line come tight and the rod load, then wind on steadily. A guest keeps the rod low and winds.'
   if (pattern === 'treble') return 'A short, quick lift as it is felt, and wind: the points find hold by themselves.'
@@ -17,11 +36,11 @@ export function strikeWords(pattern: HookPattern, alive: boolean): string {
 }
 
 /** How to strike with each kind of hook of a trace, each said once. */
-export function strikesOf(trace: Trace, catalogue: Catalogue): string[] {
-  const said = trace.pieces.flatMap((hook) => {
-    if (hook.role !== 'hook') return []
+export function strikesOf({ trace, outfit, conditions, catalogue }: Setup): string[] {
+  const said = hookPieces(trace).map((hook) => {
     const bait = hungFrom(trace, hook.id).find(isBody)
-    return [strikeWords(hook.pattern, bait !== undefined && bodyOn(trace, catalogue, bait).alive)]
+    const line = { material: mainLine(outfit).material, outM: conditions.lineOutM }
+    return strikeWords(hook.pattern, bait !== undefined && bodyOn(trace, catalogue, bait).alive, line)
   })
   return [...new Set(said)]
 }

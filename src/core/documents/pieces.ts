@@ -1,5 +1,5 @@
 import type { Joint } from './fields.ts'
-import type { Attach, HardwarePiece, LinePiece, Piece, Trace } from './trace.ts'
+import type { Attach, HardwarePiece, HookPiece, LinePiece, Piece, Trace } from './trace.ts'
 import { LINE_ROLES } from './vocabulary.ts'
 
 /** How many strands of itself a line lies in: a double in two. */
@@ -19,6 +19,9 @@ export const isHeaded = (piece: Piece): piece is Extract<Piece, { role: 'hook' }
 export function isLine(piece: Piece | undefined): piece is LinePiece {
   return piece !== undefined && (LINE_ROLES as readonly string[]).includes(piece.role)
 }
+
+/** The hooks of a trace, in the document’s order. */
+export const hookPieces = ({ pieces }: Trace): HookPiece[] => pieces.filter((piece): piece is HookPiece => piece.role === 'hook')
 
 /** Whether a piece is hardware of one type. */
 export const isHardware = (piece: Piece | undefined, type: HardwarePiece['type']): boolean =>

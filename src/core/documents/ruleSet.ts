@@ -19,6 +19,13 @@ export const ruleSetSchema = z.strictObject({
   barblessOnly: z.boolean().default(false),
   wireAllowed: z.boolean().default(true),
   lightsAllowed: z.boolean().default(true),
+  /** Fish under these lengths go back, by their names. */
+  leastLengths: z
+    .array(
+      z.strictObject({ fish: documentName, lengthM: z.number().min(0.02, 'is too small to be meant').max(10, 'is over 10 m') }),
+    )
+    .max(60, 'has over 60 rows')
+    .optional(),
   /** Lead under this mass is barred. */
   leastLeadKg: z.number().min(1e-5).max(10).optional(),
 })

@@ -1,4 +1,6 @@
 import type { HookPattern } from '../catalogue/ids.ts'
+import type { Target } from '../documents/fish.ts'
+import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Purpose } from './purpose.ts'
 
 /** A kind of hook for a purpose: why, what it costs, and whether the rule in force bars it. */
@@ -6,6 +8,16 @@ export type HookKindAdvice = { pattern: HookPattern; why: string; cost: string; 
 
 /** From this mass on a fish is very large, kg. Ours. */
 const VERY_LARGE_KG = 40
+
+/** The least length of a fish that the rule in force lets keep, m; undefined where it does not say. */
+export const leastLengthM = ({ name }: Target, ruleSet: RuleSet | undefined): number | undefined =>
+  ruleSet?.leastLengths?.find(({ fish }) => fish.trim().toLowerCase() === name.trim().toLowerCase())?.lengthM
+
+/** Whether fish go back: as a rule, because a usual one is under the least size in force, or because nobody said. */
+function goesBack({ target, ruleSet }: Pick<Purpose, 'target' | 'ruleSet'>): boolean {
+  if (!target) return true
+  return target.released || target.typicalLengthM < (leastLengthM(target, ruleSet) ?? 0)
+}
 
 /**
  * Kinds of hook for a purpose, the default first: a circle where fish go back or a rule asks for it, a J for the table and for fish
@@ -23,7 +35,7 @@ export function hookKindsFor(
       ? 'The rule in force asks for it.'
       : fishMassKg >= VERY_LARGE_KG
         ? 'A very large fish is held by one strong hook in the corner of its jaw.'
-        : target?.released
+        : target && goesBack({ target, ruleSet })
           ? 'It holds in the corner of the jaw: the fish goes back unharmed, and so do undersized ones.'
           : 'It holds in the corner of the jaw, also with an undersized or deep-taken fish.',
     cost: target?.shakesCircles
@@ -39,6 +51,6 @@ export function hookKindsFor(
     cost: 'It is taken deeper: an undersized fish, or one that goes back, is hurt.',
     barred: circleOnly,
   }
-  const circleFirst = circleOnly || (target?.released ?? true) || fishMassKg >= VERY_LARGE_KG
+  const circleFirst = circleOnly || goesBack({ target, ruleSet }) || fishMassKg >= VERY_LARGE_KG
   return circleFirst ? [circle, j] : [j, circle]
 }

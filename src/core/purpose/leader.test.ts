@@ -145,5 +145,8 @@ describe('the kind of hook', () => {
       ['j', true],
     ])
     expect(kinds('turbot', { fishMassKg: 45 })[0]!.pattern).toBe('circle')
+    const least = (lengthM: number) => ({ ruleSet: { ...ruleSet, leastLengths: [{ fish: 'Turbot ', lengthM }] } })
+    expect(kinds('turbot', least(0.55))[0]!.pattern).toBe('circle')
+    expect(kinds('turbot', least(0.45))[0]!.pattern).toBe('j')
   })
 })

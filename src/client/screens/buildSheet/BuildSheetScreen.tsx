@@ -7,10 +7,10 @@ import { cutList } from '../../../core/build/cutList.ts'
 import { partsList } from '../../../core/build/partsList.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import type { Trace } from '../../../core/documents/trace.ts'
 import { usedOfOutfitM } from '../../../core/setup/cutLength.ts'
 import { freeLine } from '../../../core/setup/outfitLines.ts'
 import { wholeReplacement } from '../../../core/setup/replacement.ts'
+import type { TraceContent } from '../../../shared/traceContent.ts'
 import { documentQuery, outfitsQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -44,12 +44,14 @@ export default function BuildSheetScreen() {
   const { content, revision } = saved.data
   const outfit = outfits.data.find((each) => each.id === content.outfitId)?.content
   if (!outfit) return <p className="p-6">The outfit of this trace is in the bin; take it back or choose another on the bench.</p>
-  return <BuildSheet id={id} trace={content.trace} outfit={outfit} revision={revision} />
+  return <BuildSheet id={id} content={content} outfit={outfit} revision={revision} />
 }
 
 const MOST = 200
 
-function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace; outfit: Outfit; revision: number }) {
+type SheetProps = { id: string; content: TraceContent; outfit: Outfit; revision: number }
+
+function BuildSheet({ id, content: { trace, conditions }, outfit, revision }: SheetProps) {
   const show = useShow()
   const [count, setCount] = useState(1)
   const catalogue = useCatalogue()
@@ -57,7 +59,7 @@ function BuildSheet({ id, trace, outfit, revision }: { id: string; trace: Trace;
   const groups = useMemo(() => cutList(rig), [rig])
   const parts = useMemo(() => partsList(trace), [trace])
   const steps = useMemo(() => buildSteps(rig), [rig])
-  const strikes = useMemo(() => strikesOf(trace, catalogue), [trace, catalogue])
+  const strikes = useMemo(() => strikesOf({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
   const whole = useMemo(() => wholeReplacement(rig), [rig])
   const main = freeLine(outfit)
   const ofOutfitM = usedOfOutfitM(rig, main)

@@ -13,6 +13,7 @@ import { type Evaluated, evaluated } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { momentName } from '../../words/momentNames.ts'
 import { linkName } from '../../words/names.ts'
@@ -27,8 +28,7 @@ export function CompareTable({ sides }: { sides: Side[] }) {
   const ruleSet = useRuleSetInForce()
   const columns = sides.map((side) => ({ side, judged: evaluated(side.setup, ruleSet) }))
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls sideways, by keyboard too
-    <section tabIndex={0} aria-label="Side by side" className="overflow-x-auto rounded-lg border border-rule bg-sheet p-3">
+    <ScrollAcross label="Side by side" className="rounded-lg border border-rule bg-sheet p-3">
       <table className="w-full min-w-[40rem] table-fixed">
         <caption className="sr-only">Moments and figures side by side</caption>
         <thead>
@@ -74,7 +74,7 @@ export function CompareTable({ sides }: { sides: Side[] }) {
         </tbody>
       </table>
       <p className="mt-2 text-sm text-quiet">Marked: what differs from the first.</p>
-    </section>
+    </ScrollAcross>
   )
 }
 

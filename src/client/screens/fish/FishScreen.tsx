@@ -10,6 +10,7 @@ import { useShow } from '../../settings/preferences.tsx'
 import { ImportTable } from '../../tables/ImportTable.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { UnreadableList } from '../../ui/UnreadableList.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -115,8 +116,7 @@ type TableProps = {
 function FishTable({ fish, bin, onEdit, actions }: TableProps) {
   const show = useShow()
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls sideways, by keyboard too
-    <section tabIndex={0} aria-label="All fish" className="relative overflow-x-auto rounded-lg border border-rule bg-sheet">
+    <ScrollAcross label="All fish" className="relative rounded-lg border border-rule bg-sheet">
       <table className="w-full min-w-[56rem] text-sm">
         <thead>
           <tr className="text-left text-quiet">
@@ -171,6 +171,6 @@ function FishTable({ fish, bin, onEdit, actions }: TableProps) {
           })}
         </tbody>
       </table>
-    </section>
+    </ScrollAcross>
   )
 }

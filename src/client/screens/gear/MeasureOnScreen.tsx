@@ -9,6 +9,7 @@ import { createDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { trueSize } from '../../charts/trueSize.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 
 const MOST_MM = 88
 const HEIGHT_MM = 25
@@ -51,7 +52,7 @@ export function MeasureOnScreen() {
         onChange={(event) => setMm(Number(event.target.value))}
         aria-valuetext={`${mm.toFixed(1)} millimetres`}
       />
-      <section tabIndex={0} aria-label="Between the edges" className="my-2 overflow-x-auto">
+      <ScrollAcross label="Between the edges" className="my-2">
         <svg
           viewBox={`0 0 ${MOST_MM + 4} ${HEIGHT_MM}`}
           {...trueSize(MOST_MM + 4, HEIGHT_MM)}
@@ -62,7 +63,7 @@ export function MeasureOnScreen() {
           <path d={`M2 0V${HEIGHT_MM}M${2 + mm} 0V${HEIGHT_MM}`} stroke="currentColor" strokeWidth={0.3} />
           <rect x={2} y={0} width={mm} height={HEIGHT_MM} fill="var(--spread)" opacity={0.5} />
         </svg>
-      </section>
+      </ScrollAcross>
       <div className="grid gap-2">
         <Field label="it is a" htmlFor={`${id}-pattern`}>
           <Select

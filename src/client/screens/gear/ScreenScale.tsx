@@ -2,6 +2,7 @@ import { useId } from 'react'
 import { trueSize, USUAL_PX_PER_MM } from '../../charts/trueSize.ts'
 import { PX_PER_MM_LIMITS, usePreferences } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 
 /** A bank card as every bank has it, mm. Source: ISO/IEC 7810, ID-1. */
 const CARD = { widthMm: 85.6, heightMm: 53.98, cornerMm: 3.18 }
@@ -26,7 +27,7 @@ export function ScreenScale() {
         onChange={(event) => setPxPerMm(Number(event.target.value))}
         aria-valuetext={`${pxPerMm.toFixed(2)} pixels a millimetre`}
       />
-      <section tabIndex={0} aria-label="The bank card" className="my-2 overflow-x-auto">
+      <ScrollAcross label="The bank card" className="my-2">
         <svg
           viewBox={`0 0 ${CARD.widthMm} ${CARD.heightMm}`}
           {...trueSize(CARD.widthMm, CARD.heightMm)}
@@ -45,7 +46,7 @@ export function ScreenScale() {
             strokeWidth={0.3}
           />
         </svg>
-      </section>
+      </ScrollAcross>
       <Button onClick={() => setPxPerMm(USUAL_PX_PER_MM)} disabled={pxPerMm === USUAL_PX_PER_MM}>
         Back to the usual
       </Button>

@@ -8,6 +8,7 @@ import { trueSizeSvg } from '../../charts/standaloneSvg.ts'
 import { usePreferences } from '../../settings/preferences.tsx'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { download, fileName } from '../../ui/download.ts'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { useWidth } from '../../ui/useWidth.ts'
 import { MeasureOnScreen } from './MeasureOnScreen.tsx'
@@ -22,7 +23,7 @@ export default function SizesPage() {
   const catalogue = useCatalogue()
   const { pxPerMm } = usePreferences()
   const id = useId()
-  const { ref, width } = useWidth<HTMLDivElement>()
+  const { ref, width } = useWidth<HTMLElement>()
   const drawing = useRef<HTMLDivElement>(null)
   const { sizes } = catalogue.hooks
   const [[first, second], setPatterns] = useState<[HookPattern, HookPattern]>(['j', 'circle'])
@@ -89,11 +90,11 @@ export default function SizesPage() {
             />
           </Field>
         </div>
-        <section ref={ref} tabIndex={0} aria-label="The card" className="overflow-x-auto">
+        <ScrollAcross ref={ref} label="The card">
           <div ref={drawing}>
             <HookCardDrawing card={card} label={label} />
           </div>
-        </section>
+        </ScrollAcross>
         <p className="mt-2 text-sm text-quiet">
           Nominal sizes: makers differ. Lay your own on the card; what you measure and keep in the box goes before them.
         </p>

@@ -5,6 +5,7 @@ import type { BaitType, HookPattern } from '../../../core/catalogue/ids.ts'
 import type { HookPiece } from '../../../core/documents/trace.ts'
 import { hookKindsFor } from '../../../core/purpose/hookKind.ts'
 import { baitedHooks } from '../../../core/setup/baiting.ts'
+import { mainLine } from '../../../core/setup/outfitLines.ts'
 import { prepareSetup } from '../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { useCatalogue } from '../../catalogue.ts'
@@ -65,7 +66,9 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
                 {barred ? 'Barred by the rule in force.' : cost}
               </p>
             ))}
-          <p>{strikeWords(hook.pattern, alive)}</p>
+          <p>
+            {strikeWords(hook.pattern, alive, { material: mainLine(setup.outfit).material, outM: setup.conditions.lineOutM })}
+          </p>
         </div>
       </div>
     </>

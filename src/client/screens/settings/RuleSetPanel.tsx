@@ -88,6 +88,10 @@ export function RuleSetPanel({ set, onDone }: Props) {
           onChange={(kg) => limit('leastLeadKg', kg)}
           onClear={() => limit('leastLeadKg', undefined)}
         />
+        <LeastLengths
+          rows={(limits.leastLengths ?? []) as LeastLength[]}
+          onChange={(rows) => setValue('leastLengths', rows.length > 0 ? rows : undefined, { shouldValidate: true })}
+        />
         {CHECKS.map(([key, label]) => (
           <label key={key} className="flex items-center gap-2">
             <input type="checkbox" className="size-5" {...register(key)} />
@@ -100,5 +104,49 @@ export function RuleSetPanel({ set, onDone }: Props) {
         </Button>
       </form>
     </Panel>
+  )
+}
+
+type LeastLength = { fish: string; lengthM: number }
+/** Where a new row begins, m. */
+const FIRST_LENGTH_M = 0.3
+
+/** Fish that go back under a length, by name. */
+function LeastLengths({ rows, onChange }: { rows: readonly LeastLength[]; onChange: (rows: LeastLength[]) => void }) {
+  const change = (i: number, next: Partial<LeastLength>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...next } : row)))
+  return (
+    <fieldset className="grid gap-2 border-t border-rule pt-2">
+      <legend className="text-quiet">least sizes</legend>
+      {rows.map(({ fish, lengthM }, i) => (
+        <div key={i} className="grid grid-cols-[1fr_auto] items-start gap-2 border-b border-rule pb-2">
+          <div className="grid gap-2">
+            <Field label="fish" htmlFor={`least-fish-${i}`}>
+              <input
+                id={`least-fish-${i}`}
+                className={fieldClass}
+                maxLength={80}
+                value={fish}
+                onChange={(event) => change(i, { fish: event.target.value })}
+              />
+            </Field>
+            <QuantityField
+              label="least length"
+              quantity="length"
+              valueSi={lengthM}
+              check={(m) => (m >= 0.02 && m <= 10 ? undefined : 'From 2 cm to 10 m.')}
+              onChange={(m) => change(i, { lengthM: m })}
+            />
+          </div>
+          <Button
+            tone="quiet"
+            aria-label={`Take out ${fish || 'this row'}`}
+            onClick={() => onChange(rows.filter((_, j) => j !== i))}
+          >
+            Take out
+          </Button>
+        </div>
+      ))}
+      <Button onClick={() => onChange([...rows, { fish: '', lengthM: FIRST_LENGTH_M }])}>Add a fish</Button>
+    </fieldset>
   )
 }
