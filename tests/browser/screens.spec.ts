@@ -110,6 +110,11 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await dialog.getByRole('textbox', { name: 'name' }).fill('Pier rules')
   await dialog.getByLabel('last checked').fill('2026-10-01')
   await dialog.getByLabel('longest leader').fill('5 m')
+  await dialog.getByRole('button', { name: 'Add a fish' }).click()
+  // A row without a name holds it up; named, it is kept.
+  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled()
+  await dialog.getByLabel('fish', { exact: true }).fill('turbot')
+  await dialog.getByLabel('least length').fill('40 cm')
   await dialog.getByRole('button', { name: 'Keep' }).click()
   await page.getByRole('radio', { name: /Pier rules/ }).click()
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeChecked()
