@@ -60,16 +60,17 @@ export function leaderFor(purpose: Purpose, use: LeaderUse): LeaderAdvice {
   const reasons = [...strengthReasons(purpose, use), ...lengthReasons(purpose, use), ...atHookReasons(purpose)]
   const labels = bounds(reasons, 'strength')
   const lengths = bounds(reasons, 'length')
+  const labelN = labelOf(purpose, use, labels)
   return {
-    labelN: labelOf(purpose, use, labels),
+    labelN,
     lengthM: Math.min(lengths.rule, wanted(lengths)),
     atHookN: bounds(reasons, 'atHook').least,
     ...(labels.most < Number.POSITIVE_INFINITY ? { mostN: labels.most } : {}),
     reasons,
     conflicts: [
-      ...(labels.least > labels.most
+      ...(labelN > labels.most
         ? [
-            say`What must be, ${strength(labels.least)}, is more than a shy fish stands, ${strength(labels.most)}: expect fewer bites.`,
+            say`What must be asks for a label of ${strength(labelN)}, and a shy fish stands ${strength(labels.most)}: expect fewer bites.`,
           ]
         : []),
       ...(lengths.least > lengths.rule
