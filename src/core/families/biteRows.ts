@@ -9,28 +9,29 @@ const OVER_LEADER = 1.1
 /** Rows with what stands between teeth and line put before each hook that is tied to a line; a long shank is a matter of the hook. */
 export function withBiteTrace(rows: readonly (Row | Repeat)[], bite: BiteTrace): readonly (Row | Repeat)[] {
   if (bite !== 'wire' && bite !== 'linkedHooks') return rows
-  const isLine = (id: string) =>
-    rows.some((row) => ('each' in row ? row.rows : [row]).some((each) => each.id === id && 'line' in each))
-  const wired = rows.map((row): Row | Repeat | Row[] => {
-    if ('each' in row)
-      return row.from === undefined ? { ...row, rows: row.rows.flatMap((each) => before(each, bite, isLine)) } : row
-    return before(row, bite, isLine)
+  const isBitten = (id: string) =>
+    rows.some((row) =>
+      ('each' in row ? row.rows : [row]).some((each) => each.id === id && 'line' in each && !isWire(each.material)),
+    )
+  return rows.flatMap((row): (Row | Repeat)[] => {
+    if (!('each' in row)) return before(row, bite, isBitten)
+    // Hooks linked to each other stand before the line as they are.
+    return [row.from === undefined ? { ...row, rows: row.rows.flatMap((each) => before(each, bite, isBitten)) } : row]
   })
-  return wired.flat()
 }
 
+const isWire = (material: string) => material === 'wire' || material === 'cable'
+
 /** A hook on a line with its bite trace before it; any other row as it is. */
-function before(row: Row, bite: 'wire' | 'linkedHooks', isLine: (id: string) => boolean): Row[] {
-  if (!('hook' in row) || !('tied' in row.hangs) || !isLine(row.hangs.tied)) return [row]
-  const letter = row.id.endsWith('-#') ? '-#' : ''
-  if (bite === 'linkedHooks') {
-    const id = `link${letter}`
-    return row.hook === 'baited' ? [bareHook(id, row.hangs), { ...row, hangs: tied(id) }] : [row]
-  }
-  const [swivel, wire] = [`bite-swivel${letter}`, `bite-trace${letter}`]
+function before(row: Row, bite: 'wire' | 'linkedHooks', isBitten: (id: string) => boolean): Row[] {
+  if (!('hook' in row) || !('tied' in row.hangs) || !isBitten(row.hangs.tied)) return [row]
+  // Named after its hook, so that each has its own.
+  const named = (what: string) => `${what}-${row.id}`
+  if (bite === 'linkedHooks')
+    return row.hook === 'baited' ? [bareHook(named('link'), row.hangs), { ...row, hangs: tied(named('link')) }] : [row]
   return [
-    part(swivel, 'swivel', tied(row.hangs.tied)),
-    line(wire, 'biteTrace', 'wire', OVER_LEADER, WIRE_M, tied(swivel)),
-    { ...row, hangs: tied(wire) },
+    part(named('swivel'), 'swivel', tied(row.hangs.tied)),
+    line(named('wire'), 'biteTrace', 'wire', OVER_LEADER, WIRE_M, tied(named('swivel'))),
+    { ...row, hangs: tied(named('wire')) },
   ]
 }

@@ -4,10 +4,10 @@ import { labelAtLeastN, labelAtMostN, nextLabelN } from '../catalogue/labels.ts'
 import { spoolRadii } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { Outfit } from '../documents/outfit.ts'
-import { parentId } from '../documents/pieces.ts'
+import { isLine, parentId } from '../documents/pieces.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
-import { withClip } from '../edit/changes.ts'
+import { withClip, withLength } from '../edit/changes.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { judge } from '../moments/judge.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
@@ -38,6 +38,8 @@ const UNDER_CEILING = 0.9
 const EASY_LIFT = 8
 /** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
+/** A leader is no shorter than can be tied, m. */
+const SHORTEST_M = 0.3
 const TURNS_ON_SPOOL = 5
 
 export type Draft = {
@@ -110,7 +112,7 @@ export function sketch(family: Family, outfit: Outfit, catalogue: Catalogue): Tr
   const leaderN = labelAtLeastN(mainLine(outfit).strengthN * family.leaderOverMain)
   return expand(family, defaultWishes(family), {
     ...{ outfit, catalogue, leaderN, weakLinkN: leaderN },
-    ...{ castReachM: SHORT_LEADER_M, longerM: 0, atHookN: 0 },
+    ...{ castReachM: SHORT_LEADER_M, atHookN: 0 },
   })
 }
 
@@ -145,14 +147,14 @@ function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
   })
   const basis = {
     ...level,
-    longerM: usualM === 0 ? 0 : leader.lengthM - usualM,
     atHookN: wishes.bite === 'none' ? labelAtLeastN(leader.atHookN) : 0,
   }
+  const longerM = usualM === 0 ? 0 : leader.lengthM - usualM
   let leaderN = said.leaderN ?? leader.labelN
-  let trace = withWeakLink(order, { ...basis, leaderN })
+  let trace = withWeakLink(order, { ...basis, leaderN }, longerM)
   for (let i = 0; i < MOST_STEPS_UP && castTooHard(setupOf(order, trace)); i += 1) {
     leaderN = nextLabelN(leaderN, 1, 'lb')
-    trace = withWeakLink(order, { ...basis, leaderN })
+    trace = withWeakLink(order, { ...basis, leaderN }, longerM)
   }
   return { trace, leader }
 }
@@ -161,7 +163,13 @@ function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
 function startingBasis({ outfit, conditions, catalogue }: Order): Omit<Basis, 'leaderN' | 'weakLinkN'> {
   const onSpoolM = TURNS_ON_SPOOL * 2 * Math.PI * spoolRadii(outfit.reel).fullRadiusM
   const reachM = Math.ceil(2 * (conditions.dropM + outfit.rod.lengthM + onSpoolM)) / 2
-  return { outfit, catalogue, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM, longerM: 0, atHookN: 0 }
+  return { outfit, catalogue, castReachM: conditions.castStyle === 'none' ? SHORT_LEADER_M : reachM, atHookN: 0 }
+}
+
+/** The trace with its leader so much longer, or shorter; what rides on it keeps its share of the way. */
+function withLeader(trace: Trace, longerM: number): Trace {
+  const leader = trace.pieces.filter(isLine).find(({ role }) => role === 'leader')
+  return leader && longerM !== 0 ? withLength(trace, leader.id, Math.max(SHORTEST_M, leader.lengthM + longerM)) : trace
 }
 
 /** From the outfit’s line to the first hook or lure, m. */
@@ -181,10 +189,10 @@ function castLabelN({ outfit, conditions, catalogue }: Order, trace: Trace): num
 }
 
 /** The family with its weak link, if it has one, stepped down to what goes first on a snag, and clipped where a cast needs it. */
-function withWeakLink(order: Settled, basis: Omit<Basis, 'weakLinkN'>): Trace {
+function withWeakLink(order: Settled, basis: Omit<Basis, 'weakLinkN'>, longerM: number): Trace {
   const { family, wishes } = order
   const { leaderN } = basis
-  const at = (weakLinkN: number) => expand(family, wishes, { ...basis, weakLinkN })
+  const at = (weakLinkN: number) => withLeader(expand(family, wishes, { ...basis, weakLinkN }), longerM)
   const level = at(leaderN)
   if (!family.weakLink) return level
   const share = judge(setupOf(order, level), ['snag']).moments.snag?.paths.find((path) => path.weakLinkShare)?.weakLinkShare

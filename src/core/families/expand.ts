@@ -25,15 +25,11 @@ export type Basis = {
   weakLinkN: number
   /** Leader that reaches the reel, m. */
   castReachM: number
-  /** How much longer than usual the leader is, m. */
-  longerM: number
   /** Least label of a line that a hook or lure is on, N. */
   atHookN: number
 }
 
 const LETTERS = 'abcdefghij'
-/** A leader is no shorter than can be tied, m. */
-const SHORTEST_M = 0.3
 
 /** A family's rows as pieces, with the sizes, lengths and connections that follow from wishes and basis. */
 export function expand(family: Family, wishes: Wishes, basis: Basis): Trace {
@@ -56,14 +52,12 @@ class Expansion {
   private readonly basis: Basis
   private readonly done: Piece[] = []
   private readonly rows: readonly (Row | Repeat)[]
-  private readonly leader: Row | undefined
 
   constructor(family: Family, wishes: Wishes, basis: Basis) {
     this.family = family
     this.wishes = wishes
     this.basis = basis
     this.rows = withBiteTrace(family.rows, wishes.bite)
-    this.leader = this.rows.find((row): row is Row => 'line' in row && row.line === 'leader')
   }
 
   pieces(): Piece[] {
@@ -101,8 +95,7 @@ class Expansion {
     const side = this.endOfRow(row)
     const attach = this.attach(row.hangs, side, slot)
     if ('line' in row) {
-      const usualM = row.lengthM === 'castReach' ? this.basis.castReachM : this.amount(row.lengthM)
-      const lengthM = row === this.leader ? Math.max(SHORTEST_M, usualM + this.basis.longerM) : usualM
+      const lengthM = row.lengthM === 'castReach' ? this.basis.castReachM : this.amount(row.lengthM)
       const material = this.material(row.material)
       const strengthN = Math.max(this.strengthN(row.strength), this.bearsHook(row) ? this.basis.atHookN : 0)
       this.done.push({ id, role: row.line, material, strengthN, lengthM, attach })

@@ -60,11 +60,11 @@ describe('a draft for a fish', () => {
   test('wire, where it is asked for, stands before each hook on a line, and before a repeat of them', () => {
     const wired = made('boomPaternoster', 'ling', {}, { bite: 'wire' }).trace.pieces
     expect(wired.filter((piece) => isLine(piece) && piece.material === 'wire').map(({ id }) => id)).toEqual([
-      'bite-trace-a',
-      'bite-trace-b',
+      'wire-hook-a',
+      'wire-hook-b',
     ])
     const linked = made('runningLedger', 'ling', {}, { bite: 'linkedHooks' }).trace.pieces
-    expect(linked.filter(({ role }) => role === 'hook').map(({ id }) => id)).toEqual(['link', 'hook'])
+    expect(linked.filter(({ role }) => role === 'hook').map(({ id }) => id)).toEqual(['link-hook', 'hook'])
     expect(part(made('runningLedger', 'ling', {}, { bite: 'longShank' }), 'hook')).toMatchObject({ pattern: 'longShank' })
     const plain = made('runningLedger', 'ling', {}, { bite: 'none' })
     expect((part(plain, 'hook-length') as { strengthN: number }).strengthN / LB).toBeCloseTo(80, 6)

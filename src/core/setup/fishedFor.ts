@@ -3,9 +3,15 @@ import { type Fish, type Target, targetSchema } from '../documents/fish.ts'
 
 const TARGET_FIELDS = Object.keys(targetSchema.shape) as (keyof Target)[]
 
+/** A mouth that is worth asking about, m. */
+const MOUTH_M = { least: 0.001, most: 2 }
+
 /** What a fish makes of the conditions: a usual one is landed, its mouth is asked about, and what decides of it is kept with them. */
-export const fishedFor = (fish: Fish): Pick<Conditions, 'fishMassKg' | 'mouthWidthM' | 'target'> => ({
-  fishMassKg: fish.typicalMassKg,
-  mouthWidthM: Number((fish.typicalLengthM * fish.mouthWidthShare).toFixed(4)),
-  target: Object.fromEntries(TARGET_FIELDS.map((field) => [field, fish[field]])) as Target,
-})
+export function fishedFor(fish: Fish): Pick<Conditions, 'fishMassKg' | 'mouthWidthM' | 'target'> {
+  const mouthWidthM = Number((fish.typicalLengthM * fish.mouthWidthShare).toFixed(4))
+  return {
+    fishMassKg: fish.typicalMassKg,
+    ...(mouthWidthM >= MOUTH_M.least && mouthWidthM <= MOUTH_M.most ? { mouthWidthM } : {}),
+    target: Object.fromEntries(TARGET_FIELDS.map((field) => [field, fish[field]])) as Target,
+  }
+}
