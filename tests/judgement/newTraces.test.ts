@@ -1,10 +1,15 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { soundDraft } from '../../src/core/advice/soundDraft.ts'
-import { defaultConditions } from '../../src/core/documents/conditions.ts'
+import { METHOD_IDS } from '../../src/core/catalogue/ids.ts'
+import { conditionsSchema, defaultConditions } from '../../src/core/documents/conditions.ts'
+import { FIGHTS, fishSchema, TEETH } from '../../src/core/documents/fish.ts'
 import { markSchema } from '../../src/core/documents/mark.ts'
+import { defaultWater } from '../../src/core/documents/water.ts'
 import { FAMILIES, familyOf } from '../../src/core/families/families.ts'
 import { suited, suitOf } from '../../src/core/families/suits.ts'
 import { judge, resultsOf } from '../../src/core/moments/judge.ts'
+import { BITE_TRACES } from '../../src/core/purpose/biteTrace.ts'
 import { usualLanding } from '../../src/core/purpose/landing.ts'
 import { fishedFor } from '../../src/core/setup/fishedFor.ts'
 import { parseTrace } from '../../src/core/setup/parseTrace.ts'
@@ -12,6 +17,7 @@ import { springWater } from '../../src/core/setup/springWater.ts'
 import { parseHookSize } from '../../src/core/units/hookSize.ts'
 import { DEMO_MARKS } from '../../src/server/db/demo/marks.ts'
 import { DEMO_OUTFITS } from '../../src/server/db/demo/outfits.ts'
+import { ruleSet } from '../fixtures/judgedDrafts.ts'
 import { fishNamed, targetNamed } from '../fixtures/purposes.ts'
 import { catalogue } from '../fixtures/setups.ts'
 import { NEW_TRACES, type NewTraceCase } from './newTraces.ts'
@@ -67,6 +73,42 @@ describe('a new trace for a fish, at a place, on an outfit', () => {
       }
     expect(left).toEqual([])
   })
+})
+
+test('for any fish, place, family, bite trace and rule a draft is sound, its conditions can be kept, and the rule stands', () => {
+  const fish = fc.record({
+    typicalMassKg: fc.double({ min: 0.001, max: 500, noNaN: true }),
+    typicalLengthM: fc.double({ min: 0.02, max: 4, noNaN: true }),
+    mouthWidthShare: fc.double({ min: 0.01, max: 0.5, noNaN: true }),
+    teeth: fc.constantFrom(...TEETH),
+    fights: fc.subarray([...FIGHTS]),
+    lineShy: fc.boolean(),
+    released: fc.boolean(),
+  })
+  const place = fc.record({
+    method: fc.constantFrom(...METHOD_IDS),
+    depthM: fc.double({ min: 5, max: 120, noNaN: true }),
+    streamMperS: fc.double({ min: 0.2, max: 1.5, noNaN: true }),
+  })
+  const said = fc.record({ bite: fc.constantFrom(...BITE_TRACES) }, { requiredKeys: [] })
+  fc.assert(
+    fc.property(fish, place, fc.constantFrom(...FAMILIES), said, fc.boolean(), (some, there, family, wished, ruled) => {
+      const target = fishSchema.parse({
+        ...fishNamed('turbot'),
+        ...some,
+        largeMassKg: 2 * some.typicalMassKg,
+        largeLengthM: 2 * some.typicalLengthM,
+      })
+      const water = { ...defaultWater(catalogue, there.method), ...there }
+      const rules = ruled ? { ruleSet: { ...ruleSet, maxLeaderM: 3, wireAllowed: false, circleOnly: true } } : {}
+      const conditions = { ...defaultConditions(), ...fishedFor(target), water, castStyle: family.casts[0] }
+      const draft = soundDraft({ family, said: wished, outfit: DEMO_OUTFITS.boat.content, conditions, catalogue, ...rules })
+      expect(parseTrace(JSON.parse(JSON.stringify(draft.trace)), catalogue)).toMatchObject({ ok: true })
+      expect(conditionsSchema.safeParse(draft.conditions).error?.issues).toBeUndefined()
+      if (ruled) expect(draft.leader.lengthM).toBeLessThanOrEqual(3)
+    }),
+    { numRuns: 40 },
+  )
 })
 
 describe('which family suits', () => {

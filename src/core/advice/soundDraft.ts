@@ -2,7 +2,7 @@ import { type Draft, draft, type Order } from '../families/draft.ts'
 import { judge } from '../moments/judge.ts'
 import { advise } from './advise.ts'
 import type { Finding } from './finding.ts'
-import { type Advised, tryRemedies } from './tryRemedies.ts'
+import { type Advised, type TriedRemedy, tryRemedies } from './tryRemedies.ts'
 
 /** Remedies that a draft takes at most before it is left as it is. */
 const MOST_REMEDIES = 6
@@ -24,14 +24,23 @@ export function soundDraft(order: Order): SoundDraft {
   }
   let seen = look()
   while (done.length < MOST_REMEDIES) {
-    const remedy = seen.findings
-      .filter(({ severity }) => severity !== 'note')
-      .flatMap((finding) => tryRemedies(finding, seen))
-      .find(({ lowers, brings }) => lowers.length === 0 && brings.every(({ severity }) => severity === 'note'))
+    const remedy = freeRemedy(seen)
     if (!remedy) break
     made = { ...made, trace: remedy.trace, conditions: remedy.conditions }
     done.push(remedy.label)
     seen = look()
   }
   return { ...made, done, findings: seen.findings }
+}
+
+/** The first remedy that costs nothing elsewhere, of the worst finding that has one: each is judged whole, so no more are tried. */
+function freeRemedy(seen: Advised): TriedRemedy | undefined {
+  for (const finding of seen.findings) {
+    if (finding.severity === 'note') continue
+    for (const remedy of finding.remedies) {
+      const [tried] = tryRemedies({ ...finding, remedies: [remedy] }, seen)
+      if (tried && tried.lowers.length === 0 && tried.brings.every(({ severity }) => severity === 'note')) return tried
+    }
+  }
+  return undefined
 }

@@ -8,6 +8,7 @@ import { isLine } from '../documents/pieces.ts'
 import { defaultWater } from '../documents/water.ts'
 import { usualLanding } from '../purpose/landing.ts'
 import { fishedFor } from '../setup/fishedFor.ts'
+import { parseTrace } from '../setup/parseTrace.ts'
 import { draft } from './draft.ts'
 import { familyOf } from './families.ts'
 import type { Said } from './family.ts'
@@ -68,6 +69,18 @@ describe('a draft for a fish', () => {
     expect(part(made('runningLedger', 'ling', {}, { bite: 'longShank' }), 'hook')).toMatchObject({ pattern: 'longShank' })
     const plain = made('runningLedger', 'ling', {}, { bite: 'none' })
     expect((part(plain, 'hook-length') as { strengthN: number }).strengthN / LB).toBeCloseTo(80, 6)
+  })
+
+  test('wire goes before no wire, and never twice by one name', () => {
+    for (const family of ['biteTrace', 'windOn', 'twinTag'] as const)
+      for (const bite of ['wire', 'linkedHooks'] as const) {
+        const { trace } = made(family, 'ling', {}, { bite })
+        expect(parseTrace(trace, catalogue), `${family} ${bite}`).toMatchObject({ ok: true })
+      }
+    const wires = made('biteTrace', 'ling', {}, { bite: 'wire' }).trace.pieces.filter(
+      (piece) => isLine(piece) && piece.material === 'wire',
+    )
+    expect(wires).toHaveLength(1)
   })
 
   test('the leader is longer than a fish whose tail reaches it', () => {

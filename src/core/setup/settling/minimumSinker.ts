@@ -103,8 +103,12 @@ export function holdsToMperS(
   now: MinimumSinker = minimumSinker(settling),
 ): number | undefined {
   const { water, weight } = settling
-  const wantedOver = (minimum: MinimumSinker) =>
-    'kgFor' in minimum ? (reserve * minimum.kgFor(grip)) / weight.massKg : Number.POSITIVE_INFINITY
+  const wantedOver = (minimum: MinimumSinker) => {
+    if ('kgFor' in minimum) return (reserve * minimum.kgFor(grip)) / weight.massKg
+    // Where no pull is found the weight may be too light or have nothing to hold: that is not known, and each such search is long.
+    if (minimum.code === 'no-convergence') throw new CoreError(minimum.code, minimum.trouble)
+    return Number.POSITIVE_INFINITY
+  }
   const isCast = isCastMethod(water.method)
   // Above 1 it does not hold: of what is wanted over what is on, or of what the line out has over the depth, over what it may have.
   const share = (streamMperS: number) => {
