@@ -17,7 +17,7 @@ test('a trace begins with the fish and the mark, says what each choice changed, 
   // Over shingle, for a fish of rough ground: what has a weak link first, and what cannot be is said to be so.
   await expect(page.getByRole('region', { name: 'suits', exact: true }).getByRole('radio').first()).toBeChecked()
   await page.getByText(/^not for this/).click()
-  await expect(page.getByText('It fishes off the bottom, where conger feeds.').first()).toBeVisible()
+  await expect(page.getByText('It hangs off the bottom, and conger feeds on it.').first()).toBeVisible()
   const hook = page.getByRole('region', { name: '4. Bait and hook' })
   await expect(hook.getByLabel('pattern')).toHaveValue('j')
   await expect(hook).toContainText('said to shake it out')

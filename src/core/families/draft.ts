@@ -12,6 +12,7 @@ import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { judge } from '../moments/judge.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { castLoad } from '../physics/cast/load.ts'
+import { EASY_LIFT } from '../purpose/landing.ts'
 import { type LeaderAdvice, leaderFor, WET_AND_KNOTTED } from '../purpose/leader.ts'
 import { purposeOf } from '../purpose/purpose.ts'
 import { flyingMassKg } from '../setup/masses.ts'
@@ -34,8 +35,6 @@ const MOST_STEPS_UP = 6
 /** Share of the line class most people set, and the share of the ceiling a draft keeps to. */
 const DEFAULT_DRAG_SHARE = 0.3
 const UNDER_CEILING = 0.9
-/** Line class over the weight of a fish that is lifted without a second thought. Ours. */
-const EASY_LIFT = 8
 /** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
 /** A leader is no shorter than can be tied, m. */
@@ -136,7 +135,7 @@ function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
   const usualN = mainLine(outfit).strengthN * family.leaderOverMain
   const level: Basis = { ...startingBasis(order), leaderN: usualN, weakLinkN: usualN }
   const usual = expand(family, wishes, level)
-  const usualM = leaderM(usual)
+  const usualM = toHookM(usual)
   const reachesReel = isCast && family.rows.some((row) => 'line' in row && row.lengthM === 'castReach')
   const leader = leaderFor(purposeOf(order, ruleSet), {
     usualN,
@@ -173,7 +172,7 @@ function withLeader(trace: Trace, longerM: number): Trace {
 }
 
 /** From the outfit’s line to the first hook or lure, m. */
-function leaderM(trace: Trace): number {
+export function toHookM(trace: Trace): number {
   const end = endsOf(trace).find(({ role }) => role !== 'sinker')
   return end ? lineAlongM(pathToPiece(trace, end.id)) : 0
 }

@@ -41,7 +41,7 @@ export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
   const onBed = target?.feeds === 'bed' || target?.feeds === 'rough'
   if (target && height === 'bed' && ['midwater', 'surface'].includes(target.feeds))
     return not(`It lies on the bottom, and ${name} feeds above it.`)
-  if (height === 'up' && onBed) return not(`It fishes off the bottom, where ${name} feeds.`)
+  if (height === 'hung' && onBed) return not(`It hangs off the bottom, and ${name} feeds on it.`)
   if (target && target.typicalMassKg > FAR_HEAVIER * family.fishKg) return can(`Usually tied for smaller fish than ${name}.`)
   if (target && target.typicalMassKg < FAR_LIGHTER * family.fishKg) return can(`Heavier than ${name} asks for.`)
   if (isRough(target, water) && height === 'bed') {
@@ -52,14 +52,16 @@ export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
   if (family.id === 'biteTrace' && target && target.teeth !== 'cutting')
     return can('Its wire is for cutting teeth, and costs bites without them.')
   if (height === 'free' && water && onBed) return can('It stays down only towards slack water.')
+  if (height === 'worked' && onBed) return can(`It has to be worked close over the bed, where ${name} feeds.`)
   return { suits: 'well', why: recommended(family, target, water?.method) }
 }
 
-/** Where a family fishes: on the bed, in mid-water, or wherever it is let. */
-function heightOf({ id }: Family): 'bed' | 'up' | 'free' {
+/** Where a family fishes: on the bed, hung in mid-water, worked by the rod, or wherever it is let. */
+function heightOf({ id }: Family): 'bed' | 'hung' | 'worked' | 'free' {
   const fishes = familyFishes(id)
   if (fishes === 'holds' || fishes === 'drags') return 'bed'
-  return fishes === 'hangs' ? 'up' : fishes === 'worked' ? 'up' : 'free'
+  if (fishes === 'hangs') return 'hung'
+  return fishes === 'worked' ? 'worked' : 'free'
 }
 
 const isRough = (target: Target | undefined, water: SuitedTo['water']) => water?.bed === 'rock' || target?.feeds === 'rough'
@@ -71,7 +73,10 @@ function recommended(family: Family, target: Target | undefined, method: Method 
   if (target?.teeth === 'cutting' && family.id === 'biteTrace')
     return `${capital(name)} bites through line, and not through its wire.`
   if (height === 'bed') return `It lies on the bottom, where ${name} feeds.`
-  return height === 'up' ? `It fishes in mid-water, where ${name} feeds.` : `The bait moves as ${name} expects it to.`
+  if (height === 'hung') return `It hangs in mid-water, where ${name} feeds.`
+  return height === 'worked'
+    ? `It is worked in mid-water, where ${name} feeds.`
+    : `The bait swims free, as ${name} expects it to.`
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

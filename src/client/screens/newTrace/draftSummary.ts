@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import type { SoundDraft } from '../../../core/advice/soundDraft.ts'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
+import { toHookM } from '../../../core/families/draft.ts'
 import type { Family } from '../../../core/families/family.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -28,7 +29,7 @@ export function useDraftSummary(draft: SoundDraft | undefined, family: Family | 
       ['bait', bait && pieceSpec(catalogue, bait, show)],
       ['hook', hook && pieceSpec(catalogue, hook, show)],
       ['leader', leader && pieceSpec(catalogue, leader, show)],
-      ['leader to the hook', show.computed('length', draft.leader.lengthM)],
+      ['leader to the hook', show.computed('length', toHookM(trace))],
       ['bite trace', wire && pieceSpec(catalogue, wire, show)],
       ['sinker', sinker && pieceSpec(catalogue, sinker, show)],
       ['drag', show.entered('strength', conditions.dragN)],
