@@ -32,7 +32,7 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
   const client = useQueryClient()
   const { choices, family, drafted, outfit, marks } = made
   const draft = drafted?.ok ? drafted.draft : undefined
-  const typed = choices.said.name ?? (family ? defaultWishes(family).name : 'New trace')
+  const typed = made.name ?? (family ? defaultWishes(family).name : 'New trace')
   const name = typed.trim()
   const conditions = draft?.conditions ?? made.conditions
   const trace = useMemo(
@@ -81,7 +81,7 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
             className={fieldClass}
             value={typed}
             maxLength={80}
-            onChange={(event) => made.say({ name: event.target.value })}
+            onChange={(event) => made.setName(event.target.value)}
             aria-describedby={name ? undefined : 'new-name-fault'}
           />
         </Field>

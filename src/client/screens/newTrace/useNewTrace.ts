@@ -5,7 +5,7 @@ import { type FamilyId, OWN_DESIGN } from '../../../core/catalogue/familyIds.ts'
 import { type Bed, CAST_STYLE_IDS, type Landing, type Method } from '../../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
-import { defaultWater, type Water } from '../../../core/documents/water.ts'
+import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
 import { CoreError } from '../../../core/errors.ts'
 import { FAMILIES, familyOf } from '../../../core/families/families.ts'
 import type { Family, Said } from '../../../core/families/family.ts'
@@ -39,15 +39,18 @@ export type Choices = {
   outfitId: string
   familyId?: FamilyId | undefined
   castStyle?: Conditions['castStyle']
-  said: Said
+  said: Omit<Said, 'name'>
 }
 
-type SaidChange = { [Field in keyof Said]?: Said[Field] | undefined }
+type SaidChange = { [Field in keyof Omit<Said, 'name'>]?: Said[Field] | undefined }
 
 type Drafted = { ok: true; draft: SoundDraft } | { ok: false; message: string }
 
 export type NewTrace = {
   choices: Choices
+  /** As typed; undefined until it is. */
+  name: string | undefined
+  setName: (name: string) => void
   fish: readonly SavedFish[]
   marks: readonly SavedMark[]
   outfit: SavedOutfit
@@ -76,16 +79,21 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const own = useQuery(crewSettingsQuery).data?.content.conditions
   const ruleSet = useRuleSetInForce()
   const [choices, setChoices] = useState<Choices>({ outfitId: first.id, said: {} })
+  const [name, setName] = useState<string>()
   const [before, setBefore] = useState<DraftSummary>()
 
   const outfit = outfits.find(({ id }) => id === choices.outfitId) ?? first
   const target = fish.find(({ id }) => id === choices.fishId)?.content
   const mark = marks.find(({ id }) => id === choices.markId)?.content
-  const { method, bed } = choices
+  const { method, bed, clarity, light, landing } = choices
   const water = useMemo((): Water | undefined => {
     const there = mark ? springWater(mark) : method && defaultWater(catalogue, method)
     if (!there) return undefined
-    const fished = method && method !== there.method ? { method, scope: catalogue.methods[method].scope } : {}
+    const { streamMperS } = there
+    const fished =
+      method && method !== there.method
+        ? { method, scope: catalogue.methods[method].scope, ...calmDrift(method, streamMperS) }
+        : {}
     return { ...there, ...fished, ...(bed ? { bed } : {}) }
   }, [catalogue, mark, method, bed])
 
@@ -97,7 +105,6 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const castStyle = choices.castStyle && casts.includes(choices.castStyle) ? choices.castStyle : (casts[0] ?? 'none')
 
   const conditions = useMemo((): Conditions => {
-    const { clarity, light, landing } = choices
     return {
       ...defaultConditions(own),
       castStyle,
@@ -107,7 +114,7 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
       ...(light ? { light } : {}),
       ...(water ? { water } : {}),
     }
-  }, [own, castStyle, target, water, choices, outfit, catalogue])
+  }, [own, castStyle, target, water, clarity, light, landing, outfit, catalogue])
 
   const drafted = useMemo((): Drafted | undefined => {
     if (!family) return undefined
@@ -125,6 +132,8 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const remember = () => setBefore(now)
   return {
     choices,
+    name,
+    setName,
     fish,
     marks,
     outfit,
@@ -141,13 +150,13 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
       setChoices((old) => ({ ...old, ...change, ...('familyId' in change ? { said: keptOf(old.said) } : {}) }))
     },
     say: (change) => {
-      if (!('name' in change)) remember()
+      remember()
       setChoices((old) => ({ ...old, said: saidOnly({ ...old.said, ...change }) }))
     },
   }
 }
 
-/** Weights and lengths belong to a family; the name, and what is said of bait and hook, to the trace. */
+/** Weights and lengths belong to a family; what is said of bait and hook, to the trace. */
 const keptOf = ({ amounts: _amounts, leaderN: _leaderN, ...said }: Said): Said => said
 
 const saidOnly = (said: SaidChange): Said =>
