@@ -206,7 +206,8 @@ test('branches of branches, sixty deep, are laid out at once', () => {
   expect(drawn.ok).toBe(true)
   const beganMs = performance.now()
   layOutReach(drawn.ok ? drawn.trace : nothing, outfit, options)
-  expect(performance.now() - beganMs).toBeLessThan(2_000)
+  // Trying every order would take longer than anyone waits; a busy machine takes a second or two.
+  expect(performance.now() - beganMs).toBeLessThan(10_000)
 })
 
 test('branches that do not meet share a lane', () => {
