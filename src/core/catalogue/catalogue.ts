@@ -79,7 +79,7 @@ export type Catalogue = {
   sinkerMetals: Readonly<Record<SinkerMetal, { name: string; densityKgperM3: number }>>
   baits: Readonly<Record<BaitType, BaitItem>>
   baitForms: Readonly<Record<BaitForm, { dead: number; alive: number; live: boolean }>>
-  riggings: Readonly<Record<Rigging, { name: string; of: 'live' | 'dead' | 'soft'; buried: number; does: string }>>
+  riggings: Readonly<Record<Rigging, { of: 'live' | 'dead' | 'soft'; buried: number }>>
   castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
   beds: Readonly<Record<Bed, { name: string }>>
   grip: {

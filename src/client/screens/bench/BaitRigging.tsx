@@ -20,6 +20,7 @@ import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 import { percent } from '../../words/percent.ts'
+import { RIGGING_WORDS } from '../../words/riggingWords.ts'
 import type { Bench } from './useBench.ts'
 import type { Edits } from './useEdits.ts'
 
@@ -57,14 +58,14 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
   }
   return (
     <div ref={ref} className="grid gap-2 border-t border-rule pt-2">
-      <Field label="put on" htmlFor="bait-rigging" hint={rigging && catalogue.riggings[rigging].does}>
+      <Field label="put on" htmlFor="bait-rigging" hint={rigging && RIGGING_WORDS[rigging].does}>
         <Select
           id="bait-rigging"
           value={rigging ?? ''}
           onChange={(event) => set({ rigging: (event.target.value || undefined) as Rigging | undefined })}
           choices={[
             { value: '', text: 'as usual' },
-            ...riggingsFor(catalogue, body).map((id) => ({ value: id, text: catalogue.riggings[id].name })),
+            ...riggingsFor(catalogue, body).map((id) => ({ value: id, text: RIGGING_WORDS[id].name })),
           ]}
         />
       </Field>

@@ -126,7 +126,7 @@ type ShootLine = (pull: Pull, care: Care, watch?: (point: LinePoint) => void) =>
 /** Pulls, over that of an even load, and angles, over the chord's, about the first start. */
 const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6, 2.5]
 const STARTS_ANGLE = [0.6, 0.2, 0.05, 1, -0.2, 1.5]
-const MOST_STARTS = 3
+const MOST_STARTS = 8
 
 /** From the closest of a fan of starts. @throws CoreError 'no-convergence' */
 function fromAround(shoot: ShootLine, even: Pull, chordAngle: number, care: ReturnType<typeof careFor>): Met<Pull, LineShot> {
