@@ -44,8 +44,6 @@ export type LeaderAdvice = {
   lengthM: number
   /** Label of the line that the hook is on, N; 0 where nothing is asked of it. Wire, a long shank or linked hooks stand for it. */
   atHookN: number
-  /** Label over which a shy fish minds it, N. */
-  mostN?: number
   reasons: LeaderReason[]
   /** Where one thing asks for more than another stands, and which was followed. */
   conflicts: Phrase[]
@@ -65,7 +63,6 @@ export function leaderFor(purpose: Purpose, use: LeaderUse): LeaderAdvice {
     labelN,
     lengthM: Math.min(lengths.rule, wanted(lengths)),
     atHookN: bounds(reasons, 'atHook').least,
-    ...(labels.most < Number.POSITIVE_INFINITY ? { mostN: labels.most } : {}),
     reasons,
     conflicts: [
       ...(labelN > labels.most
