@@ -22,7 +22,7 @@ const QUANTITIES = {
 } as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>
 type QuantityColumn = keyof typeof QUANTITIES
 const QUANTITY_COLUMNS = Object.keys(QUANTITIES) as QuantityColumn[]
-const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'type'] as const
+const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'type', 'bait'] as const
 /** Columns of yes or nothing, and the field each is. */
 const YES = { spins: 'spins', floats: 'floats', 'head swings': 'headSwings' } as const
 const YES_COLUMNS = Object.keys(YES) as (keyof typeof YES)[]

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { beside, copyOf, expect, test } from './fixtures.ts'
+import { beside, copyOf, expect, tabTo, test } from './fixtures.ts'
 
 const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
 
@@ -37,6 +37,35 @@ test('a trace begins with the fish and the mark, says what each choice changed, 
   await expect(page.getByText(/^Conger has cutting teeth: \d+ lb of mono at the hook\.$/)).toBeVisible()
   await page.goto(`${page.url()}/build`)
   await expect(page.getByRole('region', { name: 'At the take' })).toContainText('one firm lift')
+})
+
+test('from fish to bench by the keyboard alone', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/new`)
+  const draft = page.getByRole('region', { name: 'Your draft' })
+  await expect(draft.getByRole('button', { name: 'Make this trace' })).toBeVisible()
+  await tabTo(page, page.getByLabel('fish', { exact: true }))
+  await page.keyboard.type('smooth')
+  await expect(draft).toContainText('for smooth-hound')
+  await tabTo(page, page.getByLabel('mark', { exact: true }))
+  await page.keyboard.type('Hesk')
+  await tabTo(page, page.getByRole('radio', { name: /^Beach rod/ }))
+  await page.keyboard.press('ArrowDown')
+  const outfits = page.getByRole('region', { name: '2. Outfit' })
+  await expect(outfits.getByRole('radio', { name: /^Beach rod/ })).not.toBeChecked()
+  await page.keyboard.press('ArrowUp')
+  await expect(outfits.getByRole('radio', { name: /^Beach rod/ })).toBeChecked()
+  await tabTo(page, page.getByRole('region', { name: 'suits', exact: true }).getByRole('radio', { checked: true }))
+  await page.keyboard.press('ArrowDown')
+  const family = page.getByRole('region', { name: 'suits', exact: true }).getByRole('radio', { checked: true })
+  const chosen = (await family.getAttribute('value'))!
+  await tabTo(page, draft.getByRole('textbox', { name: 'name' }))
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('Typed all the way')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Typed all the way' })).toBeVisible()
+  const { content } = await (await page.request.get(page.url().replace('/traces/', '/api/traces/'))).json()
+  expect(content.trace.family).toBe(chosen)
+  expect(content.conditions.target.name).toBe('smooth-hound')
 })
 
 test('every step may be left out, and a field that does not read keeps the last good draft and stops the making', async ({
@@ -103,8 +132,19 @@ test('the card of sizes is true in its file, the screen is scaled by a bank card
   await page.getByLabel(/^Lay a hook’s gap/).fill('14.5')
   await page.getByRole('button', { name: 'Keep it in the box as measured' }).click()
   await expect(page.getByText('2/0 J, measured: kept in the box.')).toBeVisible()
+  await page.getByLabel('it is a', { exact: true }).selectOption('bait')
+  await page.getByLabel(/^Lay the bait’s length/).fill('140')
+  await page.getByLabel(/^and its depth/).fill('30')
+  await page.getByLabel('bait', { exact: true }).selectOption({ label: 'whole pouting' })
+  await page.getByRole('button', { name: 'Keep it in the box as measured' }).click()
+  await expect(page.getByText('whole pouting, measured: kept in the box.')).toBeVisible()
   const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
-  expect(documents.find(({ content }: { content: { name: string } }) => content.name === '2/0 J, measured').content.gapeM).toBe(
-    0.0145,
-  )
+  const kept = (name: string) =>
+    documents.find(({ content }: { content: { name: string } }) => content.name === `${name}, measured`).content
+  expect(kept('2/0 J').gapeM).toBe(0.0145)
+  expect(kept('whole pouting')).toMatchObject({ lengthM: 0.14, depthM: 0.03 })
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'with my own bait')}`)
+  await page.getByRole('option', { name: /bait/ }).first().click()
+  await page.getByLabel('from the box').selectOption({ label: 'whole pouting, measured' })
+  await expect(page.getByLabel('length', { exact: true })).toHaveValue('0.14 m')
 })

@@ -43,6 +43,23 @@ test('the hook is drawn true: its gape against the scale bar, in three sizes, in
   await expect(page.getByRole('alert')).toContainText('is not a hook size')
   // The last good drawing stays.
   await expect(page.getByRole('img', { name: /^Hook 10\/0/ })).toBeVisible()
+  await page.getByLabel('hook size').fill('10/0')
+  for (const wrong of ['0', '-3 mm', '1000000 mm']) {
+    await page.getByRole('textbox', { name: 'gape' }).fill(wrong)
+    await expect(page.getByRole('alert')).toHaveText('From 1 to 200 mm.')
+    await expect(page.getByRole('img', { name: /^Hook 10\/0 at its nominal size, gape 31 mm/ })).toBeVisible()
+  }
+})
+
+test('a hook wider than its bait is said to be, and both stay drawn', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'wider')}`)
+  await page.getByRole('option', { name: 'hook a', exact: true }).click()
+  await page.getByLabel('pattern').selectOption('j')
+  await page.getByLabel('hook size').fill('12/0')
+  await beside(page, 'Findings')
+  await expect(page.getByText(/gape of 3\d mm, as wide as its bait is thick/).first()).toBeVisible()
+  await page.locator('[data-moment=take]').getByRole('button').click()
+  await expect(page.getByRole('img', { name: /^Hook 12\/0 in the bait/ })).toBeVisible()
 })
 
 test('a fish put in is chosen on the bench: its mouth is asked about, and a hook too wide for it is said', async ({

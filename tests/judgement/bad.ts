@@ -472,6 +472,11 @@ export const BAD: readonly Bad[] = [
   // The rule set, and what is written down
   { name: 'a J where circles are the rule', content: under(base('captiveSinker'), { circleOnly: true }), say: 'circle-required' },
   { name: 'wire where it is barred', content: under(base('biteTrace'), { wireAllowed: false }), say: 'barred-parts' },
+  {
+    name: 'a bait on a treble where that is barred',
+    content: under(of(ledger, set('hook', { pattern: 'treble', size: '2' })), { trebleWithBait: false }),
+    say: 'treble-with-bait',
+  },
   { name: 'three hooks where one is allowed', content: under(base('captiveSinker'), { maxHooks: 1 }), say: 'hooks-over-rule' },
   {
     name: 'pounds beside kilograms in the notes',

@@ -17,5 +17,6 @@ test.each<[Gear, string]>([
   [{ ...common, kind: 'hardware', type: 'bead' }, 'bead'],
   [{ ...common, kind: 'hardware', type: 'swivel', size: '4' }, 'swivel 4'],
   [{ ...common, kind: 'lure', massKg: 0.03, spins: true }, 'spins'],
+  [{ ...common, kind: 'bait', bait: 'wholePouting', lengthM: 0.14 }, 'whole pouting, 0.14 m'],
   [{ ...common, kind: 'float', massKg: 0.03 }, ''],
 ])('%o is “%s”', (item, words) => expect(gearWords(catalogue, item, show)).toBe(words))

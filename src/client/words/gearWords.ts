@@ -10,12 +10,17 @@ export const GEAR_KIND_NAMES: Record<GearKind, string> = {
   hardware: 'hardware',
   float: 'float',
   lure: 'lure',
+  bait: 'bait',
 }
 
 /** What a thing is called where nobody named it: its main figure and what it is. */
 export function usualName(catalogue: Catalogue, item: Gear, show: Show): string {
   const figure =
-    'massKg' in item ? show.entered('mass', item.massKg) : item.kind === 'line' ? show.entered('strength', item.strengthN) : ''
+    'massKg' in item && item.massKg !== undefined
+      ? show.entered('mass', item.massKg)
+      : item.kind === 'line'
+        ? show.entered('strength', item.strengthN)
+        : ''
   return [figure, gearWords(catalogue, item, show) || GEAR_KIND_NAMES[item.kind]].filter(Boolean).join(' ')
 }
 
@@ -38,10 +43,12 @@ export function gearWords(catalogue: Catalogue, item: Gear, show: Show): string 
     case 'hardware':
       return [catalogue.hardware[item.type].name, item.size].filter(Boolean).join(' ')
     case 'lure':
+    case 'bait':
       return [
+        ...(item.kind === 'bait' ? [catalogue.baits[item.bait].name] : []),
         ...(item.lengthM === undefined ? [] : [show.entered('length', item.lengthM)]),
         ...(item.floats ? ['floats'] : []),
-        ...(item.spins ? ['spins'] : []),
+        ...(item.kind === 'lure' && item.spins ? ['spins'] : []),
       ].join(', ')
     case 'float':
       return ''

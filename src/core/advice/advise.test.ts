@@ -215,6 +215,10 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => under(base('runningLedger'), { barblessOnly: true }),
     passing: () => under(of(base('runningLedger'), set('hook', { barbless: true })), { barblessOnly: true }),
   },
+  'treble-with-bait': {
+    failing: () => under(of(base('runningLedger'), set('hook', { pattern: 'treble', size: '4' })), { trebleWithBait: false }),
+    passing: () => under(base('runningLedger'), { trebleWithBait: false }),
+  },
   'doubled-loop': {
     failing: () =>
       of(base('threeWay', lowered), (trace) => {

@@ -62,6 +62,7 @@ import { tandemAlike } from './rules/tandemAlike.ts'
 import { thickKnot } from './rules/thickKnot.ts'
 import { tooLongForRod } from './rules/tooLongForRod.ts'
 import { trailTooLong } from './rules/trailTooLong.ts'
+import { trebleWithBait } from './rules/trebleWithBait.ts'
 import { underLeastSize } from './rules/underLeastSize.ts'
 import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
 import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
@@ -114,6 +115,7 @@ const RULES: readonly Rule[] = [
   circleRequired,
   offsetBarred,
   barblessRequired,
+  trebleWithBait,
   deeperThanSpool,
   doubledLoop,
   barredParts,

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import {
   bodyFields,
   diameterM,
@@ -63,8 +63,16 @@ export const gearSchema = z.discriminatedUnion('kind', [
     spins: z.boolean().optional(),
     ...bodyFields,
   }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('bait'),
+    bait: z.enum(BAIT_IDS),
+    /** Absent: as heavy as one usually is. */
+    massKg: massKg.optional(),
+    ...bodyFields,
+  }),
 ])
 
 export type Gear = z.infer<typeof gearSchema>
 export type GearKind = Gear['kind']
-export const GEAR_KINDS = ['line', 'hook', 'sinker', 'hardware', 'float', 'lure'] as const satisfies readonly GearKind[]
+export const GEAR_KINDS = ['line', 'hook', 'sinker', 'hardware', 'float', 'lure', 'bait'] as const satisfies readonly GearKind[]

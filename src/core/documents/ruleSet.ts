@@ -17,6 +17,8 @@ export const ruleSetSchema = z.strictObject({
   circleOnly: z.boolean().default(false),
   nonOffsetOnly: z.boolean().default(false),
   barblessOnly: z.boolean().default(false),
+  /** A treble may hold a bait. */
+  trebleWithBait: z.boolean().default(true),
   wireAllowed: z.boolean().default(true),
   lightsAllowed: z.boolean().default(true),
   /** Fish under these lengths go back, by their names. */

@@ -60,6 +60,10 @@ export function asItem(piece: Piece): Gear | undefined {
       const { massKg, strengthN, spins, lengthM, depthM, dragAreaM2, floats } = piece
       return { ...common, kind: 'lure', massKg, ...given({ strengthN, spins, lengthM, depthM, dragAreaM2, floats }) }
     }
+    case 'bait': {
+      const { bait, massKg, lengthM, depthM, dragAreaM2, floats } = piece
+      return { ...common, kind: 'bait', bait, ...given({ massKg, lengthM, depthM, dragAreaM2, floats }) }
+    }
     case 'float':
       return { ...common, kind: 'float', massKg: piece.massKg }
     default:

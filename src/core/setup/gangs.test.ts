@@ -2,10 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
-import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
+import { catalogue, rigOf, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import { withPiece } from '../edit/changes.ts'
+import { moveHook } from '../edit/moveHook.ts'
 import { takeDrawing } from '../layout/takeDrawing.ts'
 import { COVERAGE } from '../moments/thresholds.ts'
 import { baitedHooks, riggingsFor } from './baiting.ts'
@@ -15,6 +16,7 @@ import { twistsOf } from './settling/twist.ts'
 
 const outfit = braidOutfit(50)
 const { trace: captive, conditions } = draftOf('captiveSinker', outfit, defaultConditions())
+const { trace: pulley } = draftOf('pulley', outfit, conditions)
 const prepared = (trace: Trace) => prepareSetup(setupOf(trace, outfit, conditions))
 const baited = (trace: Trace) => baitedHooks(prepared(trace))[0]!
 const changed = (trace: Trace, id: string, change: object) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
@@ -52,6 +54,27 @@ describe('how a bait is put on', () => {
     const spinning = changed(captive, 'hook-c-bait', { bait: 'cuttlefishStrip' })
     expect(twistsOf(prepared(spinning)).map(({ id }) => id)).toEqual(['hook-c-bait'])
     expect(twistsOf(prepared(changed(spinning, 'hook-c-bait', { trimmed: true })))).toEqual([])
+  })
+
+  test('hooks moved by any steps stay in their bait, none nearer to the next than eye to bend', () => {
+    const move = fc.record({ id: fc.constantFrom('upper', 'tail'), byM: fc.double({ min: -0.1, max: 0.1, noNaN: true }) })
+    fc.assert(
+      fc.property(fc.array(move, { maxLength: 8 }), (moves) => {
+        let trace = changed(pulley, 'tail-bait', { bait: 'wholePouting', lengthM: 0.2, depthM: 0.03 })
+        for (const { id, byM } of moves) {
+          const on = baited(trace)
+          const { tailMm, roomMm } = takeDrawing(catalogue, on)
+          const moved = moveHook(rigOf(trace, outfit), on, { tailM: tailMm / 1000, roomM: roomMm / 1000 }, id, byM)
+          if (!moved.ok) continue
+          trace = moved.trace
+          const drawn = takeDrawing(catalogue, baited(trace))
+          const { gang } = baited(trace)
+          expect(gang!.betweenM).toBeGreaterThanOrEqual(gang!.pitchM - 1e-9)
+          if (id === 'tail') expect(drawn.tailMm).toBeCloseTo(Math.min(roomMm, Math.max(0, tailMm - byM * 1000)), 6)
+        }
+      }),
+      { numRuns: 60 },
+    )
   })
 
   test('wherever the last bend is put, hooks that fit their bait stay in it, and that far from its tail', () => {

@@ -12,10 +12,11 @@ const DECIMALS: Record<Quantity, Record<string, number>> = {
   speed: { kn: 1, 'm/s': 1, 'km/h': 1, mph: 1 },
 }
 
-/** From here on decimals are worth nothing: a strength is known to a twentieth, a length in the water to a metre. */
+/** From here on decimals are worth nothing: a strength is known to a twentieth, a length in the water to a metre, a hook’s gape to a millimetre. */
 const LARGE: Partial<Record<Quantity, Record<string, number>>> = {
   strength: { lb: 20, kg: 20 },
   length: { m: 10, ft: 30, yd: 10, fm: 10 },
+  diameter: { mm: 10 },
 }
 
 /**

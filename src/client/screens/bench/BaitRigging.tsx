@@ -3,7 +3,7 @@ import { fitOf } from '../../../core/catalogue/hookSuggest.ts'
 import type { Rigging } from '../../../core/catalogue/ids.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { withPiece } from '../../../core/edit/changes.ts'
-import { slidePart, slideRange } from '../../../core/edit/slidePart.ts'
+import { moveHook } from '../../../core/edit/moveHook.ts'
 import { takeDrawing } from '../../../core/layout/takeDrawing.ts'
 import { judge } from '../../../core/moments/judge.ts'
 import { COVERAGE } from '../../../core/moments/thresholds.ts'
@@ -16,7 +16,7 @@ import { TakeChart } from '../../charts/TakeChart.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
-import { notBelow } from '../../ui/limits.ts'
+import { within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 import { percent } from '../../words/percent.ts'
@@ -37,25 +37,14 @@ export function BaitRigging({ bench, edits, rig, body }: Props) {
 
 function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; setup: Setup; baited: Baited }) {
   const { ref, width } = useWidth<HTMLDivElement>()
-  const { catalogue, trace } = setup
+  const { catalogue } = setup
   const { bait, body, hooks, gang } = baited
   const set = (change: object, tag?: string) =>
     bench.editTrace((old) => withPiece(old, bait.id, (now) => ({ ...now, ...change }) as Piece), tag)
   const drawing = takeDrawing(catalogue, baited)
   const rigging = riggingOf(catalogue, body, bait.rigging)
-  const move = (hookId: string, byM: number) => {
-    const range = hookId === hooks.at(-1)?.id ? undefined : slideRange(trace, hookId)
-    if (range && gang) {
-      // Nearer than eye to bend the hooks would lie over each other.
-      const drawnM = (hooks.length - 1) * (gang.pitchM + gang.linkM)
-      const betweenM = Math.max((hooks.length - 1) * gang.pitchM, drawnM - byM)
-      const slid = slidePart(setup, hookId, range.downM + gang.betweenM - betweenM)
-      edits.take(slid.ok ? { ...slid, chosen: bait.id } : slid, `${hookId} along the bait`)
-    } else {
-      const tailM = drawing.tailMm / 1000 - byM
-      set({ tailM: Math.min(drawing.roomMm / 1000, Math.max(0, tailM)) }, `${bait.id} tail`)
-    }
-  }
+  const room = { tailM: drawing.tailMm / 1000, roomM: drawing.roomMm / 1000 }
+  const move = (hookId: string, byM: number) => edits.take(moveHook(setup, baited, room, hookId, byM), `${hookId} along the bait`)
   return (
     <div ref={ref} className="grid gap-2 border-t border-rule pt-2">
       <Field label="put on" htmlFor="bait-rigging" hint={rigging && RIGGING_WORDS[rigging].does}>
@@ -80,7 +69,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
         quantity="length"
         valueSi={bait.tailM}
         placeholder="in the middle"
-        check={notBelow(drawing.roomMm / 1000)}
+        check={within(0, room.roomM, 'The hooks must stay in the bait.')}
         onChange={(tailM) => set({ tailM }, `${bait.id} tail`)}
         onClear={() => set({ tailM: undefined })}
         hint="of the last hook; drag it, or the arrow keys"

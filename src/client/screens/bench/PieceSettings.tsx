@@ -5,6 +5,7 @@ import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
 import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import { BaitWeight } from '../../ui/BaitWeight.tsx'
 import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
@@ -117,30 +118,6 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
     default:
       return <QuantityField {...weight(piece)} />
   }
-}
-
-/** A bait as it is weighed, else as heavy as one usually is. */
-function BaitWeight({
-  massKg,
-  usualKg,
-  onChange,
-}: {
-  massKg: number | undefined
-  usualKg: number
-  onChange: (kg: number | undefined) => void
-}) {
-  const show = useShow()
-  return (
-    <QuantityField
-      label="weight"
-      quantity="mass"
-      valueSi={massKg}
-      placeholder={`usual ${show.computed('mass', usualKg)}`}
-      check={above(0, 50)}
-      onChange={onChange}
-      onClear={() => onChange(undefined)}
-    />
-  )
 }
 
 type SizeProps = {

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
+import { BAIT_IDS, HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { GEAR_KINDS, type Gear, type GearKind, gearSchema } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
@@ -10,6 +10,7 @@ import { createDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { useShow } from '../../settings/preferences.tsx'
+import { BaitWeight } from '../../ui/BaitWeight.tsx'
 import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
@@ -32,6 +33,7 @@ const NEW: Record<GearKind, Gear> = {
   hardware: { ...common, kind: 'hardware', type: 'swivel', size: '4' },
   float: { ...common, kind: 'float', massKg: 0.02 },
   lure: { ...common, kind: 'lure', massKg: 0.06 },
+  bait: { ...common, kind: 'bait', bait: 'wholePouting' },
 }
 
 /** One more thing for the box: its kind, what it is, and a name that is made from it where none is typed. */
@@ -143,6 +145,25 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
             checked={item.spins ?? false}
             onChange={(spins) => onChange({ ...item, spins: spins || undefined })}
           />
+        </>
+      )
+    case 'bait':
+      return (
+        <>
+          <Field label="bait" htmlFor="item-bait">
+            <Select
+              id="item-bait"
+              value={item.bait}
+              onChange={(event) => onChange({ ...item, bait: event.target.value as typeof item.bait })}
+              choices={BAIT_IDS.map((value) => ({ value, text: catalogue.baits[value].name }))}
+            />
+          </Field>
+          <BaitWeight
+            massKg={item.massKg}
+            usualKg={catalogue.baits[item.bait].massKg}
+            onChange={(massKg) => onChange({ ...item, massKg })}
+          />
+          <BodyMeasures body={item} onChange={(change) => onChange({ ...item, ...change })} />
         </>
       )
     case 'float':

@@ -2,8 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { toast } from 'sonner'
 import { hookDimensions } from '../../../core/catalogue/hooks.ts'
-import { HOOK_PATTERN_IDS, type HookPattern } from '../../../core/catalogue/ids.ts'
-import { gearSchema } from '../../../core/documents/gear.ts'
+import { BAIT_IDS, type BaitType, HOOK_PATTERN_IDS, type HookPattern } from '../../../core/catalogue/ids.ts'
+import { type Gear, gearSchema } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { createDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.ts'
@@ -11,25 +11,146 @@ import { trueSize } from '../../charts/trueSize.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 
-const MOST_MM = 88
-const HEIGHT_MM = 25
+/** Beyond the edges, so that both are seen. */
+const MARGIN_MM = 2
+const HOOK_HEIGHT_MM = 25
+const MOST_MM = { gap: 88, length: 250, depth: 80 }
 
-/** A hook’s gape, or a bait, measured between two edges on the calibrated screen; a hook so measured is kept in the box. */
+/** A hook’s gap, or a bait, measured between edges on the calibrated screen, and kept in the box. */
 export function MeasureOnScreen() {
   const id = useId()
+  const [what, setWhat] = useState<'hook' | 'bait'>('hook')
+  return (
+    <Sheet title="Measure on the screen">
+      <div className="grid max-w-full grid-cols-[minmax(0,1fr)] gap-2">
+        <Field label="it is a" htmlFor={id}>
+          <Select
+            id={id}
+            value={what}
+            choices={[
+              { value: 'hook', text: 'hook' },
+              { value: 'bait', text: 'bait' },
+            ]}
+            onChange={(event) => setWhat(event.target.value as typeof what)}
+          />
+        </Field>
+        {what === 'hook' ? <HookOnScreen /> : <BaitOnScreen />}
+      </div>
+    </Sheet>
+  )
+}
+
+function HookOnScreen() {
+  const id = useId()
   const catalogue = useCatalogue()
-  const client = useQueryClient()
   const [mm, setMm] = useState(15)
   const [pattern, setPattern] = useState<HookPattern>('j')
   const [size, setSize] = useState('2/0')
   const nominalM = hookDimensions(catalogue, pattern, size)?.gapeM ?? 0
-  const name = `${size} ${catalogue.hooks.patterns[pattern].name}, measured`
+  return (
+    <>
+      <Edge says="Lay a hook’s gap between the edges" mm={mm} most={MOST_MM.gap} onChange={setMm} />
+      <Between acrossMm={mm} downMm={HOOK_HEIGHT_MM} />
+      <Field label="pattern" htmlFor={`${id}-pattern`}>
+        <Select
+          id={`${id}-pattern`}
+          value={pattern}
+          choices={HOOK_PATTERN_IDS.map((each) => ({ value: each, text: catalogue.hooks.patterns[each].name }))}
+          onChange={(event) => setPattern(event.target.value as HookPattern)}
+        />
+      </Field>
+      <Field label="size" htmlFor={`${id}-size`} hint={`nominal gape ${(nominalM * 1000).toFixed(1)} mm`}>
+        <Select
+          id={`${id}-size`}
+          value={size}
+          choices={catalogue.hooks.sizes.map((each) => ({ value: each, text: each }))}
+          onChange={(event) => setSize(event.target.value)}
+        />
+      </Field>
+      <Keep
+        name={`${size} ${catalogue.hooks.patterns[pattern].name}`}
+        measured={{ kind: 'hook', pattern, size, gapeM: mm / 1000 }}
+      />
+    </>
+  )
+}
+
+function BaitOnScreen() {
+  const id = useId()
+  const { baits } = useCatalogue()
+  const [lengthMm, setLengthMm] = useState(120)
+  const [depthMm, setDepthMm] = useState(25)
+  const [bait, setBait] = useState<BaitType>('wholePouting')
+  return (
+    <>
+      <Edge says="Lay the bait’s length between the edges" mm={lengthMm} most={MOST_MM.length} onChange={setLengthMm} />
+      <Edge says="and its depth, from back to belly" mm={depthMm} most={MOST_MM.depth} onChange={setDepthMm} />
+      <Between acrossMm={lengthMm} downMm={depthMm} />
+      <Field label="bait" htmlFor={id}>
+        <Select
+          id={id}
+          value={bait}
+          choices={BAIT_IDS.map((each) => ({ value: each, text: baits[each].name }))}
+          onChange={(event) => setBait(event.target.value as BaitType)}
+        />
+      </Field>
+      <Keep name={baits[bait].name} measured={{ kind: 'bait', bait, lengthM: lengthMm / 1000, depthM: depthMm / 1000 }} />
+    </>
+  )
+}
+
+type EdgeProps = { says: string; mm: number; most: number; onChange: (mm: number) => void }
+
+function Edge({ says, mm, most, onChange }: EdgeProps) {
+  const id = useId()
+  return (
+    <div>
+      <label htmlFor={id} className="mb-2 block">
+        {says}: <strong aria-live="polite">{mm.toFixed(1)} mm</strong>
+      </label>
+      <input
+        id={id}
+        type="range"
+        className="w-full"
+        min={1}
+        max={most}
+        step={0.5}
+        value={mm}
+        onChange={(event) => onChange(Number(event.target.value))}
+        aria-valuetext={`${mm.toFixed(1)} millimetres`}
+      />
+    </div>
+  )
+}
+
+/** The measure in true size. */
+function Between({ acrossMm, downMm }: { acrossMm: number; downMm: number }) {
+  const wideMm = acrossMm + 2 * MARGIN_MM
+  return (
+    <ScrollAcross label="Between the edges" className="my-2">
+      <svg
+        viewBox={`0 0 ${wideMm} ${downMm}`}
+        {...trueSize(wideMm, downMm)}
+        role="img"
+        aria-label={`${acrossMm.toFixed(1)} mm between two edges`}
+        className="block text-ink"
+      >
+        <rect x={MARGIN_MM} y={0} width={acrossMm} height={downMm} fill="var(--spread)" opacity={0.5} />
+        <path d={`M${MARGIN_MM} 0V${downMm}M${MARGIN_MM + acrossMm} 0V${downMm}`} stroke="currentColor" strokeWidth={0.3} />
+      </svg>
+    </ScrollAcross>
+  )
+}
+
+type Measured =
+  | Pick<Extract<Gear, { kind: 'hook' }>, 'kind' | 'pattern' | 'size' | 'gapeM'>
+  | Pick<Extract<Gear, { kind: 'bait' }>, 'kind' | 'bait' | 'lengthM' | 'depthM'>
+
+function Keep({ name: bare, measured }: { name: string; measured: Measured }) {
+  const client = useQueryClient()
+  const name = `${bare}, measured`
   const keep = useMutation({
-    mutationFn: () =>
-      createDocument(
-        'gear',
-        gearSchema.parse({ formatVersion: GEAR_VERSION, kind: 'hook', name, pattern, size, gapeM: mm / 1000 }),
-      ),
+    mutationFn: () => createDocument('gear', gearSchema.parse({ formatVersion: GEAR_VERSION, name, ...measured })),
     onSuccess: () => {
       void client.invalidateQueries({ queryKey: ['gear'] })
       toast(`${name}: kept in the box.`)
@@ -37,54 +158,8 @@ export function MeasureOnScreen() {
     onError: (error) => toast.error(error.message),
   })
   return (
-    <Sheet title="Measure on the screen">
-      <label htmlFor={id} className="mb-2 block">
-        Lay a hook’s gap, or a bait, between the edges: <strong aria-live="polite">{mm.toFixed(1)} mm</strong>
-      </label>
-      <input
-        id={id}
-        type="range"
-        className="w-full"
-        min={1}
-        max={MOST_MM}
-        step={0.5}
-        value={mm}
-        onChange={(event) => setMm(Number(event.target.value))}
-        aria-valuetext={`${mm.toFixed(1)} millimetres`}
-      />
-      <ScrollAcross label="Between the edges" className="my-2">
-        <svg
-          viewBox={`0 0 ${MOST_MM + 4} ${HEIGHT_MM}`}
-          {...trueSize(MOST_MM + 4, HEIGHT_MM)}
-          role="img"
-          aria-label={`${mm.toFixed(1)} mm between two edges`}
-          className="block text-ink"
-        >
-          <path d={`M2 0V${HEIGHT_MM}M${2 + mm} 0V${HEIGHT_MM}`} stroke="currentColor" strokeWidth={0.3} />
-          <rect x={2} y={0} width={mm} height={HEIGHT_MM} fill="var(--spread)" opacity={0.5} />
-        </svg>
-      </ScrollAcross>
-      <div className="grid gap-2">
-        <Field label="it is a" htmlFor={`${id}-pattern`}>
-          <Select
-            id={`${id}-pattern`}
-            value={pattern}
-            choices={HOOK_PATTERN_IDS.map((each) => ({ value: each, text: catalogue.hooks.patterns[each].name }))}
-            onChange={(event) => setPattern(event.target.value as HookPattern)}
-          />
-        </Field>
-        <Field label="of size" htmlFor={`${id}-size`} hint={`nominal gape ${(nominalM * 1000).toFixed(1)} mm`}>
-          <Select
-            id={`${id}-size`}
-            value={size}
-            choices={catalogue.hooks.sizes.map((each) => ({ value: each, text: each }))}
-            onChange={(event) => setSize(event.target.value)}
-          />
-        </Field>
-        <Button onClick={() => keep.mutate()} disabled={keep.isPending}>
-          Keep it in the box as measured
-        </Button>
-      </div>
-    </Sheet>
+    <Button onClick={() => keep.mutate()} disabled={keep.isPending}>
+      Keep it in the box as measured
+    </Button>
   )
 }

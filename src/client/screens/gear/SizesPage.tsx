@@ -23,6 +23,7 @@ export default function SizesPage() {
   const catalogue = useCatalogue()
   const { pxPerMm } = usePreferences()
   const id = useId()
+  const measureId = useId()
   const { ref, width } = useWidth<HTMLElement>()
   const drawing = useRef<HTMLDivElement>(null)
   const { sizes } = catalogue.hooks
@@ -43,65 +44,72 @@ export default function SizesPage() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <h1 className="sr-only">Hook sizes</h1>
-      <Sheet
-        title="Sizes side by side"
-        aside={
-          <span className="no-print flex gap-1.5">
-            <Button onClick={save}>
-              <Download className="size-4" /> Card as SVG
-            </Button>
-            <Button onClick={() => window.print()}>
-              <Printer className="size-4" /> Print
-            </Button>
-          </span>
-        }
-      >
-        <div className="no-print mb-3 grid gap-2 sm:grid-cols-2 sm:gap-x-6">
-          <Field label="pattern" htmlFor={`${id}-first`}>
-            <Select
-              id={`${id}-first`}
-              value={first}
-              choices={patterns}
-              onChange={(event) => setPatterns([event.target.value as HookPattern, second])}
-            />
-          </Field>
-          <Field label="beside" htmlFor={`${id}-second`}>
-            <Select
-              id={`${id}-second`}
-              value={second}
-              choices={patterns}
-              onChange={(event) => setPatterns([first, event.target.value as HookPattern])}
-            />
-          </Field>
-          <Field label="from" htmlFor={`${id}-from`}>
-            <Select
-              id={`${id}-from`}
-              value={from}
-              choices={sizes.slice(0, sizes.indexOf(to) + 1).map((size) => ({ value: size, text: size }))}
-              onChange={(event) => setRange([event.target.value, to])}
-            />
-          </Field>
-          <Field label="to" htmlFor={`${id}-to`}>
-            <Select
-              id={`${id}-to`}
-              value={to}
-              choices={sizes.slice(sizes.indexOf(from)).map((size) => ({ value: size, text: size }))}
-              onChange={(event) => setRange([from, event.target.value])}
-            />
-          </Field>
-        </div>
-        <ScrollAcross ref={ref} label="The card">
-          <div ref={drawing}>
-            <HookCardDrawing card={card} label={label} />
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+        <Sheet
+          title="Sizes side by side"
+          aside={
+            <span className="no-print flex gap-1.5">
+              <Button onClick={save}>
+                <Download className="size-4" /> Card as SVG
+              </Button>
+              <Button onClick={() => window.print()}>
+                <Printer className="size-4" /> Print
+              </Button>
+            </span>
+          }
+        >
+          <div className="no-print mb-3 grid gap-2 sm:grid-cols-2 sm:gap-x-6">
+            <Field label="pattern" htmlFor={`${id}-first`}>
+              <Select
+                id={`${id}-first`}
+                value={first}
+                choices={patterns}
+                onChange={(event) => setPatterns([event.target.value as HookPattern, second])}
+              />
+            </Field>
+            <Field label="beside" htmlFor={`${id}-second`}>
+              <Select
+                id={`${id}-second`}
+                value={second}
+                choices={patterns}
+                onChange={(event) => setPatterns([first, event.target.value as HookPattern])}
+              />
+            </Field>
+            <Field label="from" htmlFor={`${id}-from`}>
+              <Select
+                id={`${id}-from`}
+                value={from}
+                choices={sizes.slice(0, sizes.indexOf(to) + 1).map((size) => ({ value: size, text: size }))}
+                onChange={(event) => setRange([event.target.value, to])}
+              />
+            </Field>
+            <Field label="to" htmlFor={`${id}-to`}>
+              <Select
+                id={`${id}-to`}
+                value={to}
+                choices={sizes.slice(sizes.indexOf(from)).map((size) => ({ value: size, text: size }))}
+                onChange={(event) => setRange([from, event.target.value])}
+              />
+            </Field>
           </div>
-        </ScrollAcross>
-        <p className="mt-2 text-sm text-quiet">
-          Nominal sizes: makers differ. Lay your own on the card; what you measure and keep in the box goes before them.
-        </p>
-      </Sheet>
-      <div className="no-print grid grid-cols-[minmax(0,1fr)] gap-3">
+          <ScrollAcross ref={ref} label="The card">
+            <div ref={drawing}>
+              <HookCardDrawing card={card} label={label} />
+            </div>
+          </ScrollAcross>
+          <p className="mt-2 text-sm text-quiet">
+            Nominal sizes: makers differ. Lay your own on the card; what you measure and keep in the box goes before them.
+          </p>
+        </Sheet>
+        <div id={measureId} className="no-print">
+          <MeasureOnScreen />
+        </div>
+      </div>
+      <div className="no-print grid grid-cols-[minmax(0,1fr)] gap-3 max-lg:order-first">
         <ScreenScale />
-        <MeasureOnScreen />
+        <a href={`#${measureId}`} className="text-tide underline">
+          Measure a hook or a bait on this screen
+        </a>
       </div>
     </div>
   )

@@ -46,7 +46,7 @@ export function figureOf(item: Gear): FigureOf | undefined {
         quantity: 'mass',
         si: item.massKg,
         item,
-        order: item.massKg,
+        order: item.massKg ?? 0,
         set: (si) => ({ ...item, massKg: Number(si) }),
       }
   }

@@ -17,6 +17,7 @@ const CHECKS = [
   ['circleOnly', 'circle hooks only'],
   ['nonOffsetOnly', 'no offset hooks'],
   ['barblessOnly', 'barbless only'],
+  ['trebleWithBait', 'a treble may hold a bait'],
   ['wireAllowed', 'wire is allowed'],
   ['lightsAllowed', 'lights are allowed'],
 ] as const
@@ -31,6 +32,7 @@ const NEW_RULE_SET: RuleSet = {
   circleOnly: false,
   nonOffsetOnly: false,
   barblessOnly: false,
+  trebleWithBait: true,
   wireAllowed: true,
   lightsAllowed: true,
 }

@@ -124,6 +124,7 @@ function limitsOf(set: RuleSet, show: ReturnType<typeof useShow>): string[] {
     ...(set.circleOnly ? ['circles only'] : []),
     ...(set.nonOffsetOnly ? ['no offset hooks'] : []),
     ...(set.barblessOnly ? ['barbless only'] : []),
+    ...(set.trebleWithBait ? [] : ['no treble with bait']),
     ...(set.wireAllowed ? [] : ['no wire']),
     ...(set.lightsAllowed ? [] : ['no lights']),
     ...(set.leastLeadKg === undefined ? [] : [`no lead under ${show.entered('mass', set.leastLeadKg)}`]),

@@ -1,4 +1,5 @@
 import { hookDimensions, isCircle } from '../../catalogue/hooks.ts'
+import type { HookPattern } from '../../catalogue/ids.ts'
 import type { HookPiece } from '../../documents/trace.ts'
 import type { Judged, Rule } from '../finding.ts'
 import { hookKindRule } from './hookKind.ts'
@@ -9,11 +10,11 @@ export const circleRequired: Rule = hookKindRule('circle-required', {
   breaks: ({ pattern }) => !isCircle(pattern),
   words: 'circle hooks',
   label: 'take a circle as wide in the gape',
-  change: (hook, judged) => ({ pattern: 'circle', size: asWide(hook, judged) }),
+  change: (hook, judged) => ({ pattern: 'circle', size: asWide(hook, 'circle', judged) }),
 })
 
-/** The smallest circle with at least the gape of a hook, for circles go by other numbers. */
-export function asWide(hook: HookPiece, { setup: { catalogue } }: Judged): string {
+/** The smallest of a pattern with at least the gape of a hook, for patterns go by numbers of their own. */
+export function asWide(hook: HookPiece, pattern: HookPattern, { setup: { catalogue } }: Judged): string {
   const gapeM = hookDimensions(catalogue, hook.pattern, hook.size, hook)?.gapeM ?? 0
-  return catalogue.hooks.sizes.find((size) => hookDimensions(catalogue, 'circle', size)!.gapeM >= gapeM * 0.98) ?? hook.size
+  return catalogue.hooks.sizes.find((size) => (hookDimensions(catalogue, pattern, size)?.gapeM ?? 0) >= gapeM * 0.98) ?? hook.size
 }

@@ -6,7 +6,7 @@ import { called } from '../remedies.ts'
 
 type Kind = {
   asked: (judged: Judged) => boolean | undefined
-  breaks: (hook: HookPiece) => boolean
+  breaks: (hook: HookPiece, judged: Judged) => boolean
   words: string
   label: string
   change: (hook: HookPiece, judged: Judged) => Partial<HookPiece>
@@ -20,7 +20,7 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
       const { ruleSet, setup } = judged
       if (!ruleSet || !asked(judged)) return []
       return setup.trace.pieces.flatMap((hook) =>
-        hook.role === 'hook' && breaks(hook)
+        hook.role === 'hook' && breaks(hook, judged)
           ? [
               {
                 subject: hook.id,

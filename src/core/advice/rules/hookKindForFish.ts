@@ -27,7 +27,7 @@ export const hookKindForFish: Rule = {
                 {
                   label: 'take a circle as wide in the gape',
                   make: () => ({
-                    trace: withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, judged) }),
+                    trace: withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, 'circle', judged) }),
                   }),
                 },
               ],

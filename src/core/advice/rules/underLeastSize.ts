@@ -26,7 +26,7 @@ export const underLeastSize: Rule = {
             label: 'take circles as wide in the gape',
             make: () => ({
               trace: deep.reduce(
-                (trace, hook) => withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, judged) }),
+                (trace, hook) => withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, 'circle', judged) }),
                 setup.trace,
               ),
             }),
