@@ -18,6 +18,7 @@ const CORE_ROOMS = [
   'calculations',
   'documents',
   'setup',
+  'knots',
   'edit',
   'moments',
   'purpose',

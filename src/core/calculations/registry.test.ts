@@ -68,6 +68,9 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['tide.height', (i) => { i.time = '2026-02-30T00:00:00Z' }, ['time']],
   ['tide.stream', (i) => { i.table = [] }, ['table']],
   ['tide.stream', (i) => { i.table[0].hour = 9 }, ['table', 0, 'hour']],
+  ['tests.efficiency', (i) => { i.priorDegrees = 2 }, ['priorDegrees']],
+  ['tests.efficiency', (i) => { i.tested = [0.8, -0.1] }, ['tested', 1]],
+  ['tests.better', (i) => { i.b.priorWeight = 0 }, ['b', 'priorWeight']],
 ]
 
 test.each(REFUSED)('%s refuses a bad input (%#) with the path to it', (name, spoil, path) => {

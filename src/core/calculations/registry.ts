@@ -31,6 +31,7 @@ import { strengthChain } from '../physics/strength/chain.ts'
 import { strengthDrag } from '../physics/strength/drag.ts'
 import { strengthFailure } from '../physics/strength/failure.ts'
 import { strengthLunge } from '../physics/strength/lunge.ts'
+import { chanceBetter, testedEfficiency } from '../physics/strength/testedEfficiency.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
 import { WATER_CALCULATIONS } from '../physics/water/waterCalculations.ts'
 
@@ -95,6 +96,16 @@ const spoolInput = z
     if (spool.layers.filter((layer) => layer.lengthM === undefined).length > 1)
       context.addIssue({ code: 'custom', path: ['layers'], message: 'At most one layer may leave its length out' })
   })
+
+/** More pulls than anyone makes of one knot. */
+const MOST_PULLS = 2_000
+const testsInput = z.strictObject({
+  nominalEfficiency: share,
+  nominalVariation: z.number().min(1e-3).max(1),
+  priorWeight: z.number().min(1e-3).max(1_000),
+  priorDegrees: z.number().min(2.001).max(1_000),
+  tested: z.array(z.number().min(1e-3).max(2)).max(MOST_PULLS, { abort: true }),
+})
 
 const flyingKg = z.number().min(1e-4).max(10)
 const releaseSpeedMperS = z.number().min(0.1).max(150)
@@ -300,6 +311,25 @@ export const CALCULATIONS = {
     input: z.strictObject({ diameterM: gearLengthM, lengthM: gearLengthM, densityKgperM3, waterDensityKgperM3 }),
     output: z.object({ massKg: positive, submergedN: z.number() }),
     run: gearBarMass,
+  }),
+  'tests.efficiency': define({
+    title: 'Share of the line’s strength that a connection keeps, after one’s own pulls',
+    formula:
+      'κₙ = κ₀ + n;  mean = (κ₀ nominal + Σx)/κₙ;  αₙ = ν₀/2 + n/2;  βₙ = (ν₀/2 − 1)(variation · nominal)² + ½Σ(x − x̄)² + κ₀ n (x̄ − nominal)²/(2κₙ);  low, high = mean ∓ t₀.₉₅(2αₙ) √(βₙ/(αₙ κₙ));  variation = √(βₙ/(αₙ − 1))/mean',
+    source: 'Conjugate prior of a normal mean and variance (normal–inverse-gamma)',
+    valid: 'pulls that do not depend on each other; a slip is no break and is counted apart',
+    input: testsInput,
+    output: z.object({ mean: positive, low: z.number(), high: positive, variation: positive }),
+    run: testedEfficiency,
+  }),
+  'tests.better': define({
+    title: 'Chance that one connection’s mean is over another’s',
+    formula: 'probability = ∫ f_a(x) F_b(x) dx, f_a and F_b as tests.efficiency has them',
+    source: 'Two independent Student’s t, integrated numerically',
+    valid: 'the two were pulled apart from each other, each as tests.efficiency asks',
+    input: z.strictObject({ a: testsInput, b: testsInput }),
+    output: z.object({ probability: nonNegative.max(1) }),
+    run: ({ a, b }) => ({ probability: chanceBetter(a, b) }),
   }),
   ...WATER_CALCULATIONS,
 } satisfies Record<string, unknown>
