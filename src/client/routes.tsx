@@ -17,6 +17,8 @@ const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
 const SizesPage = lazy(() => import('./screens/gear/SizesPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const FishScreen = lazy(() => import('./screens/fish/FishScreen.tsx'))
+const KnotsScreen = lazy(() => import('./screens/knots/KnotsScreen.tsx'))
+const KnotScreen = lazy(() => import('./screens/knots/KnotScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -44,6 +46,8 @@ export const router = createBrowserRouter([
       },
       { path: '/gear/outfits/:id', element: <OutfitScreen /> },
       { path: '/fish', element: <FishScreen /> },
+      { path: '/knots', element: <KnotsScreen /> },
+      { path: '/knots/:id', element: <KnotScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

@@ -21,6 +21,8 @@ const SCREENS = [
   '/gear/sizes',
   '/gear/outfits/new',
   '/fish',
+  '/knots',
+  '/knots/fg',
   '/nowhere',
 ]
 

@@ -11,6 +11,7 @@ const PLACES = [
   { to: '/water', name: 'Water' },
   { to: '/gear', name: 'Gear' },
   { to: '/fish', name: 'Fish' },
+  { to: '/knots', name: 'Knots' },
   { to: '/settings', name: 'Settings' },
 ]
 
@@ -27,13 +28,13 @@ export function Shell() {
         <NavLink to="/traces" className="text-lg font-bold tracking-tight">
           Wide Reach
         </NavLink>
-        <nav aria-label="Main" className="flex gap-1">
+        <nav aria-label="Main" className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:justify-between">
           {PLACES.map(({ to, name }) => (
             <NavLink
               key={to}
               to={to}
               className={({ isActive }) =>
-                `rounded-md px-2.5 py-1.5 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
+                `rounded-md px-2.5 py-1.5 max-sm:px-1.5 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
               }
             >
               {name}

@@ -1,4 +1,4 @@
-import { MOMENT_NAMES, type MomentName } from '../../core/moments/moments.ts'
+import type { MomentName } from '../../core/moments/moments.ts'
 
 const NAMES: Record<MomentName, string> = {
   cast: 'Cast',
@@ -12,4 +12,4 @@ const NAMES: Record<MomentName, string> = {
 export const momentName = (name: MomentName): string => NAMES[name]
 
 /** The moments as choices, in the order of a trip. */
-export const MOMENT_CHOICES = MOMENT_NAMES.map((value) => ({ value, text: momentName(value) }))
+export const MOMENT_CHOICES = (Object.keys(NAMES) as MomentName[]).map((value) => ({ value, text: momentName(value) }))

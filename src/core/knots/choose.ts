@@ -5,7 +5,7 @@ import { usualTurns } from '../setup/cutLength.ts'
 import { type End, misfitBetween } from '../setup/ends.ts'
 import { KNOT_FACTS, type KnotId } from './facts.ts'
 
-/** One of the two things that are tied together; a line with what it is. */
+/** One of the two things that are tied together; a line, or a loop in one, with what it is. */
 export type TiedEnd = { end: End['end']; line?: LineSpec & { hollow?: boolean } }
 
 /** What matters most in a connection. */
@@ -58,6 +58,7 @@ const linesOf = (above: TiedEnd, below: TiedEnd) => [above, below].flatMap(({ li
 function misfitOf(catalogue: Catalogue, id: KnotId, above: TiedEnd, below: TiedEnd): string | undefined {
   const misfit = misfitBetween(catalogue, id, asEnd(above), asEnd(below))
   if (misfit) return misfit
+  if (linesOf(above, below).length === 0) return 'needs a line to be tied in'
   const { closesUpToM } = catalogue.connections[id]
   for (const line of linesOf(above, below)) {
     if (!efficiencyOf(catalogue, { connection: id }, line.material))

@@ -11,7 +11,7 @@ const FINE = 8
 export class Strand {
   private readonly places: Point[] = []
   private readonly ends: number[] = []
-  readonly wraps: { from: number; to: number; turns: number; y: number; z: number }[] = []
+  readonly wraps: Row[] = []
 
   /** On through these places. */
   to(...places: Point[]): this {
@@ -23,7 +23,7 @@ export class Strand {
    * Round an axis along x: from one x to another so many turns, beginning at an angle (0 is the top, a quarter turn the front) and over
    * the front first where `hand` is 1.
    */
-  wrap({ from, to, turns, y = 0, z = 0, radius, start = 0, hand = 1, sway = 0 }: Wrap): this {
+  wrap({ from, to, turns, y = 0, z = 0, radius, start = 0, hand = 1, sway = 0, counted = true }: Wrap): this {
     const count = Math.max(2, Math.round(turns * EVERY))
     const first = this.places.length
     for (let i = 0; i <= count; i += 1) {
@@ -31,7 +31,7 @@ export class Strand {
       const out = radius + sway * Math.sin((2 * Math.PI * turns * i) / count)
       this.places.push([from + ((to - from) * i) / count, y + out * Math.cos(angle), z + out * Math.sin(angle)])
     }
-    this.wraps.push({ from: first * FINE, to: (first + count) * FINE, turns, y, z })
+    this.wraps.push({ from: first * FINE, to: (first + count) * FINE, turns, y, z, counted })
     return this
   }
 
@@ -52,6 +52,9 @@ export class Strand {
   }
 }
 
+/** A helix of a strand: the stretch of its points, its turns and its axis, and whether the turns are those that the knot is said to have. */
+export type Row = { from: number; to: number; turns: number; y: number; z: number; counted: boolean }
+
 type Wrap = {
   from: number
   to: number
@@ -63,6 +66,8 @@ type Wrap = {
   hand?: 1 | -1
   /** So much farther out and nearer in, by turns: what weaves with another that sways the other way. */
   sway?: number
+  /** Off where there are as many turns as there is room for. */
+  counted?: boolean
 }
 
 /** Places that a turn of a helix is laid out by. */

@@ -8,8 +8,8 @@ const KEPT_TURNS = 4
 /** Room for the number, in radii. */
 const GAP = 9
 
-/** A picture with the middle of its long wraps left out: where, and how many turns are there in all. */
-export type Elided = { picture: Picture; left?: { x: number; width: number; turns: number } }
+/** A picture with the middle of its long wraps left out: where, and how many turns there are in all where they are counted. */
+export type Elided = { picture: Picture; left?: { x: number; width: number; turns: number | undefined } }
 
 /**
  * Leaves out the middle of the longest row of wraps where it has very many turns; what is right of it comes nearer. Every strand is cut
@@ -17,7 +17,7 @@ export type Elided = { picture: Picture; left?: { x: number; width: number; turn
  */
 export function elided(picture: Picture): Elided {
   const rows = picture.strands.flatMap(({ points, wraps }) =>
-    wraps.map(({ from, to, turns }) => ({ xs: [points[from]![0], points[to]![0]] as const, turns })),
+    wraps.map(({ from, to, turns, counted }) => ({ xs: [points[from]![0], points[to]![0]] as const, turns, counted })),
   )
   const longest = rows.toSorted((a, b) => b.turns - a.turns)[0]
   if (!longest || longest.turns <= MOST_TURNS) return { picture }
@@ -27,7 +27,10 @@ export function elided(picture: Picture): Elided {
   const by = to - from - GAP
   const move = ([x, y, z]: Point): Point => [x >= to ? x - by : x, y, z]
   const strands = picture.strands.flatMap((strand) => cut(strand, from, to, move))
-  return { picture: { ...picture, strands }, left: { x: from, width: GAP, turns: Math.round(longest.turns) } }
+  return {
+    picture: { ...picture, strands },
+    left: { x: from, width: GAP, turns: longest.counted ? Math.round(longest.turns) : undefined },
+  }
 }
 
 /** The pieces of a strand outside of what is left out. */

@@ -1,4 +1,4 @@
-import { apart, type Point, type Strand } from './curve.ts'
+import { apart, type Point, type Row, type Strand } from './curve.ts'
 
 /** What a strand is: a line, the second of two lines, or a thing it is tied to. */
 export type StrandKind = 'line' | 'other' | 'metal'
@@ -19,7 +19,7 @@ export type PicturedStrand = {
   end?: EndName
   fresh?: Stretch
   /** Helices about an axis along x: stretches of the points, and their turns. */
-  wraps: Strand['wraps']
+  wraps: readonly Row[]
 }
 
 /** A sleeve over lines: as it is bought, or pressed in its middle with both ends left flared. */

@@ -1,5 +1,6 @@
 import { type Catalogue, isTiedIn } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId, type Material } from '../catalogue/ids.ts'
+import type { LineSpec } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
@@ -8,12 +9,16 @@ import { type End, endById, endOf, isLineEnd, type LineEnd, misfitBetween } from
 import { freeLine } from './outfitLines.ts'
 import type { Rig } from './setup.ts'
 
-/** The materials of the lines that a piece's joint is tied in: the line it hangs from, and its own. */
-export function materialsBeside(piece: Piece, { trace, outfit }: Pick<Rig, 'trace' | 'outfit'>): Material[] {
+/** The lines that a piece's joint is tied in: the line it hangs from, and its own. */
+export function linesBeside(piece: Piece, { trace, outfit }: Pick<Rig, 'trace' | 'outfit'>): LineSpec[] {
   const parent = parentId(piece.attach)
   const above = parent === OUTFIT ? freeLine(outfit) : lineById(trace, parent)
-  return [above?.material, isLine(piece) ? piece.material : undefined].filter((material) => material !== undefined)
+  return [above, isLine(piece) ? piece : undefined].filter((line) => line !== undefined)
 }
+
+/** The materials of these lines. */
+export const materialsBeside = (piece: Piece, rig: Pick<Rig, 'trace' | 'outfit'>): Material[] =>
+  linesBeside(piece, rig).map(({ material }) => material)
 
 /** Why a joint cannot stand where it does, in words that follow its name; undefined where it can. A piece without a joint has no misfit. */
 export function misfitOf(rig: Rig, piece: Piece, joint = jointOf(piece)): string | undefined {

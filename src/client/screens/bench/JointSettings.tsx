@@ -5,10 +5,11 @@ import { isLine, lineById, parentId } from '../../../core/documents/pieces.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { withJoint } from '../../../core/edit/changes.ts'
-import { likeConnections, materialsBeside } from '../../../core/setup/connectionRules.ts'
-import { turnsIn } from '../../../core/setup/cutLength.ts'
+import { likeConnections, linesBeside } from '../../../core/setup/connectionRules.ts'
+import { turnsIn, usualTurns } from '../../../core/setup/cutLength.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
+import { KnotLink } from '../../ui/KnotLink.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -20,7 +21,8 @@ type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }
 export function JointSettings({ bench, piece, joint, rig }: Props) {
   const { trace, catalogue } = rig
   const id = `${piece.id}-joint`
-  const materials = materialsBeside(piece, rig)
+  const lines = linesBeside(piece, rig)
+  const materials = lines.map(({ material }) => material)
   const connection = catalogue.connections[joint.connection]
   const line = isLine(piece) ? piece : lineById(trace, parentId(piece.attach))
   const set = (change: Partial<Joint>, tag?: string) =>
@@ -41,6 +43,14 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
           onChange={(event) => set({ connection: event.target.value as ConnectionId, turns: undefined, own: undefined })}
         />
       </Field>
+      <div className="ml-[8.25rem]">
+        <KnotLink
+          joint={joint}
+          lines={lines}
+          turns={joint.turns ?? usualTurns(catalogue, joint.connection, lines)}
+          name={connection.name}
+        />
+      </div>
       {connection.turns && line && (
         <NumberField
           label="turns"

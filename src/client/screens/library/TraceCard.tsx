@@ -1,20 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
-import { useMemo } from 'react'
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
-import { judged as judgedOf } from '../../../core/analysis/judged.ts'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
-import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
-import { revisionQuery, type SavedTrace, type SavedTraceHead } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { revisionQuery, type SavedTraceHead } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
 import { Button, buttonClass } from '../../ui/controls.tsx'
-import { VerdictMark } from '../../ui/VerdictMark.tsx'
-import { momentName } from '../../words/momentNames.ts'
 import type { TraceActions } from './useTraceActions.ts'
+import { VerdictRows } from './VerdictRows.tsx'
+
+/** What judges comes after what is listed. */
+const CardVerdicts = lazy(() => import('./CardVerdicts.tsx'))
 
 type Props = {
   head: SavedTraceHead
@@ -72,7 +71,9 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
           {query.error && <p className="text-sm text-fails">{query.error.message} It is kept as it is.</p>}
         </div>
       </div>
-      <Verdicts saved={saved} outfit={outfit} />
+      <Suspense fallback={<VerdictRows />}>
+        <CardVerdicts saved={saved} outfit={outfit} />
+      </Suspense>
       <div className="flex flex-col justify-between max-sm:flex-row max-sm:justify-end">
         {bin ? (
           <Button onClick={() => actions.restore(id)}>
@@ -116,37 +117,6 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
 
 /** Dense at a table; as large as a thumb on a phone. */
 const SMALL = 'px-2! sm:min-h-7!'
-
-/** Each moment's verdict; a line for each is kept free until they are known, so that the card keeps its height. */
-function Verdicts({ saved, outfit }: { saved: SavedTrace | undefined; outfit: Outfit | undefined }) {
-  const catalogue = useCatalogue()
-  const judged = useMemo(() => {
-    if (!saved || !outfit) return undefined
-    const { trace, conditions } = saved.content
-    return judgedOf({ trace, outfit, conditions, catalogue })
-  }, [saved, outfit, catalogue])
-  if (!outfit) return <p className="text-sm text-fails">Its outfit is in the bin.</p>
-  if (judged && !judged.ok) return <p className="text-sm text-fails">{judged.message}</p>
-  return (
-    <ul className="text-sm leading-tight max-sm:flex max-sm:flex-wrap max-sm:gap-x-4">
-      {MOMENT_NAMES.map((moment) => {
-        const result = judged?.value.moments[moment]
-        return (
-          <li key={moment} className="flex justify-between gap-2">
-            {momentName(moment)}{' '}
-            {!judged ? (
-              <span className="text-quiet">…</span>
-            ) : result ? (
-              <VerdictMark verdict={result.verdict} />
-            ) : (
-              <span className="text-quiet">{moment === 'cast' ? 'not cast' : '–'}</span>
-            )}
-          </li>
-        )
-      })}
-    </ul>
-  )
-}
 
 function SmallReach({ trace, outfit }: { trace: Trace; outfit: Outfit }) {
   return <MiniReach trace={trace} outfit={outfit} layout={useMiniReach(trace, outfit)} />

@@ -231,17 +231,17 @@ function bimini(turns: number, stage: 'twisted' | 'pressed' | 'rolled' | 'hitche
   const [left, right] = [-pitch * turns, 0]
   const legs = 2.5
   const strand = new Strand()
-    .to([left - 34, 0, 0], [left - 18, 0, 0], [left - 8, 0.2, 0])
+    .to([left - 24, 0, 0], [left - 15, 0, 0], [left - 8, 0.2, 0])
     .wrap({ from: left, to: right, turns, radius: 1.06 })
     .to(
       [right + 4, legs, 0],
       [right + 16, legs, 0],
       [right + 30, legs, 0],
-      [right + 50, 7, 0],
-      [right + 64, 5, 0],
-      [right + 67, 0, 0],
+      [right + 38, 7, 0],
+      [right + 48, 5, 0],
+      [right + 51, 0, 0],
     )
-    .to([right + 64, -5, 0], [right + 50, -7, 0], [right + 30, -legs, 0], [right + 16, -legs, 0], [right + 4, -legs, 0])
+    .to([right + 48, -5, 0], [right + 38, -7, 0], [right + 30, -legs, 0], [right + 16, -legs, 0], [right + 4, -legs, 0])
     .wrap({ from: right, to: left, turns, radius: 1.06, start: Math.PI, hand: -1 })
   if (stage === 'twisted' || stage === 'pressed') {
     const down = stage === 'twisted' ? 4 : 12
@@ -250,7 +250,7 @@ function bimini(turns: number, stage: 'twisted' | 'pressed' | 'rolled' | 'hitche
   const wraps = Math.max(1, Math.round((right - left) / 2.15))
   strand
     .to([left - 2.6, -2.6, -1.4], [left - 1.6, -3.2, -1])
-    .wrap({ from: left, to: right, turns: wraps, radius: 3.3, start: Math.PI })
+    .wrap({ from: left, to: right, turns: wraps, radius: 3.3, start: Math.PI, counted: false })
   if (stage === 'rolled') return strand.to([right + 2.6, -6, 1], [right + 5, -11, 1])
   const hitches = stage === 'hitched' ? 1 : 4
   return strand

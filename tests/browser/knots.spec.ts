@@ -1,0 +1,85 @@
+import { beside, copyOf, expect, HOUND, tabTo, test } from './fixtures.ts'
+
+test('a card is stepped through by the keyboard on a phone, without a network once it is open', async ({ page, app }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${app.url}/knots/uni?line=mono_133.447&turns=4`)
+  const card = page.getByRole('region', { name: /^Steps of the uni/ })
+  await expect(card.getByRole('img')).toHaveAccessibleName(/step 1: Pass the tag through the eye/)
+  await page.route('**', (route) => route.abort())
+  await tabTo(page, card)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByText('step 3 of 5')).toBeVisible()
+  await expect(card.getByText('Wrap the tag 4 times round both lines, inside the loop.')).toBeVisible()
+  const counter = card.getByRole('button', { name: /turns? made/i })
+  for (let i = 0; i < 4; i += 1) await counter.click()
+  await expect(counter).toHaveText('All 4 turns made')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByText('step 2 of 5')).toBeVisible()
+  // Mirrored, the reel comes from the other side.
+  const reelX = async () => (await card.getByText('reel', { exact: true }).boundingBox())!.x
+  const before = await reelX()
+  await card.getByRole('button', { name: 'Left hand' }).click()
+  expect(await reelX()).toBeGreaterThan(before + 100)
+  for (const name of ['Back', 'Next']) {
+    const box = (await card.getByRole('button', { name }).boundingBox())!
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(48)
+  }
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+})
+
+test('the card goes on by itself, and ends at the last step', async ({ page, app }) => {
+  await page.clock.install()
+  await page.goto(`${app.url}/knots/palomar`)
+  await page.getByRole('button', { name: 'By itself' }).click()
+  await expect(page.getByText('step 1 of 4')).toBeVisible()
+  for (const step of [2, 3, 4]) {
+    await page.clock.runFor(8_000)
+    await expect(page.getByText(`step ${step} of 4`)).toBeVisible()
+  }
+  await page.clock.runFor(8_000)
+  await expect(page.getByRole('button', { name: 'By itself' })).toBeVisible()
+})
+
+test('from a joint on the bench and from a step of the build sheet to how it is tied, with its line and its turns', async ({
+  page,
+  app,
+}) => {
+  const id = await copyOf(page, app.url, HOUND, 'tied')
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('option', { name: 'snood a', exact: true }).click()
+  await beside(page, 'Part')
+  await page.getByLabel('turns', { exact: true }).fill('6')
+  await page.getByRole('link', { name: /^How to tie the/ }).click()
+  await expect(page.getByRole('heading', { name: /double-eye clinch/i })).toBeVisible()
+  await expect(page.getByLabel('strength of line')).toHaveValue('40 lb')
+  await expect(page.getByLabel('turns', { exact: true })).toHaveValue('6')
+  await page.goto(`${app.url}/traces/${id}/build`)
+  await page.getByRole('link', { name: 'How to tie the snell' }).first().click()
+  await expect(page.getByRole('heading', { name: 'snell' })).toBeVisible()
+  await expect(page.getByLabel('strength of line')).toHaveValue('40 lb')
+})
+
+test('the chooser ranks by what matters, says why not, and any name finds its knot', async ({ page, app }) => {
+  await page.goto(`${app.url}/knots`)
+  const chooser = page.getByRole('region', { name: 'Which knot?' })
+  const best = chooser.getByRole('rowheader').first()
+  await expect(best).toHaveText('double-sleeve crimp')
+  await chooser.getByLabel('line', { exact: true }).selectOption({ label: 'braid' })
+  await chooser.getByLabel('to a').selectOption({ label: 'line' })
+  await chooser.getByLabel('most of all').selectOption({ label: 'through the guides' })
+  await expect(best).toHaveText(/woven|bobbin/)
+  await chooser.getByText(/^why not the other/).click()
+  await expect(chooser.getByText('is too thick for the guides').first()).toBeVisible()
+  await chooser.getByLabel('strength of line').fill('nothing')
+  await expect(chooser.getByRole('alert')).toBeVisible()
+  await expect(best).toHaveText(/woven|bobbin/)
+  await page.getByRole('searchbox').fill('grinner')
+  const list = page.getByRole('region', { name: 'All of them' })
+  await expect(list.getByRole('link')).toHaveCount(2)
+  await list.getByRole('link', { name: /^double uni/ }).click()
+  await expect(page.getByRole('heading', { name: 'double uni' })).toBeVisible()
+  await page.goto(`${app.url}/knots/granny`)
+  await expect(page.getByRole('alert')).toHaveText('There is no knot of that name here.')
+})
