@@ -23,7 +23,6 @@ type View = {
 const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
-  { file: 'bench-run', path: HOUND, width: 1280, light: 'day', open: 'run' },
   { file: 'bench-take', path: PULLEY, width: 1280, light: 'day', open: 'take' },
   { file: 'fish', path: '/fish', width: 1280, light: 'day' },
   { file: 'findings', path: TOPE, width: 1280, light: 'day', press: 'All 5 findings' },
@@ -50,7 +49,8 @@ const VIEWS: readonly View[] = [
   { file: 'mark', path: '/water/marks/', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'settings', path: '/settings', width: 1280, light: 'day' },
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
-  { file: 'phone-build', path: `${HOUND}/build`, width: 390, light: 'day' },
+  { file: 'knots', path: '/knots', width: 1280, light: 'day' },
+  { file: 'phone-knot-lamp', path: '/knots/uni', width: 390, light: 'lamp', press: 'step 3' },
 ]
 
 /** The address of a view of a mark, found by its name. */

@@ -4,6 +4,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router'
 import { isSentAgain } from './api/http.ts'
+import { CatalogueProvider } from './catalogue.tsx'
 import { router } from './routes.tsx'
 import { PreferencesProvider } from './settings/preferences.tsx'
 import 'sonner/dist/styles.css'
@@ -28,7 +29,9 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <PreferencesProvider>
       <QueryClientProvider client={client}>
-        <RouterProvider router={router} />
+        <CatalogueProvider>
+          <RouterProvider router={router} />
+        </CatalogueProvider>
       </QueryClientProvider>
     </PreferencesProvider>
   </StrictMode>,

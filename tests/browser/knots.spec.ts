@@ -83,3 +83,44 @@ test('the chooser ranks by what matters, says why not, and any name finds its kn
   await page.goto(`${app.url}/knots/granny`)
   await expect(page.getByRole('alert')).toHaveText('There is no knot of that name here.')
 })
+
+test('pulls written down move the knot’s figure, the weakest link on the bench and what is said of it; struck out, they count no more', async ({
+  page,
+  app,
+}) => {
+  const id = await copyOf(page, app.url, HOUND, 'pulled')
+  await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
+  const pulls = page.getByRole('region', { name: 'Your pulls in mono' })
+  await expect(pulls).toContainText('Nominal 88')
+  await pulls.getByLabel('it broke at').fill('400 lb')
+  await expect(pulls.getByRole('alert').first()).toBeVisible()
+  for (const load of ['12 lb', '12.5 lb', '11.8 lb']) {
+    await pulls.getByLabel('it broke at').fill(load)
+    await pulls.getByRole('button', { name: 'Write it down' }).click()
+    await expect(pulls.getByRole('list', { name: 'Every pull' })).toContainText(`${load} of`)
+  }
+  await pulls.getByLabel('it broke at').fill('5 lb')
+  await pulls.getByLabel('where it parted').selectOption({ label: 'it slipped' })
+  await pulls.getByRole('button', { name: 'Write it down' }).click()
+  await expect(pulls).toContainText('It slipped once: slips count apart.')
+  await expect(pulls).toContainText('after your 3 pulls')
+  await expect(page.getByText(/your 3 pulls$/)).toBeVisible()
+  await pulls.getByLabel(/^own figures count/).uncheck()
+  await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
+
+  await page.goto(`${app.url}/traces/${id}`)
+  await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)
+  await page.getByRole('option', { name: 'snood a', exact: true }).click()
+  await beside(page, 'Part')
+  await expect(page.getByText(/^your 3 pulls in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+
+  await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
+  for (let left = 4; left > 0; left -= 1) {
+    await expect(pulls.getByRole('button', { name: /^Strike out/ })).toHaveCount(left)
+    await pulls
+      .getByRole('button', { name: /^Strike out/ })
+      .first()
+      .click()
+  }
+  await expect(pulls).not.toContainText('after your')
+})

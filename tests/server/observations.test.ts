@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { sql } from 'kysely'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import type { Hold, Observation } from '../../src/core/documents/observation.ts'
+import { standingPulls } from '../../src/core/learning/knotLessons.ts'
 import { standingHolds } from '../../src/core/learning/markLessons.ts'
 import { ObservationRepository } from '../../src/server/observations/repository.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
@@ -46,6 +47,30 @@ test('what is taken back stays told, and counts no more', async () => {
   expect(standingHolds(told).map(({ id }) => id)).toEqual([right.id])
 })
 
+test('pulls are told like holds, and asked for by their kind, with what was taken back', async () => {
+  const pull = {
+    formatVersion: 1,
+    id: randomUUID(),
+    kind: 'pull',
+    at: '2026-11-20T10:00:00.000Z',
+    connection: 'uni',
+    turns: 5,
+    material: 'mono',
+    lineN: 130,
+    wet: true,
+    loadN: 104,
+    parted: 'knot',
+  }
+  expect((await tell(pull)).status).toBe(201)
+  expect((await tell({ ...pull, id: randomUUID(), loadN: -1 })).status).toBe(400)
+  const back = { formatVersion: 1, id: randomUUID(), kind: 'retraction', at: pull.at, of: pull.id }
+  await tell(back)
+  const told = (await server.send('GET', '/observations?kind=pull')).body as Observation[]
+  expect(told).toContainEqual({ ...pull, observer: expect.any(String) })
+  expect(told.some(({ kind }) => kind === 'hold')).toBe(false)
+  expect(standingPulls(told).some(({ id }) => id === pull.id)).toBe(false)
+})
+
 test('the database itself refuses to change or delete what was told, and any revision', async () => {
   await tell(hold())
   for (const table of ['observations', 'document_revisions'])
@@ -56,7 +81,7 @@ test('the database itself refuses to change or delete what was told, and any rev
 test('another crew sees nothing of it', async () => {
   const told = hold()
   await tell(told)
-  expect(await new ObservationRepository(server.db).list(randomUUID(), told.markId)).toEqual([])
+  expect(await new ObservationRepository(server.db).list(randomUUID(), { markId: told.markId })).toEqual([])
 })
 
 test.each([

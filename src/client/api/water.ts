@@ -1,24 +1,33 @@
 import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import { type Observation, observationSchema } from '../../core/documents/observation.ts'
+import { standingPulls } from '../../core/learning/knotLessons.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
 import { request } from './http.ts'
 
 /** Tides do not change; what was asked once is kept while the page is open, so that it goes on without a network. */
 const KEPT = { staleTime: Number.POSITIVE_INFINITY, gcTime: Number.POSITIVE_INFINITY }
 
-/** What was seen at a mark, in the order in which it was told. A row that cannot be read is left out. */
-export const observationsQuery = (markId: string) =>
-  queryOptions({
-    queryKey: ['observations', markId],
-    queryFn: async () => {
-      const rows = await request(z.array(z.record(z.string(), z.unknown())), `/observations?mark=${markId}`)
-      return rows.flatMap(({ observer: _by, ...row }): Observation[] => {
-        const read = observationSchema.safeParse(row)
-        return read.success ? [read.data] : []
-      })
-    },
+/** What was told, in that order. A row that cannot be read is left out. */
+async function told(query: string): Promise<Observation[]> {
+  const rows = await request(z.array(z.record(z.string(), z.unknown())), `/observations?${query}`)
+  return rows.flatMap(({ observer: _by, ...row }): Observation[] => {
+    const read = observationSchema.safeParse(row)
+    return read.success ? [read.data] : []
   })
+}
+
+/** What was seen at a mark. */
+export const observationsQuery = (markId: string) =>
+  queryOptions({ queryKey: ['observations', markId], queryFn: () => told(`mark=${markId}`) })
+
+/** Every pull of a sample knot that still counts. */
+export const pullsQuery = queryOptions({
+  queryKey: ['observations', 'pulls'],
+  queryFn: () => told('kind=pull'),
+  select: standingPulls,
+  staleTime: 60_000,
+})
 
 export const addObservation = (observation: Observation) =>
   request(z.unknown(), '/observations', { method: 'POST', body: observation })

@@ -1,5 +1,5 @@
 import type { HookCard } from '../../core/layout/hookCard.ts'
-import { useCatalogue } from '../catalogue.ts'
+import { useCatalogue } from '../catalogue.tsx'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
 import { trueSize } from './trueSize.ts'

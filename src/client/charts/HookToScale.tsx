@@ -1,7 +1,7 @@
 import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HookPiece } from '../../core/documents/trace.ts'
 import { hookOutline } from '../../core/layout/hookOutline.ts'
-import { useCatalogue } from '../catalogue.ts'
+import { useCatalogue } from '../catalogue.tsx'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
 import { trueSize, USUAL_PX_PER_MM } from './trueSize.ts'

@@ -1,6 +1,6 @@
 import { conditionDifferences, differences } from '../../core/analysis/differences.ts'
 import type { TraceContent } from '../../shared/traceContent.ts'
-import { useCatalogue } from '../catalogue.ts'
+import { useCatalogue } from '../catalogue.tsx'
 import { useShow } from '../settings/preferences.tsx'
 import { differenceWords } from '../words/differenceWords.ts'
 

@@ -1,6 +1,6 @@
 import type { Bed, Method } from '../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../core/catalogue/methods.ts'
-import { useCatalogue } from '../catalogue.ts'
+import { useCatalogue } from '../catalogue.tsx'
 import { Field, Select } from './controls.tsx'
 import { NumberField } from './NumberField.tsx'
 import { QuantityField } from './QuantityField.tsx'

@@ -1,6 +1,6 @@
 import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HookPiece } from '../../core/documents/trace.ts'
-import { useCatalogue } from '../catalogue.ts'
+import { useCatalogue } from '../catalogue.tsx'
 import { useShow } from '../settings/preferences.tsx'
 import { within } from './limits.ts'
 import { QuantityField } from './QuantityField.tsx'

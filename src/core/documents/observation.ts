@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { METHOD_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
-import { massKg, revisionNumber } from './fields.ts'
+import { CONNECTION_IDS, METHOD_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
+import { massKg, materialSchema, revisionNumber, strengthN } from './fields.ts'
+import { text } from './text.ts'
 
 const revisionOf = z.strictObject({ id: z.uuid(), revision: revisionNumber })
 
@@ -27,11 +28,31 @@ const holdSchema = z.strictObject({
   held: z.boolean(),
 })
 
+/** Where a sample parted, or that the knot slipped before anything broke. */
+export const PARTED = ['knot', 'line', 'hook', 'slipped'] as const
+
+/** A sample knot pulled until it parted. */
+const pullSchema = z.strictObject({
+  ...circumstances,
+  kind: z.literal('pull'),
+  connection: z.enum(CONNECTION_IDS),
+  turns: z.int().min(1).max(60).optional(),
+  material: materialSchema,
+  /** What the line itself bears: its own pull, else its label times its condition. */
+  lineN: strengthN,
+  wet: z.boolean(),
+  /** The highest load it bore. */
+  loadN: strengthN,
+  parted: z.enum(PARTED),
+  note: text(200).optional(),
+})
+
 /** What was told earlier and was not so: it stays, and counts no more. */
 const retractionSchema = z.strictObject({ ...circumstances, kind: z.literal('retraction'), of: z.uuid() })
 
-/** Something that happened on the water. Observations are only ever added; what is learned is worked out from them. */
-export const observationSchema = z.discriminatedUnion('kind', [holdSchema, retractionSchema])
+/** Something that happened on the water or at the table. Observations are only ever added; what is learned is worked out from them. */
+export const observationSchema = z.discriminatedUnion('kind', [holdSchema, pullSchema, retractionSchema])
 
 export type Observation = z.infer<typeof observationSchema>
 export type Hold = Extract<Observation, { kind: 'hold' }>
+export type Pull = Extract<Observation, { kind: 'pull' }>

@@ -31,25 +31,34 @@ export class ObservationRepository {
       .execute()
   }
 
-  /** Those of a crew, or at one mark, in the order in which they were told: of two that speak of one thing the later counts. */
-  async list(crewId: string, markId?: string): Promise<unknown[]> {
+  /**
+   * Those of a crew, at one mark or of one kind where that is asked, in the order in which they were told: of two that speak of one thing
+   * the later counts. What was taken back is told with every kind.
+   */
+  async list(
+    crewId: string,
+    { markId, kind }: { markId?: string | undefined; kind?: Observation['kind'] | undefined } = {},
+  ): Promise<unknown[]> {
     const rows = await this.db
       .selectFrom('observations')
       .selectAll()
       .where('crewId', '=', crewId)
       .$if(markId !== undefined, (query) => query.where('markId', '=', markId ?? null))
+      .$if(kind !== undefined, (query) => query.where('kind', 'in', [kind ?? '', 'retraction']))
       .orderBy('recordedAt')
       .orderBy('at')
       .execute()
-    return rows.map(({ id, kind, at, markId: mark, traceId, traceRevision, outfitId, outfitRevision, observer, details }) => ({
-      ...details,
-      id,
-      kind,
-      at: at.toISOString(),
-      observer,
-      ...(mark === null ? {} : { markId: mark }),
-      ...(traceId === null ? {} : { trace: { id: traceId, revision: traceRevision } }),
-      ...(outfitId === null ? {} : { outfit: { id: outfitId, revision: outfitRevision } }),
-    }))
+    return rows.map(
+      ({ id, kind: told, at, markId: mark, traceId, traceRevision, outfitId, outfitRevision, observer, details }) => ({
+        ...details,
+        id,
+        kind: told,
+        at: at.toISOString(),
+        observer,
+        ...(mark === null ? {} : { markId: mark }),
+        ...(traceId === null ? {} : { trace: { id: traceId, revision: traceRevision } }),
+        ...(outfitId === null ? {} : { outfit: { id: outfitId, revision: outfitRevision } }),
+      }),
+    )
   }
 }

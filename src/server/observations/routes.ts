@@ -10,7 +10,8 @@ export function observationRoutes(repository: ObservationRepository): Router {
   const router = new Router({ prefix: '/api/observations' })
 
   router.get('/', async (ctx) => {
-    ctx.body = await repository.list(crewOf(ctx), parseQuery(ctx, observationsQuery).mark)
+    const { mark, kind } = parseQuery(ctx, observationsQuery)
+    ctx.body = await repository.list(crewOf(ctx), { markId: mark, kind })
   })
 
   router.post('/', async (ctx) => {

@@ -13,6 +13,7 @@ import { KnotLink } from '../../ui/KnotLink.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { percent } from '../../words/percent.ts'
 import type { Bench } from './useBench.ts'
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }
@@ -50,6 +51,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
           turns={joint.turns ?? usualTurns(catalogue, joint.connection, lines)}
           name={connection.name}
         />
+        <OwnFigures catalogue={catalogue} joint={joint} materials={materials} />
       </div>
       {connection.turns && line && (
         <NumberField
@@ -84,6 +86,20 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
       />
     </fieldset>
   )
+}
+
+/** Whose the figure is where the crew pulled this knot: how many pulls, and what they say. */
+function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joint: Joint; materials: readonly Material[] }) {
+  return [...new Set(materials)].map((material) => {
+    const figure = efficiencyOf(catalogue, joint, material)
+    if (figure?.origin !== 'own' || joint.own) return null
+    return (
+      <p key={material} className="text-sm text-quiet">
+        your {figure.tests === 1 ? 'one pull' : `${figure.tests} pulls`} in {catalogue.materials[material].name}:{' '}
+        {percent(figure.mean)} ± {percent(figure.mean * figure.spread)}
+      </p>
+    )
+  })
 }
 
 function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Material[]): Choice {

@@ -6,7 +6,7 @@ import { BAIT_IDS, type BaitType, HOOK_PATTERN_IDS, type HookPattern } from '../
 import { type Gear, gearSchema } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { createDocument } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { useCatalogue } from '../../catalogue.tsx'
 import { trueSize } from '../../charts/trueSize.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'

@@ -8,7 +8,7 @@ import { isKnot } from '../../../core/knots/choose.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { usualTurns } from '../../../core/setup/cutLength.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { useCatalogue } from '../../catalogue.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { buttonClass, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -17,6 +17,7 @@ import { knotPath, readKnotFor } from '../../words/knotAddress.ts'
 import { percent } from '../../words/percent.ts'
 import { JOINS_WORDS, minutesText } from './knotWords.ts'
 import { LineFields } from './LineFields.tsx'
+import { OwnPulls } from './OwnPulls.tsx'
 import { TyingCard } from './TyingCard.tsx'
 
 const LB = QUANTITIES.strength.units.lb
@@ -88,6 +89,7 @@ function Knot({ id }: { id: KnotId }) {
             </div>
             <Figures id={id} lines={lines} turns={turns} />
           </Sheet>
+          <OwnPulls id={id} line={lines[0]!} turns={turns} />
           <Sheet title="When, and how it should look">
             <dl className="grid gap-2">
               <Fact name="suits">{facts.suits}</Fact>
@@ -143,7 +145,8 @@ function Figures({ id, lines, turns }: { id: KnotId; lines: readonly LineSpec[];
         return (
           <Row key={i} name={`holds in ${catalogue.materials[line.material].name}`}>
             <strong>{show.computed('strength', figure.mean * line.strengthN)}</strong>, {percent(figure.mean)} ±{' '}
-            {percent(figure.mean * figure.spread)} {figure.origin === 'own' ? `your ${figure.tests} pulls` : 'nominal'}
+            {percent(figure.mean * figure.spread)}{' '}
+            {figure.origin === 'own' ? (figure.tests === 1 ? 'your one pull' : `your ${figure.tests} pulls`) : 'nominal'}
           </Row>
         )
       })}

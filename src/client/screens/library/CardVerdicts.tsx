@@ -2,7 +2,7 @@ import { useMemo } from 'react'
 import { judged as judgedOf } from '../../../core/analysis/judged.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import type { SavedTrace } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { useCatalogue } from '../../catalogue.tsx'
 import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { VerdictRows } from './VerdictRows.tsx'
 

@@ -5,7 +5,7 @@ import { sketch } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
 import { FAMILY_GROUPS, type Family } from '../../../core/families/family.ts'
 import { SUITS, type Suit } from '../../../core/families/suits.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { useCatalogue } from '../../catalogue.tsx'
 import { MiniReach } from '../../charts/Reach.tsx'
 import { useMiniReach } from '../../charts/useReach.ts'
 

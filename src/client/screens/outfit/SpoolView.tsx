@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { spoolFacts } from '../../../core/setup/spoolFacts.ts'
-import { useCatalogue } from '../../catalogue.ts'
+import { useCatalogue } from '../../catalogue.tsx'
 import { SpoolSection } from '../../charts/SpoolSection.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'

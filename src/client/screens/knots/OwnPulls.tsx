@@ -1,0 +1,192 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { Trash2 } from 'lucide-react'
+import { type FormEvent, useId, useState } from 'react'
+import { toast } from 'sonner'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { LineSpec } from '../../../core/catalogue/materials.ts'
+import { type Observation, PARTED, type Pull } from '../../../core/documents/observation.ts'
+import type { KnotId } from '../../../core/knots/facts.ts'
+import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
+import { newId } from '../../api/newId.ts'
+import { addObservation, pullsQuery } from '../../api/water.ts'
+import { useOwnFigures } from '../../catalogue.tsx'
+import { useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
+import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
+import { within } from '../../ui/limits.ts'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { Failed } from '../../ui/states.tsx'
+import { useNoFaults } from '../../ui/useNoFaults.ts'
+import { percent } from '../../words/percent.ts'
+import { PullChart } from './PullChart.tsx'
+
+type Props = { id: KnotId; line: LineSpec; turns: number }
+
+const PARTED_WORDS: Record<Pull['parted'], string> = {
+  knot: 'at the knot',
+  line: 'in the line',
+  hook: 'the hook gave',
+  slipped: 'it slipped',
+}
+
+/** One’s own pulls of a knot in a line: written down, shown against the nominal figure, and struck out where they were wrong. */
+export function OwnPulls({ id, line, turns }: Props) {
+  const query = useQuery(pullsQuery)
+  const client = useQueryClient()
+  const { own, setOwn } = useOwnFigures()
+  const tell = useMutation({
+    mutationFn: (observation: Observation) => addObservation(observation),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['observations', 'pulls'] }),
+    onError: (error) => toast.error(error.message),
+  })
+  const lesson = knotLesson(NOMINAL_CATALOGUE, query.data ?? [], id, line.material)
+  const materialName = NOMINAL_CATALOGUE.materials[line.material].name
+  return (
+    <Sheet title={`Your pulls in ${materialName}`}>
+      {query.error && !query.data ? (
+        <Failed what="Your pulls" error={query.error} onRetry={() => query.refetch()} />
+      ) : (
+        lesson && (
+          <>
+            <PullChart lesson={lesson} />
+            <LessonWords lesson={lesson} />
+            <CheckField label="own figures count everywhere; off, the nominal ones do" checked={own} onChange={setOwn} />
+            <PullForm
+              key={`${line.material} ${line.strengthN}`}
+              lineN={line.strengthN}
+              busy={tell.isPending}
+              onPull={(pulled) =>
+                tell.mutate({
+                  formatVersion: 1,
+                  kind: 'pull',
+                  id: newId(),
+                  at: new Date().toISOString(),
+                  connection: id,
+                  material: line.material,
+                  ...(turns > 0 ? { turns } : {}),
+                  ...pulled,
+                })
+              }
+            />
+            <PullList
+              lesson={lesson}
+              busy={tell.isPending}
+              onStrike={(of) =>
+                tell.mutate({ formatVersion: 1, kind: 'retraction', id: newId(), at: new Date().toISOString(), of })
+              }
+            />
+          </>
+        )
+      )}
+    </Sheet>
+  )
+}
+
+const figure = ({ mean, low, high }: KnotLesson['prior']) =>
+  `${percent(mean)} (${percent(low)} to ${percent(high)}, nine times in ten)`
+
+function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: KnotLesson }) {
+  if (breaks.length === 0 && apart.length === 0)
+    return (
+      <p className="my-2 text-sm text-quiet">
+        Nominal {figure(prior)}. Pull a few of your own on a scale: three or four tell more than any table.
+      </p>
+    )
+  const slips = apart.filter(({ parted }) => parted === 'slipped').length
+  return (
+    <p className="my-2">
+      Nominal {figure(prior)}; after {breaks.length === 1 ? 'your one pull' : `your ${breaks.length} pulls`}{' '}
+      <strong>{figure(posterior)}</strong>.
+      {slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips count apart.`}
+    </p>
+  )
+}
+
+type FormProps = { lineN: number; busy: boolean; onPull: (pulled: Pick<Pull, 'lineN' | 'loadN' | 'wet' | 'parted'>) => void }
+
+function PullForm({ lineN: labelN, busy, onPull }: FormProps) {
+  const id = useId()
+  const [lineN, setLineN] = useState(labelN)
+  const [loadN, setLoadN] = useState<number>()
+  const [parted, setParted] = useState<Pull['parted']>('knot')
+  const [wet, setWet] = useState(true)
+  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    whenSound(() => {
+      if (loadN === undefined) return
+      onPull({ lineN, loadN, wet, parted })
+      setLoadN(undefined)
+    })
+  }
+  return (
+    <form ref={ref} className="mt-2 grid gap-2 border-t border-rule pt-2" noValidate onSubmit={submit}>
+      <p className="text-sm text-quiet">Eyes protected, points covered, a cloth over the line, nobody in its line.</p>
+      <QuantityField
+        key={loadN === undefined ? 'next' : 'this'}
+        label="it broke at"
+        quantity="strength"
+        valueSi={loadN}
+        placeholder="highest load"
+        check={within(0.1, 2 * lineN, 'More than twice what the line bears is hardly meant.')}
+        onChange={setLoadN}
+        onClear={() => setLoadN(undefined)}
+      />
+      <QuantityField
+        label="line bears"
+        quantity="strength"
+        valueSi={lineN}
+        check={within(1, 10_000, 'From 1 N to 10 kN.')}
+        onChange={setLineN}
+        hint="its own pull, else its label"
+      />
+      <Field label="where it parted" htmlFor={`${id}-parted`}>
+        <Select
+          id={`${id}-parted`}
+          value={parted}
+          choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
+          onChange={(event) => setParted(event.target.value as Pull['parted'])}
+        />
+      </Field>
+      <CheckField label="pulled wet" checked={wet} onChange={setWet} />
+      {complaint && (
+        <p role="alert" className="text-fails">
+          {complaint}
+        </p>
+      )}
+      <Button type="submit" disabled={busy || loadN === undefined}>
+        Write it down
+      </Button>
+    </form>
+  )
+}
+
+type ListProps = { lesson: KnotLesson; busy: boolean; onStrike: (id: string) => void }
+
+function PullList({ lesson: { breaks, apart }, busy, onStrike }: ListProps) {
+  const show = useShow()
+  const rows = [...breaks, ...apart.map((pull) => ({ pull, share: undefined, farOff: false }))]
+  if (rows.length === 0) return null
+  return (
+    <ul className="mt-2" aria-label="Every pull">
+      {rows.map(({ pull, share, farOff }) => (
+        <li key={pull.id} className="flex items-center gap-2 border-t border-rule py-0.5">
+          <span className="mr-auto">
+            {show.entered('strength', pull.loadN)} of {show.entered('strength', pull.lineN)}, {PARTED_WORDS[pull.parted]}
+            {share !== undefined && `: ${percent(share)}`}
+            {farOff && <strong className="text-watch"> far from the others</strong>}
+          </span>
+          <Button
+            tone="quiet"
+            aria-label={`Strike out ${show.entered('strength', pull.loadN)}`}
+            title="Strike out"
+            disabled={busy}
+            onClick={() => onStrike(pull.id)}
+          >
+            <Trash2 className="size-4" aria-hidden="true" />
+          </Button>
+        </li>
+      ))}
+    </ul>
+  )
+}

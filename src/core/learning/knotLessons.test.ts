@@ -1,0 +1,65 @@
+import { describe, expect, test } from 'vitest'
+import { LB } from '../../../tests/fixtures/outfits.ts'
+import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { efficiencyOf, withOwn } from '../catalogue/catalogue.ts'
+import type { Observation, Pull } from '../documents/observation.ts'
+import { knotLesson, ownConnections, standingPulls } from './knotLessons.ts'
+
+const idOf = (n: number) => `10000000-0000-4000-8000-${String(n).padStart(12, '0')}`
+const pull = (n: number, share: number, more: Partial<Pull> = {}): Pull => ({
+  formatVersion: 1,
+  kind: 'pull',
+  id: idOf(n),
+  at: '2026-11-20T10:00:00.000Z',
+  connection: 'uni',
+  material: 'mono',
+  lineN: 30 * LB,
+  wet: true,
+  loadN: share * 30 * LB,
+  parted: 'knot',
+  ...more,
+})
+const lesson = (pulls: readonly Pull[]) => knotLesson(catalogue, pulls, 'uni', 'mono')!
+
+describe('a knot', () => {
+  test('before any pull it is the nominal figure; pulls move it to where they lie', () => {
+    const nominal = catalogue.connections.uni.efficiency.mono!
+    expect(lesson([]).posterior).toEqual(lesson([]).prior)
+    expect(lesson([]).prior.mean).toBe(nominal)
+    const [few, many] = [2, 30].map((n) => lesson(Array.from({ length: n }, (_, i) => pull(i, 0.7))).posterior.mean)
+    expect(few).toBeLessThan(nominal)
+    expect(many).toBeLessThan(few!)
+    expect(many).toBeCloseTo((4 * nominal + 30 * 0.7) / 34, 12)
+  })
+
+  test('slips, and samples of which the hook gave, are told apart and move nothing', () => {
+    const with_ = lesson([pull(1, 0.8), pull(2, 0.3, { parted: 'slipped' }), pull(3, 0.5, { parted: 'hook' })])
+    expect(with_.posterior).toEqual(lesson([pull(1, 0.8)]).posterior)
+    expect(with_.apart.map(({ id }) => id)).toEqual([idOf(2), idOf(3)])
+  })
+
+  test('one far from the others is marked and still counts', () => {
+    const alike = Array.from({ length: 3 }, (_, i) => pull(i, 0.84 + 0.01 * (i % 3)))
+    const odd = lesson([...alike, pull(99, 0.35)])
+    expect(odd.breaks.filter(({ farOff }) => farOff).map(({ pull: { id } }) => id)).toEqual([idOf(99)])
+    expect(odd.posterior.mean).toBeLessThan(lesson(alike).posterior.mean)
+  })
+
+  test('what is taken back counts no more; of other knots and materials nothing does', () => {
+    const back: Observation = { formatVersion: 1, kind: 'retraction', id: idOf(50), at: '2026-11-21T10:00:00.000Z', of: idOf(2) }
+    const told: Observation[] = [pull(1, 0.8), pull(2, 0.4), back, pull(3, 0.5, { connection: 'palomar' })]
+    const pulls = standingPulls(told)
+    expect(pulls.map(({ id }) => id)).toEqual([idOf(1), idOf(3)])
+    expect(lesson(pulls).posterior).toEqual(lesson([pull(1, 0.8)]).posterior)
+    expect(knotLesson(catalogue, pulls, 'uni', 'wire')).toBeUndefined()
+  })
+
+  test('laid over the catalogue it is everyone’s figure, never over the whole line', () => {
+    const own = ownConnections(catalogue, [pull(1, 0.7), pull(2, 0.72), pull(3, 1.3, { connection: 'bimini' })])
+    const over = withOwn(catalogue, own)
+    expect(efficiencyOf(over, { connection: 'uni' }, 'mono')).toMatchObject({ tests: 2, origin: 'own' })
+    expect(efficiencyOf(over, { connection: 'uni' }, 'mono')!.mean).toBe(lesson([pull(1, 0.7), pull(2, 0.72)]).posterior.mean)
+    expect(efficiencyOf(over, { connection: 'bimini' }, 'mono')!.mean).toBe(1)
+    expect(efficiencyOf(over, { connection: 'uni' }, 'fluoro')!.origin).toBe('nominal')
+  })
+})

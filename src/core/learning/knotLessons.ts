@@ -1,0 +1,73 @@
+import type { Catalogue, OwnConnection } from '../catalogue/catalogue.ts'
+import type { ConnectionId, Material } from '../catalogue/ids.ts'
+import type { Observation, Pull } from '../documents/observation.ts'
+import { type Tested, type TestedEfficiency, testedEfficiency } from '../physics/strength/testedEfficiency.ts'
+import { standing } from './standing.ts'
+
+/** What the nominal figure counts as, in pulls, and how sure its spread is. Ours. */
+const PRIOR = { priorWeight: 4, priorDegrees: 6 }
+/** So many standard deviations from what the others say a pull is marked: it counts all the same. Ours. */
+const FAR_OFF = 3
+
+/** A pull that broke, as a share of the line, and whether it lies far from the others. */
+export type Break = { pull: Pull; share: number; farOff: boolean }
+/** What the pulls of a connection in a material say: before, each pull, and after. */
+export type KnotLesson = {
+  prior: TestedEfficiency
+  posterior: TestedEfficiency
+  breaks: Break[]
+  /** Slips, and samples of which something else gave: told, and counted in nothing. */
+  apart: Pull[]
+}
+
+/** The pulls that count of everything that was told. */
+export const standingPulls = (told: readonly Observation[]): Pull[] =>
+  standing(told).filter((each): each is Pull => each.kind === 'pull')
+
+/** What counts as the connection’s own break: it parted there, or its line did beside it. */
+const counts = ({ parted }: Pull) => parted === 'knot' || parted === 'line'
+
+/**
+ * What the pulls of a connection in a material say of its share of the line’s strength.
+ * @returns undefined where there is no nominal figure to begin from.
+ */
+export function knotLesson(
+  catalogue: Catalogue,
+  pulls: readonly Pull[],
+  id: ConnectionId,
+  material: Material,
+): KnotLesson | undefined {
+  const { efficiency, spread } = catalogue.connections[id]
+  const nominal = efficiency[material]
+  if (nominal === undefined) return undefined
+  const of = pulls.filter((pull) => pull.connection === id && pull.material === material)
+  const broke = of.filter(counts)
+  const tests: Tested = { ...PRIOR, nominalEfficiency: nominal, nominalVariation: spread, tested: broke.map(shareOf) }
+  const posterior = testedEfficiency(tests)
+  return {
+    prior: testedEfficiency({ ...tests, tested: [] }),
+    posterior,
+    breaks: broke.map((pull) => {
+      const share = shareOf(pull)
+      // Held against the others: one of its own would widen what is thought usual.
+      const others = testedEfficiency({ ...tests, tested: broke.filter((each) => each !== pull).map(shareOf) })
+      return { pull, share, farOff: Math.abs(share - others.mean) > FAR_OFF * others.variation * others.mean }
+    }),
+    apart: of.filter((pull) => !counts(pull)),
+  }
+}
+
+const shareOf = ({ loadN, lineN }: Pull) => loadN / lineN
+
+/** What a crew’s pulls lay over the nominal figures: each connection in each material that was pulled at least once. */
+export function ownConnections(catalogue: Catalogue, pulls: readonly Pull[]): OwnConnection[] {
+  const pairs = new Map(
+    pulls.filter(counts).map(({ connection, material }) => [`${connection} ${material}`, { connection, material }]),
+  )
+  return [...pairs.values()].flatMap(({ connection, material }): OwnConnection[] => {
+    const lesson = knotLesson(catalogue, pulls, connection, material)
+    if (!lesson) return []
+    const { mean, variation } = lesson.posterior
+    return [{ connection, material, mean: Math.min(1, mean), spread: variation, tests: lesson.breaks.length }]
+  })
+}
