@@ -18,6 +18,8 @@ const SizesPage = lazy(() => import('./screens/gear/SizesPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const FishScreen = lazy(() => import('./screens/fish/FishScreen.tsx'))
 const KnotsScreen = lazy(() => import('./screens/knots/KnotsScreen.tsx'))
+const TestScreen = lazy(() => import('./screens/knots/TestScreen.tsx'))
+const PullsScreen = lazy(() => import('./screens/knots/PullsScreen.tsx'))
 const KnotScreen = lazy(() => import('./screens/knots/KnotScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
@@ -47,6 +49,8 @@ export const router = createBrowserRouter([
       { path: '/gear/outfits/:id', element: <OutfitScreen /> },
       { path: '/fish', element: <FishScreen /> },
       { path: '/knots', element: <KnotsScreen /> },
+      { path: '/knots/test', element: <TestScreen /> },
+      { path: '/knots/pulls', element: <PullsScreen /> },
       { path: '/knots/:id', element: <KnotScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },

@@ -22,6 +22,9 @@ import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
+import { scaleRoutes } from './scale/routes.ts'
+import type { ScaleSource } from './scale/scaleSource.ts'
+import { standInScale } from './scale/standInScale.ts'
 import { tideRoutes } from './tides/routes.ts'
 import { standInTides } from './tides/standInTides.ts'
 import type { TideService } from './tides/tideService.ts'
@@ -42,6 +45,9 @@ export type AppOptions = {
   /** Services outside; left out, the stand-ins that ship. */
   tides?: TideService
   weather?: WeatherSource
+  scale?: ScaleSource
+  /** Time between the readings of a scale; left out, as a real one reads. */
+  scaleTickMs?: number
 }
 
 /** A single document takes longer to compress than to send. */
@@ -59,6 +65,8 @@ export function createApp(options: AppOptions): Koa {
     mostRequests = USUAL_MOST,
     tides = standInTides,
     weather = standInWeather,
+    scale = standInScale,
+    scaleTickMs,
   } = options
   const app = new Koa()
   const documents = new DocumentRepository(db)
@@ -68,6 +76,7 @@ export function createApp(options: AppOptions): Koa {
     backupRoutes(db, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),
+    scaleRoutes(scale, scaleTickMs),
     observationRoutes(new ObservationRepository(db)),
     ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),
   ]

@@ -23,6 +23,8 @@ const SCREENS = [
   '/fish',
   '/knots',
   '/knots/fg',
+  '/knots/pulls',
+  '/knots/test',
   '/nowhere',
 ]
 

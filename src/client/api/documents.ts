@@ -77,6 +77,10 @@ export const traceHeadsQuery = (bin = false) =>
 export const fetchTraceRows = async (ids: readonly string[], signal: AbortSignal): Promise<SavedRow[]> =>
   (await pageOf('traces', { ids: ids.join() }, signal)).documents
 
+/** The traces that were saved last, a page of them, as they are kept. */
+export const fetchLatestTraceRows = async (signal: AbortSignal): Promise<SavedRow[]> =>
+  (await pageOf('traces', {}, signal)).documents
+
 export const documentQuery = <K extends DocumentKind>(kind: K, id: string) =>
   queryOptions({ queryKey: [kind, id], queryFn: () => fetchOne(kind, `/${id}`) })
 

@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import { type Observation, observationSchema } from '../../core/documents/observation.ts'
 import { standingPulls } from '../../core/learning/knotLessons.ts'
+import { MOST_AT_ONCE } from '../../shared/observations.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
 import { request } from './http.ts'
 
@@ -31,6 +32,15 @@ export const pullsQuery = queryOptions({
 
 export const addObservation = (observation: Observation) =>
   request(z.unknown(), '/observations', { method: 'POST', body: observation })
+
+/** Tells many, some at a time: one that is there already stays one. */
+export async function addObservations(observations: readonly Observation[]): Promise<void> {
+  for (let at = 0; at < observations.length; at += MOST_AT_ONCE)
+    await request(z.unknown(), '/observations/many', {
+      method: 'POST',
+      body: { observations: observations.slice(at, at + MOST_AT_ONCE) },
+    })
+}
 
 export const portsQuery = queryOptions({ queryKey: ['ports'], queryFn: () => request(portsBody, '/ports'), ...KEPT })
 

@@ -45,6 +45,8 @@ const pullSchema = z.strictObject({
   loadN: strengthN,
   parted: z.enum(PARTED),
   note: text(200).optional(),
+  /** Why it is not to count, as was said when it was pulled. */
+  discarded: text(200).optional(),
 })
 
 /** What was told earlier and was not so: it stays, and counts no more. */

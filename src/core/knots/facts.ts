@@ -145,10 +145,10 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
     bad: 'A wrap over another, or the line cut by the gap of the eye.',
     steps: [
       'Pass the tag through the eye and along the shank.',
-      'Lay a loop back along the shank.',
-      'Wrap the loop’s leg {turns} times round shank and tag, away from the eye.',
-      'Hold the wraps and pull the standing line until the loop is gone.',
-      DRAW_DOWN,
+      'Turn it back to lay a loop along the shank.',
+      'Wrap the tag {turns} times round shank and line, away from the eye.',
+      'Pass the tag through the end of the loop.',
+      'Wet it, pull the standing line until the loop is gone, and trim the tag.',
     ],
   },
   figureEightEye: {

@@ -33,9 +33,14 @@ describe('a knot', () => {
   })
 
   test('slips, and samples of which the hook gave, are told apart and move nothing', () => {
-    const with_ = lesson([pull(1, 0.8), pull(2, 0.3, { parted: 'slipped' }), pull(3, 0.5, { parted: 'hook' })])
+    const with_ = lesson([
+      pull(1, 0.8),
+      pull(2, 0.3, { parted: 'slipped' }),
+      pull(3, 0.5, { parted: 'hook' }),
+      pull(4, 0.2, { discarded: 'nicked' }),
+    ])
     expect(with_.posterior).toEqual(lesson([pull(1, 0.8)]).posterior)
-    expect(with_.apart.map(({ id }) => id)).toEqual([idOf(2), idOf(3)])
+    expect(with_.apart.map(({ id }) => id)).toEqual([idOf(2), idOf(3), idOf(4)])
   })
 
   test('one far from the others is marked and still counts', () => {

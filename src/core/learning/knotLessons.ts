@@ -16,7 +16,7 @@ export type KnotLesson = {
   prior: TestedEfficiency
   posterior: TestedEfficiency
   breaks: Break[]
-  /** Slips, and samples of which something else gave: told, and counted in nothing. */
+  /** Slips, what was discarded, and samples of which something else gave: told, and counted in nothing. */
   apart: Pull[]
 }
 
@@ -24,8 +24,8 @@ export type KnotLesson = {
 export const standingPulls = (told: readonly Observation[]): Pull[] =>
   standing(told).filter((each): each is Pull => each.kind === 'pull')
 
-/** What counts as the connection’s own break: it parted there, or its line did beside it. */
-const counts = ({ parted }: Pull) => parted === 'knot' || parted === 'line'
+/** What counts as the connection’s own break: it parted there, or its line did beside it, and nobody discarded it. */
+const counts = ({ parted, discarded }: Pull) => discarded === undefined && (parted === 'knot' || parted === 'line')
 
 /**
  * What the pulls of a connection in a material say of its share of the line’s strength.
@@ -37,12 +37,10 @@ export function knotLesson(
   id: ConnectionId,
   material: Material,
 ): KnotLesson | undefined {
-  const { efficiency, spread } = catalogue.connections[id]
-  const nominal = efficiency[material]
-  if (nominal === undefined) return undefined
   const of = pulls.filter((pull) => pull.connection === id && pull.material === material)
   const broke = of.filter(counts)
-  const tests: Tested = { ...PRIOR, nominalEfficiency: nominal, nominalVariation: spread, tested: broke.map(shareOf) }
+  const tests = testsOf(catalogue, broke, id, material)
+  if (!tests) return undefined
   const posterior = testedEfficiency(tests)
   return {
     prior: testedEfficiency({ ...tests, tested: [] }),
@@ -55,6 +53,15 @@ export function knotLesson(
     }),
     apart: of.filter((pull) => !counts(pull)),
   }
+}
+
+/** The nominal figure of a connection in a material with the pulls that broke; undefined where it has none. */
+export function testsOf(catalogue: Catalogue, pulls: readonly Pull[], id: ConnectionId, material: Material): Tested | undefined {
+  const { efficiency, spread } = catalogue.connections[id]
+  const nominal = efficiency[material]
+  if (nominal === undefined) return undefined
+  const tested = pulls.filter((pull) => pull.connection === id && pull.material === material && counts(pull)).map(shareOf)
+  return { ...PRIOR, nominalEfficiency: nominal, nominalVariation: spread, tested }
 }
 
 const shareOf = ({ loadN, lineN }: Pull) => loadN / lineN

@@ -9,24 +9,25 @@ export class ObservationRepository {
     this.db = db
   }
 
-  /** Adds one; one that is there already is a request sent twice. */
-  async add(crewId: string, observer: string, observation: Observation): Promise<void> {
-    const { id, kind, at, markId, trace, outfit, ...details } = observation
+  /** Adds some, all or none; one that is there already is a request sent twice. */
+  async add(crewId: string, observer: string, observations: readonly Observation[]): Promise<void> {
+    const rows = observations.map(({ id, kind, at, markId, trace, outfit, ...details }) => ({
+      id,
+      crewId,
+      kind,
+      at: new Date(at),
+      markId: markId ?? null,
+      traceId: trace?.id ?? null,
+      traceRevision: trace?.revision ?? null,
+      outfitId: outfit?.id ?? null,
+      outfitRevision: outfit?.revision ?? null,
+      observer,
+      details: JSON.stringify(details),
+    }))
+    if (rows.length === 0) return
     await this.db
       .insertInto('observations')
-      .values({
-        id,
-        crewId,
-        kind,
-        at: new Date(at),
-        markId: markId ?? null,
-        traceId: trace?.id ?? null,
-        traceRevision: trace?.revision ?? null,
-        outfitId: outfit?.id ?? null,
-        outfitRevision: outfit?.revision ?? null,
-        observer,
-        details: JSON.stringify(details),
-      })
+      .values(rows)
       .onConflict((conflict) => conflict.doNothing())
       .execute()
   }

@@ -1,6 +1,6 @@
 import Router from '@koa/router'
 import { observationSchema } from '../../core/documents/observation.ts'
-import { observationsQuery } from '../../shared/observations.ts'
+import { manyObservations, observationsQuery } from '../../shared/observations.ts'
 import { crewOf, observerOf } from '../http/crew.ts'
 import { parseBody, parseQuery } from '../http/parse.ts'
 import type { ObservationRepository } from './repository.ts'
@@ -16,9 +16,16 @@ export function observationRoutes(repository: ObservationRepository): Router {
 
   router.post('/', async (ctx) => {
     const observation = parseBody(ctx, observationSchema)
-    await repository.add(crewOf(ctx), observerOf(ctx), observation)
+    await repository.add(crewOf(ctx), observerOf(ctx), [observation])
     ctx.status = 201
     ctx.body = { ...observation, observer: observerOf(ctx) }
+  })
+
+  router.post('/many', async (ctx) => {
+    const { observations } = parseBody(ctx, manyObservations)
+    await repository.add(crewOf(ctx), observerOf(ctx), observations)
+    ctx.status = 201
+    ctx.body = { told: observations.length }
   })
 
   return router

@@ -2,7 +2,7 @@ import { useId, useState } from 'react'
 import { Link } from 'react-router'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { fieldClass, Sheet } from '../../ui/controls.tsx'
+import { buttonClass, fieldClass, Sheet } from '../../ui/controls.tsx'
 import { Empty } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { KnotChooser } from './KnotChooser.tsx'
@@ -19,7 +19,12 @@ export default function KnotsScreen() {
     .toSorted((a, b) => connections[a].name.localeCompare(connections[b].name))
   return (
     <div className="p-3 sm:px-6">
-      <h1 className="mb-3 text-xl font-bold">Knots</h1>
+      <div className="mb-3 flex items-center gap-3">
+        <h1 className="mr-auto text-xl font-bold">Knots</h1>
+        <Link to="/knots/pulls" className={buttonClass()}>
+          Your pulls
+        </Link>
+      </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_26rem]">
         <KnotChooser />
         <Sheet title="All of them" aside={<span className="text-sm text-quiet">{found.length} shown</span>}>

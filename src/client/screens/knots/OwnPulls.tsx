@@ -18,16 +18,10 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Failed } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { percent } from '../../words/percent.ts'
+import { PARTED_WORDS } from './knotWords.ts'
 import { PullChart } from './PullChart.tsx'
 
 type Props = { id: KnotId; line: LineSpec; turns: number }
-
-const PARTED_WORDS: Record<Pull['parted'], string> = {
-  knot: 'at the knot',
-  line: 'in the line',
-  hook: 'the hook gave',
-  slipped: 'it slipped',
-}
 
 /** One’s own pulls of a knot in a line: written down, shown against the nominal figure, and struck out where they were wrong. */
 export function OwnPulls({ id, line, turns }: Props) {
@@ -95,9 +89,13 @@ function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: 
   const slips = apart.filter(({ parted }) => parted === 'slipped').length
   return (
     <p className="my-2">
-      Nominal {figure(prior)}; after {breaks.length === 1 ? 'your one pull' : `your ${breaks.length} pulls`}{' '}
-      <strong>{figure(posterior)}</strong>.
-      {slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips count apart.`}
+      Nominal {figure(prior)}
+      {breaks.length > 0 && (
+        <>
+          ; after {breaks.length === 1 ? 'your one pull' : `your ${breaks.length} pulls`} <strong>{figure(posterior)}</strong>
+        </>
+      )}
+      .{slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips count apart.`}
     </p>
   )
 }
@@ -173,6 +171,7 @@ function PullList({ lesson: { breaks, apart }, busy, onStrike }: ListProps) {
         <li key={pull.id} className="flex items-center gap-2 border-t border-rule py-0.5">
           <span className="mr-auto">
             {show.entered('strength', pull.loadN)} of {show.entered('strength', pull.lineN)}, {PARTED_WORDS[pull.parted]}
+            {pull.discarded !== undefined && `, discarded: ${pull.discarded}`}
             {share !== undefined && `: ${percent(share)}`}
             {farOff && <strong className="text-watch"> far from the others</strong>}
           </span>

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { ConnectionId } from '../../../core/catalogue/ids.ts'
+import type { Pull } from '../../../core/documents/observation.ts'
 import type { TiedEnd, Wish } from '../../../core/knots/choose.ts'
 
 export const JOINS_WORDS: Record<Catalogue['connections'][ConnectionId]['joins'], string> = {
@@ -30,6 +31,13 @@ export const END_WORDS: Record<Exclude<TiedEnd['end'], 'strands'>, string> = {
   loop: 'loop that is there',
   eye: 'eye or ring',
   hook: 'hook',
+}
+
+export const PARTED_WORDS: Record<Pull['parted'], string> = {
+  knot: 'at the knot',
+  line: 'in the line',
+  hook: 'the hook gave',
+  slipped: 'it slipped',
 }
 
 /** Minutes, as they are worth saying. */

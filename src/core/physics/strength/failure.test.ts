@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { normalCdf } from '../../math/normal.ts'
+import { normalOf, seeded } from '../../math/seeded.ts'
 import { chanceFinder, strengthFailure } from './failure.ts'
 
 const newtons = fc.double({ min: 5, max: 2000, noNaN: true })
@@ -70,9 +71,9 @@ describe('strength.failure', () => {
       { id: 'c', meanN: 84, variation: 0.02 },
     ]
     const counts = [0, 0, 0]
-    const random = mulberry32(20260123)
+    const random = seeded(20260123)
     for (let pull = 0; pull < 200_000; pull += 1) {
-      const strengths = links.map(({ meanN, variation }) => meanN * (1 + variation * gaussian(random)))
+      const strengths = links.map(({ meanN, variation }) => meanN * (1 + variation * normalOf(random)))
       counts[strengths.indexOf(Math.min(...strengths))]! += 1
     }
     const { first } = strengthFailure(links, 60)
@@ -136,11 +137,11 @@ describe('strength.failure', () => {
       { id: 'snell', line: 'leader', efficiency: 0.9, variation: 0.04 },
     ]
     const counts = links.map(() => 0)
-    const random = mulberry32(20261125)
+    const random = seeded(20261125)
     let held = 0
     for (let pull = 0; pull < 200_000; pull += 1) {
-      const [main, leader] = [100 * (1 + 0.06 * gaussian(random)), 104 * (1 + 0.05 * gaussian(random))]
-      const share = (of: number, efficiency: number, variation: number) => of * efficiency * (1 + variation * gaussian(random))
+      const [main, leader] = [100 * (1 + 0.06 * normalOf(random)), 104 * (1 + 0.05 * normalOf(random))]
+      const share = (of: number, efficiency: number, variation: number) => of * efficiency * (1 + variation * normalOf(random))
       const strengths = [share(main, 0.9, 0.05), main, leader, share(leader, 0.88, 0.08), share(leader, 0.9, 0.04)]
       const least = Math.min(...strengths)
       counts[strengths.indexOf(least)]! += 1
@@ -158,17 +159,3 @@ describe('strength.failure', () => {
     expect(normalCdf(50)).toBe(1)
   })
 })
-
-function mulberry32(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-
-function gaussian(random: () => number): number {
-  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-}

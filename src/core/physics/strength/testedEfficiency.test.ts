@@ -1,21 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { normalOf, seeded } from '../../math/seeded.ts'
 import { chanceBetter, type Tested, testedEfficiency } from './testedEfficiency.ts'
 
 const nominal: Tested = { nominalEfficiency: 0.8, nominalVariation: 0.08, priorWeight: 4, priorDegrees: 6, tested: [] }
 const pulls = fc.array(fc.double({ min: 0.3, max: 1.1, noNaN: true }), { maxLength: 30 })
-
-/** A seeded source of even numbers between nothing and one. Source: Mulberry32, T. Ettinger (2017). */
-function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
-const normalFrom = (even: () => number) => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even())
 
 /** Share of so many simulated crews whose interval holds what is true. */
 function held(crews: number, draw: (even: () => number) => { truth: number; tests: Tested }): number {
@@ -55,10 +44,10 @@ describe('a connection after its pulls', () => {
       // Variance from its inverse gamma by a sum of squares, the mean about the nominal one by it.
       const alphaTwice = nominal.priorDegrees
       const beta = (alphaTwice / 2 - 1) * (0.08 * 0.8) ** 2
-      const chiSquared = Array.from({ length: alphaTwice }, () => normalFrom(even) ** 2).reduce((sum, each) => sum + each, 0)
+      const chiSquared = Array.from({ length: alphaTwice }, () => normalOf(even) ** 2).reduce((sum, each) => sum + each, 0)
       const sigma = Math.sqrt((2 * beta) / chiSquared)
-      const truth = 0.8 + (sigma / Math.sqrt(nominal.priorWeight)) * normalFrom(even)
-      return { truth, tests: { ...nominal, tested: Array.from({ length: 5 }, () => truth + sigma * normalFrom(even)) } }
+      const truth = 0.8 + (sigma / Math.sqrt(nominal.priorWeight)) * normalOf(even)
+      return { truth, tests: { ...nominal, tested: Array.from({ length: 5 }, () => truth + sigma * normalOf(even)) } }
     })
     expect(share).toBeGreaterThan(0.86)
     expect(share).toBeLessThan(0.94)
@@ -67,7 +56,7 @@ describe('a connection after its pulls', () => {
   test.each([10, 20, 40])('with a wrong prior %i pulls hold the true mean as often', (n) => {
     const share = held(2000, (even) => {
       const truth = 0.77
-      return { truth, tests: { ...nominal, tested: Array.from({ length: n }, () => truth + 0.05 * normalFrom(even)) } }
+      return { truth, tests: { ...nominal, tested: Array.from({ length: n }, () => truth + 0.05 * normalOf(even)) } }
     })
     expect(share).toBeGreaterThan(0.86)
     expect(share).toBeLessThan(0.94)

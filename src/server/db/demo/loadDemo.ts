@@ -32,7 +32,7 @@ export async function loadDemo(db: Database): Promise<void> {
     await documents.create({ crewId: DEMO_CREW.id, kind, id }, read.content)
   }
   const observations = new ObservationRepository(db)
-  for (const hold of demoHolds()) await observations.add(DEMO_CREW.id, DEMO_CREW.name, hold)
+  await observations.add(DEMO_CREW.id, DEMO_CREW.name, demoHolds())
   await db.updateTable('crews').set({ demoLoadedAt: new Date() }).where('id', '=', DEMO_CREW.id).execute()
 }
 

@@ -1,0 +1,125 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { Download } from 'lucide-react'
+import { Link } from 'react-router'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { Material } from '../../../core/catalogue/ids.ts'
+import { isKnot } from '../../../core/knots/choose.ts'
+import type { KnotId } from '../../../core/knots/facts.ts'
+import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { pullsQuery } from '../../api/water.ts'
+import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
+import { download } from '../../ui/download.ts'
+import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { knotPath } from '../../words/knotAddress.ts'
+import { percent } from '../../words/percent.ts'
+import { ImportPulls } from './ImportPulls.tsx'
+import { WhatNext } from './WhatNext.tsx'
+import { WhichIsBetter } from './WhichIsBetter.tsx'
+
+const USUAL_N = 30 * QUANTITIES.strength.units.lb
+
+/** Everything that was pulled, by knot and material; in and out as a table; and which of two is the better, and how sure. */
+export default function PullsScreen() {
+  usePageTitle('Your pulls')
+  const query = useQuery(pullsQuery)
+  const client = useQueryClient()
+  const pulls = query.data ?? []
+  const save = async () => {
+    const { writePullCsv } = await import('../../../files/pullCsv.ts')
+    download('pulls.csv', 'text/csv', writePullCsv(pulls))
+  }
+  return (
+    <div className="p-3 sm:px-6">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <Link to="/knots" className={buttonClass('quiet')}>
+          All knots
+        </Link>
+        <h1 className="mr-auto text-xl font-bold">Your pulls</h1>
+        <Link to="/knots/test" className={buttonClass('strong')}>
+          Pull a sample
+        </Link>
+        <ImportPulls onTaken={() => client.invalidateQueries({ queryKey: ['observations', 'pulls'] })} />
+        <Button tone="quiet" disabled={pulls.length === 0} onClick={save}>
+          <Download className="size-4" aria-hidden="true" /> Export as CSV
+        </Button>
+      </div>
+      {query.error && !query.data ? (
+        <Failed what="Your pulls" error={query.error} onRetry={() => query.refetch()} />
+      ) : query.isPending ? (
+        <Loading what="your pulls" />
+      ) : (
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_26rem]">
+          <Sheet title="What was pulled">
+            {pulls.length === 0 ? (
+              <Empty title="Nothing was pulled yet">
+                Choose a knot, tie a few samples, pull them on a scale and write down where each broke; or take in a table.
+              </Empty>
+            ) : (
+              <Pulled lessons={lessonsOf(pulls)} />
+            )}
+          </Sheet>
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+            <WhichIsBetter pulls={pulls} />
+            <WhatNext pulls={pulls} />
+          </div>
+        </div>
+      )}
+    </div>
+  )
+}
+
+type Row = { id: KnotId; material: Material; lesson: KnotLesson }
+
+function lessonsOf(pulls: Parameters<typeof knotLesson>[1]): Row[] {
+  const pairs = new Map(pulls.map(({ connection, material }) => [`${connection} ${material}`, { connection, material }]))
+  return [...pairs.values()].flatMap(({ connection, material }): Row[] => {
+    const lesson = isKnot(connection) ? knotLesson(NOMINAL_CATALOGUE, pulls, connection, material) : undefined
+    return lesson && isKnot(connection) ? [{ id: connection, material, lesson }] : []
+  })
+}
+
+const HEADS = ['knot', 'in', 'pulls', 'slipped', 'nominal', 'yours', 'nine times in ten']
+
+function Pulled({ lessons }: { lessons: readonly Row[] }) {
+  const { connections, materials } = NOMINAL_CATALOGUE
+  return (
+    <ScrollAcross label="What was pulled">
+      <table className="w-full min-w-[34rem]">
+        <thead>
+          <tr className="text-left text-sm text-quiet">
+            {HEADS.map((name) => (
+              <th key={name} scope="col" className="pr-3 pb-1 font-normal">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lessons.map(({ id, material, lesson: { prior, posterior, breaks, apart } }) => (
+            <tr key={`${id} ${material}`} className="border-t border-rule">
+              <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
+                <Link
+                  to={knotPath(id, { lines: [{ material, strengthN: USUAL_N }], turns: undefined })}
+                  className="underline decoration-rule"
+                >
+                  {connections[id].name}
+                </Link>
+              </th>
+              <td className="pr-3">{materials[material].name}</td>
+              <td className="pr-3">{breaks.length}</td>
+              <td className="pr-3">{apart.filter(({ parted }) => parted === 'slipped').length || '–'}</td>
+              <td className="pr-3">{percent(prior.mean)}</td>
+              <td className="pr-3 font-semibold">{percent(posterior.mean)}</td>
+              <td className="whitespace-nowrap">
+                {percent(posterior.low)} to {percent(posterior.high)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </ScrollAcross>
+  )
+}

@@ -1,0 +1,66 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { Link } from 'react-router'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { Pull } from '../../../core/documents/observation.ts'
+import { isKnot } from '../../../core/knots/choose.ts'
+import type { WorthTesting } from '../../../core/learning/testNext.ts'
+import { runTestNext } from '../../../workers/runTestNext.ts'
+import { fetchLatestTraceRows, listQuery } from '../../api/documents.ts'
+import { Button, Sheet } from '../../ui/controls.tsx'
+import { percent } from '../../words/percent.ts'
+import { JobProgress } from './JobProgress.tsx'
+import { useJob } from './useJob.ts'
+
+/** So many are said. */
+const SHOWN = 6
+
+/** What to pull next: the knots whose uncertainty moves the verdicts of the saved traces most. */
+export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
+  const client = useQueryClient()
+  const { state, start, stop } = useJob<WorthTesting[]>(async (signal, onProgress) => {
+    const [rows, outfits] = await Promise.all([fetchLatestTraceRows(signal), client.fetchQuery(listQuery('outfits'))])
+    const byId = new Map(outfits.documents.map(({ id, content }) => [id, content]))
+    return runTestNext({ rows, outfits: byId, catalogue: NOMINAL_CATALOGUE, pulls }, signal, onProgress)
+  })
+  return (
+    <Sheet title="What to pull next">
+      {state.is === 'running' ? (
+        <JobProgress share={state.share} onStop={stop} />
+      ) : state.is === 'done' ? (
+        <WorthList found={state.result.slice(0, SHOWN)} />
+      ) : (
+        <>
+          <p className="mb-2 text-quiet">The knots whose uncertainty moves the verdicts of your saved traces most.</p>
+          {state.is === 'failed' && (
+            <p role="alert" className="mb-2 text-fails">
+              {state.message}
+            </p>
+          )}
+          <Button onClick={start}>Look through my traces</Button>
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+function WorthList({ found }: { found: readonly WorthTesting[] }) {
+  const { connections, materials } = NOMINAL_CATALOGUE
+  if (found.length === 0) return <p className="text-quiet">No saved trace has a knot to pull.</p>
+  return (
+    <ol className="grid">
+      {found.map(({ connection, material, low, high, tiedIn, verdictsMoved }) => (
+        <li key={`${connection} ${material}`} className="border-t border-rule py-1.5 first:border-t-0">
+          {isKnot(connection) && (
+            <Link to={`/knots/${connection}`} className="font-semibold underline decoration-rule">
+              {connections[connection].name}
+            </Link>
+          )}{' '}
+          in {materials[material].name}, somewhere from {percent(low)} to {percent(high)}:{' '}
+          {verdictsMoved === 0
+            ? `no verdict hangs on it, in ${tiedIn === 1 ? 'one trace' : `${tiedIn} traces`}.`
+            : `verdicts of ${verdictsMoved} of ${tiedIn} ${tiedIn === 1 ? 'trace' : 'traces'} hang on it.`}
+        </li>
+      ))}
+    </ol>
+  )
+}

@@ -1,0 +1,116 @@
+import { useId, useMemo, useState } from 'react'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import { MATERIAL_IDS, type Material } from '../../../core/catalogue/ids.ts'
+import type { Pull } from '../../../core/documents/observation.ts'
+import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
+import { testsOf } from '../../../core/learning/knotLessons.ts'
+import { type Settled, STEPS, SURE } from '../../../core/learning/pullsToSettle.ts'
+import { chanceBetter, type Tested, testedEfficiency } from '../../../core/physics/strength/testedEfficiency.ts'
+import { runPullsToSettle } from '../../../workers/runPullsToSettle.ts'
+import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
+import { percent } from '../../words/percent.ts'
+import { JobProgress } from './JobProgress.tsx'
+import { useJob } from './useJob.ts'
+
+/** The same imagined crews each time, so that the answer does not jump. */
+const SEED = 20_261_126
+const { connections, materials } = NOMINAL_CATALOGUE
+
+/** Which of two knots is the better in a material, how sure that is, and how many more pulls would settle it. */
+export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
+  const id = useId()
+  const [material, setMaterial] = useState<Material>('mono')
+  const tied = (Object.keys(KNOT_FACTS) as KnotId[]).filter(
+    (knot) => connections[knot].efficiency[material as never] !== undefined,
+  )
+  const [first, setFirst] = useState<KnotId>('uni')
+  const [second, setSecond] = useState<KnotId>('palomar')
+  const [one, other] = [tied.includes(first) ? first : tied[0]!, tied.includes(second) ? second : tied.at(-1)!]
+  const [a, b] = useMemo(
+    () => [one, other].map((knot) => testsOf(NOMINAL_CATALOGUE, pulls, knot, material)),
+    [pulls, one, other, material],
+  )
+  const choices = tied
+    .toSorted((x, y) => connections[x].name.localeCompare(connections[y].name))
+    .map((value) => ({ value, text: connections[value].name }))
+  return (
+    <Sheet title="Which is better, and how sure?">
+      <div className="grid gap-2">
+        <Field label="in" htmlFor={`${id}-material`}>
+          <Select
+            id={`${id}-material`}
+            value={material}
+            choices={MATERIAL_IDS.map((value) => ({ value, text: materials[value].name }))}
+            onChange={(event) => setMaterial(event.target.value as Material)}
+          />
+        </Field>
+        <Field label="this" htmlFor={`${id}-first`}>
+          <Select id={`${id}-first`} value={one} choices={choices} onChange={(event) => setFirst(event.target.value as KnotId)} />
+        </Field>
+        <Field label="or this" htmlFor={`${id}-second`}>
+          <Select
+            id={`${id}-second`}
+            value={other}
+            choices={choices}
+            onChange={(event) => setSecond(event.target.value as KnotId)}
+          />
+        </Field>
+      </div>
+      {one === other ? (
+        <p className="mt-3 text-quiet">Choose two that differ.</p>
+      ) : (
+        a &&
+        b && (
+          <Answer
+            key={`${one} ${other} ${material} ${pulls.length}`}
+            a={a}
+            b={b}
+            names={[connections[one].name, connections[other].name]}
+          />
+        )
+      )}
+    </Sheet>
+  )
+}
+
+function Answer({ a, b, names }: { a: Tested; b: Tested; names: readonly [string, string] }) {
+  const chance = chanceBetter(a, b)
+  const [better, worse] = chance >= 0.5 ? names : [names[1], names[0]]
+  const sure = Math.max(chance, 1 - chance)
+  const said = (tests: Tested) =>
+    `${percent(testedEfficiency(tests).mean)}${tests.tested.length === 0 ? ', nominal' : ` after ${tests.tested.length} of your pulls`}`
+  return (
+    <div className="mt-3 grid gap-2 border-t border-rule pt-2">
+      <p>
+        <strong>{better}</strong> is better than {worse} with a chance of <strong>{percent(sure)}</strong>.
+      </p>
+      <p className="text-sm text-quiet">
+        {names[0]}: {said(a)}; {names[1]}: {said(b)}. A nominal figure counts as much as four pulls.
+      </p>
+      {sure >= SURE ? <p>That is settled well enough.</p> : <HowMany a={a} b={b} />}
+    </div>
+  )
+}
+
+/** How many more pulls would settle it, worked out beside the page. */
+function HowMany({ a, b }: { a: Tested; b: Tested }) {
+  const { state, start, stop } = useJob<Settled>((signal, onProgress) =>
+    runPullsToSettle({ a, b, seed: SEED }, signal, onProgress),
+  )
+  if (state.is === 'running') return <JobProgress share={state.share} onStop={stop} />
+  if (state.is === 'failed')
+    return (
+      <p role="alert" className="text-fails">
+        {state.message}
+      </p>
+    )
+  if (state.is === 'idle') return <Button onClick={start}>How many more pulls would settle it?</Button>
+  const { pulls, settled } = state.result
+  return (
+    <p>
+      {pulls === undefined
+        ? `They lie so near that ${STEPS.at(-1)} more pulls of each settle it only in ${percent(settled)}: take whichever ties better.`
+        : `About ${pulls} more ${pulls === 1 ? 'pull' : 'pulls'} of each would settle it as often as not.`}
+    </p>
+  )
+}

@@ -1,0 +1,114 @@
+import Papa from 'papaparse'
+import { type Catalogue, NOMINAL_CATALOGUE } from '../core/catalogue/catalogue.ts'
+import { observationSchema, type Pull } from '../core/documents/observation.ts'
+import { KNOT_FACTS, type KnotId } from '../core/knots/facts.ts'
+import { parseQuantity } from '../core/units/parseQuantity.ts'
+import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
+
+/** More pulls than a crew makes in a life. */
+const MOST_ROWS = 5_000
+const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 'wet', 'note'] as const
+const WANTED = ['when', 'knot', 'material', 'line', 'load', 'parted'].map((column) => [column])
+
+/**
+ * Reads pulls as a table: a line a pull, the knot by any of its names, loads as people write them, a bare number in pounds. Every line
+ * that is no pull is named. The same line of the same table is the same pull, however often it is read.
+ */
+export function readPullCsv(text: string): ReadFile<Pull[]> {
+  const read = readCsv(text, WANTED)
+  if (!read.ok) return read
+  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
+  const seen = new Map<string, number>()
+  const rows = read.value.map((row) => {
+    const content = COLUMNS.map((column) => row.cells[column] ?? '').join('\u0000')
+    const before = seen.get(content) ?? 0
+    seen.set(content, before + 1)
+    return readRow(row, idOf(`${content}\u0000${before}`))
+  })
+  const faults = rows.flatMap((row) => ('fault' in row ? [row.fault] : []))
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('pull' in row ? [row.pull] : [])) }
+}
+
+function readRow({ line, cells }: CsvRow, id: string): { pull: Pull } | { fault: LineFault } {
+  const fault = (message: string) => ({ fault: { line, message } })
+  const connection = knotNamed(NOMINAL_CATALOGUE, cells.knot ?? '')
+  if (!connection) return fault(`knot: “${cells.knot}” is no knot that is known here`)
+  const material = materialNamed(NOMINAL_CATALOGUE, cells.material ?? '')
+  if (!material) return fault(`material: “${cells.material}” is none of ${Object.keys(NOMINAL_CATALOGUE.materials).join(', ')}`)
+  const at = new Date(cells.when ?? '')
+  if (Number.isNaN(at.getTime())) return fault(`when: “${cells.when}” is no date, such as 2026-11-20`)
+  const loads: Record<string, number> = {}
+  for (const column of ['line', 'load'] as const) {
+    const parsed = parseQuantity('strength', cells[column] ?? '', 'lb')
+    if (!parsed.ok) return fault(`${column}: ${parsed.message}`)
+    loads[column] = parsed.si
+  }
+  const checked = observationSchema.safeParse({
+    formatVersion: 1,
+    kind: 'pull',
+    id,
+    at: at.toISOString(),
+    connection,
+    ...(cells.turns ? { turns: Number(cells.turns) } : {}),
+    material,
+    lineN: loads.line,
+    loadN: loads.load,
+    wet: cells.wet?.toLowerCase() !== 'no',
+    parted: cells.parted,
+    ...(cells.note ? { note: cells.note } : {}),
+  })
+  if (checked.success && checked.data.kind === 'pull') return { pull: checked.data }
+  const issue = checked.error?.issues[0]
+  const field = String(issue?.path[0] ?? '')
+  return fault(`${{ lineN: 'line', loadN: 'load' }[field] ?? field}: ${issue?.message}`)
+}
+
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[’']/g, '')
+    .replace(/[-\s]+/g, ' ')
+    .trim()
+
+/** A knot by any of its names, or by its id. */
+function knotNamed({ connections }: Catalogue, typed: string): KnotId | undefined {
+  const wanted = plain(typed)
+  return (Object.keys(KNOT_FACTS) as KnotId[]).find((id) =>
+    [id, connections[id].name, ...KNOT_FACTS[id].also].some((name) => plain(name) === wanted),
+  )
+}
+
+function materialNamed({ materials }: Catalogue, typed: string): Pull['material'] | undefined {
+  const wanted = plain(typed)
+  return (Object.keys(materials) as Pull['material'][]).find((id) =>
+    [id, materials[id].name].some((name) => plain(name) === wanted),
+  )
+}
+
+/** An id made from a text: the same text, the same id. Source: FNV-1a (G. Fowler, L. C. Noll, K.-P. Vo), four times over. */
+function idOf(text: string): string {
+  const words = [0, 1, 2, 3].map((seed) => {
+    let hash = (0x811c9dc5 ^ (seed * 0x9e3779b1)) >>> 0
+    for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0
+    return Math.imul(hash ^ (hash >>> 15), 0x85ebca6b) >>> 0
+  })
+  const hex = words.map((word) => word.toString(16).padStart(8, '0')).join('')
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`
+}
+
+/** The same table of what was pulled. */
+export function writePullCsv(pulls: readonly Pull[]): string {
+  const newtons = (si: number) => `${Number(si.toPrecision(12))} N`
+  const table = pulls.map(({ at, connection, turns, material, lineN, loadN, parted, wet, note }) => ({
+    when: at,
+    knot: NOMINAL_CATALOGUE.connections[connection].name,
+    turns: turns ?? '',
+    material,
+    line: newtons(lineN),
+    load: newtons(loadN),
+    parted,
+    wet: wet ? 'yes' : 'no',
+    note: note ?? '',
+  }))
+  return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
+}

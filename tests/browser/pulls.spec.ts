@@ -1,0 +1,117 @@
+import { writeFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+
+/** Tests of one worker share a crew: what was pulled here counts no more afterwards. */
+async function strikeOutAll(page: Page, url: string): Promise<void> {
+  const told: { id: string; kind: string; of?: string }[] = await (
+    await page.request.get(`${url}/api/observations?kind=pull`)
+  ).json()
+  for (const { id, kind } of told)
+    if (kind === 'pull')
+      await page.request.post(`${url}/api/observations`, {
+        data: { formatVersion: 1, kind: 'retraction', id: crypto.randomUUID(), at: new Date().toISOString(), of: id },
+      })
+}
+
+test('a simulated pull is captured from beginning to end, moves the weakest link of a trace and what is said of it', async ({
+  page,
+  app,
+}) => {
+  const id = await copyOf(page, app.url, HOUND, 'weakest')
+  await page.goto(`${app.url}/traces/${id}`)
+  const run = page.locator('[data-moment=run]')
+  await expect(run).toContainText('albright at the leader')
+  const before = await run.textContent()
+  await page.goto(`${app.url}/knots/test`)
+  await page.getByLabel('knot').selectOption({ label: 'albright' })
+  await page.getByLabel('strength of line').fill('40 lb')
+  await page.getByRole('button', { name: 'Begin to pull' }).click()
+  await expect(page.getByRole('img', { name: /^Load over time/ })).toBeVisible()
+  await expect(page.getByText(/^It broke at \d/)).toBeVisible()
+  // It is still there after a server that is away.
+  await page.route('**/api/observations', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()))
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText(/It is still here: try again/)).toBeVisible()
+  await page.unroute('**/api/observations')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('Nothing is pulled.')).toBeVisible()
+  await page.goto(`${app.url}/knots/pulls`)
+  await expect(page.getByRole('row', { name: /^albright mono 1 / })).toBeVisible()
+  await page.goto(`${app.url}/traces/${id}`)
+  await expect(run).toBeVisible()
+  await expect(run).not.toHaveText(before!)
+  await page.getByRole('option', { name: 'leader', exact: true }).click()
+  await beside(page, 'Part')
+  await expect(page.getByText(/^your one pull in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await strikeOutAll(page, app.url)
+})
+
+test('a scale that falls silent counts nothing; a pull that is stopped is forgotten; one discarded says why', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/knots/test`)
+  await page.route('**/api/scale/pull*', (route) => route.abort())
+  await page.getByRole('button', { name: 'Begin to pull' }).click()
+  await expect(page.getByRole('alert')).toContainText('The scale fell silent. Nothing of this pull was counted.')
+  await page.unroute('**/api/scale/pull*')
+  await page.getByRole('button', { name: 'Pull it again' }).click()
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByText('Nothing is pulled.')).toBeVisible()
+  await page.getByRole('button', { name: 'Begin to pull' }).click()
+  await expect(page.getByText(/^It broke at \d/)).toBeVisible()
+  await page.getByLabel('or not, for').selectOption({ label: 'the line was nicked' })
+  await page.getByRole('button', { name: 'Discard it' }).click()
+  await expect(page.getByText('Nothing is pulled.')).toBeVisible()
+  await page.goto(`${app.url}/knots/uni`)
+  await expect(page.getByText(/discarded: the line was nicked/)).toBeVisible()
+  await expect(page.getByText(/after your/)).toHaveCount(0)
+  await strikeOutAll(page, app.url)
+})
+
+test('two knots are compared, and how many more pulls would settle it is worked out beside the page', async ({ page, app }) => {
+  await page.goto(`${app.url}/knots/pulls`)
+  const compared = page.getByRole('region', { name: 'Which is better, and how sure?' })
+  await compared.getByLabel('this', { exact: true }).selectOption({ label: 'uni' })
+  await compared.getByLabel('or this').selectOption({ label: 'improved clinch' })
+  await expect(compared).toContainText(/uni is better than improved clinch with a chance of \d+\s%/)
+  await compared.getByRole('button', { name: 'How many more pulls would settle it?' }).click()
+  await expect(compared).toContainText(/more pulls? of each (would )?settle it/)
+  await compared.getByLabel('in', { exact: true }).selectOption({ label: 'braid' })
+  await compared.getByLabel('this', { exact: true }).selectOption({ label: 'clinch' })
+  await compared.getByLabel('or this').selectOption({ label: 'FG (woven)' })
+  await expect(compared).toContainText('That is settled well enough.')
+  const next = page.getByRole('region', { name: 'What to pull next' })
+  await next.getByRole('button', { name: 'Look through my traces' }).click()
+  await expect(next.getByRole('listitem').first()).toContainText(
+    /verdicts? of \d+ of \d+ traces? hangs? on it|no verdict hangs on it/,
+  )
+})
+
+test('of a table of 500 pulls three wrong lines are named; put right it is taken in, and taken in twice counts once', async ({
+  page,
+  app,
+}, info) => {
+  const head = 'when,knot,material,line,load,parted\n'
+  const rows = Array.from({ length: 500 }, (_, i) => `2026-11-20,bowline,cord,100 lb,${60 + (i % 10)} lb,knot`)
+  const wrong = rows.map((row, i) => (i % 200 === 50 ? row.replace('bowline', 'granny') : row))
+  const file = info.outputPath('pulls.csv')
+  await page.goto(`${app.url}/knots/pulls`)
+  const take = async (lines: readonly string[]) => {
+    writeFileSync(file, head + lines.join('\n'))
+    await page.getByRole('button', { name: 'Import' }).click()
+    await page.getByLabel('CSV file').setInputFiles(file)
+  }
+  await take(wrong)
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('alert')).toContainText('3 faults')
+  for (const line of ['line 52', 'line 252', 'line 452']) await expect(dialog.getByText(line, { exact: true })).toBeVisible()
+  await page.keyboard.press('Escape')
+  for (let again = 0; again < 2; again += 1) {
+    await take(rows)
+    await expect(dialog).toContainText('500 pulls in this table.')
+    await dialog.getByRole('button', { name: 'Take them in' }).click()
+    await expect(page.getByRole('row', { name: /^bowline cord 500 / })).toBeVisible()
+  }
+})
