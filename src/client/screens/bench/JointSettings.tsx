@@ -88,7 +88,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
   )
 }
 
-/** Whose the figure is where the crew pulled this knot: how many pulls, and what they say. */
+/** That the figure is the crew’s own, where they pulled this knot: how many pulls, and what they say. */
 function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joint: Joint; materials: readonly Material[] }) {
   return [...new Set(materials)].map((material) => {
     const figure = efficiencyOf(catalogue, joint, material)
