@@ -8,7 +8,7 @@ import { type Paint, paintsOf, stretch } from '../../core/knots/project.ts'
 const HALO = 0.55
 const OUTLINE = 0.3
 /** Room round a drawing for the names of its ends. */
-const MARGIN = 5
+const MARGIN = 8
 
 const END_NAMES: Record<EndName, string> = { reel: 'reel', tag: 'tag', leader: 'leader', hook: 'trace' }
 
@@ -50,6 +50,9 @@ export function KnotPicture({ picture, box, label, pxPerUnit, mirrored }: Props)
           <StrandPiece key={`${paint.strand}.${i}`} strand={strands[paint.strand]!} paint={paint} hatch={`url(#${id})`} />
         ))}
         {picture.sleeve && <SleeveShape sleeve={picture.sleeve} />}
+        {strands.map((strand, i) => (
+          <Hand key={`${strand.id}.${i}`} strand={strand} />
+        ))}
       </g>
       <EndLabels strands={strands} flip={flip} fontSize={12 / pxPerUnit} />
       <LeftOut left={shown.left} flip={flip} fontSize={12 / pxPerUnit} />
@@ -88,6 +91,25 @@ function StrandPiece({ strand, paint, hatch }: { strand: PicturedStrand; paint: 
         <path d={path(0, TAG_POINTS)} stroke={hatch} strokeWidth={inner} strokeLinecap={cap} />
       )}
     </g>
+  )
+}
+
+/** Where the hand goes: an arrow on from an end that was moved in this step. */
+function Hand({ strand: { points, fresh, end } }: { strand: PicturedStrand }) {
+  const [tip, before] = [points.at(-1), points.at(-10)]
+  if (end !== 'tag' || fresh?.to !== points.length - 1 || !tip || !before) return null
+  const [dx, dy] = [tip[0] - before[0], before[1] - tip[1]]
+  const turn = (Math.atan2(dy, dx) * 180) / Math.PI
+  return (
+    <path
+      transform={`translate(${tip[0]} ${-tip[1]}) rotate(${turn})`}
+      d="M2 0H6.4M4.4 -1.8L6.6 0L4.4 1.8"
+      fill="none"
+      stroke="var(--tide)"
+      strokeWidth={0.8}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
   )
 }
 
