@@ -1,16 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { Upload } from 'lucide-react'
-import { useState } from 'react'
-import { toast } from 'sonner'
+import { useQueryClient } from '@tanstack/react-query'
 import type { ReadFile } from '../../files/readCsv.ts'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../api/documents.ts'
 import { newId } from '../api/newId.ts'
-import { Button } from '../ui/controls.tsx'
-import { FileFaults } from '../ui/FileFaults.tsx'
-import { FileField } from '../ui/FileField.tsx'
-import { Panel } from '../ui/Panel.tsx'
-import { placesOf, readChosen } from '../ui/readChosen.ts'
+import { ImportFile } from '../ui/ImportFile.tsx'
 
 /** Kinds that go in and out as a table. */
 type TableKind = 'gear' | 'fish'
@@ -52,71 +45,34 @@ function changesOf<K extends TableKind>(
 /** Takes in a table: what it would change is shown first, and nothing that is there goes. */
 export function ImportTable<K extends TableKind>({ kind, owned, format, keyOf, nameOf, nothingNew }: Props<K>) {
   const client = useQueryClient()
-  const [open, setOpen] = useState(false)
-  const [read, setRead] = useState<ReadFile<Change<K>[]>>()
-  const choose = async (file: File | undefined) => {
-    if (!file) return setRead(undefined)
-    const { read, write } = await format()
-    const chosen = await readChosen(file, async (text) => read(text))
-    setRead(chosen.ok ? { ok: true, value: changesOf(chosen.value, { owned, keyOf }, write) } : chosen)
+  const read = async (text: string): Promise<ReadFile<Change<K>[]>> => {
+    const { read: readTable, write } = await format()
+    const table = readTable(text)
+    return table.ok ? { ok: true, value: changesOf(table.value, { owned, keyOf }, write) } : table
   }
-  const take = useMutation({
-    mutationFn: async (changes: readonly Change<K>[]) => {
-      for (const { item, id, was } of changes) {
-        const result = was ? await saveDocument(kind, id, was.revision, item) : await createDocument(kind, item, id)
-        if ('stale' in result) throw new Error(`“${nameOf(item)}” was changed elsewhere since: choose the file once more.`)
-      }
-    },
-    onSuccess: (_, changes) => {
-      setOpen(false)
-      setRead(undefined)
-      toast(`${changes.length === 1 ? 'One line' : `${changes.length} lines`} taken in.`)
-    },
-    onSettled: () => client.invalidateQueries({ queryKey: [kind] }),
-  })
-  const fresh = read?.ok ? read.value.filter(({ was }) => !was) : []
-  const changed = read?.ok ? read.value.filter(({ was }) => was) : []
+  const takeIn = async (changes: readonly Change<K>[]) => {
+    for (const { item, id, was } of changes) {
+      const result = was ? await saveDocument(kind, id, was.revision, item) : await createDocument(kind, item, id)
+      if ('stale' in result) throw new Error(`“${nameOf(item)}” was changed elsewhere since: choose the file once more.`)
+    }
+  }
   return (
-    <Panel
-      open={open}
-      onOpenChange={(next) => {
-        setOpen(next)
-        setRead(undefined)
-        take.reset()
-      }}
+    <ImportFile
       title="Take in a table"
       about="A CSV file with a line for each, such as one exported here. Nothing changes until you say so, and nothing goes."
-      trigger={
-        <Button tone="quiet">
-          <Upload className="size-4" aria-hidden="true" /> Import
-        </Button>
-      }
-    >
-      <div className="mt-3 grid gap-3">
-        <FileField label="CSV file" accept=".csv,text/csv" onChoose={choose} />
-        {read && !read.ok && <FileFaults faults={placesOf(read)} />}
-        {read?.ok && (
-          <>
-            {read.value.length === 0 && <p>{nothingNew}</p>}
-            <Named title="new" names={fresh.map(({ item }) => nameOf(item))} />
-            <Named title="changed" names={changed.map(({ item }) => nameOf(item))} />
-            {take.error && (
-              <p role="alert" className="text-fails">
-                {take.error.message}
-              </p>
-            )}
-            <Button
-              tone="strong"
-              className="justify-self-end"
-              disabled={take.isPending || read.value.length === 0}
-              onClick={() => take.mutate(read.value)}
-            >
-              Take {read.value.length === 1 ? 'it' : 'them'} in
-            </Button>
-          </>
-        )}
-      </div>
-    </Panel>
+      file={{ label: 'CSV file', accept: '.csv,text/csv' }}
+      read={read}
+      shown={(changes) => (
+        <>
+          {changes.length === 0 && <p>{nothingNew}</p>}
+          <Named title="new" names={changes.filter(({ was }) => !was).map(({ item }) => nameOf(item))} />
+          <Named title="changed" names={changes.filter(({ was }) => was).map(({ item }) => nameOf(item))} />
+        </>
+      )}
+      take={takeIn}
+      takenWords={(count) => `${count === 1 ? 'One line' : `${count} lines`} taken in.`}
+      onSettled={() => client.invalidateQueries({ queryKey: [kind] })}
+    />
   )
 }
 

@@ -16,7 +16,7 @@ import { usedOfOutfitM } from '../setup/cutLength.ts'
 import { replacements } from '../setup/replacement.ts'
 import { cutList } from './cutList.ts'
 import { partsList } from './partsList.ts'
-import { buildSteps } from './steps.ts'
+import { buildSteps, linesTied } from './steps.ts'
 
 const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
 const paternoster = draftOf('boomPaternoster', braidOutfit(50), defaultConditions()).trace
@@ -233,3 +233,14 @@ function unthreadable(trace: Trace): string[] {
   }
   return faults
 }
+
+test('a step says the lines that its knot is tied in: on the reel first, of a loop its own line alone', () => {
+  const outfit = braidOutfit(50)
+  for (const step of buildSteps({ trace: paternoster, catalogue })) {
+    if (!('joint' in step)) continue
+    const lines = linesTied(step, { trace: paternoster, outfit })
+    expect(lines.length, step.piece).toBeGreaterThan(0)
+    if (step.do === 'connect') expect(lines[0]!.material).toBe('braid')
+    if (step.do === 'tie' && step.inOwnEnd) expect(lines).toEqual([paternoster.pieces.find(({ id }) => id === step.piece)])
+  }
+})

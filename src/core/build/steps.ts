@@ -1,9 +1,11 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
+import type { LineSpec } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { turnsIn } from '../setup/cutLength.ts'
+import { freeLine } from '../setup/outfitLines.ts'
 import type { Rig } from '../setup/setup.ts'
 
 /** One thing to do at the table, in order. Piece ids; the screen words them. */
@@ -41,6 +43,22 @@ export function buildSteps({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'
     if (isDouble(head)) builder.closeDouble(head.id)
   }
   return builder.steps
+}
+
+/** The lines that a step ties its knot in: of what is tied to the outfit, the line on the reel first. */
+export function linesTied(step: Extract<Step, { joint: Joint }>, { trace, outfit }: Pick<Rig, 'trace' | 'outfit'>): LineSpec[] {
+  const line = (id: string) => lineById(trace, id)
+  const lines = () => {
+    switch (step.do) {
+      case 'connect':
+        return [freeLine(outfit), line(step.piece)]
+      case 'fix':
+        return [line(step.line)]
+      case 'tie':
+        return [line(step.piece), step.inOwnEnd ? undefined : line(step.to)]
+    }
+  }
+  return lines().filter((each) => each !== undefined)
 }
 
 const isDouble = (piece: Piece) => isLine(piece) && piece.role === 'double'

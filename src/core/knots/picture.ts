@@ -47,7 +47,7 @@ export const joined = (line: Strand, second: Strand, other: number): Laid[] => [
  * Pictures of what is tied with the ends of lines: each step shows every line up to its mark, and after them come the lines as they are
  * drawn down. Before the first mark lies what is there to begin with.
  */
-export function tiedStep(
+export function tiedSteps(
   open: readonly Laid[],
   drawn: readonly (readonly Laid[])[],
   metal: readonly PicturedStrand[] = [],

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream'
 import { setTimeout as wait } from 'node:timers/promises'
 import Router from '@koa/router'
-import { pullQuery } from '../../shared/scale.ts'
+import { pullQuery, type Sample } from '../../shared/scale.ts'
 import { parseQuery } from '../http/parse.ts'
 import type { ScaleSource } from './scaleSource.ts'
 import { RATE_HZ } from './standInScale.ts'
@@ -21,7 +21,7 @@ export function scaleRoutes(scale: ScaleSource, tickMs = 1000 / RATE_HZ): Router
   return router
 }
 
-async function* events(scale: ScaleSource, sample: Parameters<ScaleSource['pull']>[0], tickMs: number): AsyncGenerator<string> {
+async function* events(scale: ScaleSource, sample: Sample, tickMs: number): AsyncGenerator<string> {
   for (const reading of scale.pull(sample)) {
     yield `data: ${JSON.stringify(reading)}\n\n`
     await wait(tickMs)

@@ -1,7 +1,8 @@
 import { createHash, randomInt } from 'node:crypto'
 import type { Reading } from '../../core/learning/pullCurve.ts'
 import { normalOf, seeded } from '../../core/math/seeded.ts'
-import type { Sample, ScaleSource } from './scaleSource.ts'
+import type { Sample } from '../../shared/scale.ts'
+import type { ScaleSource } from './scaleSource.ts'
 
 /** Readings a second, and how long a pull takes to where it breaks, s. */
 export const RATE_HZ = 20

@@ -14,6 +14,7 @@ import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { percent } from '../../words/percent.ts'
+import { yourPulls } from '../../words/pullWords.ts'
 import type { Bench } from './useBench.ts'
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }
@@ -95,8 +96,8 @@ function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joi
     if (figure?.origin !== 'own' || joint.own) return null
     return (
       <p key={material} className="text-sm text-quiet">
-        your {figure.tests === 1 ? 'one pull' : `${figure.tests} pulls`} in {catalogue.materials[material].name}:{' '}
-        {percent(figure.mean)} ± {percent(figure.mean * figure.spread)}
+        {yourPulls(figure.tests)} in {catalogue.materials[material].name}: {percent(figure.mean)} ±{' '}
+        {percent(figure.mean * figure.spread)}
       </p>
     )
   })

@@ -5,13 +5,11 @@ import { Link, useParams } from 'react-router'
 import { strikesOf } from '../../../core/advice/strike.ts'
 import { cutList } from '../../../core/build/cutList.ts'
 import { partsList } from '../../../core/build/partsList.ts'
-import { buildSteps, type Step } from '../../../core/build/steps.ts'
+import { buildSteps, linesTied } from '../../../core/build/steps.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import { lineById } from '../../../core/documents/pieces.ts'
 import { usedOfOutfitM } from '../../../core/setup/cutLength.ts'
 import { freeLine } from '../../../core/setup/outfitLines.ts'
 import { wholeReplacement } from '../../../core/setup/replacement.ts'
-import type { Rig } from '../../../core/setup/setup.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { documentQuery, outfitsQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -51,23 +49,6 @@ export default function BuildSheetScreen() {
 }
 
 const MOST = 200
-
-/** What a step ties, and in which lines. */
-function tiedWith(step: Extract<Step, { turns: number }>, { trace, outfit, catalogue }: Rig) {
-  const line = (id: string) => lineById(trace, id)
-  const lines =
-    step.do === 'connect'
-      ? [freeLine(outfit), line(step.piece)]
-      : step.do === 'fix'
-        ? [line(step.line)]
-        : [line(step.piece), step.inOwnEnd ? undefined : line(step.to)]
-  return {
-    joint: step.joint,
-    turns: step.turns,
-    lines: lines.filter((each) => each !== undefined),
-    name: catalogue.connections[step.joint.connection].name,
-  }
-}
 
 type SheetProps = { id: string; content: TraceContent; outfit: Outfit; revision: number }
 
@@ -140,7 +121,15 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, revision }: Sh
             const { text, why } = stepWords(step, rig, show)
             return (
               <li key={text} className="border-t border-rule py-1.5 pl-1 marker:font-semibold">
-                {text} {'joint' in step && <KnotLink {...tiedWith(step, rig)} />}
+                {text}{' '}
+                {'joint' in step && (
+                  <KnotLink
+                    joint={step.joint}
+                    lines={linesTied(step, rig)}
+                    turns={step.turns}
+                    name={catalogue.connections[step.joint.connection].name}
+                  />
+                )}
                 {why && <span className="block text-sm text-quiet">{why}</span>}
               </li>
             )

@@ -15,6 +15,7 @@ import { NumberField } from '../../ui/NumberField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { knotPath, readKnotFor } from '../../words/knotAddress.ts'
 import { percent } from '../../words/percent.ts'
+import { yourPulls } from '../../words/pullWords.ts'
 import { JOINS_WORDS, minutesText } from './knotWords.ts'
 import { LineFields } from './LineFields.tsx'
 import { OwnPulls } from './OwnPulls.tsx'
@@ -145,8 +146,7 @@ function Figures({ id, lines, turns }: { id: KnotId; lines: readonly LineSpec[];
         return (
           <Row key={i} name={`holds in ${catalogue.materials[line.material].name}`}>
             <strong>{show.computed('strength', figure.mean * line.strengthN)}</strong>, {percent(figure.mean)} ±{' '}
-            {percent(figure.mean * figure.spread)}{' '}
-            {figure.origin === 'own' ? (figure.tests === 1 ? 'your one pull' : `your ${figure.tests} pulls`) : 'nominal'}
+            {percent(figure.mean * figure.spread)} {figure.origin === 'own' ? yourPulls(figure.tests) : 'nominal'}
           </Row>
         )
       })}

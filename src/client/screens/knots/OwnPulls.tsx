@@ -18,6 +18,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Failed } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { percent } from '../../words/percent.ts'
+import { yourPulls } from '../../words/pullWords.ts'
 import { PARTED_WORDS } from './knotWords.ts'
 import { PullChart } from './PullChart.tsx'
 
@@ -30,7 +31,7 @@ export function OwnPulls({ id, line, turns }: Props) {
   const { own, setOwn } = useOwnFigures()
   const tell = useMutation({
     mutationFn: (observation: Observation) => addObservation(observation),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['observations', 'pulls'] }),
+    onSuccess: () => client.invalidateQueries({ queryKey: pullsQuery.queryKey }),
     onError: (error) => toast.error(error.message),
   })
   const lesson = knotLesson(NOMINAL_CATALOGUE, query.data ?? [], id, line.material)
@@ -92,7 +93,7 @@ function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: 
       Nominal {figure(prior)}
       {breaks.length > 0 && (
         <>
-          ; after {breaks.length === 1 ? 'your one pull' : `your ${breaks.length} pulls`} <strong>{figure(posterior)}</strong>
+          ; after {yourPulls(breaks.length)} <strong>{figure(posterior)}</strong>
         </>
       )}
       .{slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips count apart.`}

@@ -41,7 +41,7 @@ export default function PullsScreen() {
         <Link to="/knots/test" className={buttonClass('strong')}>
           Pull a sample
         </Link>
-        <ImportPulls onTaken={() => client.invalidateQueries({ queryKey: ['observations', 'pulls'] })} />
+        <ImportPulls onTaken={() => client.invalidateQueries({ queryKey: pullsQuery.queryKey })} />
         <Button tone="quiet" disabled={pulls.length === 0} onClick={save}>
           <Download className="size-4" aria-hidden="true" /> Export as CSV
         </Button>

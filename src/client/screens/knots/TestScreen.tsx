@@ -8,7 +8,7 @@ import { type Observation, PARTED, type Pull } from '../../../core/documents/obs
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { usualTurns } from '../../../core/setup/cutLength.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { addObservation } from '../../api/water.ts'
+import { addObservation, pullsQuery } from '../../api/water.ts'
 import type { LineScale } from '../../scale/lineScale.ts'
 import { serialOf, serialScale } from '../../scale/serialScale.ts'
 import { standInScale } from '../../scale/standInScale.ts'
@@ -179,7 +179,7 @@ function Verdict({ state: { id, seen }, told, onDone }: VerdictProps) {
       return addObservation(pull)
     },
     onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['observations', 'pulls'] })
+      void client.invalidateQueries({ queryKey: pullsQuery.queryKey })
       onDone()
     },
     onError: (error) => toast.error(`${error.message} It is still here: try again.`),

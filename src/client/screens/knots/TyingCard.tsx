@@ -1,7 +1,7 @@
 import { ChevronLeft, ChevronRight, FlipHorizontal2, Pause, Play, Volume2, VolumeX } from 'lucide-react'
 import { type KeyboardEvent, useEffect, useMemo, useState } from 'react'
 import { DRAWN_KNOTS } from '../../../core/knots/drawn/drawnKnots.ts'
-import type { KnotId } from '../../../core/knots/facts.ts'
+import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { stepWords } from '../../../core/knots/stepWords.ts'
 import { boxOf, KnotPicture } from '../../charts/KnotPicture.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -96,7 +96,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
             Next <ChevronRight className="size-6" aria-hidden="true" />
           </Button>
         </div>
-        {sentence.includes(String(turns)) && turns > 1 && <TurnCounter key={step} turns={turns} />}
+        {KNOT_FACTS[id].steps[step]!.includes('{turns}') && turns > 1 && <TurnCounter key={step} turns={turns} />}
         <div className="flex flex-wrap gap-2">
           <Button
             aria-pressed={running}

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react'
 import { type PullSeen, type Reading, seenIn } from '../../../core/learning/pullCurve.ts'
+import type { Sample } from '../../../shared/scale.ts'
 import { newId } from '../../api/newId.ts'
-import type { LineScale, Sample } from '../../scale/lineScale.ts'
+import type { LineScale } from '../../scale/lineScale.ts'
 
 /** A pull: running, over with what it shows, or cut off before it was. */
 export type PullState =

@@ -26,12 +26,10 @@ function palomarMiddle(stage: 'through' | 'knotted', scale: number): Strand {
     .to(at(-26, -4.4, -0.6), at(-22.6, -8.4, 2.6), at(-18.6, -14, 2))
 }
 
-const cap = ([x, y, z]: Point, towards: Point): Point => [x + towards[0] * 2.4, y + towards[1] * 2.4, z]
-
 function palomar(stage: 'through' | 'knotted' | 'over', scale: number): Strand {
   const middle = palomarMiddle(stage === 'through' ? stage : 'knotted', scale)
-  const end = middle.curve().at(-1)!
-  if (stage === 'through') return doubledLine(middle, [cap(end, [-1, 0, 0])])
+  const [x, y, z] = middle.curve().at(-1)!
+  if (stage === 'through') return doubledLine(middle, [[x - 2.4, y, z]])
   const at = (x: number, y: number, z: number): Point => [-9 + (x + 9) * scale, y * scale, z]
   if (stage === 'knotted')
     return doubledLine(middle, [at(-13, -20, 2), at(-4, -24, 1), at(-2, -28, 0), at(-8, -28, 0), at(-16, -21, 1.4)])
@@ -138,15 +136,10 @@ function together(middle: Strand, other: number): Laid[] {
   ]
 }
 
-export const surgeonsJoinDrawn: DrawnKnot = ({ turns, other }) =>
-  stages(
-    [
-      together(overhand(0, 1, Math.max(1, other)), other),
-      together(overhand(1, 1, Math.max(1, other)), other),
-      together(overhand(turns, 1, Math.max(1, other)), other),
-    ],
-    together(overhand(turns, DRAWN, Math.max(1, other)), other),
-  )
+export const surgeonsJoinDrawn: DrawnKnot = ({ turns, other }) => {
+  const drawn = (passes: number, scale: number) => together(overhand(passes, scale, Math.max(1, other)), other)
+  return stages([drawn(0, 1), drawn(1, 1), drawn(turns, 1)], drawn(turns, DRAWN))
+}
 
 /** Two strands turned back over themselves, round behind, and down through the loop. */
 function eight(stage: 'laid' | 'round' | 'through', scale: number, girth: number): Strand {
@@ -169,15 +162,10 @@ function eight(stage: 'laid' | 'round' | 'through', scale: number, girth: number
     at(38, -9, 0),
   )
 }
-export const figureEightJoinDrawn: DrawnKnot = ({ other }) =>
-  stages(
-    [
-      together(eight('laid', 1, Math.max(1, other)), other),
-      together(eight('round', 1, Math.max(1, other)), other),
-      together(eight('through', 1, Math.max(1, other)), other),
-    ],
-    together(eight('through', DRAWN, Math.max(1, other)), other),
-  )
+export const figureEightJoinDrawn: DrawnKnot = ({ other }) => {
+  const drawn = (stage: 'laid' | 'round' | 'through', scale: number) => together(eight(stage, scale, Math.max(1, other)), other)
+  return stages([drawn('laid', 1), drawn('round', 1), drawn('through', 1)], drawn('through', DRAWN))
+}
 
 /** A loop of the doubled line laid back along itself, wraps round both, and the double’s end out through the loop. */
 function spider(turns: number, open: number, stage: 'looped' | 'wrapped' | 'through'): Strand {

@@ -1,5 +1,5 @@
 import { type Point, Strand } from '../curve.ts'
-import { type DrawnKnot, mix, ring, tagged, tiedStep } from '../picture.ts'
+import { type DrawnKnot, mix, ring, tagged, tiedSteps } from '../picture.ts'
 
 /** The ring that is tied to, its middle at nought. */
 const RING = 6
@@ -64,7 +64,7 @@ function clinch(turns: number, open: number, tucked: boolean): Strand {
 const drawnClinch =
   (tucked: boolean): DrawnKnot =>
   ({ turns }) =>
-    tiedStep([tagged(clinch(turns, 1, tucked))], [[tagged(clinch(turns, 0, tucked))]], [EYE])
+    tiedSteps([tagged(clinch(turns, 1, tucked))], [[tagged(clinch(turns, 0, tucked))]], [EYE])
 
 function doubleEye(turns: number, open: number): Strand {
   const { first, last } = placed(turns, open, mix(11.5, 18, open))
@@ -172,12 +172,12 @@ function figureEight(open: number): Strand {
 export const clinchDrawn = drawnClinch(false)
 export const improvedClinchDrawn = drawnClinch(true)
 export const doubleEyeClinchDrawn: DrawnKnot = ({ turns }) =>
-  tiedStep([tagged(doubleEye(turns, 1))], [[tagged(doubleEye(turns, 0))]], [EYE])
+  tiedSteps([tagged(doubleEye(turns, 1))], [[tagged(doubleEye(turns, 0))]], [EYE])
 export const uniDrawn: DrawnKnot = ({ turns }) =>
-  tiedStep([tagged(uni(turns, 1, 1))], [[tagged(uni(turns, 0, 1))], [tagged(uni(turns, 0, 0))]], [EYE])
+  tiedSteps([tagged(uni(turns, 1, 1))], [[tagged(uni(turns, 0, 1))], [tagged(uni(turns, 0, 0))]], [EYE])
 export const sanDiegoJamDrawn: DrawnKnot = ({ turns }) =>
-  tiedStep([tagged(sanDiego(turns, 1))], [[tagged(sanDiego(turns, 0))]], [EYE])
-export const figureEightEyeDrawn: DrawnKnot = () => tiedStep([tagged(figureEight(1))], [[tagged(figureEight(0))]], [EYE])
+  tiedSteps([tagged(sanDiego(turns, 1))], [[tagged(sanDiego(turns, 0))]], [EYE])
+export const figureEightEyeDrawn: DrawnKnot = () => tiedSteps([tagged(figureEight(1))], [[tagged(figureEight(0))]], [EYE])
 
 /** An overhand knot in the line first, its loop above it; through it out and back, wraps behind it, and through it once more. */
 function nonSlip(turns: number, open: number): Strand {
@@ -221,4 +221,4 @@ function nonSlip(turns: number, open: number): Strand {
     .mark()
 }
 export const nonSlipLoopDrawn: DrawnKnot = ({ turns }) =>
-  tiedStep([tagged(nonSlip(turns, 1))], [[tagged(nonSlip(turns, 0.6))]], [EYE])
+  tiedSteps([tagged(nonSlip(turns, 1))], [[tagged(nonSlip(turns, 0.6))]], [EYE])

@@ -1,5 +1,5 @@
 import { Strand } from '../curve.ts'
-import { type DrawnKnot, joined, type Laid, mix, stages, tiedStep } from '../picture.ts'
+import { type DrawnKnot, joined, type Laid, mix, stages, tiedSteps } from '../picture.ts'
 
 /** A little more than touching. */
 const TOUCH = 1.06
@@ -14,7 +14,6 @@ function doubleUni(turns: number, other: number, open: number, between: number):
     const first = side * between
     const last = first + side * mix(2.1, 3.6, open) * thick * turns
     const end = last + side * mix(3, 10, open)
-    const out = side * (y > middle ? 1 : -1)
     const radius = half + thick * 1.12
     const start = y > middle ? 0 : Math.PI
     const up = Math.sign(y - middle)
@@ -26,7 +25,6 @@ function doubleUni(turns: number, other: number, open: number, between: number):
       .mark()
     // The second line waits until the first is tied.
     if (side === -1) strand.mark()
-    const hand = out === up ? 1 : -1
     return strand
       .to(
         [end + side * 2.6 * thick, y + up * 2.2 * thick, 0.8],
@@ -34,7 +32,7 @@ function doubleUni(turns: number, other: number, open: number, between: number):
         [end - side * 2, high, 0],
       )
       .to([(first + last) / 2, high, 0.4], [first + side * 0.4, high - up * mix(0.6, 1.4, open), 0.6])
-      .wrap({ from: first, to: last, turns, y: middle, radius, start, hand: hand as 1 | -1 })
+      .wrap({ from: first, to: last, turns, y: middle, radius, start, hand: side })
       .to(
         [last + side * 2.4, middle + up * (radius + 0.6), 1.6 + thick],
         [end + side * 4, middle + up * (radius + 2), 2.6 + thick],
@@ -46,7 +44,7 @@ function doubleUni(turns: number, other: number, open: number, between: number):
 }
 
 export const doubleUniDrawn: DrawnKnot = ({ turns, other }) =>
-  tiedStep(doubleUni(turns, other, 1, 7), [doubleUni(turns, other, 0, TOUCH)])
+  tiedSteps(doubleUni(turns, other, 1, 7), [doubleUni(turns, other, 0, TOUCH)])
 
 /** Thin line up through a bend of thick line, back over all three towards the bend, and out as it came in. */
 function albright(turns: number, other: number, open: number): Laid[] {
@@ -89,7 +87,7 @@ function albright(turns: number, other: number, open: number): Laid[] {
     .mark()
   return joined(thin, thick, other)
 }
-export const albrightDrawn: DrawnKnot = ({ turns, other }) => tiedStep(albright(turns, other, 1), [albright(turns, other, 0)])
+export const albrightDrawn: DrawnKnot = ({ turns, other }) => tiedSteps(albright(turns, other, 1), [albright(turns, other, 0)])
 
 /** Braid across a leader, woven about it, locked by a half hitch round both, drawn tight, and finished by hitches on the braid alone. */
 function fg(crossings: number, other: number, open: number, stage: 'across' | 'woven' | 'locked' | 'finished'): Laid[] {

@@ -1,5 +1,5 @@
 import { type Point, Strand } from '../curve.ts'
-import { type DrawnKnot, type Laid, mix, stages, tagged, tiedStep } from '../picture.ts'
+import { type DrawnKnot, type Laid, mix, stages, tagged, tiedSteps } from '../picture.ts'
 
 /** A place drawn from below upwards, turned so that the line comes from the left. */
 const turned = (x: number, y: number, z: number): Point => [y, -x, z]
@@ -26,7 +26,7 @@ function perfection(pulled: boolean, scale: number): Strand {
 }
 
 export const perfectionLoopDrawn: DrawnKnot = () => {
-  const laid = tiedStep([tagged(perfection(false, 1))], [])
+  const laid = tiedSteps([tagged(perfection(false, 1))], [])
   const [, pulled, drawn] = stages(
     [[tagged(perfection(false, 1))], [tagged(perfection(true, 1))]],
     [tagged(perfection(true, 0.62))],
@@ -68,7 +68,7 @@ function bowline(scale: number): Strand {
     )
     .mark()
 }
-export const bowlineDrawn: DrawnKnot = () => tiedStep([tagged(bowline(1))], [[tagged(bowline(0.66))]])
+export const bowlineDrawn: DrawnKnot = () => tiedSteps([tagged(bowline(1))], [[tagged(bowline(0.66))]])
 
 /** Both ends of a line that goes on, as it is tied part-way. */
 const partWay = (strand: Strand): Laid => ({ id: 'line', kind: 'line', radius: 1, start: 'reel', end: 'hook', strand })
@@ -140,5 +140,5 @@ function stop(turns: number, open: number): Strand {
 }
 export const stopKnotOwnDrawn: DrawnKnot = ({ turns }) => {
   const closed = [partWay(stop(turns, 0))]
-  return tiedStep([partWay(stop(turns, 1))], [closed, closed])
+  return tiedSteps([partWay(stop(turns, 1))], [closed, closed])
 }

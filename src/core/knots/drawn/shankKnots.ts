@@ -1,5 +1,5 @@
 import { type Point, Strand } from '../curve.ts'
-import { type DrawnKnot, mix, type PicturedStrand, ring, tagged, tiedStep, whole } from '../picture.ts'
+import { type DrawnKnot, mix, type PicturedStrand, ring, tagged, tiedSteps, whole } from '../picture.ts'
 
 const WIRE = 1.3
 const HOOK_EYE = 4.6
@@ -60,7 +60,7 @@ function snell(turns: number, open: number): Strand {
 
 export const snellDrawn: DrawnKnot = ({ turns }) => {
   const shank = HOOK_EYE + 26 + 3.6 * turns
-  return tiedStep([tagged(snell(turns, 1))], [[tagged(snell(turns, 0))]], hook(shank))
+  return tiedSteps([tagged(snell(turns, 1))], [[tagged(snell(turns, 0))]], hook(shank))
 }
 
 /** Twists of both wires before the barrel wraps, as everyone makes. */
@@ -100,8 +100,8 @@ function haywire(barrels: number, open: number, upTo: 'crossed' | 'whole' | 'bro
 
 export const haywireDrawn: DrawnKnot = ({ turns }) => {
   const barrels = Math.max(1, turns - TWISTS)
-  const [crossed] = tiedStep([tagged(haywire(barrels, 1, 'crossed'))], [], [EYE])
-  const tied = tiedStep([tagged(haywire(barrels, 1, 'whole'))], [], [EYE])
+  const [crossed] = tiedSteps([tagged(haywire(barrels, 1, 'crossed'))], [], [EYE])
+  const tied = tiedSteps([tagged(haywire(barrels, 1, 'whole'))], [], [EYE])
   return [crossed!, ...tied, whole([tagged(haywire(barrels, 0, 'broken'))], [EYE])]
 }
 
@@ -120,6 +120,6 @@ function crimped(tagM: number): Strand {
 }
 
 export const crimpLoopDrawn: DrawnKnot = () => {
-  const laid = tiedStep([tagged(crimped(8))], [[tagged(crimped(8))], [tagged(crimped(3))]], [EYE])
+  const laid = tiedSteps([tagged(crimped(8))], [[tagged(crimped(8))], [tagged(crimped(3))]], [EYE])
   return laid.map((picture, i) => ({ ...picture, sleeve: { ...SLEEVE, pressed: i >= 2 } }))
 }
