@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
-import { createContext, type ReactNode, useContext, useMemo, useState } from 'react'
+import { createContext, type ReactNode, useContext, useMemo } from 'react'
 import { type Catalogue, NOMINAL_CATALOGUE, withOwn } from '../core/catalogue/catalogue.ts'
 import { ownConnections } from '../core/learning/knotLessons.ts'
 import { pullsQuery } from './api/water.ts'
+import { useKept } from './settings/useKept.ts'
 
 type Known = {
   catalogue: Catalogue
@@ -15,13 +16,13 @@ const Context = createContext<Known>({ catalogue: NOMINAL_CATALOGUE, own: true, 
 
 /** What is known of gear: the nominal tables, and over them what the crew measured. */
 export function CatalogueProvider({ children }: { children: ReactNode }) {
-  const [own, setOwn] = useState(true)
+  const [own, setOwn] = useKept('own-figures', true)
   const pulls = useQuery(pullsQuery).data
   const catalogue = useMemo(() => {
     const measured = own && pulls ? ownConnections(NOMINAL_CATALOGUE, pulls) : []
     return measured.length > 0 ? withOwn(NOMINAL_CATALOGUE, measured) : NOMINAL_CATALOGUE
   }, [own, pulls])
-  const known = useMemo(() => ({ catalogue, own, setOwn }), [catalogue, own])
+  const known = useMemo(() => ({ catalogue, own, setOwn }), [catalogue, own, setOwn])
   return <Context value={known}>{children}</Context>
 }
 

@@ -36,6 +36,7 @@ describe('pulls as a table', () => {
     ['25.2', '-4', 'load: '],
     [',knot,', ',somewhere,', 'parted: '],
     [',5,', ',half,', 'turns: '],
+    [',knot,', ',,', 'parted: '],
   ])('%s as %s is refused by its line and column', (was, is, message) => {
     expect(readPullCsv(HEAD + ROW + ROW.replace(was, is))).toEqual({
       ok: false,
@@ -57,10 +58,29 @@ describe('pulls as a table', () => {
     expect(new Set(read(HEAD + many.join('')).map(({ id }) => id)).size).toBe(1000)
   })
 
+  test('a line pulled by itself has no knot, and its label for its line; there and back too', () => {
+    const [straight] = read(`${HEAD}2026-11-20,None,,fluoro,20 lb,23 lb,,,\n`)
+    expect(straight).toEqual({
+      formatVersion: 1,
+      kind: 'straight',
+      id: straight!.id,
+      at: '2026-11-20T00:00:00.000Z',
+      material: 'fluoro',
+      labelN: expect.closeTo(20 * LB, 6),
+      loadN: expect.closeTo(23 * LB, 6),
+      wet: false,
+    })
+    const [back] = read(writePullCsv([straight!]))
+    expect(back).toMatchObject({ kind: 'straight', material: 'fluoro', loadN: expect.closeTo(23 * LB, 6) })
+  })
+
   test('written and read again, all but the ids is the same', () => {
     const [pull] = read(HEAD + ROW)
-    const [back] = read(writePullCsv([pull!]))
-    expect({ ...back, id: '' }).toEqual({ ...pull, id: '', lineN: back!.lineN, loadN: back!.loadN })
-    expect(back!.loadN / pull!.loadN).toBeCloseTo(1, 10)
+    const spoolId = '20000000-0000-4000-8000-000000000001'
+    const told = [pull!, { ...pull!, discarded: 'nicked', wet: false, spoolId }]
+    for (const [i, back] of read(writePullCsv(told)).entries()) {
+      expect({ ...back, id: '' }).toEqual({ ...told[i], id: '', lineN: expect.anything(), loadN: back.loadN })
+      expect(back.loadN / told[i]!.loadN).toBeCloseTo(1, 10)
+    }
   })
 })

@@ -1,20 +1,24 @@
 import Papa from 'papaparse'
 import { type Catalogue, NOMINAL_CATALOGUE } from '../core/catalogue/catalogue.ts'
-import { observationSchema, type Pull } from '../core/documents/observation.ts'
+import { observationSchema, type Pull, type StraightPull } from '../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../core/knots/facts.ts'
 import { parseQuantity } from '../core/units/parseQuantity.ts'
 import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
 
 /** More pulls than a crew makes in a life. */
 const MOST_ROWS = 5_000
-const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 'wet', 'note'] as const
-const WANTED = ['when', 'knot', 'material', 'line', 'load', 'parted'].map((column) => [column])
+const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 'wet', 'note', 'spool', 'discarded'] as const
+/** In place of a knot, where the line was pulled by itself; its strength is then its label. */
+const NO_KNOT = 'none'
+/** A row as it is told. */
+export type ToldPull = Pull | StraightPull
+const WANTED = ['when', 'knot', 'material', 'line', 'load'].map((column) => [column])
 
 /**
- * Reads pulls as a table: a line a pull, the knot by any of its names, loads as people write them, a bare number in pounds. Every line
+ * Reads pulls as a table: a line a pull, the knot by any of its names or `none`, loads as people write them, a bare number in pounds. Every line
  * that is no pull is named. The same line of the same table is the same pull, however often it is read.
  */
-export function readPullCsv(text: string): ReadFile<Pull[]> {
+export function readPullCsv(text: string): ReadFile<ToldPull[]> {
   const read = readCsv(text, WANTED)
   if (!read.ok) return read
   if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
@@ -29,10 +33,11 @@ export function readPullCsv(text: string): ReadFile<Pull[]> {
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('pull' in row ? [row.pull] : [])) }
 }
 
-function readRow({ line, cells }: CsvRow, id: string): { pull: Pull } | { fault: LineFault } {
+function readRow({ line, cells }: CsvRow, id: string): { pull: ToldPull } | { fault: LineFault } {
   const fault = (message: string) => ({ fault: { line, message } })
+  const straight = plain(cells.knot ?? '') === NO_KNOT
   const connection = knotNamed(NOMINAL_CATALOGUE, cells.knot ?? '')
-  if (!connection) return fault(`knot: “${cells.knot}” is no knot that is known here`)
+  if (!connection && !straight) return fault(`knot: “${cells.knot}” is no knot that is known here`)
   const material = materialNamed(NOMINAL_CATALOGUE, cells.material ?? '')
   if (!material) return fault(`material: “${cells.material}” is none of ${Object.keys(NOMINAL_CATALOGUE.materials).join(', ')}`)
   const at = new Date(cells.when ?? '')
@@ -45,22 +50,28 @@ function readRow({ line, cells }: CsvRow, id: string): { pull: Pull } | { fault:
   }
   const checked = observationSchema.safeParse({
     formatVersion: 1,
-    kind: 'pull',
     id,
     at: at.toISOString(),
-    connection,
-    ...(cells.turns ? { turns: Number(cells.turns) } : {}),
     material,
-    lineN: loads.line,
     loadN: loads.load,
-    wet: cells.wet?.toLowerCase() !== 'no',
-    parted: cells.parted,
+    wet: cells.wet?.toLowerCase() === 'yes',
     ...(cells.note ? { note: cells.note } : {}),
+    ...(cells.spool ? { spoolId: cells.spool } : {}),
+    ...(cells.discarded ? { discarded: cells.discarded } : {}),
+    ...(straight
+      ? { kind: 'straight', labelN: loads.line }
+      : {
+          kind: 'pull',
+          connection,
+          lineN: loads.line,
+          parted: cells.parted,
+          ...(cells.turns ? { turns: Number(cells.turns) } : {}),
+        }),
   })
-  if (checked.success && checked.data.kind === 'pull') return { pull: checked.data }
+  if (checked.success && (checked.data.kind === 'pull' || checked.data.kind === 'straight')) return { pull: checked.data }
   const issue = checked.error?.issues[0]
   const field = String(issue?.path[0] ?? '')
-  return fault(`${{ lineN: 'line', loadN: 'load' }[field] ?? field}: ${issue?.message}`)
+  return fault(`${{ lineN: 'line', labelN: 'line', loadN: 'load', spoolId: 'spool' }[field] ?? field}: ${issue?.message}`)
 }
 
 const plain = (text: string) =>
@@ -97,18 +108,24 @@ function idOf(text: string): string {
 }
 
 /** The same table of what was pulled. */
-export function writePullCsv(pulls: readonly Pull[]): string {
+export function writePullCsv(pulls: readonly ToldPull[]): string {
   const newtons = (si: number) => `${Number(si.toPrecision(12))} N`
-  const table = pulls.map(({ at, connection, turns, material, lineN, loadN, parted, wet, note }) => ({
-    when: at,
-    knot: NOMINAL_CATALOGUE.connections[connection].name,
-    turns: turns ?? '',
-    material,
-    line: newtons(lineN),
-    load: newtons(loadN),
-    parted,
-    wet: wet ? 'yes' : 'no',
-    note: note ?? '',
+  const table = pulls.map((pull) => ({
+    when: pull.at,
+    ...(pull.kind === 'straight'
+      ? { knot: NO_KNOT, turns: '', line: newtons(pull.labelN), parted: 'line' }
+      : {
+          knot: NOMINAL_CATALOGUE.connections[pull.connection].name,
+          turns: pull.turns ?? '',
+          line: newtons(pull.lineN),
+          parted: pull.parted,
+        }),
+    material: pull.material,
+    load: newtons(pull.loadN),
+    wet: pull.wet ? 'yes' : 'no',
+    note: pull.note ?? '',
+    spool: pull.spoolId ?? '',
+    discarded: pull.discarded ?? '',
   }))
   return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
 }

@@ -2,7 +2,10 @@ import { z } from 'zod'
 import { observationSchema } from '../core/documents/observation.ts'
 
 /** Which observations are asked for: those at one mark, of one kind, or all. */
-export const observationsQuery = z.object({ mark: z.uuid().optional(), kind: z.enum(['hold', 'pull', 'retraction']).optional() })
+export const observationsQuery = z.object({
+  mark: z.uuid().optional(),
+  kind: z.enum(['hold', 'pull', 'straight', 'retraction']).optional(),
+})
 
 /** So many are told at once. */
 export const MOST_AT_ONCE = 500

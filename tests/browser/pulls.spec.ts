@@ -1,18 +1,27 @@
 import { writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+import { test as base, beside, copyOf, expect, HOUND } from './fixtures.ts'
 
 /** Tests of one worker share a crew: what was pulled here counts no more afterwards. */
-async function strikeOutAll(page: Page, url: string): Promise<void> {
-  const told: { id: string; kind: string; of?: string }[] = await (
-    await page.request.get(`${url}/api/observations?kind=pull`)
-  ).json()
-  for (const { id, kind } of told)
-    if (kind === 'pull')
-      await page.request.post(`${url}/api/observations`, {
-        data: { formatVersion: 1, kind: 'retraction', id: crypto.randomUUID(), at: new Date().toISOString(), of: id },
-      })
+async function pullsTold(page: Page, url: string): Promise<string[]> {
+  const asked = await Promise.all(['pull', 'straight'].map((kind) => page.request.get(`${url}/api/observations?kind=${kind}`)))
+  const told: { id: string; kind: string }[] = (await Promise.all(asked.map((answer) => answer.json()))).flat()
+  return told.flatMap(({ id, kind }) => (kind === 'retraction' ? [] : [id]))
 }
+
+const test = base.extend<{ pullsUndone: undefined }>({
+  pullsUndone: [
+    async ({ page, app }, use) => {
+      const before = new Set(await pullsTold(page, app.url))
+      await use(undefined)
+      for (const of of (await pullsTold(page, app.url)).filter((id) => !before.has(id)))
+        await page.request.post(`${app.url}/api/observations`, {
+          data: { formatVersion: 1, kind: 'retraction', id: crypto.randomUUID(), at: new Date().toISOString(), of },
+        })
+    },
+    { auto: true },
+  ],
+})
 
 test('a simulated pull is captured from beginning to end, moves the weakest link of a trace and what is said of it', async ({
   page,
@@ -44,7 +53,6 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
   await expect(page.getByText(/^your one pull in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
-  await strikeOutAll(page, app.url)
 })
 
 test('a scale that falls silent counts nothing; a pull that is stopped is forgotten; one discarded says why', async ({
@@ -67,7 +75,6 @@ test('a scale that falls silent counts nothing; a pull that is stopped is forgot
   await page.goto(`${app.url}/knots/uni`)
   await expect(page.getByText(/discarded: the line was nicked/)).toBeVisible()
   await expect(page.getByText(/after your/)).toHaveCount(0)
-  await strikeOutAll(page, app.url)
 })
 
 test('two knots are compared, and how many more pulls would settle it is worked out beside the page', async ({ page, app }) => {

@@ -2,6 +2,7 @@ import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import { type Observation, observationSchema } from '../../core/documents/observation.ts'
 import { standingPulls } from '../../core/learning/knotLessons.ts'
+import { standingStraights } from '../../core/learning/lineLessons.ts'
 import { MOST_AT_ONCE } from '../../shared/observations.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
 import { request } from './http.ts'
@@ -29,6 +30,17 @@ export const pullsQuery = queryOptions({
   select: standingPulls,
   staleTime: 60_000,
 })
+
+/** Every straight pull of a line that still counts. */
+export const straightsQuery = queryOptions({
+  queryKey: ['observations', 'straights'],
+  queryFn: () => told('kind=straight'),
+  select: standingStraights,
+  staleTime: 60_000,
+})
+
+/** Whatever was read of observations may have changed. */
+export const OBSERVATIONS = { queryKey: ['observations'] }
 
 export const addObservation = (observation: Observation) =>
   request(z.unknown(), '/observations', { method: 'POST', body: observation })

@@ -9,7 +9,7 @@ import { Button } from '../ui/controls.tsx'
 import { Panel } from '../ui/Panel.tsx'
 import { derivationText, type StepWords, stepWords } from '../words/derivationWords.ts'
 import { momentName } from '../words/momentNames.ts'
-import { linkNameOfKey } from '../words/names.ts'
+import { nameWithPulls } from '../words/names.ts'
 
 /** Every calculation behind a verdict: formula, inputs with where each came from, source and range; to be read or copied. */
 export function DerivationPanel({ setup, moment }: { setup: Setup; moment: MomentName }) {
@@ -34,7 +34,7 @@ export function DerivationPanel({ setup, moment }: { setup: Setup; moment: Momen
 function Steps({ setup, moment }: { setup: Setup; moment: MomentName }) {
   const show = useShow()
   const steps = useMemo(() => {
-    const nameOf = (key: string) => linkNameOfKey(setup, key)
+    const nameOf = (key: string) => nameWithPulls(setup, key)
     return derivationOf(setup, moment).map((step) => stepWords(step, show, nameOf))
   }, [setup, moment, show])
   const copy = () =>

@@ -1,4 +1,5 @@
 import type { AnyResult } from '../../core/moments/moments.ts'
+import { ownFiguresText } from '../../core/setup/ownFigures.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { Sheet } from '../ui/controls.tsx'
 import { momentName } from '../words/momentNames.ts'
@@ -21,14 +22,17 @@ export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup })
         <caption className="sr-only">Inputs of {name}</caption>
         <tbody>
           {result.inputs.map((input) => {
-            const title = input.ref ? wording.nameOf(input.ref) : (inputs[input.key] ?? input.key)
+            const named = [inputs[input.key], input.ref && wording.nameOf(input.ref)].filter(Boolean).join(': ')
+            const title = named || input.key
             return (
               <tr key={`${input.key} ${title} ${input.value}`} className="border-t border-rule">
                 <th scope="row" className="py-0.5 pr-2 text-left font-normal">
                   {title}
                 </th>
                 <td className="pr-2 text-right whitespace-nowrap">{inputValueWords(input, wording.show, known)}</td>
-                <td className="text-right text-quiet">{ORIGIN_WORDS[input.origin]}</td>
+                <td className="text-right text-quiet">
+                  {(input.ref && ownFiguresText(setup, input.ref)) || ORIGIN_WORDS[input.origin]}
+                </td>
               </tr>
             )
           })}

@@ -6,6 +6,7 @@ import type { WoundLine } from '../../core/documents/outfit.ts'
 import { isHeaded, isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
 import { pieceName, withArticle } from '../../core/setup/names.ts'
+import { ownFiguresText } from '../../core/setup/ownFigures.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
 
@@ -81,10 +82,12 @@ function nameOfPlace(trace: Trace, ref: LinkRef): string {
   return pieceName(pieceById(trace, ref.id) ?? { id: ref.id })
 }
 
-/** What a link is called by the key that a calculation names it with. */
-export function linkNameOfKey(rig: Rig, key: string): string {
+/** What a link is called by the key that a calculation names it with, and the crew’s pulls that its figure rests on. */
+export function nameWithPulls(rig: Rig, key: string): string {
   const ref = linksOfRig(rig).find((each) => linkKey(each) === key)
-  return ref ? linkName(rig, ref) : key.replaceAll('-', ' ')
+  if (!ref) return key.replaceAll('-', ' ')
+  const pulls = ownFiguresText(rig, ref)
+  return pulls ? `${linkName(rig, ref)} (${pulls})` : linkName(rig, ref)
 }
 
 const linksOfRig = ({ trace, outfit }: Rig): LinkRef[] => [

@@ -38,8 +38,11 @@ const pullSchema = z.strictObject({
   connection: z.enum(CONNECTION_IDS),
   turns: z.int().min(1).max(60).optional(),
   material: materialSchema,
-  /** What the line itself bears: its own pull, else its label times its condition. */
+  /** Which spool of the box it was cut from. */
+  spoolId: z.uuid().optional(),
+  /** What the line itself bears dry: its own pull, else its label times its condition. */
   lineN: strengthN,
+  /** Soaked, as in use. */
   wet: z.boolean(),
   /** The highest load it bore. */
   loadN: strengthN,
@@ -49,12 +52,27 @@ const pullSchema = z.strictObject({
   discarded: text(200).optional(),
 })
 
+/** A line without a knot pulled until it parted, its ends on something that does not cut: what the spool bears. */
+const straightSchema = z.strictObject({
+  ...circumstances,
+  kind: z.literal('straight'),
+  material: materialSchema,
+  spoolId: z.uuid().optional(),
+  /** As its spool says. */
+  labelN: strengthN,
+  wet: z.boolean(),
+  loadN: strengthN,
+  note: text(200).optional(),
+  discarded: text(200).optional(),
+})
+
 /** What was told earlier and was not so: it stays, and counts no more. */
 const retractionSchema = z.strictObject({ ...circumstances, kind: z.literal('retraction'), of: z.uuid() })
 
 /** Something that happened on the water or at the table. Observations are only ever added; what is learned is worked out from them. */
-export const observationSchema = z.discriminatedUnion('kind', [holdSchema, pullSchema, retractionSchema])
+export const observationSchema = z.discriminatedUnion('kind', [holdSchema, pullSchema, straightSchema, retractionSchema])
 
 export type Observation = z.infer<typeof observationSchema>
 export type Hold = Extract<Observation, { kind: 'hold' }>
 export type Pull = Extract<Observation, { kind: 'pull' }>
+export type StraightPull = Extract<Observation, { kind: 'straight' }>

@@ -40,6 +40,17 @@ describe('from the box', () => {
     expect(pieceNamed(wired, 'hook').attach).toMatchObject({ joint: { connection: 'haywire' } })
   })
 
+  test('a spool that was pulled comes with what it bears; one that was not takes that back', () => {
+    const spool: Gear = { ...common, kind: 'line', material: 'fluoro', strengthN: 30 * LB, lengthM: 50 }
+    const result = fromBox(rigOf(trace, outfit), 'hook-length', spool, 33 * LB)
+    const line = pieceNamed(result.ok ? result.trace : trace, 'hook-length')
+    expect(line).toMatchObject({ strengthN: 33 * LB, pulled: true })
+    expect([isAs(line, spool, 33 * LB), isAs(line, spool)]).toEqual([true, false])
+    const unpulled = pieceNamed(taken('hook-length', spool, result.ok ? result.trace : trace), 'hook-length')
+    expect(unpulled).toMatchObject({ strengthN: 30 * LB })
+    expect(unpulled).not.toHaveProperty('pulled')
+  })
+
   test('what does not suit is refused', () => {
     const snap: Gear = { ...common, kind: 'hardware', type: 'snap', size: '4' }
     expect(suits(snap, pieceNamed(trace, 'swivel'))).toBe(false)

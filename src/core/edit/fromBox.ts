@@ -15,18 +15,24 @@ export function suits(item: Gear, piece: Piece): boolean {
   return piece.role === item.kind
 }
 
-/** The trace with a thing of the box in the place of a piece: everything that the box says of it is taken, the rest stays. */
-export function fromBox(rig: Rig, id: string, item: Gear): EditResult {
+/**
+ * The trace with a thing of the box in the place of a piece: everything that the box says of it is taken, the rest stays.
+ * @param bearsN of a spool: what its own pulls say, instead of its label.
+ */
+export function fromBox(rig: Rig, id: string, item: Gear, bearsN?: number): EditResult {
   const { trace } = rig
   const piece = pieceById(trace, id)
   if (!piece || !suits(item, piece)) return refused('that goes in another place')
   if (item.kind === 'line') {
-    const { material, strengthN, diameterM } = item
+    const { material, strengthN: labelN, diameterM } = item
+    const strengthN = bearsN ?? labelN
     const result = isLine(piece) ? restring(rig, [piece], { material, strengthN }, id) : refused('that is a line')
     if (!result.ok) return result
-    const measured = withStrand(result.trace, id, ({ diameterM: _old, ...line }) =>
-      diameterM === undefined ? line : { ...line, diameterM },
-    )
+    const measured = withStrand(result.trace, id, ({ diameterM: _old, pulled: _spool, ...line }) => ({
+      ...line,
+      ...(diameterM === undefined ? {} : { diameterM }),
+      ...(bearsN === undefined ? {} : { pulled: true }),
+    }))
     return { ...result, trace: measured }
   }
   const { formatVersion: _version, name: _name, kind: _kind, ...own } = item
@@ -71,10 +77,12 @@ export function asItem(piece: Piece): Gear | undefined {
   }
 }
 
-/** Whether a piece is all that the box says of a thing. */
-export function isAs(piece: Piece, item: Gear): boolean {
+/** Whether a piece is all that the box says of a thing, and its own pulls of a spool. */
+export function isAs(piece: Piece, item: Gear, bearsN?: number): boolean {
   if (item.kind !== 'line') return sameJson({ ...asItem(piece), name: '' }, { ...item, name: '' })
-  return isLine(piece) && (['material', 'strengthN', 'diameterM'] as const).every((field) => piece[field] === item[field])
+  if (!isLine(piece)) return false
+  const { material, strengthN, diameterM } = item
+  return piece.material === material && piece.strengthN === (bearsN ?? strengthN) && piece.diameterM === diameterM
 }
 
 /** The fields that have a value. */

@@ -14,7 +14,7 @@ const pull = (n: number, share: number, more: Partial<Pull> = {}): Pull => ({
   connection: 'uni',
   material: 'mono',
   lineN: 30 * LB,
-  wet: true,
+  wet: false,
   loadN: share * 30 * LB,
   parted: 'knot',
   ...more,
@@ -30,6 +30,16 @@ describe('a knot', () => {
     expect(few).toBeLessThan(nominal)
     expect(many).toBeLessThan(few!)
     expect(many).toBeCloseTo((4 * nominal + 30 * 0.7) / 34, 12)
+  })
+
+  test('a soaked nylon line bears less by itself: its knot is not blamed for it', () => {
+    const left = catalogue.materials.mono.wetCondition
+    expect(left).toBeLessThan(1)
+    const [dry, wet] = [lesson([pull(1, 0.8)]), lesson([pull(1, 0.8 * left, { wet: true })])]
+    expect(wet.posterior.mean).toBeCloseTo(dry.posterior.mean, 12)
+    const braid = (soaked: boolean) =>
+      knotLesson(catalogue, [pull(1, 0.8, { connection: 'palomar', material: 'braid', wet: soaked })], 'palomar', 'braid')!
+    expect(braid(true).posterior).toEqual(braid(false).posterior)
   })
 
   test('slips, and samples of which the hook gave, are told apart and move nothing', () => {

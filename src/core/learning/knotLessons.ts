@@ -45,10 +45,10 @@ export function knotLesson(
   return {
     prior: testedEfficiency({ ...tests, tested: [] }),
     posterior,
-    breaks: broke.map((pull) => {
-      const share = shareOf(pull)
+    breaks: broke.map((pull, i) => {
+      const share = shareOf(catalogue, pull)
       // Held against the others: one of its own would widen what is thought usual.
-      const others = testedEfficiency({ ...tests, tested: broke.filter((each) => each !== pull).map(shareOf) })
+      const others = testedEfficiency({ ...tests, tested: tests.tested.filter((_, at) => at !== i) })
       return { pull, share, farOff: Math.abs(share - others.mean) > FAR_OFF * others.variation * others.mean }
     }),
     apart: of.filter((pull) => !counts(pull)),
@@ -60,11 +60,14 @@ export function testsOf(catalogue: Catalogue, pulls: readonly Pull[], id: Connec
   const { efficiency, spread } = catalogue.connections[id]
   const nominal = efficiency[material]
   if (nominal === undefined) return undefined
-  const tested = pulls.filter((pull) => pull.connection === id && pull.material === material && counts(pull)).map(shareOf)
+  const own = pulls.filter((pull) => pull.connection === id && pull.material === material && counts(pull))
+  const tested = own.map((pull) => shareOf(catalogue, pull))
   return { ...PRIOR, nominalEfficiency: nominal, nominalVariation: spread, tested }
 }
 
-const shareOf = ({ loadN, lineN }: Pull) => loadN / lineN
+/** A soaked line bears less by itself: that is not the knot’s doing. */
+const shareOf = ({ materials }: Catalogue, { loadN, lineN, material, wet }: Pull) =>
+  loadN / (lineN * (wet ? materials[material].wetCondition : 1))
 
 /** What a crew’s pulls lay over the nominal figures: each connection in each material that was pulled at least once. */
 export function ownConnections(catalogue: Catalogue, pulls: readonly Pull[]): OwnConnection[] {

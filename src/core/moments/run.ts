@@ -157,7 +157,7 @@ function inputsOf(
     { key: 'lineOut', quantity: 'length', value: lineOutM, origin: lineOutM === conditions.lineOutM ? 'document' : 'computed' },
     ...out.map(({ line }): Input => ({ key: 'lineThatIsOut', quantity: 'word', value: line.role, origin: 'computed' })),
     { key: 'lineClass', quantity: 'strength', value: lineClassN, origin: 'document' },
-    { key: 'weakestLink', quantity: 'strength', value: weakest.strengthN, origin: weakest.origin },
+    { key: 'weakestLink', quantity: 'strength', value: weakest.strengthN, origin: weakest.origin, ref: weakest.ref },
     ...(hook ? [{ key: 'hookStraightensAt', quantity: 'strength', value: hook.strengthN, origin: hook.origin } as const] : []),
     { key: 'spoolRadiusFull', quantity: 'gearSize', value: spool.radiusFullM, origin: 'computed' },
     { key: 'spoolRadius', quantity: 'gearSize', value: spool.radiusM, origin: 'computed' },

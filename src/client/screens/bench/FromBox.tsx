@@ -5,6 +5,7 @@ import type { Piece } from '../../../core/documents/trace.ts'
 import { asItem, fromBox, isAs, suits } from '../../../core/edit/fromBox.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { createDocument, gearQuery } from '../../api/documents.ts'
+import { useSpools } from '../../api/useSpools.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { usualName } from '../../words/gearWords.ts'
@@ -17,6 +18,8 @@ export function FromBox({ rig, piece, edits }: Props) {
   const show = useShow()
   const client = useQueryClient()
   const owned = (useQuery(gearQuery).data ?? []).filter(({ content }) => suits(content, piece))
+  const spools = useSpools()
+  const bearsN = (id: string) => spools.find((spool) => spool.id === id)?.lesson?.strengthN
   const item = asItem(piece)
   const keep = useMutation({
     mutationFn: (name: string) => createDocument('gear', gearSchema.parse({ ...item, name })),
@@ -26,7 +29,7 @@ export function FromBox({ rig, piece, edits }: Props) {
     },
     onError: (error: Error) => toast.error(error.message),
   })
-  const chosen = owned.find(({ content }) => isAs(piece, content))
+  const chosen = owned.find(({ id, content }) => isAs(piece, content, bearsN(id)))
   return (
     <div className="grid gap-2 border-t border-rule pt-2">
       {owned.length > 0 && (
@@ -36,7 +39,7 @@ export function FromBox({ rig, piece, edits }: Props) {
             value={chosen?.id ?? ''}
             onChange={(event) => {
               const wanted = owned.find(({ id }) => id === event.target.value)
-              if (wanted) edits.take(fromBox(rig, piece.id, wanted.content))
+              if (wanted) edits.take(fromBox(rig, piece.id, wanted.content, bearsN(wanted.id)))
             }}
             choices={[{ value: '', text: 'none of it' }, ...owned.map(({ id, content }) => ({ value: id, text: content.name }))]}
           />

@@ -7,14 +7,13 @@ import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { withJoint } from '../../../core/edit/changes.ts'
 import { likeConnections, linesBeside } from '../../../core/setup/connectionRules.ts'
 import { turnsIn, usualTurns } from '../../../core/setup/cutLength.ts'
+import { ownFiguresOf, ownFigureText } from '../../../core/setup/ownFigures.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { KnotLink } from '../../ui/KnotLink.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
-import { percent } from '../../words/percent.ts'
-import { yourPulls } from '../../words/pullWords.ts'
 import type { Bench } from './useBench.ts'
 
 type Props = { bench: Bench; piece: Piece; joint: Joint; rig: Rig }
@@ -91,16 +90,11 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
 
 /** That the figure is the crew’s own, where they pulled this knot: how many pulls, and what they say. */
 function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joint: Joint; materials: readonly Material[] }) {
-  return [...new Set(materials)].map((material) => {
-    const figure = efficiencyOf(catalogue, joint, material)
-    if (figure?.origin !== 'own' || joint.own) return null
-    return (
-      <p key={material} className="text-sm text-quiet">
-        {yourPulls(figure.tests)} in {catalogue.materials[material].name}: {percent(figure.mean)} ±{' '}
-        {percent(figure.mean * figure.spread)}
-      </p>
-    )
-  })
+  return ownFiguresOf(catalogue, joint, materials).map((figure) => (
+    <p key={figure.material} className="text-sm text-quiet">
+      {ownFigureText(catalogue, figure)}
+    </p>
+  ))
 }
 
 function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Material[]): Choice {

@@ -12,6 +12,7 @@ import { slideRange } from '../../../core/edit/slidePart.ts'
 import type { Judgement } from '../../../core/moments/judge.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import { mainLine } from '../../../core/setup/outfitLines.ts'
+import { ownFiguresText } from '../../../core/setup/ownFigures.ts'
 import type { Link } from '../../../core/setup/pathLinks.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -49,7 +50,7 @@ export function PartPanel({ bench, rig, selected, links, judgement, ruleSet, own
   const piece = id === undefined ? undefined : pieceById(trace, id)
   const name = linkName(rig, selected)
   const link = links.find(({ ref }) => sameLink(ref, selected))
-  const strength = link && <LinkStrength link={link} links={links} name={name} />
+  const strength = link && <LinkStrength rig={rig} link={link} links={links} name={name} />
   if (!piece) return <OutfitPart outfit={outfit} title={selected.at === 'reel' ? 'outfit' : name} strength={strength} />
   const joint = jointOf(piece)
   const fuse = selected.at === 'piece' || selected.at === 'joint' ? selected : undefined
@@ -119,25 +120,27 @@ function HeldOrFree({ piece, rig, edits }: { piece: Piece; rig: Rig; edits: Edit
   )
 }
 
-function LinkStrength({ link, links, name }: { link: ShownLink; links: Props['links']; name: string }) {
+type StrengthProps = { rig: Rig; link: ShownLink; links: Props['links']; name: string }
+
+function LinkStrength({ rig, link, links, name }: StrengthProps) {
   const show = useShow()
   return (
     <p className="rounded-md bg-well px-2 py-1" aria-live="polite">
       {name}: <strong>{show.computed('strength', link.strengthN)}</strong>{' '}
       <span className="text-quiet">± {show.computed('strength', link.variation * link.strengthN)}, </span>
       goes first {percent(link.first)}
-      <LinkReason link={link} links={links} />
+      <LinkReason rig={rig} link={link} links={links} />
     </p>
   )
 }
 
 /** What a link's strength is made of, in one line. */
-function LinkReason({ link, links }: { link: Link; links: readonly Link[] }) {
+function LinkReason({ rig, link, links }: Omit<StrengthProps, 'name'>) {
   const show = useShow()
   const at = links.findIndex(({ id }) => id === link.id)
   const side = link.governedBy === 'above' ? -1 : 1
   const line = link.governedBy === 'self' ? undefined : links[at + side]
-  const origin = link.origin === 'own' ? 'own test' : 'nominal'
+  const origin = ownFiguresText(rig, link.ref) || (link.origin === 'own' ? 'own test' : 'nominal')
   if (line?.kind !== 'line') return <span className="block text-sm text-quiet">{origin}</span>
   return (
     <span className="block text-sm text-quiet">

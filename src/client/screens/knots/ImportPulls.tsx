@@ -5,7 +5,7 @@ import { ImportFile } from '../../ui/ImportFile.tsx'
 export const ImportPulls = ({ onTaken }: { onTaken: () => void }) => (
   <ImportFile
     title="Take in pulls"
-    about="A CSV file with a line for each pull: when, knot, material, line, load, parted (knot, line, hook or slipped). Taken in twice, it counts once."
+    about="A CSV file with a line for each pull: when, knot (or none: the line by itself), material, line, load, parted (knot, line, hook or slipped). Taken in twice, it counts once."
     file={{ label: 'CSV file', accept: '.csv,text/csv' }}
     read={async (text) => (await import('../../../files/pullCsv.ts')).readPullCsv(text)}
     shown={(pulls) => (

@@ -1,14 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { type FormEvent, useId, useState } from 'react'
+import { Link } from 'react-router'
 import { toast } from 'sonner'
 import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
 import { type Observation, PARTED, type Pull } from '../../../core/documents/observation.ts'
 import type { KnotId } from '../../../core/knots/facts.ts'
 import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
+import { yourPulls } from '../../../core/setup/ownFigures.ts'
 import { newId } from '../../api/newId.ts'
-import { addObservation, pullsQuery } from '../../api/water.ts'
+import { type Spool, useSpools } from '../../api/useSpools.ts'
+import { addObservation, OBSERVATIONS, pullsQuery } from '../../api/water.ts'
 import { useOwnFigures } from '../../catalogue.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
@@ -17,8 +20,9 @@ import { within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Failed } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
+import { knotPath } from '../../words/knotAddress.ts'
 import { percent } from '../../words/percent.ts'
-import { yourPulls } from '../../words/pullWords.ts'
+import { CutFrom } from './CutFrom.tsx'
 import { PARTED_WORDS } from './knotWords.ts'
 import { PullChart } from './PullChart.tsx'
 
@@ -29,15 +33,26 @@ export function OwnPulls({ id, line, turns }: Props) {
   const query = useQuery(pullsQuery)
   const client = useQueryClient()
   const { own, setOwn } = useOwnFigures()
+  const spools = useSpools().filter(({ material }) => material === line.material)
   const tell = useMutation({
     mutationFn: (observation: Observation) => addObservation(observation),
-    onSuccess: () => client.invalidateQueries({ queryKey: pullsQuery.queryKey }),
+    onSuccess: () => client.invalidateQueries(OBSERVATIONS),
     onError: (error) => toast.error(error.message),
   })
   const lesson = knotLesson(NOMINAL_CATALOGUE, query.data ?? [], id, line.material)
   const materialName = NOMINAL_CATALOGUE.materials[line.material].name
   return (
-    <Sheet title={`Your pulls in ${materialName}`}>
+    <Sheet
+      title={`Your pulls in ${materialName}`}
+      aside={
+        <Link
+          className="text-sm text-tide underline"
+          to={`/knots/test?knot=${id}&${knotPath(id, { lines: [line], turns }).split('?')[1]}`}
+        >
+          Pull on a scale
+        </Link>
+      }
+    >
       {query.error && !query.data ? (
         <Failed what="Your pulls" error={query.error} onRetry={() => query.refetch()} />
       ) : (
@@ -49,6 +64,7 @@ export function OwnPulls({ id, line, turns }: Props) {
             <PullForm
               key={`${line.material} ${line.strengthN}`}
               lineN={line.strengthN}
+              spools={spools}
               busy={tell.isPending}
               onPull={(pulled) =>
                 tell.mutate({
@@ -101,20 +117,22 @@ function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: 
   )
 }
 
-type FormProps = { lineN: number; busy: boolean; onPull: (pulled: Pick<Pull, 'lineN' | 'loadN' | 'wet' | 'parted'>) => void }
+type Pulled = Pick<Pull, 'spoolId' | 'lineN' | 'loadN' | 'wet' | 'parted'>
+type FormProps = { lineN: number; spools: readonly Spool[]; busy: boolean; onPull: (pulled: Pulled) => void }
 
-function PullForm({ lineN: labelN, busy, onPull }: FormProps) {
+function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
   const id = useId()
   const [lineN, setLineN] = useState(labelN)
   const [loadN, setLoadN] = useState<number>()
   const [parted, setParted] = useState<Pull['parted']>('knot')
-  const [wet, setWet] = useState(true)
+  const [wet, setWet] = useState(false)
+  const [spoolId, setSpoolId] = useState<string>()
   const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
   const submit = (event: FormEvent) => {
     event.preventDefault()
     whenSound(() => {
       if (loadN === undefined) return
-      onPull({ lineN, loadN, wet, parted })
+      onPull({ lineN, loadN, wet, parted, ...(spoolId === undefined ? {} : { spoolId }) })
       setLoadN(undefined)
     })
   }
@@ -130,6 +148,14 @@ function PullForm({ lineN: labelN, busy, onPull }: FormProps) {
         check={within(0.1, 2 * lineN, 'More than twice what the line bears is hardly meant.')}
         onChange={setLoadN}
         onClear={() => setLoadN(undefined)}
+      />
+      <CutFrom
+        spools={spools}
+        value={spoolId}
+        onChange={(spool) => {
+          setSpoolId(spool?.id)
+          if (spool) setLineN(spool.lesson?.strengthN ?? spool.labelN)
+        }}
       />
       <QuantityField
         label="line bears"
@@ -147,7 +173,7 @@ function PullForm({ lineN: labelN, busy, onPull }: FormProps) {
           onChange={(event) => setParted(event.target.value as Pull['parted'])}
         />
       </Field>
-      <CheckField label="pulled wet" checked={wet} onChange={setWet} />
+      <CheckField label="pulled soaked, as in use" checked={wet} onChange={setWet} />
       {complaint && (
         <p role="alert" className="text-fails">
           {complaint}

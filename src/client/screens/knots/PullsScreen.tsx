@@ -7,7 +7,7 @@ import { isKnot } from '../../../core/knots/choose.ts'
 import type { KnotId } from '../../../core/knots/facts.ts'
 import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { pullsQuery } from '../../api/water.ts'
+import { OBSERVATIONS, pullsQuery, straightsQuery } from '../../api/water.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
@@ -16,6 +16,7 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { knotPath } from '../../words/knotAddress.ts'
 import { percent } from '../../words/percent.ts'
 import { ImportPulls } from './ImportPulls.tsx'
+import { LinesPulled } from './LinesPulled.tsx'
 import { WhatNext } from './WhatNext.tsx'
 import { WhichIsBetter } from './WhichIsBetter.tsx'
 
@@ -27,9 +28,10 @@ export default function PullsScreen() {
   const query = useQuery(pullsQuery)
   const client = useQueryClient()
   const pulls = query.data ?? []
+  const straights = useQuery(straightsQuery).data ?? []
   const save = async () => {
     const { writePullCsv } = await import('../../../files/pullCsv.ts')
-    download('pulls.csv', 'text/csv', writePullCsv(pulls))
+    download('pulls.csv', 'text/csv', writePullCsv([...pulls, ...straights]))
   }
   return (
     <div className="p-3 sm:px-6">
@@ -41,8 +43,8 @@ export default function PullsScreen() {
         <Link to="/knots/test" className={buttonClass('strong')}>
           Pull a sample
         </Link>
-        <ImportPulls onTaken={() => client.invalidateQueries({ queryKey: pullsQuery.queryKey })} />
-        <Button tone="quiet" disabled={pulls.length === 0} onClick={save}>
+        <ImportPulls onTaken={() => client.invalidateQueries(OBSERVATIONS)} />
+        <Button tone="quiet" disabled={pulls.length + straights.length === 0} onClick={save}>
           <Download className="size-4" aria-hidden="true" /> Export as CSV
         </Button>
       </div>
@@ -52,15 +54,18 @@ export default function PullsScreen() {
         <Loading what="your pulls" />
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_26rem]">
-          <Sheet title="What was pulled">
-            {pulls.length === 0 ? (
-              <Empty title="Nothing was pulled yet">
-                Choose a knot, tie a few samples, pull them on a scale and write down where each broke; or take in a table.
-              </Empty>
-            ) : (
-              <Pulled lessons={lessonsOf(pulls)} />
-            )}
-          </Sheet>
+          <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
+            <Sheet title="What was pulled">
+              {pulls.length === 0 ? (
+                <Empty title="Nothing was pulled yet">
+                  Choose a knot, tie a few samples, pull them on a scale and write down where each broke; or take in a table.
+                </Empty>
+              ) : (
+                <Pulled lessons={lessonsOf(pulls)} />
+              )}
+            </Sheet>
+            <LinesPulled straights={straights} />
+          </div>
           <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
             <WhichIsBetter pulls={pulls} />
             <WhatNext pulls={pulls} />

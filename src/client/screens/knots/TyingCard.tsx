@@ -4,9 +4,9 @@ import { DRAWN_KNOTS } from '../../../core/knots/drawn/drawnKnots.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { stepWords } from '../../../core/knots/stepWords.ts'
 import { boxOf, KnotPicture } from '../../charts/KnotPicture.tsx'
+import { useKept } from '../../settings/useKept.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
-import { useKept } from './useKept.ts'
 import { canSpeak, speak } from './voice.ts'
 
 /** How long a step stays when the card goes on by itself, ms. */

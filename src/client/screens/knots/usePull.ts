@@ -1,30 +1,32 @@
 import { useEffect, useRef, useState } from 'react'
 import { type PullSeen, type Reading, seenIn } from '../../../core/learning/pullCurve.ts'
 import type { Sample } from '../../../shared/scale.ts'
-import { newId } from '../../api/newId.ts'
 import type { LineScale } from '../../scale/lineScale.ts'
 
-/** A pull: running, over with what it shows, or cut off before it was. */
-export type PullState =
-  | { is: 'ready' }
-  | { is: 'pulling' | 'over'; id: string; readings: Reading[]; seen: PullSeen }
-  | { is: 'cut'; message: string }
+/** A pull: none, running with what it shows so far, or cut off before it was over. */
+export type PullState = { is: 'ready' } | { is: 'pulling'; readings: Reading[]; seen: PullSeen } | { is: 'cut'; message: string }
 
 const READY: PullState = { is: 'ready' }
+/** Under this nothing hung on the scale, N. */
+const LEAST_N = 1
 
-/** One pull at a time on a scale. A pull that was cut off counts as none; each has an id of its own from its start. */
+/** One pull at a time on a scale; its readings are handed on when it is over. A pull that was cut off counts as none. */
 export function usePull() {
   const [state, setState] = useState<PullState>(READY)
   const running = useRef<AbortController>(undefined)
   useEffect(() => () => running.current?.abort(), [])
-  const start = (scale: LineScale, sample: Sample) => {
+  const start = (scale: LineScale, sample: Sample, onOver: (readings: Reading[]) => void) => {
     running.current?.abort()
     const stop = new AbortController()
     running.current = stop
-    const id = newId()
     const readings: Reading[] = []
-    setState({ is: 'pulling', id, readings: [], seen: seenIn([]) })
-    const over = () => setState({ is: 'over', id, readings: [...readings], seen: seenIn(readings) })
+    setState({ is: 'pulling', readings: [], seen: seenIn([]) })
+    const over = () => {
+      stop.abort()
+      if (seenIn(readings).peakN < LEAST_N) return setState({ is: 'cut', message: 'Nothing hung on the scale.' })
+      setState(READY)
+      onOver(readings)
+    }
     scale
       .pull(
         sample,
@@ -32,13 +34,12 @@ export function usePull() {
           if (stop.signal.aborted) return
           readings.push(reading)
           const seen = seenIn(readings)
-          if (!seen.broke) return setState({ is: 'pulling', id, readings: [...readings], seen })
-          over()
-          stop.abort()
+          if (seen.broke) over()
+          else setState({ is: 'pulling', readings: [...readings], seen })
         },
         stop.signal,
       )
-      .then(over)
+      .then(() => stop.signal.aborted || over())
       .catch((reason: unknown) => {
         // Broken, given up, or another pull begun: there is nothing to say.
         if (stop.signal.aborted) return
@@ -48,7 +49,7 @@ export function usePull() {
   return {
     state,
     start,
-    clear: () => {
+    stop: () => {
       running.current?.abort()
       setState(READY)
     },

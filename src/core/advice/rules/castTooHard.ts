@@ -1,6 +1,7 @@
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { nearestToGiving, overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
+import { restsOnPulls } from '../../setup/ownFigures.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shortLinks, stouterLines } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
@@ -24,7 +25,7 @@ export const castTooHard: Rule = {
     return [
       {
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
-        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[conditions.castStyle].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.`,
+        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[conditions.castStyle].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.${restsOnPulls(judged.setup, weakest.ref)}`,
         figure: CAST_OVER_PEAK.holds / times,
         remedies: [...stouterLines(judged, cast), ...gentlerCast(judged)],
       },

@@ -2,6 +2,7 @@ import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { isLine, jointOf, lineById, parentId } from '../../documents/pieces.ts'
 import { mainLine } from '../../setup/outfitLines.ts'
+import { restsOnPulls } from '../../setup/ownFigures.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, lineAbove, ownPiece, restrung, retied, stouterKnot } from '../remedies.ts'
@@ -33,7 +34,7 @@ export const chainTooWeakForDrag: Rule = {
       {
         subject: piece.id,
         severity: run.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class: the line there is lighter than its knots allow.`,
+        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class: the line there is lighter than its knots allow.${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,
         remedies: [
           ...(better ? [retied(judged, piece.id, better)] : []),

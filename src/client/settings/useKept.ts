@@ -1,6 +1,6 @@
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
 
-const PREFIX = 'wide-reach.knots.'
+const PREFIX = 'wide-reach.'
 
 /** A yes or no that this browser keeps; one that keeps nothing starts from the usual. */
 export function useKept(name: string, usual: boolean): [boolean, (value: boolean) => void] {
@@ -11,13 +11,16 @@ export function useKept(name: string, usual: boolean): [boolean, (value: boolean
       return usual
     }
   })
-  const keep = (next: boolean) => {
-    setValue(next)
-    try {
-      localStorage.setItem(PREFIX + name, String(next))
-    } catch {
-      // It only forgets.
-    }
-  }
+  const keep = useCallback(
+    (next: boolean) => {
+      setValue(next)
+      try {
+        localStorage.setItem(PREFIX + name, String(next))
+      } catch {
+        // It only forgets.
+      }
+    },
+    [name],
+  )
   return [value, keep]
 }

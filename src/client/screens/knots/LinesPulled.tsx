@@ -1,0 +1,154 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { Trash2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { toast } from 'sonner'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { LineSpec } from '../../../core/catalogue/materials.ts'
+import type { Observation, StraightPull } from '../../../core/documents/observation.ts'
+import { type CutFrom as Cut, lineLesson, linesPulled } from '../../../core/learning/lineLessons.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { newId } from '../../api/newId.ts'
+import { type Spool, useSpools } from '../../api/useSpools.ts'
+import { addObservation, OBSERVATIONS } from '../../api/water.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { CheckField } from '../../ui/CheckField.tsx'
+import { Button, Sheet } from '../../ui/controls.tsx'
+import { within } from '../../ui/limits.ts'
+import { QuantityField } from '../../ui/QuantityField.tsx'
+import { useNoFaults } from '../../ui/useNoFaults.ts'
+import { CutFrom } from './CutFrom.tsx'
+import { LineFields } from './LineFields.tsx'
+
+/** Lines pulled by themselves: what each bears against its label, every pull with a way to strike it out, and a form for the next. */
+export function LinesPulled({ straights }: { straights: readonly StraightPull[] }) {
+  const client = useQueryClient()
+  const spools = useSpools()
+  const tell = useMutation({
+    mutationFn: (observation: Observation) => addObservation(observation),
+    onSuccess: () => client.invalidateQueries(OBSERVATIONS),
+    onError: (error) => toast.error(error.message),
+  })
+  const said = () => ({ formatVersion: 1, id: newId(), at: new Date().toISOString() }) as const
+  return (
+    <Sheet title="Lines by themselves">
+      <ul className="grid gap-2">
+        {linesPulled(straights).map((line) => (
+          <Line
+            key={line.spoolId ?? `${line.material} ${line.labelN}`}
+            line={line}
+            spool={spools.find(({ id }) => id === line.spoolId)}
+            straights={straights}
+            busy={tell.isPending}
+            onStrike={(of) => tell.mutate({ ...said(), kind: 'retraction', of })}
+          />
+        ))}
+      </ul>
+      {straights.length === 0 && (
+        <p className="text-quiet">
+          What a line breaks at is rarely what its label says. Pull a length without a knot, its ends wound round something
+          smooth.
+        </p>
+      )}
+      <StraightForm
+        spools={spools}
+        busy={tell.isPending}
+        onPull={(pulled) => tell.mutate({ ...said(), kind: 'straight', ...pulled })}
+      />
+    </Sheet>
+  )
+}
+
+type LineProps = {
+  line: Cut
+  spool: Spool | undefined
+  straights: readonly StraightPull[]
+  busy: boolean
+  onStrike: (id: string) => void
+}
+
+function Line({ line, spool, straights, busy, onStrike }: LineProps) {
+  const show = useShow()
+  // A spool’s label may have been put right since.
+  const lesson = lineLesson(NOMINAL_CATALOGUE, straights, spool ? { ...line, labelN: spool.labelN } : line)
+  const name = spool?.name ?? `${NOMINAL_CATALOGUE.materials[line.material].name} ${show.entered('strength', line.labelN)}`
+  return (
+    <li className="border-t border-rule pt-1">
+      <p>
+        <strong>{name}</strong>
+        {lesson && (
+          <>
+            : bears <strong>{show.computed('strength', lesson.strengthN)}</strong>{' '}
+            <span className="text-quiet">
+              ({show.computed('strength', lesson.lowN)} to {show.computed('strength', lesson.highN)}, nine times in ten)
+            </span>
+          </>
+        )}
+      </p>
+      <ul className="flex flex-wrap gap-x-4" aria-label={`Pulls of ${name}`}>
+        {[...(lesson?.pulls ?? []), ...(lesson?.discarded ?? [])].map(({ id, loadN, wet, discarded }) => (
+          <li key={id} className="flex items-center gap-1">
+            {show.entered('strength', loadN)}
+            {wet && ' soaked'}
+            {discarded !== undefined && <span className="text-quiet"> discarded: {discarded}</span>}
+            <Button
+              tone="quiet"
+              className="px-1!"
+              aria-label={`Strike out ${show.entered('strength', loadN)}`}
+              title="Strike out"
+              disabled={busy}
+              onClick={() => onStrike(id)}
+            >
+              <Trash2 className="size-4" aria-hidden="true" />
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </li>
+  )
+}
+
+type Pulled = Pick<StraightPull, 'material' | 'labelN' | 'loadN' | 'wet' | 'spoolId'>
+type FormProps = { spools: readonly Spool[]; busy: boolean; onPull: (pulled: Pulled) => void }
+
+function StraightForm({ spools, busy, onPull }: FormProps) {
+  const [line, setLine] = useState<LineSpec>({ material: 'mono', strengthN: 30 * QUANTITIES.strength.units.lb })
+  const [spoolId, setSpoolId] = useState<string>()
+  const [loadN, setLoadN] = useState<number>()
+  const [wet, setWet] = useState(false)
+  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const spool = spools.find(({ id }) => id === spoolId)
+  const { material, strengthN: labelN } = spool ? { material: spool.material, strengthN: spool.labelN } : line
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    whenSound(() => {
+      if (loadN === undefined) return
+      onPull({ material, labelN, loadN, wet, ...(spool ? { spoolId: spool.id } : {}) })
+      setLoadN(undefined)
+    })
+  }
+  return (
+    <form ref={ref} className="mt-2 grid max-w-md gap-2 border-t border-rule pt-2" noValidate onSubmit={submit}>
+      <CutFrom spools={spools} value={spoolId} onChange={(chosen) => setSpoolId(chosen?.id)} />
+      {!spool && <LineFields label="line" line={line} onChange={setLine} />}
+      <QuantityField
+        key={loadN === undefined ? 'next' : 'this'}
+        label="it broke at"
+        quantity="strength"
+        valueSi={loadN}
+        placeholder="highest load"
+        check={within(0.1, 4 * labelN, 'More than four times its label is hardly meant.')}
+        onChange={setLoadN}
+        onClear={() => setLoadN(undefined)}
+      />
+      <CheckField label="pulled soaked, as in use" checked={wet} onChange={setWet} />
+      {complaint && (
+        <p role="alert" className="text-fails">
+          {complaint}
+        </p>
+      )}
+      <Button type="submit" className="justify-self-start" disabled={busy || loadN === undefined}>
+        Write it down
+      </Button>
+    </form>
+  )
+}

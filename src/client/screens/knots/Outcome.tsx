@@ -1,0 +1,82 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useId, useState } from 'react'
+import { toast } from 'sonner'
+import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import { PARTED, type Pull } from '../../../core/documents/observation.ts'
+import { seenIn } from '../../../core/learning/pullCurve.ts'
+import { addObservation, OBSERVATIONS } from '../../api/water.ts'
+import { forgetUndecided, type Undecided } from '../../scale/undecided.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Button, Field, Select } from '../../ui/controls.tsx'
+import { clockTime } from '../../words/clockTime.ts'
+import { percent } from '../../words/percent.ts'
+import { PARTED_WORDS } from './knotWords.ts'
+import { PullCurve } from './PullCurve.tsx'
+
+const REASONS = ['it was not drawn down', 'the line was nicked', 'it hung crooked', 'the wrong sample'] as const
+
+/** What came of a pull: kept as it parted, or discarded with a reason; either way it is written down once. */
+export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
+  const show = useShow()
+  const client = useQueryClient()
+  const field = useId()
+  const [parted, setParted] = useState<Pull['parted']>(told.kind === 'pull' ? told.parted : 'line')
+  const [reason, setReason] = useState<string>(REASONS[0])
+  const tell = useMutation({
+    mutationFn: (more: Pick<Pull, 'discarded'>) =>
+      addObservation({ ...told, ...(told.kind === 'pull' ? { parted } : {}), ...more }),
+    onSuccess: () => {
+      void client.invalidateQueries(OBSERVATIONS)
+      forgetUndecided(told.id)
+    },
+    onError: (error) => toast.error(`${error.message} It is still here: try again.`),
+  })
+  const seen = seenIn(readings)
+  const lineN = told.kind === 'pull' ? told.lineN : told.labelN
+  const slips = seen.slips.map(
+    ({ fromN, toN }) => `from ${show.computed('strength', fromN)} to ${show.computed('strength', toN)}`,
+  )
+  const { connections, materials } = NOMINAL_CATALOGUE
+  const what = told.kind === 'pull' ? connections[told.connection].name : 'no knot'
+  return (
+    <li className="grid gap-2 border-t border-rule pt-2" aria-label={`${what}, ${clockTime(told.at)}`}>
+      <p className="text-sm text-quiet">
+        {what} in {materials[told.material].name} {show.entered('strength', lineN)}, {clockTime(told.at)}
+      </p>
+      <p aria-live="polite">
+        <strong>
+          {seen.broke ? 'It broke at' : 'It never broke; it bore'} {show.computed('strength', told.loadN)}
+        </strong>
+        , {percent(told.loadN / lineN)} of {told.kind === 'pull' ? 'the line' : 'its label'}.
+        {slips.length > 0 && ` It slipped ${slips.join(' and ')}, and caught again.`}
+      </p>
+      <PullCurve readings={readings} seen={seen} lineN={lineN} />
+      {told.kind === 'pull' && (
+        <Field label="where it parted" htmlFor={`${field}-parted`}>
+          <Select
+            id={`${field}-parted`}
+            value={parted}
+            choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
+            onChange={(event) => setParted(event.target.value as Pull['parted'])}
+          />
+        </Field>
+      )}
+      {(told.kind === 'pull' || seen.broke) && (
+        <Button tone="strong" disabled={tell.isPending} onClick={() => tell.mutate({})}>
+          Keep it
+        </Button>
+      )}
+      <Field label="or not, for" htmlFor={`${field}-reason`}>
+        <Select
+          id={`${field}-reason`}
+          value={reason}
+          choices={REASONS.map((value) => ({ value, text: value }))}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </Field>
+      <Button disabled={tell.isPending} onClick={() => tell.mutate({ discarded: reason })}>
+        Discard it
+      </Button>
+    </li>
+  )
+}
