@@ -5,6 +5,8 @@ import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../tests/fixtures/families.ts'
 import { braidOutfit } from '../../tests/fixtures/outfits.ts'
+import { MATERIAL_IDS } from '../core/catalogue/ids.ts'
+import { jointOf, pieceNamed } from '../core/documents/pieces.ts'
 
 const run = (entry: string, args: string[], input = '') => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/run.mjs', `src/cli/${entry}.ts`, ...args], {
@@ -57,6 +59,30 @@ test('evaluate reads a file or standard input, and prints moments, links and fin
     expect(Object.keys(moment).sort()).toEqual(['decides', 'end', 'figure', 'inputs', 'margin', 'moment', 'verdict'])
   expect(report.links[0]).toEqual({ id: 'main', strengthN: expect.any(Number), first: expect.any(Number) })
   expect(run('evaluate', ['-'], request).stdout).toBe(fromFile.stdout)
+})
+
+test('evaluate counts with one’s own pulls where they are given, and names a line of theirs that is none', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'wide-reach-'))
+  const pulls = (rows: string) => {
+    const file = join(folder, 'pulls.csv')
+    writeFileSync(file, `when,knot,material,line,load,parted\n${rows}`)
+    return file
+  }
+  const { trace } = FAMILY_FIXTURES[0]!
+  const request = json({ trace, outfit: braidOutfit(50), conditions: { dragN: 40 } })
+  const strengthOf = (args: string[]) => {
+    const { links } = JSON.parse(run('evaluate', ['-', ...args], request).stdout)
+    return links.find(({ id }: { id: string }) => id === 'leader.joint').strengthN
+  }
+  const { connection } = jointOf(pieceNamed(trace, 'leader'))!
+  const row = (material: string) => `2026-11-20,${connection},${material},100 lb,20 lb,knot\n`
+  const own = pulls(MATERIAL_IDS.map(row).join('').repeat(6))
+  expect(strengthOf([own])).toBeLessThan(0.6 * strengthOf([]))
+  const { status, stderr } = run('evaluate', ['-', pulls('2026-11-20,granny,mono,30 lb,20 lb,knot\n')], request)
+  expect([status, JSON.parse(stderr)[0]]).toEqual([
+    2,
+    { code: 'not_a_pull', path: [2], message: expect.stringContaining('granny') },
+  ])
 })
 
 test('evaluate ends with 2 for a document that does not hold and 3 for a spool that cannot give the line', () => {

@@ -11,10 +11,20 @@ export function exitInvalid(issues: readonly unknown[]): never {
   process.exit(EXIT_INVALID)
 }
 
-/** Reads JSON from a file, or from standard input for `-`. */
-export function readJson(file: string): unknown {
+/** Reads a file, or standard input for `-`. */
+export function readText(file: string): string {
   try {
-    return JSON.parse(readFileSync(file === '-' ? 0 : file, 'utf8'))
+    return readFileSync(file === '-' ? 0 : file, 'utf8')
+  } catch (error) {
+    return exitInvalid([{ code: 'no_file', path: [], message: error instanceof Error ? error.message : String(error) }])
+  }
+}
+
+/** The same as JSON. */
+export function readJson(file: string): unknown {
+  const text = readText(file)
+  try {
+    return JSON.parse(text)
   } catch (error) {
     return exitInvalid([{ code: 'invalid_json', path: [], message: error instanceof Error ? error.message : String(error) }])
   }

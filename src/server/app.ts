@@ -70,14 +70,15 @@ export function createApp(options: AppOptions): Koa {
   } = options
   const app = new Koa()
   const documents = new DocumentRepository(db)
+  const observations = new ObservationRepository(db)
   const checks = contentChecks(documents, tides)
   const routers = [
-    calculationRoutes(jobs),
+    calculationRoutes(jobs, observations),
     backupRoutes(db, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),
     scaleRoutes(scale, scaleTickMs),
-    observationRoutes(new ObservationRepository(db)),
+    observationRoutes(observations),
     ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),
   ]
 

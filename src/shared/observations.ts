@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { observationSchema } from '../core/documents/observation.ts'
+import { type Observation, observationSchema } from '../core/documents/observation.ts'
 
 /** Which observations are asked for: those at one mark, of one kind, or all. */
 export const observationsQuery = z.object({
@@ -12,3 +12,11 @@ export const MOST_AT_ONCE = 500
 export const manyObservations = z.strictObject({
   observations: z.array(observationSchema).min(1).max(MOST_AT_ONCE, { abort: true }),
 })
+
+/** Rows as they are told back, without who told them. One that cannot be read is left out. */
+export const readTold = (rows: readonly unknown[]): Observation[] =>
+  rows.flatMap((row): Observation[] => {
+    const { observer: _by, ...told } = row as Record<string, unknown>
+    const read = observationSchema.safeParse(told)
+    return read.success ? [read.data] : []
+  })

@@ -107,6 +107,10 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await expect(page.getByText(/your 3 pulls$/)).toBeVisible()
   await pulls.getByLabel(/^own figures count/).uncheck()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
+  await page.goto(`${app.url}/settings`)
+  await page.getByLabel(/^own figures count/).check()
 
   await page.goto(`${app.url}/traces/${id}`)
   await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)

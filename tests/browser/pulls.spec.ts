@@ -43,6 +43,12 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText(/It is still here: try again/)).toBeVisible()
   await page.unroute('**/api/observations')
+  // Nor is it lost with the page, and nothing counts before it is decided.
+  await page.goto(`${app.url}/knots/pulls`)
+  await expect(page.getByText('Nothing was pulled yet').or(page.getByRole('rowheader').first())).toBeVisible()
+  await expect(page.getByRole('row', { name: /^albright mono/ })).toHaveCount(0)
+  await page.goto(`${app.url}/knots/test`)
+  await expect(page.getByRole('listitem', { name: /^albright/ })).toContainText('in mono 40 lb')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('Nothing is pulled.')).toBeVisible()
   await page.goto(`${app.url}/knots/pulls`)
@@ -53,6 +59,10 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
   await expect(page.getByText(/^your one pull in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await page.locator('[data-moment=run] button').click()
+  await expect(page.getByRole('row', { name: /albright at the leader.*your one pull in mono/ })).toBeVisible()
+  await page.getByRole('button', { name: 'How it is calculated' }).click()
+  await expect(page.getByRole('dialog')).toContainText(/albright at the leader \(your one pull in mono: \d+/)
 })
 
 test('a scale that falls silent counts nothing; a pull that is stopped is forgotten; one discarded says why', async ({
@@ -121,4 +131,75 @@ test('of a table of 500 pulls three wrong lines are named; put right it is taken
     await dialog.getByRole('button', { name: 'Take them in' }).click()
     await expect(page.getByRole('row', { name: /^bowline cord 500 / })).toBeVisible()
   }
+})
+
+test('two windows pull at once: each pull is decided once, wherever, and counts once', async ({ page, app, context }) => {
+  const other = await context.newPage()
+  for (const [window, knot] of [
+    [page, 'uni'],
+    [other, 'palomar'],
+  ] as const) {
+    await window.goto(`${app.url}/knots/test`)
+    await window.getByLabel('knot').selectOption({ label: knot })
+  }
+  for (const window of [page, other]) await window.getByRole('button', { name: 'Begin to pull' }).click()
+  for (const window of [page, other])
+    await expect(window.getByText(/^It (broke|never broke)/)).toHaveCount(2, { timeout: 15_000 })
+  // Both are shown in both; what one window decides is gone from the other.
+  const before = (await pullsTold(page, app.url)).length
+  await page
+    .getByRole('listitem', { name: /^palomar/ })
+    .getByRole('button', { name: 'Keep it' })
+    .click()
+  await expect(other.getByRole('listitem', { name: /^palomar/ })).toHaveCount(0)
+  await other.getByRole('listitem', { name: /^uni/ }).getByRole('button', { name: 'Discard it' }).click()
+  await expect(page.getByText('Nothing is pulled.')).toBeVisible()
+  expect(await pullsTold(page, app.url)).toHaveLength(before + 2)
+})
+
+test('a window that falls asleep in a pull wakes to a whole pull or to none', async ({ page, app, context }) => {
+  await page.goto(`${app.url}/knots/test`)
+  await page.getByRole('button', { name: 'Begin to pull' }).click()
+  await expect(page.getByRole('img', { name: /^Load over time/ })).toBeVisible()
+  const session = await context.newCDPSession(page)
+  await session.send('Page.setWebLifecycleState', { state: 'frozen' })
+  // Longer than the pull lasts, on the server’s clock.
+  await page.request.get(`${app.url}/api/scale/pull?aboutN=100&kind=meanwhile`)
+  await session.send('Page.setWebLifecycleState', { state: 'active' })
+  await expect(page.getByText(/^It (broke|never broke)/).or(page.getByRole('alert'))).toBeVisible()
+  expect(await page.getByText(/^It (broke|never broke)/).count()).toBeLessThanOrEqual(1)
+  await expect(page.getByRole('button', { name: /^(Begin to pull|Pull it again)$/ })).toBeEnabled()
+})
+
+test('a line is pulled by itself: its spool bears what it broke at, on the scale, by hand, and on the bench', async ({
+  page,
+  app,
+}) => {
+  const name = 'pulled spool'
+  const spool = { formatVersion: 1, kind: 'line', name, material: 'fluoro', strengthN: 133.4466, lengthM: 50 }
+  const made = await page.request.post(`${app.url}/api/gear`, { data: { id: crypto.randomUUID(), content: spool } })
+  expect(made.ok()).toBe(true)
+  const id = await copyOf(page, app.url, HOUND, 'spooled')
+  await page.goto(`${app.url}/knots/test`)
+  await page.getByLabel('knot').selectOption({ label: 'no knot: the line by itself' })
+  await page.getByLabel('cut from').selectOption({ label: name })
+  await page.getByRole('button', { name: 'Begin to pull' }).click()
+  await expect(page.getByText(/^It broke at .* of its label/)).toBeVisible({ timeout: 15_000 })
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText(/^bears \d.* by your one pull$/)).toBeVisible()
+  await page.goto(`${app.url}/knots/pulls`)
+  const lines = page.getByRole('region', { name: 'Lines by themselves' })
+  await lines.getByLabel('cut from').selectOption({ label: name })
+  await lines.getByLabel('it broke at').fill('500 lb')
+  await expect(lines.getByRole('alert').first()).toBeVisible()
+  await lines.getByLabel('it broke at').fill('36 lb')
+  await lines.getByRole('button', { name: 'Write it down' }).click()
+  await expect(lines.getByRole('list', { name: `Pulls of ${name}` })).toContainText('36 lb')
+  await expect(lines).toContainText(/pulled spool: bears \d\d(\.\d)? lb/)
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('option', { name: 'leader', exact: true }).click()
+  await beside(page, 'Part')
+  await page.getByLabel('from the box').selectOption({ label: name })
+  await expect(page.getByLabel(/^spool pulled/)).toBeChecked()
+  await expect(page.getByLabel('strength', { exact: true })).toHaveValue(/^3\d(\.\d+)? lb$/)
 })

@@ -1,10 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import { sql } from 'kysely'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { MATERIAL_IDS } from '../../src/core/catalogue/ids.ts'
+import { defaultConditions } from '../../src/core/documents/conditions.ts'
 import type { Hold, Observation } from '../../src/core/documents/observation.ts'
+import { jointOf, pieceNamed } from '../../src/core/documents/pieces.ts'
 import { standingPulls } from '../../src/core/learning/knotLessons.ts'
 import { standingHolds } from '../../src/core/learning/markLessons.ts'
 import { ObservationRepository } from '../../src/server/observations/repository.ts'
+import { draftOf } from '../fixtures/drafts.ts'
+import { braidOutfit } from '../fixtures/outfits.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
 let server: TestServer
@@ -69,6 +74,40 @@ test('pulls are told like holds, and asked for by their kind, with what was take
   expect(told).toContainEqual({ ...pull, observer: expect.any(String) })
   expect(told.some(({ kind }) => kind === 'hold')).toBe(false)
   expect(standingPulls(told).some(({ id }) => id === pull.id)).toBe(false)
+})
+
+test('an evaluation counts with the crew’s own pulls, unless nominal figures are asked for', async () => {
+  const own = await startTestServer()
+  const outfit = braidOutfit(50)
+  const { trace } = draftOf('runningLedger', outfit, defaultConditions())
+  const { connection } = jointOf(pieceNamed(trace, 'leader'))!
+  const strengthOf = async (query = '') => {
+    const { body } = await own.send('POST', `/evaluate${query}`, { trace, outfit, conditions: defaultConditions() })
+    return body.links.find(({ id }: { id: string }) => id === 'leader.joint').strengthN as number
+  }
+  const nominal = await strengthOf()
+  const at = '2026-11-20T10:00:00.000Z'
+  const observations = MATERIAL_IDS.flatMap((material) =>
+    Array.from({ length: 6 }, () => {
+      const pull = { formatVersion: 1, kind: 'pull', at, connection, material, lineN: 400, wet: false, loadN: 80, parted: 'knot' }
+      return { ...pull, id: randomUUID() }
+    }),
+  )
+  expect((await own.send('POST', '/observations/many', { observations })).status).toBe(201)
+  expect(await strengthOf()).toBeLessThan(0.6 * nominal)
+  expect(await strengthOf('?nominal=true')).toBe(nominal)
+  expect((await own.send('POST', '/evaluate?nominal=perhaps', {})).status).toBe(400)
+  await own.close()
+})
+
+test('a line pulled by itself is told and asked for as that', async () => {
+  const straight = { formatVersion: 1, id: randomUUID(), kind: 'straight', at: '2026-11-20T10:00:00.000Z', material: 'mono' }
+  const pulled = { ...straight, spoolId: randomUUID(), labelN: 130, wet: true, loadN: 141 }
+  expect((await tell(pulled)).status).toBe(201)
+  expect((await tell({ ...pulled, id: randomUUID(), parted: 'knot' })).status).toBe(400)
+  const told = (await server.send('GET', '/observations?kind=straight')).body as Observation[]
+  expect(told).toContainEqual({ ...pulled, observer: expect.any(String) })
+  expect(told.some(({ kind }) => kind === 'pull')).toBe(false)
 })
 
 test('the database itself refuses to change or delete what was told, and any revision', async () => {

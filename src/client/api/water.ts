@@ -1,23 +1,18 @@
 import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
-import { type Observation, observationSchema } from '../../core/documents/observation.ts'
+import type { Observation } from '../../core/documents/observation.ts'
 import { standingPulls } from '../../core/learning/knotLessons.ts'
 import { standingStraights } from '../../core/learning/lineLessons.ts'
-import { MOST_AT_ONCE } from '../../shared/observations.ts'
+import { MOST_AT_ONCE, readTold } from '../../shared/observations.ts'
 import { portsBody, tideBody, windBody } from '../../shared/tides.ts'
 import { request } from './http.ts'
 
 /** Tides do not change; what was asked once is kept while the page is open, so that it goes on without a network. */
 const KEPT = { staleTime: Number.POSITIVE_INFINITY, gcTime: Number.POSITIVE_INFINITY }
 
-/** What was told, in that order. A row that cannot be read is left out. */
-async function told(query: string): Promise<Observation[]> {
-  const rows = await request(z.array(z.record(z.string(), z.unknown())), `/observations?${query}`)
-  return rows.flatMap(({ observer: _by, ...row }): Observation[] => {
-    const read = observationSchema.safeParse(row)
-    return read.success ? [read.data] : []
-  })
-}
+/** What was told, in that order. */
+const told = async (query: string): Promise<Observation[]> =>
+  readTold(await request(z.array(z.record(z.string(), z.unknown())), `/observations?${query}`))
 
 /** What was seen at a mark. */
 export const observationsQuery = (markId: string) =>

@@ -1,15 +1,25 @@
 import Router from '@koa/router'
 import { z } from 'zod'
 import { CALCULATIONS, isCalculationName } from '../../core/calculations/registry.ts'
+import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
 import { CoreError } from '../../core/errors.ts'
+import { ownConnections, standingPulls } from '../../core/learning/knotLessons.ts'
+import { readTold } from '../../shared/observations.ts'
+import { crewOf } from '../http/crew.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
-import { parseBody } from '../http/parse.ts'
+import { parseBody, parseQuery } from '../http/parse.ts'
 import type { Job } from '../jobs/job.ts'
 import type { JobPool } from '../jobs/jobPool.ts'
+import type { ObservationRepository } from '../observations/repository.ts'
+
+/** Nominal figures on request; else the crew’s own pulls count where there are any. */
+const evaluateQuery = z.object({ nominal: z.enum(['true', 'false']).optional() })
 
 /** The registry over HTTP: what there is, and one calculation or a whole evaluation on a posted input. */
-export function calculationRoutes(jobs: JobPool): Router {
+export function calculationRoutes(jobs: JobPool, observations: ObservationRepository): Router {
   const router = new Router({ prefix: '/api' })
+  const ownFigures = async (crewId: string) =>
+    ownConnections(NOMINAL_CATALOGUE, standingPulls(readTold(await observations.list(crewId, { kind: 'pull' }))))
 
   router.get('/calculations', (ctx) => {
     ctx.body = Object.entries(CALCULATIONS).map(([name, { title, source }]) => ({ name, title, source }))
@@ -22,7 +32,9 @@ export function calculationRoutes(jobs: JobPool): Router {
   })
 
   router.post('/evaluate', async (ctx) => {
-    ctx.body = await outputOf(jobs, { kind: 'evaluate', request: parseBody(ctx, z.unknown()) })
+    const { nominal } = parseQuery(ctx, evaluateQuery)
+    const own = nominal === 'true' ? [] : await ownFigures(crewOf(ctx))
+    ctx.body = await outputOf(jobs, { kind: 'evaluate', request: parseBody(ctx, z.unknown()), own })
   })
 
   return router

@@ -2,12 +2,15 @@ import { evaluate } from '../../core/analysis/evaluate.ts'
 import { parseRequest } from '../../core/analysis/parseRequest.ts'
 import { reportOf } from '../../core/analysis/report.ts'
 import { type CalculationName, calculate } from '../../core/calculations/registry.ts'
-import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
+import { NOMINAL_CATALOGUE, type OwnConnection, withOwn } from '../../core/catalogue/catalogue.ts'
 import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
 
 /** Work that may take a while, asked of the server. */
-export type Job = { kind: 'calculate'; name: CalculationName; input: unknown } | { kind: 'evaluate'; request: unknown }
+export type Job =
+  | { kind: 'calculate'; name: CalculationName; input: unknown }
+  /** `own`: what the crew’s pulls lay over the nominal figures. */
+  | { kind: 'evaluate'; request: unknown; own: readonly OwnConnection[] }
 
 /** What came out, or why nothing did: as data, since a thrown error loses its code on its way between threads. */
 export type JobAnswer =
@@ -18,7 +21,7 @@ export type JobAnswer =
 /** Does a job. Runs in a thread of the pool. */
 export function doJob(job: Job): JobAnswer {
   try {
-    return job.kind === 'calculate' ? calculated(job.name, job.input) : evaluated(job.request)
+    return job.kind === 'calculate' ? calculated(job.name, job.input) : evaluated(job.request, job.own)
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     const { code, message, details } = error
@@ -31,8 +34,8 @@ function calculated(name: CalculationName, input: unknown): JobAnswer {
   return outcome.ok ? { kind: 'done', output: outcome.output } : { kind: 'invalid', issues: plainIssues(outcome.issues) }
 }
 
-function evaluated(request: unknown): JobAnswer {
-  const parsed = parseRequest(request, NOMINAL_CATALOGUE)
+function evaluated(request: unknown, own: readonly OwnConnection[]): JobAnswer {
+  const parsed = parseRequest(request, withOwn(NOMINAL_CATALOGUE, own))
   if (!parsed.ok) return { kind: 'invalid', issues: parsed.issues }
   const { setup, ruleSet } = parsed.request
   return { kind: 'done', output: reportOf(evaluate(setup, ruleSet), ruleSet) }

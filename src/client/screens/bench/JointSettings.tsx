@@ -9,6 +9,7 @@ import { likeConnections, linesBeside } from '../../../core/setup/connectionRule
 import { turnsIn, usualTurns } from '../../../core/setup/cutLength.ts'
 import { ownFiguresOf, ownFigureText } from '../../../core/setup/ownFigures.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
+import { useOwnFigures } from '../../catalogue.tsx'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { KnotLink } from '../../ui/KnotLink.tsx'
 import { above } from '../../ui/limits.ts'
@@ -90,6 +91,8 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
 
 /** That the figure is the crew’s own, where they pulled this knot: how many pulls, and what they say. */
 function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joint: Joint; materials: readonly Material[] }) {
+  const { own } = useOwnFigures()
+  if (!own) return <p className="text-sm text-quiet">nominal: own figures are turned off in the settings</p>
   return ownFiguresOf(catalogue, joint, materials).map((figure) => (
     <p key={figure.material} className="text-sm text-quiet">
       {ownFigureText(catalogue, figure)}

@@ -12,11 +12,11 @@ import { yourPulls } from '../../../core/setup/ownFigures.ts'
 import { newId } from '../../api/newId.ts'
 import { type Spool, useSpools } from '../../api/useSpools.ts'
 import { addObservation, OBSERVATIONS, pullsQuery } from '../../api/water.ts'
-import { useOwnFigures } from '../../catalogue.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'
+import { OwnFiguresField } from '../../ui/OwnFiguresField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Failed } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
@@ -32,7 +32,6 @@ type Props = { id: KnotId; line: LineSpec; turns: number }
 export function OwnPulls({ id, line, turns }: Props) {
   const query = useQuery(pullsQuery)
   const client = useQueryClient()
-  const { own, setOwn } = useOwnFigures()
   const spools = useSpools().filter(({ material }) => material === line.material)
   const tell = useMutation({
     mutationFn: (observation: Observation) => addObservation(observation),
@@ -60,7 +59,7 @@ export function OwnPulls({ id, line, turns }: Props) {
           <>
             <PullChart lesson={lesson} />
             <LessonWords lesson={lesson} />
-            <CheckField label="own figures count everywhere; off, the nominal ones do" checked={own} onChange={setOwn} />
+            <OwnFiguresField />
             <PullForm
               key={`${line.material} ${line.strengthN}`}
               lineN={line.strengthN}

@@ -1,6 +1,7 @@
 import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts'
 import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { OwnFiguresField } from '../../ui/OwnFiguresField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Backups } from './Backups.tsx'
 import { RuleSets } from './RuleSets.tsx'
@@ -51,6 +52,7 @@ export default function SettingsScreen() {
           Knot, line and hook figures are nominal values of the craft with their spread. They are estimates: test your own knots
           and gear, and put your figures in. Local rules and the licensed skipper’s word come first.
         </p>
+        <OwnFiguresField />
       </Sheet>
     </div>
   )
