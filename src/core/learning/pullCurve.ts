@@ -1,6 +1,6 @@
 /** One reading of a line scale: when, from the start of the pull, and the load. */
 export type Reading = { atMs: number; loadN: number }
-/** A load that fell back and was taken up again. */
+/** A load that fell back and was taken up again: when it was lowest, from where and to where. */
 export type Slip = { atMs: number; fromN: number; toN: number }
 /** What a pull shows so far: its highest load, every slip, and whether it has broken. */
 export type PullSeen = { peakN: number; slips: Slip[]; broke: boolean }
@@ -15,7 +15,7 @@ const LEAST_PEAK_N = 5
 
 /** Reads a pull: a break lets go for good, a slip catches again. Valid: 10 to 100 readings a second. */
 export function seenIn(readings: readonly Reading[]): PullSeen {
-  let [peakN, highN, lowN] = [0, 0, Number.POSITIVE_INFINITY]
+  let [peakN, highN, lowN, lowAtMs] = [0, 0, Number.POSITIVE_INFINITY, 0]
   let gone = 0
   const slips: Slip[] = []
   for (const { atMs, loadN } of readings) {
@@ -25,9 +25,9 @@ export function seenIn(readings: readonly Reading[]): PullSeen {
     if (loadN >= highN) {
       highN = loadN
       lowN = Number.POSITIVE_INFINITY
-    } else if (loadN < lowN) lowN = loadN
+    } else if (loadN < lowN) [lowN, lowAtMs] = [loadN, atMs]
     else if (lowN < (1 - SLIPPED_BY) * highN && lowN >= BROKEN_UNDER * peakN && loadN > lowN * (1 + SLIPPED_BY / 2)) {
-      if (highN >= LEAST_PEAK_N) slips.push({ atMs, fromN: highN, toN: lowN })
+      if (highN >= LEAST_PEAK_N) slips.push({ atMs: lowAtMs, fromN: highN, toN: lowN })
       highN = loadN
       lowN = Number.POSITIVE_INFINITY
     }

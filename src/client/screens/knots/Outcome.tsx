@@ -39,7 +39,10 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
   const { connections, materials } = NOMINAL_CATALOGUE
   const what = told.kind === 'pull' ? connections[told.connection].name : 'no knot'
   return (
-    <li className="grid gap-2 border-t border-rule pt-2" aria-label={`${what}, ${clockTime(told.at)}`}>
+    <li
+      className="grid gap-2 not-first:border-t not-first:border-rule not-first:pt-3"
+      aria-label={`${what}, ${clockTime(told.at)}`}
+    >
       <p className="text-sm text-quiet">
         {what} in {materials[told.material].name} {show.entered('strength', lineN)}, {clockTime(told.at)}
       </p>
@@ -51,32 +54,34 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
         {slips.length > 0 && ` It slipped ${slips.join(' and ')}, and caught again.`}
       </p>
       <PullCurve readings={readings} seen={seen} lineN={lineN} />
-      {told.kind === 'pull' && (
-        <Field label="where it parted" htmlFor={`${field}-parted`}>
+      <div className="grid max-w-md gap-2">
+        {told.kind === 'pull' && (
+          <Field label="where it parted" htmlFor={`${field}-parted`}>
+            <Select
+              id={`${field}-parted`}
+              value={parted}
+              choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
+              onChange={(event) => setParted(event.target.value as Pull['parted'])}
+            />
+          </Field>
+        )}
+        {(told.kind === 'pull' || seen.broke) && (
+          <Button tone="strong" disabled={tell.isPending} onClick={() => tell.mutate({})}>
+            Keep it
+          </Button>
+        )}
+        <Field label="or not, for" htmlFor={`${field}-reason`}>
           <Select
-            id={`${field}-parted`}
-            value={parted}
-            choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
-            onChange={(event) => setParted(event.target.value as Pull['parted'])}
+            id={`${field}-reason`}
+            value={reason}
+            choices={REASONS.map((value) => ({ value, text: value }))}
+            onChange={(event) => setReason(event.target.value)}
           />
         </Field>
-      )}
-      {(told.kind === 'pull' || seen.broke) && (
-        <Button tone="strong" disabled={tell.isPending} onClick={() => tell.mutate({})}>
-          Keep it
+        <Button disabled={tell.isPending} onClick={() => tell.mutate({ discarded: reason })}>
+          Discard it
         </Button>
-      )}
-      <Field label="or not, for" htmlFor={`${field}-reason`}>
-        <Select
-          id={`${field}-reason`}
-          value={reason}
-          choices={REASONS.map((value) => ({ value, text: value }))}
-          onChange={(event) => setReason(event.target.value)}
-        />
-      </Field>
-      <Button disabled={tell.isPending} onClick={() => tell.mutate({ discarded: reason })}>
-        Discard it
-      </Button>
+      </div>
     </li>
   )
 }

@@ -9,6 +9,7 @@ import { DEMO_FISH } from './fish.ts'
 import { DEMO_GEAR } from './gear.ts'
 import { DEMO_MARKS, demoHolds } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
+import { demoPulls } from './pulls.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
 import { demoTraces } from './traces.ts'
 
@@ -32,7 +33,7 @@ export async function loadDemo(db: Database): Promise<void> {
     await documents.create({ crewId: DEMO_CREW.id, kind, id }, read.content)
   }
   const observations = new ObservationRepository(db)
-  await observations.add(DEMO_CREW.id, DEMO_CREW.name, demoHolds())
+  await observations.add(DEMO_CREW.id, DEMO_CREW.name, [...demoHolds(), ...demoPulls()])
   await db.updateTable('crews').set({ demoLoadedAt: new Date() }).where('id', '=', DEMO_CREW.id).execute()
 }
 
