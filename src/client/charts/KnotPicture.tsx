@@ -16,7 +16,8 @@ export type Box = { x: number; y: number; width: number; height: number }
 
 /** The box that all of some pictures lie in, so that from step to step nothing jumps. */
 export function boxOf(pictures: readonly Picture[]): Box {
-  const points = pictures.flatMap((picture) => elided(picture).picture.strands.flatMap((strand) => strand.points))
+  const strands = pictures.flatMap((picture) => elided(picture).picture.strands)
+  const points = strands.flatMap((strand) => [...strand.points, ...namesOf(strand).map(({ at }) => at)])
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => -y)]
   const [x, y] = [Math.min(...xs) - MARGIN, Math.min(...ys) - MARGIN]
   return { x, y, width: Math.max(...xs) + MARGIN - x, height: Math.max(...ys) + MARGIN - y }
@@ -62,11 +63,12 @@ export function KnotPicture({ picture, box, label, pxPerUnit, mirrored }: Props)
 
 const pathOf = (points: readonly Point[]) => `M${points.map(([x, y]) => `${x.toFixed(2)} ${(-y).toFixed(2)}`).join('L')}`
 
-/** How much of a line from its tag on is hatched, in points of its curve. */
+/** How much of a line from its tag on is hatched, at most a third of it, and on either side of its loop’s tip dotted, in points of its curve. */
 const TAG_POINTS = 40
+const LOOP_POINTS = 20
 
 function StrandPiece({ strand, paint, hatch }: { strand: PicturedStrand; paint: Paint; hatch: string }) {
-  const { points, radius, kind, fresh, start, end } = strand
+  const { points, radius, kind, fresh, start, end, loop } = strand
   const path = (from: number, to: number) => pathOf(stretch(points, Math.max(paint.from, from), Math.min(paint.to, to)))
   const own = pathOf(stretch(points, paint.from, paint.to))
   const width = 2 * radius
@@ -75,7 +77,8 @@ function StrandPiece({ strand, paint, hatch }: { strand: PicturedStrand; paint: 
   const cap = whole ? 'round' : 'butt'
   const inner = width - 2 * OUTLINE
   const meets = (from: number, to: number) => paint.from < to && paint.to > from
-  const tagFrom = end === 'tag' ? Math.max(0, points.length - 1 - TAG_POINTS) : undefined
+  const hatched = Math.min(TAG_POINTS, Math.floor(points.length / 3))
+  const tagFrom = end === 'tag' ? points.length - 1 - hatched : undefined
   return (
     <g fill="none" strokeLinejoin="round">
       <path d={own} stroke="currentColor" strokeWidth={width} strokeLinecap={cap} />
@@ -87,18 +90,41 @@ function StrandPiece({ strand, paint, hatch }: { strand: PicturedStrand; paint: 
       {tagFrom !== undefined && meets(tagFrom, points.length - 1) && (
         <path d={path(tagFrom, points.length - 1)} stroke={hatch} strokeWidth={inner} strokeLinecap={cap} />
       )}
-      {start === 'tag' && meets(0, TAG_POINTS) && (
-        <path d={path(0, TAG_POINTS)} stroke={hatch} strokeWidth={inner} strokeLinecap={cap} />
+      {start === 'tag' && meets(0, hatched) && (
+        <path d={path(0, hatched)} stroke={hatch} strokeWidth={inner} strokeLinecap={cap} />
+      )}
+      {loop !== undefined && meets(loop - LOOP_POINTS, loop + LOOP_POINTS) && (
+        <path
+          d={path(loop - LOOP_POINTS, loop + LOOP_POINTS)}
+          stroke="currentColor"
+          strokeWidth={inner * 0.45}
+          strokeLinecap="round"
+          strokeDasharray="0.01 1.5"
+        />
       )}
     </g>
   )
 }
 
-/** Where the hand goes: an arrow on from an end that was moved in this step. */
-function Hand({ strand: { points, fresh, end } }: { strand: PicturedStrand }) {
-  const [tip, before] = [points.at(-1), points.at(-10)]
-  if (end !== 'tag' || fresh?.to !== points.length - 1 || !tip || !before) return null
-  const [dx, dy] = [tip[0] - before[0], before[1] - tip[1]]
+/** Which way a line ends, in the picture. */
+function endWay(points: readonly Point[]): [number, number] {
+  const [tip, before] = [points.at(-1)!, points.at(-10) ?? points[0]!]
+  return [tip[0] - before[0], before[1] - tip[1]]
+}
+
+/** Which way a loop points, in the picture: from between its sides to its tip, of length 1. */
+function outOf(points: readonly Point[], loop: number): [number, number] {
+  const [tip, one, other] = [points[loop]!, points[Math.max(0, loop - 9)]!, points[Math.min(points.length - 1, loop + 9)]!]
+  const [dx, dy] = [tip[0] - (one[0] + other[0]) / 2, (one[1] + other[1]) / 2 - tip[1]]
+  const length = Math.hypot(dx, dy) || 1
+  return [dx / length, dy / length]
+}
+
+/** Where the hand goes: an arrow on from the tag or the loop that it moved. */
+function Hand({ strand: { points, hand } }: { strand: PicturedStrand }) {
+  if (hand === undefined) return null
+  const tip = points[hand]!
+  const [dx, dy] = hand === points.length - 1 ? endWay(points) : outOf(points, hand)
   const turn = (Math.atan2(dy, dx) * 180) / Math.PI
   return (
     <path
@@ -129,27 +155,65 @@ function SleeveShape({ sleeve: { from, to, halfHeight, pressed } }: { sleeve: Sl
   )
 }
 
-/** The names of the ends, beyond them. */
+/** Room beyond what the hand moves for its name: past its arrow; and beyond anything else. */
+const PAST_ARROW = 8.4
+const BEYOND = 2.4
+/** Ends nearer than this are one above the other; two of one name have it once. */
+const BESIDE_EACH_OTHER = 6
+const ONE_PLACE = 14
+
+/** `way`: a name that stands beyond something, on in that direction; else it stands over or under its place. */
+type Named = { name: string; at: Point } & ({ side: 1 | -1 } | { way: [number, number] })
+
+/** The names of a strand’s ends and of its loop, and where they stand: beyond them, or over and under where two lie beside each other. */
+function namesOf({ points, start, end, loop, hand }: PicturedStrand): Named[] {
+  const [first, last] = [points[0]!, points.at(-1)!]
+  const doubled = Math.hypot(first[0] - last[0], first[1] - last[1]) < BESIDE_EACH_OTHER
+  const over = (at: Point, other: Point): 1 | -1 => (doubled ? (at[1] > other[1] ? 1 : -1) : at[1] >= 0 ? 1 : -1)
+  const named: Named[] = []
+  // The two sides of a loop go to one place.
+  if (start && start === end && Math.hypot(first[0] - last[0], first[1] - last[1]) < ONE_PLACE)
+    return [{ name: END_NAMES[start], at: [(first[0] + last[0]) / 2, first[1], 0], side: over(first, points[LOOP_POINTS]!) }]
+  if (start) named.push({ name: END_NAMES[start], at: first, side: over(first, last) })
+  if (end && !(end === 'tag' && hand === points.length - 1))
+    named.push({ name: END_NAMES[end], at: last, side: over(last, first) })
+  else if (end) named.push(beyond(END_NAMES[end], last, endWay(points), PAST_ARROW))
+  if (loop !== undefined) named.push(beyond('loop', points[loop]!, outOf(points, loop), hand === loop ? PAST_ARROW : BEYOND))
+  return named
+}
+
+/** A name so far on from a place, in a direction of the picture. */
+function beyond(name: string, [x, y, z]: Point, [dx, dy]: [number, number], by: number): Named {
+  const length = Math.hypot(dx, dy) || 1
+  const way: [number, number] = [dx / length, dy / length]
+  return { name, at: [x + by * way[0], y - by * way[1], z], way }
+}
+
+/** Steeper than this a name stands over or under what it names, else beside it. */
+const STEEP = 0.5
+
 function EndLabels({ strands, flip, fontSize }: { strands: readonly PicturedStrand[]; flip: number; fontSize: number }) {
-  const ends = strands.flatMap(({ points, start, end }) => [
-    ...(start ? [{ name: start, at: points[0]! }] : []),
-    ...(end ? [{ name: end, at: points.at(-1)! }] : []),
-  ])
-  return ends.map(({ name, at: [x, y] }, i) => (
-    <text
-      key={`${name}.${i}`}
-      x={x * flip}
-      y={-y - (y >= 0 ? 2 : -2 - 0.7 * fontSize)}
-      fontSize={fontSize}
-      textAnchor="middle"
-      fill="var(--quiet)"
-      stroke="var(--sheet)"
-      strokeWidth={0.6}
-      paintOrder="stroke"
-    >
-      {END_NAMES[name]}
-    </text>
-  ))
+  return strands.flatMap(namesOf).map((named, i) => {
+    const [x, y] = named.at
+    const across = 'way' in named ? named.way[0] * flip : 0
+    // Centred on its line where it stands beside; else clear of it.
+    const down = 'way' in named ? (0.35 + 0.5 * named.way[1]) * fontSize : named.side === 1 ? -2 : 2 + 0.7 * fontSize
+    return (
+      <text
+        key={`${named.name}.${i}`}
+        x={x * flip}
+        y={-y + down}
+        fontSize={fontSize}
+        textAnchor={across > STEEP ? 'start' : across < -STEEP ? 'end' : 'middle'}
+        fill="var(--quiet)"
+        stroke="var(--sheet)"
+        strokeWidth={0.6}
+        paintOrder="stroke"
+      >
+        {named.name}
+      </text>
+    )
+  })
 }
 
 /** Where the middle of many turns is left out: how many there are. */

@@ -11,6 +11,7 @@ const FINE = 8
 export class Strand {
   private readonly places: Point[] = []
   private readonly ends: number[] = []
+  private tip: number | undefined
   readonly wraps: Row[] = []
 
   /** On through these places. */
@@ -39,6 +40,17 @@ export class Strand {
   mark(): this {
     this.ends.push(this.places.length - 1)
     return this
+  }
+
+  /** The place laid last is the tip of a loop. */
+  loop(): this {
+    this.tip = this.places.length - 1
+    return this
+  }
+
+  /** The tip of its loop, as a point of the whole curve; undefined where it has none. */
+  loopTip(): number | undefined {
+    return this.tip === undefined ? undefined : this.tip * FINE
   }
 
   /** The whole curve; between two places it has always as many points. */

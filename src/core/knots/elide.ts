@@ -35,7 +35,7 @@ export function elided(picture: Picture): Elided {
 
 /** The pieces of a strand outside of what is left out. */
 function cut(strand: PicturedStrand, from: number, to: number, move: (point: Point) => Point): PicturedStrand[] {
-  const { points, fresh, start, end, ...rest } = strand
+  const { points, fresh, start, end, loop, hand, ...rest } = strand
   const outside = (i: number) => points[i]![0] <= from || points[i]![0] >= to
   const pieces: PicturedStrand[] = []
   let begun: number | undefined
@@ -52,6 +52,8 @@ function cut(strand: PicturedStrand, from: number, to: number, move: (point: Poi
         points: points.slice(first, i).map(move),
         wraps: [],
         ...(news && news.from < news.to ? { fresh: news } : {}),
+        ...(loop !== undefined && loop > first && loop < last ? { loop: loop - first } : {}),
+        ...(hand !== undefined && hand > first && hand <= last ? { hand: hand - first } : {}),
         ...(first === 0 && start ? { start } : {}),
         ...(last === points.length - 1 && end ? { end } : {}),
       })

@@ -75,6 +75,33 @@ describe('the drawing of knots', () => {
     }
   })
 
+  test('the hand moves the tag, or the loop where the line is doubled or the loop is elsewhere than before', () => {
+    const hands = (id: KnotId) =>
+      DRAWN_KNOTS[id]!({ turns: 5, other: 1 }).map(({ strands }) => {
+        const moved = strands.filter(({ hand }) => hand !== undefined)
+        return moved
+          .map(({ hand, loop, points }) => (hand === points.length - 1 ? 'tag' : hand === loop ? 'loop' : 'lost'))
+          .join()
+      })
+    expect(hands('clinch')).toEqual(['tag', 'tag', 'tag', ''])
+    expect(hands('surgeonsLoop')).toEqual(['', 'loop', 'loop', ''])
+    expect(hands('palomar')).toEqual(['', 'loop', 'loop', ''])
+    expect(hands('dropperLoop')).toEqual(['', '', '', 'loop', ''])
+    expect(hands('perfectionLoop')).toEqual(['tag', 'tag', 'tag', 'loop', ''])
+    for (const [id] of DRAWN) expect(hands(id).join(), id).not.toContain('lost')
+  })
+
+  test.each(DRAWN)('%s: where it has a loop, its tip is the farthest of it', (_, draw) => {
+    for (const picture of draw({ turns: 5, other: 1 }))
+      for (const { points, loop } of linesOf(picture)) {
+        if (loop === undefined) continue
+        const [before, tip, after] = [points[loop - 9]!, points[loop]!, points[loop + 9]!]
+        const between = before.map((at, i) => (at + after[i]!) / 2) as unknown as Point
+        // From between its sides the tip lies farther than the line is thick: there the line turns back.
+        expect(apart(tip, between)).toBeGreaterThan(1)
+      }
+  })
+
   test.each(DRAWN)('%s: a step keeps what lay before, up to where it begins', (id, draw) => {
     const pictures = draw({ turns: 5, other: 1 })
     for (const [step, picture] of pictures.entries())

@@ -18,6 +18,10 @@ export type PicturedStrand = {
   start?: EndName
   end?: EndName
   fresh?: Stretch
+  /** The point that is the tip of its loop. */
+  loop?: number
+  /** The point that the hand moves in this step: its tag’s end, or the tip of its loop. */
+  hand?: number
   /** Helices about an axis along x: stretches of the points, and their turns. */
   wraps: readonly Row[]
 }
@@ -61,7 +65,7 @@ export function tiedSteps(
         const { strand, ...rest } = line
         const marks = marksOf(line)
         const points = strand.curve().slice(0, marks[Math.min(step, marks.length - 1)]! + 1)
-        return { ...rest, points, wraps: strand.wraps.filter(({ to }) => to < points.length) }
+        return { ...rest, ...loopOf(strand, points.length), points, wraps: strand.wraps.filter(({ to }) => to < points.length) }
       }),
     ],
   })
@@ -80,8 +84,35 @@ export function stages(
 
 /** Lines as they lie, nothing of them new. */
 export const whole = (lines: readonly Laid[], metal: readonly PicturedStrand[] = []): Picture => ({
-  strands: [...metal, ...lines.map(({ strand, ...line }) => ({ ...line, points: strand.curve(), wraps: strand.wraps }))],
+  strands: [
+    ...metal,
+    ...lines.map(({ strand, ...line }) => {
+      const points = strand.curve()
+      return { ...line, ...loopOf(strand, points.length), points, wraps: strand.wraps }
+    }),
+  ],
 })
+
+/** The tip of a strand’s loop, where it has one and is laid so far. */
+function loopOf(strand: Strand, laid: number): Pick<PicturedStrand, 'loop'> {
+  const loop = strand.loopTip()
+  return loop === undefined || loop >= laid - 1 ? {} : { loop }
+}
+
+/** Ends nearer than this are those of a doubled line, and a loop that moves less stays where it is; in radii. */
+const BESIDE_EACH_OTHER = 6
+const STAYS = 3
+
+/** What of a line is moved: its tag where that is new, else a loop that is elsewhere than before. A doubled line is moved by its loop. */
+function handOf({ points, end, loop }: PicturedStrand, fresh: Stretch, before: PicturedStrand): number | undefined {
+  const last = points.length - 1
+  const doubled = apart(points[0]!, points[last]!) < BESIDE_EACH_OTHER
+  if (end === 'tag' && fresh.to === last && !doubled) return last
+  if (loop === undefined || loop < fresh.from || loop > fresh.to) return undefined
+  if (doubled) return loop
+  const earlier = before.loop === undefined ? undefined : before.points[before.loop]
+  return earlier && apart(earlier, points[loop]!) < STAYS ? undefined : loop
+}
 
 /** Nearer than this two points are the same. */
 const SAME = 1e-6
@@ -91,8 +122,9 @@ function freshened(pictures: readonly Picture[]): Picture[] {
   return pictures.map((picture, i) => ({
     ...picture,
     strands: picture.strands.map((strand) => {
-      const before = pictures[i - 1]?.strands.find(({ id }) => id === strand.id)?.points
-      if (!before || strand.kind === 'metal') return strand
+      const earlier = pictures[i - 1]?.strands.find(({ id }) => id === strand.id)
+      const before = earlier?.points
+      if (!earlier || !before || strand.kind === 'metal') return strand
       const { points } = strand
       const most = Math.min(before.length, points.length)
       let head = 0
@@ -100,7 +132,9 @@ function freshened(pictures: readonly Picture[]): Picture[] {
       let tail = 0
       while (tail < most - head && apart(before[before.length - 1 - tail]!, points[points.length - 1 - tail]!) < SAME) tail += 1
       const fresh = { from: Math.max(0, head - 1), to: points.length - 1 - Math.max(0, tail - 1) }
-      return fresh.from >= fresh.to ? strand : { ...strand, fresh }
+      if (fresh.from >= fresh.to) return strand
+      const hand = handOf(strand, fresh, earlier)
+      return { ...strand, fresh, ...(hand === undefined ? {} : { hand }) }
     }),
   }))
 }

@@ -8,7 +8,11 @@ const EVERY = 4
 /** A line doubled along a middle, its loop at the far end: out on one side, round, and back on the other. */
 function doubledLine(middle: Strand, loop: Point[] = []): Strand {
   const along = sparse(middle.curve(), EVERY)
-  return new Strand().to(...beside(along, BESIDE), ...loop, ...beside(along, -BESIDE).toReversed())
+  const tip = Math.ceil(loop.length / 2)
+  return new Strand()
+    .to(...beside(along, BESIDE), ...loop.slice(0, tip))
+    .loop()
+    .to(...loop.slice(tip), ...beside(along, -BESIDE).toReversed())
 }
 
 const BIG_EYE = ring(0, 9, 1.5)
@@ -229,6 +233,7 @@ function bimini(turns: number, stage: 'twisted' | 'pressed' | 'rolled' | 'hitche
       [right + 48, 5, 0],
       [right + 51, 0, 0],
     )
+    .loop()
     .to([right + 48, -5, 0], [right + 38, -7, 0], [right + 30, -legs, 0], [right + 16, -legs, 0], [right + 4, -legs, 0])
     .wrap({ from: right, to: left, turns, radius: 1.06, start: Math.PI, hand: -1 })
   if (stage === 'twisted' || stage === 'pressed') {

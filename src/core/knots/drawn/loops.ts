@@ -15,8 +15,15 @@ function perfection(pulled: boolean, scale: number): Strand {
     .mark()
     .to(at(7.4, -1, 3.4), at(6, 5, 4.8))
   if (pulled)
-    strand.to(at(4.6, 10.4, 4.6), at(4.2, 14.6, 0), at(5.6, 20, -3), at(7, 30, -2), at(4.6, 39, 0), at(0, 41, 0), at(-4.6, 39, 0))
-  else strand.to(at(5, 9.4, 4.8), at(0, 12, 4.8), at(-5, 9.4, 4.8))
+    strand
+      .to(at(4.6, 10.4, 4.6), at(4.2, 14.6, 0), at(5.6, 20, -3), at(7, 30, -2), at(4.6, 39, 0), at(0, 41, 0))
+      .loop()
+      .to(at(-4.6, 39, 0))
+  else
+    strand
+      .to(at(5, 9.4, 4.8), at(0, 12, 4.8))
+      .loop()
+      .to(at(-5, 9.4, 4.8))
   if (pulled) strand.to(at(-7, 30, -2), at(-5.6, 20, -3), at(-4.2, 14.6, 0), at(-4.6, 10.4, 4.6))
   return strand
     .to(at(-6, 5, 4.8), at(-5.6, -2, 2.6), at(-4, -8, 0), at(0, -10.6, -0.8), at(5, -11, -0.4), at(9.6, -9, 0.6))
@@ -43,16 +50,9 @@ function bowline(scale: number): Strand {
     .to(at(3, 2.4, 0), at(5, 7.4, 0), at(1.4, 12, 0), at(-5, 12.6, 0), at(-10, 8.6, 0.6), at(-11.6, 3, 1.6), at(-11, -2.6, 1.6))
     .to(at(-7, -6.6, 0), at(2, -8.4, 0), at(20, -11, 0))
     .mark()
-    .to(
-      at(34, -10, 0),
-      at(40, 0, 0),
-      at(34, 10, 0),
-      at(20, 10, -0.6),
-      at(9, 9, -1.8),
-      at(4.6, 8.6, -2.6),
-      at(-1, 7.6, 0),
-      at(-5, 8.4, 2.2),
-    )
+    .to(at(34, -10, 0), at(40, 0, 0))
+    .loop()
+    .to(at(34, 10, 0), at(20, 10, -0.6), at(9, 9, -1.8), at(4.6, 8.6, -2.6), at(-1, 7.6, 0), at(-5, 8.4, 2.2))
     .to(at(-9.6, 10.6, 3.2), at(-14, 10.4, 2.4))
     .mark()
     .to(at(-19.4, 7, 0), at(-21.4, 2, -2), at(-20.6, -3, -1.6), at(-18, -5.6, 0))
@@ -98,9 +98,14 @@ function dropper(turns: number, open: number, stage: 'loop' | 'wound' | 'gap' | 
   if (stage === 'pulled') {
     const high = mix(22, 26, open)
     strand.to([right, -low * 0.8, 0.6], [4, -mix(5.4, 10, open), 1.4], [1.4, -wide, 2.4], [1.2, 0, 0], [1.4, wide, -2.4])
-    strand.to([2.6, high * 0.6, -1], [0, high, 0], [-2.6, high * 0.6, -1], [-1.4, wide, -2.4], [-1.2, 0, 0], [-1.4, -wide, 2.4])
+    strand.to([2.6, high * 0.6, -1], [0, high, 0]).loop()
+    strand.to([-2.6, high * 0.6, -1], [-1.4, wide, -2.4], [-1.2, 0, 0], [-1.4, -wide, 2.4])
     strand.to([-4, -mix(5.4, 10, open), 1.4], [left, -low * 0.8, 0])
-  } else strand.to([right * 0.6 + 4, -low * 0.8, 0], [0, -low, 0], [left * 0.6 - 4, -low * 0.8, 0])
+  } else
+    strand
+      .to([right * 0.6 + 4, -low * 0.8, 0], [0, -low, 0])
+      .loop()
+      .to([left * 0.6 - 4, -low * 0.8, 0])
   strand.to([left - mix(3, 6, open), -mix(3.4, 6, open), -1], [left - mix(2.6, 5, open), -mix(1.6, 1.8, open), -1.4])
   pass(-1)
   return strand.to([right + 5, 0.4, -1.2], [right + 14, 0, -0.4], [right + 30, 0, 0]).mark()
