@@ -6,7 +6,7 @@ import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 as RHO } from '../src/core/math/c
 import { powerProfile } from '../src/core/physics/water/current.ts'
 import { waterHang } from '../src/core/physics/water/hang.ts'
 import { waterHangMass } from '../src/core/physics/water/hangMass.ts'
-import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/physics/water/lineInWater.ts'
+import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from '../src/core/physics/water/lineInFluid.ts'
 import { waterShoreLine } from '../src/core/physics/water/shoreLine.ts'
 import { sphereAreaM2, submergedWeightN } from '../src/core/physics/water/sphere.ts'
 import { planDay } from '../src/core/plan/planDay.ts'

@@ -20,6 +20,7 @@ import { securityHeaders } from './http/securityHeaders.ts'
 import { serveClient } from './http/serveClient.ts'
 import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
+import { ownFiguresIn } from './observations/ownFigures.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
 import { scaleRoutes } from './scale/routes.ts'
@@ -73,7 +74,7 @@ export function createApp(options: AppOptions): Koa {
   const observations = new ObservationRepository(db)
   const checks = contentChecks(documents, tides)
   const routers = [
-    calculationRoutes(jobs, observations),
+    calculationRoutes(jobs, ownFiguresIn(observations)),
     backupRoutes(db, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),

@@ -23,6 +23,7 @@ import {
 } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
 import { castRange } from '../physics/cast/range.ts'
+import { FLOWN_CALCULATIONS } from '../physics/flown/flownCalculations.ts'
 import { gearBarMass } from '../physics/gear/barMass.ts'
 import { hookFit } from '../physics/hooking/hookFit.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
@@ -332,6 +333,7 @@ export const CALCULATIONS = {
     run: ({ a, b }) => ({ probability: chanceBetter(a, b) }),
   }),
   ...WATER_CALCULATIONS,
+  ...FLOWN_CALCULATIONS,
 } satisfies Record<string, unknown>
 
 export type CalculationName = keyof typeof CALCULATIONS

@@ -1,4 +1,4 @@
-import type { LinePoint } from '../physics/water/lineInWater.ts'
+import type { LinePoint } from '../physics/water/lineInFluid.ts'
 import type { LineShape } from '../setup/settling/lineShape.ts'
 
 /** Lines in the water drawn to one scale both ways, from the same boat or rod. */

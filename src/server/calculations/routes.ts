@@ -1,25 +1,23 @@
 import Router from '@koa/router'
 import { z } from 'zod'
 import { CALCULATIONS, isCalculationName } from '../../core/calculations/registry.ts'
-import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
+import type { OwnConnection } from '../../core/catalogue/catalogue.ts'
 import { CoreError } from '../../core/errors.ts'
-import { ownConnections, standingPulls } from '../../core/learning/knotLessons.ts'
-import { readTold } from '../../shared/observations.ts'
 import { crewOf } from '../http/crew.ts'
 import { HttpError, notFound } from '../http/httpError.ts'
 import { parseBody, parseQuery } from '../http/parse.ts'
 import type { Job } from '../jobs/job.ts'
 import type { JobPool } from '../jobs/jobPool.ts'
-import type { ObservationRepository } from '../observations/repository.ts'
 
 /** Nominal figures on request; else the crew’s own pulls count where there are any. */
 const evaluateQuery = z.object({ nominal: z.enum(['true', 'false']).optional() })
 
-/** The registry over HTTP: what there is, and one calculation or a whole evaluation on a posted input. */
-export function calculationRoutes(jobs: JobPool, observations: ObservationRepository): Router {
+/**
+ * The registry over HTTP: what there is, and one calculation or a whole evaluation on a posted input.
+ * @param ownFigures what a crew measured.
+ */
+export function calculationRoutes(jobs: JobPool, ownFigures: (crewId: string) => Promise<OwnConnection[]>): Router {
   const router = new Router({ prefix: '/api' })
-  const ownFigures = async (crewId: string) =>
-    ownConnections(NOMINAL_CATALOGUE, standingPulls(readTold(await observations.list(crewId, { kind: 'pull' }))))
 
   router.get('/calculations', (ctx) => {
     ctx.body = Object.entries(CALCULATIONS).map(([name, { title, source }]) => ({ name, title, source }))

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { powerProfile } from './current.ts'
-import { followLine, NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { followLine, NORMAL_COEFFICIENT } from './lineInFluid.ts'
 import { waterShoreHold } from './shoreHold.ts'
 import { waterUptideHold } from './uptideHold.ts'
 
@@ -51,7 +51,7 @@ describe('from the shore, and up-tide', () => {
   test('the line shot from the answer comes out at the boat', () => {
     const { pullUptideN, liftN } = waterUptideHold(uptide)
     const { point } = followLine(
-      { line: { diameterM: 0.0003, densityKgperM3: 970 }, current: powerProfile(0.9, 18, 1 / 7), waterDensityKgperM3: RHO },
+      { line: { diameterM: 0.0003, densityKgperM3: 970 }, current: powerProfile(0.9, 18, 1 / 7), fluidDensityKgperM3: RHO },
       { s: 0, x: -38, z: 0, tx: pullUptideN, tz: liftN },
       { longest: 50, tolerance: 1e-11, scales: { along: 18, places: 18, rates: 1 }, untilSpent: false },
     )

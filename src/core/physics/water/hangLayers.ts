@@ -1,11 +1,11 @@
 import { CoreError } from '../../errors.ts'
 import { BED_LAYER_M, type CurrentProfile } from './current.ts'
-import { followLine, type LineForces, type LinePoint, type WaterLine } from './lineInWater.ts'
+import { type FluidLine, followLine, type LineForces, type LinePoint } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { sphereAreaM2, submergedWeightN } from './sphere.ts'
 
 /** A length of one line, from the sinker up; the last one goes on for as long as it takes. */
-export type Layer = WaterLine & { lengthM?: number | undefined }
+export type Layer = FluidLine & { lengthM?: number | undefined }
 
 export type Hanging = {
   sinkerMassKg: number
@@ -61,7 +61,7 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
     const forces: LineForces = {
       line: layer,
       current,
-      waterDensityKgperM3: rho,
+      fluidDensityKgperM3: rho,
       ...(options.tangentialCoefficient === undefined ? {} : { tangentialCoefficient: options.tangentialCoefficient }),
     }
     const begins = point

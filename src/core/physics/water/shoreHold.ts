@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
-import { NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { NORMAL_COEFFICIENT } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { massOfSubmergedKg } from './sphere.ts'
 

@@ -3,7 +3,7 @@ import { AIR_KG_PER_M3, GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math
 import { followState, type Slope, stepRoom } from '../../math/followState.ts'
 import { type Care, type Met, meet } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
-import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInWater.ts'
+import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { checkScope, sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'

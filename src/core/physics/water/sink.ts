@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
-import { TANGENTIAL_COEFFICIENT } from './lineInWater.ts'
+import { TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
 import { submergedWeightN } from './sphere.ts'
 
 export type SinkInput = {

@@ -3,7 +3,7 @@ import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
 import type { HangOptions } from './hangLayers.ts'
-import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'
@@ -58,7 +58,7 @@ export function waterUptideHold(
   const forces = {
     line: { diameterM: input.lineDiameterM, densityKgperM3: 2 * rho - input.lineDensityKgperM3 },
     current: (downM: number) => -current(depthM - downM),
-    waterDensityKgperM3: rho,
+    fluidDensityKgperM3: rho,
   }
   const shoot: ShootLine = ([logPull, angle], care, watch) => {
     const pull = Math.exp(logPull)

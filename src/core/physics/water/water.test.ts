@@ -7,7 +7,7 @@ import { powerProfile } from './current.ts'
 import { type HangInput, waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
 import { waterLine } from './line.ts'
-import { type LinePoint, NORMAL_COEFFICIENT } from './lineInWater.ts'
+import { type LinePoint, NORMAL_COEFFICIENT } from './lineInFluid.ts'
 import { waterSink } from './sink.ts'
 import { sphereAreaM2, submergedWeightN } from './sphere.ts'
 

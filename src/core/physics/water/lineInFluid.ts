@@ -1,18 +1,18 @@
 import { GRAVITY_M_PER_S2 } from '../../math/constants.ts'
-import { followState, type Slope, type StateEnd, type StateStop } from '../../math/followState.ts'
+import { followState, type Slope, type StateEnd, type StateStop, type StepRoom, stepRoom } from '../../math/followState.ts'
 import type { CurrentProfile } from './current.ts'
 
-/** Drag coefficients of line across and along the flow. Sources: H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner (1965). */
+/** Drag coefficients of line across and along a flow, of water or of air. Sources: H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner (1965). */
 export const NORMAL_COEFFICIENT = 1.2
 export const TANGENTIAL_COEFFICIENT = 0.03
 
-/** A length of one line in water. */
-export type WaterLine = { diameterM: number; densityKgperM3: number }
+/** A length of one line, in water or in the wind. */
+export type FluidLine = { diameterM: number; densityKgperM3: number }
 
 export type LineForces = {
-  line: WaterLine
+  line: FluidLine
   current: CurrentProfile
-  waterDensityKgperM3: number
+  fluidDensityKgperM3: number
   /** Along-flow coefficient; 0 for the closed forms. */
   tangentialCoefficient?: number
 }
@@ -23,23 +23,28 @@ export type LinePoint = { s: number; x: number; z: number; tx: number; tz: numbe
 export type LineStop = Omit<StateStop, 'onState'> & { onPoint?: (point: LinePoint) => void }
 
 /**
- * Equilibrium of a line in a current, from one end on: `d(T t)/ds + f − w ẑ = 0`, `dr/ds = t`, with the fluid's force per length
- * `½ρCn d |Un| Un` across and `½ρCt d |Ut| Ut` along the line, and its submerged weight w.
+ * Equilibrium of a line in a current or a wind, from one end on: `d(T t)/ds + f − w ẑ = 0`, `dr/ds = t`, with the fluid's force per length
+ * `½ρCn d |Un| Un` across and `½ρCt d |Ut| Ut` along the line, and its weight w in that fluid.
  * @param start where the line begins, with the pull of the line on what it begins at; the pull must not be zero.
  * @returns the last point, exactly on the height or length asked for, and why it is the last.
  * @throws CoreError 'no-convergence' if the steps shrink without end.
  * Source: H. O. Berteaux, Buoy Engineering (1976); Dormand and Prince (1980) for the steps. Valid: inextensible line without
  * bending stiffness, steady current along x.
  */
-export function followLine(forces: LineForces, start: LinePoint, stop: LineStop): { point: LinePoint; end: StateEnd } {
+export function followLine(
+  forces: LineForces,
+  start: LinePoint,
+  stop: LineStop,
+  room: StepRoom = stepRoom(4),
+): { point: LinePoint; end: StateEnd } {
   const y = Float64Array.of(start.x, start.z, start.tx, start.tz)
   const { onPoint, ...until } = stop
   const onState = onPoint && ((s: number, at: Float64Array) => onPoint(pointAt(s, at)))
-  const { s, end } = followState(slopeOf(forces), start.s, y, { ...until, onState })
+  const { s, end } = followState(slopeOf(forces), start.s, y, { ...until, onState }, room)
   return { point: pointAt(s, y), end }
 }
 
-function slopeOf({ line, current, waterDensityKgperM3: rho, tangentialCoefficient = TANGENTIAL_COEFFICIENT }: LineForces): Slope {
+function slopeOf({ line, current, fluidDensityKgperM3: rho, tangentialCoefficient = TANGENTIAL_COEFFICIENT }: LineForces): Slope {
   const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
   const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
   const weight = (line.densityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * line.diameterM ** 2

@@ -1,0 +1,205 @@
+import { CoreError } from '../../errors.ts'
+import { AIR_KG_PER_M3, GRAVITY_M_PER_S2 } from '../../math/constants.ts'
+import { stepRoom } from '../../math/followState.ts'
+import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
+import type { CurrentProfile } from '../water/current.ts'
+import { followLine, type LinePoint, NORMAL_COEFFICIENT } from '../water/lineInFluid.ts'
+import { sinhOverRoot } from '../water/shoreHold.ts'
+
+export type KiteLeadInput = {
+  /** At 10 m over the sea. */
+  windMperS: number
+  lineDiameterM: number
+  lineDensityKgperM3: number
+  tipHeightM: number
+  /** The ring on the kite's line that the bait's line runs through: over the sea, and down-wind of the rod's tip. */
+  ringHeightM: number
+  ringDistanceM: number
+  /** Line from tip to ring over the straight way. */
+  slack: number
+  ringFriction: number
+  /** What hangs at the ring's far side besides lead: float, swivel, leader, what the bait holds down. */
+  hungMassKg: number
+}
+export type KiteLead = {
+  lineToRingM: number
+  ringTensionN: number
+  /** Of the line over level at the ring. */
+  ringAngleDeg: number
+  wrapRad: number
+  /** The lowest height anywhere on the line; at or below 0 it drags in the sea. */
+  lowestM: number
+  hungForceN: number
+  leadMassKg: number
+}
+
+/** Slack that a line to a kite has, at least and at most. */
+const LEAST_SLACK = 1.001
+const MOST_SLACK = 1.3
+/** Height that a wind is told for, and the height under which it grows no weaker, m. */
+const TOLD_AT_M = 10
+const EVEN_UNDER_M = 0.5
+/** As over open water. */
+const WIND_EXPONENT = 1 / 7
+
+/** How closely a line is followed and its end must come to the ring, over the straight way, by its slack: a belly hangs on that. */
+const careFor = (slack: number): { rough: Care; fine: Care } => ({
+  rough: { tolerance: 1e-2 * slack, close: 3e-2 * slack, difference: 1e-2 },
+  fine: { tolerance: 1e-4 * slack, close: 2e-4 * slack, difference: 1e-3 },
+})
+/** The longest step in the pull's logarithm and its angle, and pulls over the first guess that are tried one after the other. */
+const LONGEST: Pull = [1, 0.4]
+const STARTS = [1, 0.5, 2, 0.2, 5]
+
+/** The pull at the tip: its logarithm, and its angle over level. */
+type Pull = readonly [logN: number, angle: number]
+type KiteShot = Shot & { ring: LinePoint; lowestM: number }
+
+/** How much less a line turns at its tip than one of an even load, where all of its load is the wind’s. As solved lines do. */
+const LESS_AT_TIP = 0.45
+
+/** Wind by its height over the sea. */
+export const windProfile =
+  (windMperS: number): CurrentProfile =>
+  (heightM) =>
+    windMperS * Math.exp(WIND_EXPONENT * Math.log(Math.max(heightM, EVEN_UNDER_M) / TOLD_AT_M))
+
+/**
+ * The lead that keeps a bait in the water under a kite: what the belly of line between rod and ring lifts by, less what hangs there.
+ * The line from the tip to the ring under its weight and the wind: two unknowns, the pull at the tip and its angle, two conditions, the
+ * ring: shot and solved by damped Newton from a taut start. It runs over the ring with friction.
+ * @param onPoint is told each point of the line from the tip (x down-wind, z over the sea).
+ * @throws CoreError 'out-of-range' for slack outside 1.001 to 1.3, no wind, or a ring that is not over the tip; 'no-convergence' where
+ * no pull brings the line to the ring.
+ * Source: H. O. Berteaux, Buoy Engineering (1976), the same line in air; capstan equation (Euler–Eytelwein). Valid: a steady wind; the
+ * drop's own drift left out.
+ */
+export function kiteLead(input: KiteLeadInput, onPoint?: (point: LinePoint) => void): KiteLead {
+  check(input)
+  const { tipHeightM, ringHeightM, ringDistanceM } = input
+  const chordM = Math.hypot(ringDistanceM, ringHeightM - tipHeightM)
+  const found = solve(input, chordM)
+  if (!found) throw new CoreError('no-convergence', 'No pull brings the line to the ring', { value: input.windMperS })
+  const { ring, lowestM } = onPoint ? shotOf(input, chordM)(found.at, careFor(input.slack - 1).fine, onPoint) : found.shot
+  const ringTensionN = Math.hypot(ring.tx, ring.tz)
+  const angle = Math.atan2(ring.tz, ring.tx)
+  const wrapRad = Math.min(Math.PI, Math.max(0, angle + Math.PI / 2))
+  const hungForceN = Math.max(0, ringTensionN * Math.exp(-input.ringFriction * wrapRad) - weightPerM(input) * ringHeightM)
+  return {
+    lineToRingM: input.slack * chordM,
+    ringTensionN,
+    ringAngleDeg: (angle * 180) / Math.PI,
+    wrapRad,
+    lowestM,
+    hungForceN,
+    leadMassKg: Math.max(0, hungForceN / GRAVITY_M_PER_S2 - input.hungMassKg),
+  }
+}
+
+function check({ slack, windMperS, ringHeightM, tipHeightM }: KiteLeadInput): void {
+  const refuse = (message: string, value: number) => {
+    throw new CoreError('out-of-range', message, { value })
+  }
+  if (slack < LEAST_SLACK) refuse(`Under ${LEAST_SLACK} of slack the line is taut`, slack)
+  if (slack > MOST_SLACK) refuse(`Over ${MOST_SLACK} of slack the line lies in the sea`, slack)
+  if (!(windMperS > 0)) refuse('Without wind no kite flies', windMperS)
+  if (!(ringHeightM > tipHeightM)) refuse('The ring must be over the rod tip', ringHeightM)
+}
+
+/** Follows the line that a pull at the tip makes: how far its end misses the ring, over the straight way. */
+function shotOf(input: KiteLeadInput, chordM: number) {
+  const { tipHeightM, ringHeightM, ringDistanceM } = input
+  const forces = {
+    line: { diameterM: input.lineDiameterM, densityKgperM3: input.lineDensityKgperM3 },
+    current: windProfile(input.windMperS),
+    fluidDensityKgperM3: AIR_KG_PER_M3,
+  }
+  const room = stepRoom(4)
+  return ([logN, angle]: Pull, { tolerance }: Care, onPoint?: (point: LinePoint) => void): KiteShot => {
+    const pullN = Math.exp(logN)
+    const start: LinePoint = { s: 0, x: 0, z: tipHeightM, tx: pullN * Math.cos(angle), tz: pullN * Math.sin(angle) }
+    const low = new Lowest(start)
+    const stop = {
+      longest: input.slack * chordM,
+      untilSpent: false,
+      tolerance,
+      scales: { along: chordM, places: chordM, rates: pullN },
+      onPoint: (point: LinePoint) => {
+        low.pass(point)
+        onPoint?.(point)
+      },
+    }
+    onPoint?.(start)
+    const { point: ring } = followLine(forces, start, stop, room)
+    return {
+      missed: [(ring.x - ringDistanceM) / chordM, (ring.z - ringHeightM) / chordM],
+      ring,
+      lowestM: low.heightM,
+    }
+  }
+}
+
+/**
+ * Pulls to begin at, the likeliest first: a catenary with the slack, across the straight way, of about the load that wind and weight make
+ * on a line of its angles.
+ */
+function startsFor(input: KiteLeadInput, chordM: number): Pull[] {
+  const { lineDiameterM: d, tipHeightM, ringHeightM, ringDistanceM } = input
+  const way = Math.atan2(ringHeightM - tipHeightM, ringDistanceM)
+  const x = sinhOverRoot(input.slack)
+  const off = Math.atan(Math.sinh(x))
+  const windMperS = windProfile(input.windMperS)((tipHeightM + ringHeightM) / 2)
+  // Half of the mean square of the sine of an angle that goes evenly from one end’s to the other’s.
+  const across = 0.5 - (Math.sin(2 * (way + off)) - Math.sin(2 * (way - off))) / (8 * off)
+  const windNperM = 0.5 * AIR_KG_PER_M3 * NORMAL_COEFFICIENT * d * windMperS ** 2 * across
+  const loadNperM = windNperM + weightPerM(input) * Math.cos(way)
+  const pullN = (loadNperM * chordM) / (2 * x)
+  // The wind’s part lies where the line is steep, by the ring: there it turns more, by the tip less.
+  const tipAngle = way - off * (1 - LESS_AT_TIP * (windNperM / loadNperM))
+  return STARTS.map((times) => [Math.log(times * pullN), tipAngle])
+}
+
+const weightPerM = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
+  (lineDensityKgperM3 - AIR_KG_PER_M3) * GRAVITY_M_PER_S2 * (Math.PI / 4) * lineDiameterM ** 2
+
+/** A pull that leads nowhere may do so from that of a gentler wind, and that from a gentler one still. */
+const GENTLER = 0.75
+const MOST_GENTLER = 10
+
+function solve(input: KiteLeadInput, chordM: number, gentler = 0): Met<Pull, KiteShot> | undefined {
+  const shoot = shotOf(input, chordM)
+  const care = careFor(input.slack - 1)
+  for (const start of startsFor(input, chordM)) {
+    const found = meet(shoot, start, LONGEST, care)
+    if (found) return found
+  }
+  if (gentler === MOST_GENTLER) return undefined
+  const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, chordM, gentler + 1)
+  return before && meet(shoot, before.at, LONGEST, care)
+}
+
+/** The lowest that a line comes, from its points and its directions there. */
+class Lowest {
+  heightM: number
+  private last: LinePoint
+
+  constructor(start: LinePoint) {
+    this.heightM = start.z
+    this.last = start
+  }
+
+  pass(point: LinePoint): void {
+    const [from, to] = [this.last, point]
+    this.heightM = Math.min(this.heightM, to.z)
+    const h = to.s - from.s
+    const [a, b] = [(h * from.tz) / Math.hypot(from.tx, from.tz), (h * to.tz) / Math.hypot(to.tx, to.tz)]
+    if (a < 0 && b > 0) {
+      // Between them a cubic through both with their slopes: its bottom is where its slope, a parabola, rises through zero.
+      const rise = to.z - from.z
+      const [p, q] = [3 * (a + b - 2 * rise), 2 * (3 * rise - 2 * a - b)]
+      const t = (2 * a) / (-q - Math.sqrt(Math.max(0, q * q - 4 * p * a)))
+      if (t > 0 && t < 1) this.heightM = Math.min(this.heightM, from.z + t * (a + t * (q / 2 + (t * p) / 3)))
+    }
+    this.last = point
+  }
+}
