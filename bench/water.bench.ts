@@ -3,6 +3,8 @@ import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
 // it needs to come as close. The fixed one is told where the line ends, which the solver has to find. Then a day's timetable of
 // sinkers, 48 half hours, by each way of fishing.
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 as RHO } from '../src/core/math/constants.ts'
+import { kiteLead } from '../src/core/physics/flown/kiteLead.ts'
+import { trollDepth } from '../src/core/physics/flown/trollDepth.ts'
 import { powerProfile } from '../src/core/physics/water/current.ts'
 import { waterHang } from '../src/core/physics/water/hang.ts'
 import { waterHangMass } from '../src/core/physics/water/hangMass.ts'
@@ -64,6 +66,19 @@ const BEACH = {
   ...{ scope: 1.15, profileExponent: 1 / 7, grip: 0.6, breakOutN: 5, sinkerDensityKgperM3: 11_340, baitDragAreaM2: 0.002 },
 }
 
+/** A light weight towed on 40 m of braid, and a bait 20 m under a kite in a fresh wind. */
+const TROLLED = {
+  ...{ speedMperS: 1.5, endMassKg: 0.45, endDensityKgperM3: 11_340, endDragAreaM2: 6e-4, endLiftAreaM2: 0 },
+  layers: [
+    { lengthM: 2, diameterM: 0.00033, densityKgperM3: 1780 },
+    { lengthM: 40, diameterM: 0.00028, densityKgperM3: 970 },
+  ],
+}
+const KITE = {
+  ...{ windMperS: 8, lineDiameterM: 0.00046, lineDensityKgperM3: 1140, tipHeightM: 3, ringHeightM: 20, ringDistanceM: 45 },
+  ...{ slack: 1.04, ringFriction: 0.1, hungMassKg: 0 },
+}
+
 const exact = waterHang(BOAT, { tolerance: 1e-13 }).lineOutM
 const adaptiveError = Math.abs(waterHang(BOAT, { tolerance: TOLERANCE }).lineOutM / exact - 1)
 let steps = 8
@@ -77,6 +92,8 @@ const rows = [
     perSecond: perSecond(() => fixedSteps(exact, steps)),
   },
   { what: 'water.shoreLine', error: Number.NaN, perSecond: perSecond(() => waterShoreLine(BEACH)) },
+  { what: 'troll.depth', error: Number.NaN, perSecond: perSecond(() => trollDepth(TROLLED)) },
+  { what: 'kite.lead', error: Number.NaN, perSecond: perSecond(() => kiteLead(KITE)) },
   { what: 'water.hangMass, a root', error: Number.NaN, perSecond: perSecond(() => waterHangMass({ ...sought, scope: 1.15 })) },
 ]
 console.table(rows)
