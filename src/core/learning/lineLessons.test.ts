@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { Observation, StraightPull } from '../documents/observation.ts'
-import { lineLesson, linesPulled, standingStraights } from './lineLessons.ts'
+import { lineLesson, linesPulled, standingStraights, straightsOf } from './lineLessons.ts'
 
 const idOf = (n: number) => `20000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 const SPOOL = idOf(900)
@@ -58,7 +58,7 @@ describe('a line pulled straight', () => {
     ])
     const lesson = lineLesson(catalogue, pulls, LABEL)!
     expect(lesson.strengthN).toBe(lineLesson(catalogue, [straight(1, 33 * LB)], LABEL)!.strengthN)
-    expect(lesson.discarded.map(({ id }) => id)).toEqual([idOf(2)])
+    expect(straightsOf(pulls, LABEL).map(({ id }) => id)).toEqual([idOf(1), idOf(2)])
     expect(lineLesson(catalogue, [straight(2, 9 * LB, { discarded: 'nicked' })], LABEL)).toBeUndefined()
   })
 })

@@ -13,7 +13,7 @@ const ONE_LABEL = 0.005
 /** What a line was cut from: one spool of the box, or any of a material and a label. */
 export type CutFrom = { material: Material; labelN: number; spoolId?: string | undefined }
 /** What straight pulls say that a line bears dry, with the interval that holds it nine times in ten. */
-export type LineLesson = { strengthN: number; lowN: number; highN: number; pulls: StraightPull[]; discarded: StraightPull[] }
+export type LineLesson = { strengthN: number; lowN: number; highN: number; pulls: StraightPull[] }
 
 /** The straight pulls that count of everything that was told. */
 export const standingStraights = (told: readonly Observation[]): StraightPull[] =>
@@ -27,18 +27,21 @@ export function linesPulled(pulls: readonly StraightPull[]): CutFrom[] {
   return found
 }
 
+/** Every pull of a line, those that were discarded among them. */
+export const straightsOf = (told: readonly StraightPull[], line: CutFrom): StraightPull[] =>
+  told.filter((pull) => isOf(line, pull))
+
 /**
  * What a line bears by its own straight pulls.
  * @returns undefined where none of them counts.
  */
 export function lineLesson({ materials }: Catalogue, told: readonly StraightPull[], line: CutFrom): LineLesson | undefined {
-  const of = told.filter((pull) => isOf(line, pull))
-  const pulls = of.filter(({ discarded }) => discarded === undefined)
+  const pulls = straightsOf(told, line).filter(({ discarded }) => discarded === undefined)
   if (pulls.length === 0) return undefined
   const tested = pulls.map(({ loadN, wet }) => loadN / (line.labelN * (wet ? materials[line.material].wetCondition : 1)))
   const { mean, low, high } = testedEfficiency({ ...PRIOR, nominalEfficiency: 1, nominalVariation: LINE_SPREAD, tested })
   const [strengthN, lowN, highN] = [mean, low, high].map((share) => share * line.labelN) as [number, number, number]
-  return { strengthN, lowN, highN, pulls, discarded: of.filter(({ discarded }) => discarded !== undefined) }
+  return { strengthN, lowN, highN, pulls }
 }
 
 const isOf = (line: CutFrom, pull: CutFrom) =>

@@ -5,7 +5,7 @@ import { toast } from 'sonner'
 import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
 import type { Observation, StraightPull } from '../../../core/documents/observation.ts'
-import { type CutFrom as Cut, lineLesson, linesPulled } from '../../../core/learning/lineLessons.ts'
+import { type CutFrom as Cut, lineLesson, linesPulled, straightsOf } from '../../../core/learning/lineLessons.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { newId } from '../../api/newId.ts'
 import { type Spool, useSpools } from '../../api/useSpools.ts'
@@ -77,7 +77,7 @@ function Line({ line, spool, straights, busy, onStrike }: LineProps) {
         <strong>{name}</strong>
         {lesson && (
           <>
-            : bears <strong>{show.computed('strength', lesson.strengthN)}</strong>{' '}
+            : bears <strong>{show.computed('strength', lesson.strengthN)}</strong> dry{' '}
             <span className="text-quiet">
               ({show.computed('strength', lesson.lowN)} to {show.computed('strength', lesson.highN)}, nine times in ten)
             </span>
@@ -85,7 +85,7 @@ function Line({ line, spool, straights, busy, onStrike }: LineProps) {
         )}
       </p>
       <ul className="flex flex-wrap gap-x-4" aria-label={`Pulls of ${name}`}>
-        {[...(lesson?.pulls ?? []), ...(lesson?.discarded ?? [])].map(({ id, loadN, wet, discarded }) => (
+        {straightsOf(straights, line).map(({ id, loadN, wet, discarded }) => (
           <li key={id} className="flex items-center gap-1">
             {show.entered('strength', loadN)}
             {wet && ' soaked'}
