@@ -1,9 +1,11 @@
 import { layOutPeakChart } from '../../core/layout/peakChart.ts'
 import type { PeakPoint } from '../../core/moments/peakByLineOut.ts'
+import type { RushPoint } from '../../core/moments/rush.ts'
 import { Axis } from './Axis.tsx'
 
 type Props = {
   points: readonly PeakPoint[]
+  rush: readonly RushPoint[]
   lineOutM: number
   unsafeFromM: number | undefined
   width: number
@@ -15,9 +17,9 @@ type Props = {
 const HEIGHT = 168
 const PAD = { padLeft: 34, padRight: 12, padTop: 16, padBottom: 30 }
 
-/** The peak in a run against line out, under the most that the chain is allowed; past the crossing is marked. */
-export function PeakChart({ points, lineOutM, unsafeFromM, width, force, length, summary }: Props) {
-  const chart = layOutPeakChart(points, { width, height: HEIGHT, ...PAD }, force.factor, length.factor)
+/** The peak in a run and that of a sudden rush against line out, under the most that the chain is allowed; past the crossing is marked. */
+export function PeakChart({ points, rush, lineOutM, unsafeFromM, width, force, length, summary }: Props) {
+  const chart = layOutPeakChart(points, rush, { width, height: HEIGHT, ...PAD }, force.factor, length.factor)
   const [bottom, right] = [HEIGHT - PAD.padBottom, width - PAD.padRight]
   const x = chart.xOf(Math.min(lineOutM, points.at(-1)!.lineOutM))
   return (
@@ -50,6 +52,8 @@ export function PeakChart({ points, lineOutM, unsafeFromM, width, force, length,
         />
       )}
       <path d={chart.allowed} fill="none" stroke="var(--fails)" strokeWidth={1.6} strokeDasharray="6 3" />
+      <path d={chart.pointed} fill="none" stroke="var(--quiet)" strokeWidth={1.4} strokeDasharray="1 3" />
+      <path d={chart.bent} fill="none" stroke="currentColor" strokeWidth={1.4} />
       <path d={chart.peak} fill="none" stroke="var(--watch)" strokeWidth={2} />
       <line x1={x} x2={x} y1={PAD.padTop} y2={bottom} stroke="var(--tide)" strokeWidth={1.2} />
     </svg>

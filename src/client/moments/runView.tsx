@@ -2,11 +2,13 @@ import { lazy, Suspense, useMemo } from 'react'
 import { sameLink } from '../../core/documents/linkRef.ts'
 import { peakByLineOut, unsafeFromM } from '../../core/moments/peakByLineOut.ts'
 import type { Run } from '../../core/moments/run.ts'
+import { leastRush, type RushPoint, rushByLineOut } from '../../core/moments/rush.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { factorToSi } from '../../core/units/quantities.ts'
 import { usePreferences } from '../settings/preferences.tsx'
+import type { Show } from '../settings/show.ts'
 import { useWidth } from '../ui/useWidth.ts'
 import { VerdictMark } from '../ui/VerdictMark.tsx'
 import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
@@ -48,6 +50,28 @@ export const RUN_VIEW: MomentView<Run> = {
   Why: RunWhy,
 }
 
+const roundTo5 = (lengthM: number) => Math.max(1, Math.round(lengthM / 5) * 5)
+
+/** A least nearer than this is no nearer arm, m. */
+const NO_NEAR_ARM_M = 5
+
+/** What a sudden rush pulls before the spool turns: at the boat, and where it is least. */
+function RushWords({ rush, show }: { rush: readonly RushPoint[]; show: Show }) {
+  const [near, least] = [rush[0], leastRush(rush)]
+  if (!near || !least) return null
+  const force = (si: number) => show.computed('strength', si)
+  return (
+    <p>
+      <span className="font-semibold">A sudden rush</span> before the spool turns, thin: with a metre of line out it pulls{' '}
+      {force(near.bentN)} with the rod bent and {force(near.pointedN)} with it pointed at the fish (dotted).{' '}
+      {least.lineOutM < NO_NEAR_ARM_M
+        ? 'The trace gives enough: it only grows as the spool empties.'
+        : `Pointed, it pulls least, ${force(least.pointedN)}, with about ${show.entered('length', roundTo5(least.lineOutM))} out: nearer the line does not give, farther the spool holds harder.`}{' '}
+      The spool’s mass is estimated from what it holds.
+    </p>
+  )
+}
+
 /** What goes first in a run, what the settings people use would do, and how the peak grows with line out. */
 function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
   const { show, nameOf } = useWording(setup)
@@ -56,6 +80,7 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const points = useMemo(() => peakByLineOut(setup, run.end), [setup, run.end])
   const unsafeM = unsafeFromM(points)
+  const rush = useMemo(() => rushByLineOut(setup, run.end), [setup, run.end])
   const { deciding } = run
   const { fuse } = trace
   const missed = sameLink(fuse, deciding.goesFirst.ref) ? -1 : deciding.links.findIndex(({ ref }) => sameLink(ref, fuse))
@@ -64,7 +89,7 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
       ? 'With the drag as set the peak stays under what the chain is allowed, down to the last of the line.'
       : unsafeM === 0
         ? 'With the drag as set the peak is past what the chain is allowed from the first metre.'
-        : `With the drag as set the peak passes what the chain is allowed from about ${show.entered('length', Math.round(unsafeM / 5) * 5)} of line out.`
+        : `With the drag as set the peak passes what the chain is allowed from about ${show.entered('length', roundTo5(unsafeM))} of line out.`
   const inUnit = (quantity: 'strength' | 'length') => ({
     unit: units[quantity],
     factor: factorToSi(quantity, units[quantity]) ?? 1,
@@ -82,6 +107,7 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
           <Suspense fallback={<div className="h-42" />}>
             <PeakChart
               points={points}
+              rush={rush}
               lineOutM={conditions.lineOutM}
               unsafeFromM={unsafeM}
               width={width}
@@ -96,6 +122,7 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
         <span className="font-semibold text-watch">The peak</span>, solid, under{' '}
         <span className="font-semibold text-fails">what is allowed</span>, dashed; the upright line is where you fish. {crossing}
       </p>
+      <RushWords rush={rush} show={show} />
       <table className="w-full">
         <caption className="text-left text-quiet">What people set</caption>
         <tbody>

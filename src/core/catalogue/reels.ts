@@ -23,3 +23,16 @@ export function spoolRadii(reel: Reel): SpoolRadii {
   const { arborRadiusM, fullRadiusM } = reel
   return arborRadiusM === undefined || fullRadiusM === undefined ? estimatedRadii(reel) : { arborRadiusM, fullRadiusM }
 }
+
+/** A spool weighs about so many times the nylon that it holds. Nominal, ours. */
+const SPOOL_OVER_NYLON = 2
+const NYLON_KG_PER_M3 = 1_140
+
+/**
+ * Moment of inertia of a spool that is full of line over its radius squared: about half of what both weigh.
+ * @returns kg. Nominal: a spool’s mass is printed nowhere.
+ */
+export function spoolEffectiveMassKg({ capacityLengthM, capacityDiameterM }: Capacity): number {
+  const nylonKg = capacityLengthM * (Math.PI / 4) * capacityDiameterM ** 2 * NYLON_KG_PER_M3
+  return (nylonKg + SPOOL_OVER_NYLON * nylonKg) / 2
+}

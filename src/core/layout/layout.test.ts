@@ -165,7 +165,12 @@ test('cast up-tide the sinker lies to the left; from above it lies across, the b
 test('the peak chart rises to the right under one scale, its ticks round in the units shown', () => {
   const points = Array.from({ length: 11 }, (_, i) => ({ lineOutM: i * 30, peakN: 60 + 5 * i, allowedN: i < 8 ? 90 : 50 }))
   const room = { width: 400, height: 168, padLeft: 34, padRight: 12, padTop: 16, padBottom: 30 }
-  const chart = layOutPeakChart(points, room, LB, 1)
+  const rush = [1, 10, 100].map((lineOutM) => ({ lineOutM, bentN: 70, pointedN: 70 + 100 / lineOutM }))
+  const chart = layOutPeakChart(points, rush, room, LB, 1)
+  expect(chart.bent).toBe(
+    `M${chart.xOf(1).toFixed(1)} ${chart.yOf(70).toFixed(1)}${[10, 100].map((x) => `L${chart.xOf(x).toFixed(1)} ${chart.yOf(70).toFixed(1)}`).join('')}`,
+  )
+  expect(chart.pointed).not.toBe(chart.bent)
   expect(chart.yOf(60)).toBeGreaterThan(chart.yOf(110))
   expect(chart.xOf(300)).toBeCloseTo(388, 9)
   for (const tick of chart.ticksN) expect(tick / LB).toBeCloseTo(Math.round(tick / LB), 9)

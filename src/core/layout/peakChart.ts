@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import type { PeakPoint } from '../moments/peakByLineOut.ts'
+import type { RushPoint } from '../moments/rush.ts'
 import { roundTicks } from './roundTicks.ts'
 
 export type PeakChartOptions = {
@@ -11,8 +12,10 @@ export type PeakChartOptions = {
   padRight: number
 }
 export type PeakChartLayout = {
-  /** Paths in SVG's own words: the peak, and the stair of what is allowed. */
+  /** Paths in SVG's own words: the peak, that of a rush by how the rod is held, and the stair of what is allowed. */
   peak: string
+  bent: string
+  pointed: string
   allowed: string
   xOf: (lineOutM: number) => number
   yOf: (forceN: number) => number
@@ -21,11 +24,12 @@ export type PeakChartLayout = {
 }
 
 /**
- * Peak load and allowed load against line out, as paths.
+ * Peak load, that of a sudden rush, and allowed load against line out, as paths.
  * @param tickUnitN the unit of the force axis, N; `tickUnitM` that of line out, m: ticks fall on round numbers of both.
  */
 export function layOutPeakChart(
   points: readonly PeakPoint[],
+  rush: readonly RushPoint[],
   options: PeakChartOptions,
   tickUnitN: number,
   tickUnitM: number,
@@ -37,8 +41,12 @@ export function layOutPeakChart(
   const xOf = scaleLinear([0, mostM], [options.padLeft, options.width - options.padRight])
   const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
   const at = (x: number, y: number) => `${x.toFixed(1)} ${y.toFixed(1)}`
+  const path = (row: readonly { lineOutM: number; forceN: number }[]) =>
+    row.map(({ lineOutM, forceN }, i) => `${i === 0 ? 'M' : 'L'}${at(xOf(lineOutM), yOf(forceN))}`).join('')
   return {
-    peak: points.map(({ lineOutM, peakN }, i) => `${i === 0 ? 'M' : 'L'}${at(xOf(lineOutM), yOf(peakN))}`).join(''),
+    peak: path(points.map(({ lineOutM, peakN }) => ({ lineOutM, forceN: peakN }))),
+    bent: path(rush.map(({ lineOutM, bentN }) => ({ lineOutM, forceN: bentN }))),
+    pointed: path(rush.map(({ lineOutM, pointedN }) => ({ lineOutM, forceN: pointedN }))),
     allowed: points
       .map(({ lineOutM, allowedN }, i) =>
         i === 0 ? `M${at(xOf(lineOutM), yOf(allowedN))}` : `H${xOf(lineOutM).toFixed(1)}V${yOf(allowedN).toFixed(1)}`,

@@ -1,5 +1,4 @@
 import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
-import { lineDiameterM } from '../catalogue/materials.ts'
 import { bestCast, rodStiffnessNperM } from '../catalogue/rods.ts'
 import { isHeaded } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
@@ -7,11 +6,12 @@ import { MOST_LINKS } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
 import { castRange } from '../physics/cast/range.ts'
 import { releaseSpeedMperS } from '../physics/cast/releaseSpeed.ts'
-import { type StretchyLine, stiffnessNperM } from '../physics/strength/lunge.ts'
+import { stiffnessNperM } from '../physics/strength/lunge.ts'
 import { flightAreaM2 } from '../setup/flight.ts'
 import { flyingMassKg, massOfKg } from '../setup/masses.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
+import { linesAlong, stretchyLines } from '../setup/stretch.ts'
 import { beginOf, type CastBegin, type CastLink, castLinks, clippedDown } from './castPath.ts'
 import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult } from './moment.ts'
 import { CAST_OVER_PEAK } from './thresholds.ts'
@@ -151,18 +151,13 @@ function lockedPullN(
   massKg: number,
 ): number {
   let leftM = conditions.dropM + outfit.rod.lengthM
-  const ofTrace = tracePath(carrier.id).flatMap((element) =>
-    element.kind === 'line' ? [{ line: element.line, lengthM: Math.abs(element.toM - element.fromM) }] : [],
-  )
   const ofReel = wound.toReversed().map((line) => ({ line, lengthM: Number.POSITIVE_INFINITY }))
-  const layers: StretchyLine[] = []
-  for (const { line, lengthM } of [...ofTrace.toReversed(), ...ofReel]) {
+  const out = [...linesAlong(tracePath(carrier.id)).toReversed(), ...ofReel].map(({ line, lengthM }) => {
     const outM = Math.min(lengthM, leftM)
-    if (outM <= 0) continue
-    const { modulusPa } = catalogue.materials[line.material]
-    layers.push({ lengthM: outM, diameterM: lineDiameterM(catalogue, line), modulusPa })
     leftM -= outM
-  }
+    return { line, lengthM: outM }
+  })
+  const layers = stretchyLines(catalogue, out)
   return speedMperS * Math.sqrt(stiffnessNperM(layers, rodStiffnessNperM(catalogue, outfit.rod)) * massKg)
 }
 

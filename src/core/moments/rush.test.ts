@@ -1,0 +1,59 @@
+import { describe, expect, test } from 'vitest'
+import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { setupOf } from '../../../tests/fixtures/setups.ts'
+import type { Material } from '../catalogue/ids.ts'
+import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
+import type { Conditions } from '../documents/conditions.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import { withMainLine } from '../setup/outfitLines.ts'
+import { leastRush, rushByLineOut } from './rush.ts'
+
+const outfit = braidOutfit(50)
+/** A fast fish: a slow one never outruns the give of a nylon leader. */
+const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB, fishSpeedMperS: 15 }
+const { trace } = draftOf('runningLedger', outfit, usual)
+const rushOn = (conditions: Partial<Conditions> = {}, material: Material = 'braid') =>
+  rushByLineOut(setupOf(trace, withMainLine(outfit, { material }), { ...usual, ...conditions }), 'hook')
+
+describe('a sudden rush by line out', () => {
+  const rush = rushOn()
+
+  test('at the boat it pulls most with the rod pointed; with it bent the guides’ friction tells instead', () => {
+    const [near, far] = [rush[0]!, rush.at(-1)!]
+    expect(near.pointedN).toBeGreaterThan(near.bentN)
+    expect(near.pointedN / near.bentN).toBeGreaterThan(1.15 * (far.pointedN / far.bentN))
+    for (const { bentN, pointedN } of rushOn({ dragMeasuredAt: 'tip' })) expect(pointedN).toBeGreaterThan(bentN)
+  })
+
+  test('near the boat the line does not give and far out the spool is small: with the rod pointed the least lies between', () => {
+    const least = leastRush(rush)!
+    expect(least.lineOutM).toBeGreaterThan(rush[0]!.lineOutM)
+    expect(least.lineOutM).toBeLessThan(rush.at(-1)!.lineOutM)
+    for (const { pointedN } of rush) expect(pointedN).toBeGreaterThanOrEqual(least.pointedN)
+  })
+
+  test('a slow fish on a long nylon leader has no near arm: it only grows as the spool empties', () => {
+    const slow = rushOn({ fishSpeedMperS: 2 })
+    expect(leastRush(slow)!.lineOutM).toBeLessThan(5)
+    expect(slow.at(-1)!.pointedN).toBeGreaterThan(1.4 * slow[0]!.pointedN)
+  })
+
+  test('mono gives more than braid; a slower fish and a lighter drag pull less', () => {
+    const at = (points: ReturnType<typeof rushOn>) => points[0]!.pointedN
+    expect(at(rushOn({}, 'mono'))).toBeLessThan(at(rush))
+    expect(at(rushOn({ fishSpeedMperS: 10 }))).toBeLessThan(at(rush))
+    expect(at(rushOn({ dragN: 5 * LB }))).toBeLessThan(at(rush))
+  })
+
+  test('a fish that does not move off pulls no more than it takes to start the spool', () => {
+    const still = rushOn({ fishSpeedMperS: 0, dragMeasuredAt: 'tip' })
+    expect(still[0]!.pointedN).toBeCloseTo(usual.startFactor * usual.dragN, 0)
+    expect(still[0]!.bentN).toBe(still[0]!.pointedN)
+  })
+})
+
+test('a spool turns as half of what it and its line weigh, by the nylon that it holds', () => {
+  const nylonKg = 300 * (Math.PI / 4) * 0.35e-3 ** 2 * 1_140
+  expect(spoolEffectiveMassKg({ capacityLengthM: 300, capacityDiameterM: 0.35e-3 })).toBeCloseTo(1.5 * nylonKg, 12)
+})
