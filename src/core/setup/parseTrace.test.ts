@@ -34,6 +34,7 @@ const BROKEN: [string, (trace: Json) => void, (string | number)[] | ((trace: Jso
   ['a hook of no known size', (t) => { piece(t, 'hook').size = 'big' }, (t) => ['pieces', at(t, 'hook'), 'size'], /hook size/],
   ['a weak link that is no line', (t) => { t.weakLink = 'swivel' }, ['weakLink'], /not a line/],
   ['a fuse that is no link', (t) => { t.fuse = { at: 'joint', id: 'bait' } }, ['fuse'], /not a link/],
+  ['a clip to what slides with nothing below it', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: {} }; t.releaseClips = [{ id: 'clip', from: 'leader', to: 'lead', strengthN: 9 }] }, ['releaseClips', 0], /not beyond/],
   ['a clip whose end is above it', (t) => { t.releaseClips = [{ id: 'clip', from: 'hook', to: 'swivel', strengthN: 9 }] }, ['releaseClips', 0], /not beyond/],
   ['a version it does not know', (t) => { t.formatVersion = 99 }, ['formatVersion'], /newer/],
   ['a field it does not know', (t) => { t.colour = 'red' }, [], /colour/],

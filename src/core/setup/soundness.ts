@@ -5,6 +5,7 @@ import { linkKey } from '../documents/linkRef.ts'
 import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById, pieceNamed } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { CoreError } from '../errors.ts'
 import { pathToPiece } from './paths.ts'
 
 /** What must hold between the pieces of a trace, beyond each piece's own shape. */
@@ -141,8 +142,18 @@ function traceIssues(trace: Trace): Issue[] {
   for (const [i, clip] of (trace.releaseClips ?? []).entries()) {
     const missing = [clip.from, clip.to].find((id) => id !== OUTFIT && !pieceById(trace, id))
     if (missing !== undefined) issues.push({ path: ['releaseClips', i], message: `there is no piece “${missing}”` })
-    else if (clip.to === OUTFIT || (clip.from !== OUTFIT && !pathToPiece(trace, clip.to).some(({ id }) => id === clip.from)))
+    else if (clip.to === OUTFIT || (clip.from !== OUTFIT && !isBeyond(trace, clip.to, clip.from)))
       issues.push({ path: ['releaseClips', i], message: `“${clip.to}” is not beyond “${clip.from}”` })
   }
   return issues
+}
+
+/** Whether the way to a piece leads over another; where something on it slides with nothing to bear on there is no way. */
+function isBeyond(trace: Trace, to: string, from: string): boolean {
+  try {
+    return pathToPiece(trace, to).some(({ id }) => id === from)
+  } catch (error) {
+    if (error instanceof CoreError && error.code === 'no-path') return false
+    throw error
+  }
 }
