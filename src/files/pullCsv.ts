@@ -8,6 +8,8 @@ import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './
 /** More pulls than a crew makes in a life. */
 const MOST_ROWS = 5_000
 const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 'wet', 'note', 'spool', 'discarded'] as const
+/** Columns that tables of before had not. */
+const LEFT_OUT: readonly string[] = ['spool', 'discarded']
 /** In place of a knot, where the line was pulled by itself; its strength is then its label. */
 const NO_KNOT = 'none'
 /** A row as it is told. */
@@ -24,7 +26,7 @@ export function readPullCsv(text: string): ReadFile<ToldPull[]> {
   if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
   const seen = new Map<string, number>()
   const rows = read.value.map((row) => {
-    const content = COLUMNS.map((column) => row.cells[column] ?? '').join('\u0000')
+    const content = contentOf(row.cells)
     const before = seen.get(content) ?? 0
     seen.set(content, before + 1)
     return readRow(row, idOf(`${content}\u0000${before}`))
@@ -32,6 +34,10 @@ export function readPullCsv(text: string): ReadFile<ToldPull[]> {
   const faults = rows.flatMap((row) => ('fault' in row ? [row.fault] : []))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('pull' in row ? [row.pull] : [])) }
 }
+
+/** What makes a line the line it is. What a table may leave out tells only where it is there: the same table stays the same. */
+const contentOf = (cells: CsvRow['cells']) =>
+  COLUMNS.flatMap((column) => (cells[column] || !LEFT_OUT.includes(column) ? [cells[column] ?? ''] : [])).join('\u0000')
 
 function readRow({ line, cells }: CsvRow, id: string): { pull: ToldPull } | { fault: LineFault } {
   const fault = (message: string) => ({ fault: { line, message } })
