@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import type { Point } from '../../core/knots/curve.ts'
 import { type Elided, elided } from '../../core/knots/elide.ts'
-import type { EndName, Picture, PicturedStrand, Sleeve } from '../../core/knots/picture.ts'
+import { type EndName, isDoubled, type Picture, type PicturedStrand, type Sleeve } from '../../core/knots/picture.ts'
 import { type Paint, paintsOf, stretch } from '../../core/knots/project.ts'
 
 /** Ground that shows beside a strand that passes over another, and the line round a strand, in radii of the usual line. */
@@ -158,8 +158,7 @@ function SleeveShape({ sleeve: { from, to, halfHeight, pressed } }: { sleeve: Sl
 /** Room beyond what the hand moves for its name: past its arrow; and beyond anything else. */
 const PAST_ARROW = 8.4
 const BEYOND = 2.4
-/** Ends nearer than this are one above the other; two of one name have it once. */
-const BESIDE_EACH_OTHER = 6
+/** Two ends of one name that lie nearer than this have it once. */
 const ONE_PLACE = 14
 
 /** `way`: a name that stands beyond something, on in that direction; else it stands over or under its place. */
@@ -168,7 +167,7 @@ type Named = { name: string; at: Point } & ({ side: 1 | -1 } | { way: [number, n
 /** The names of a strand’s ends and of its loop, and where they stand: beyond them, or over and under where two lie beside each other. */
 function namesOf({ points, start, end, loop, hand }: PicturedStrand): Named[] {
   const [first, last] = [points[0]!, points.at(-1)!]
-  const doubled = Math.hypot(first[0] - last[0], first[1] - last[1]) < BESIDE_EACH_OTHER
+  const doubled = isDoubled(points)
   const over = (at: Point, other: Point): 1 | -1 => (doubled ? (at[1] > other[1] ? 1 : -1) : at[1] >= 0 ? 1 : -1)
   const named: Named[] = []
   // The two sides of a loop go to one place.

@@ -2,7 +2,7 @@ import { lazy, Suspense, useMemo } from 'react'
 import { sameLink } from '../../core/documents/linkRef.ts'
 import { peakByLineOut, unsafeFromM } from '../../core/moments/peakByLineOut.ts'
 import type { Run } from '../../core/moments/run.ts'
-import { leastRush, type RushPoint, rushByLineOut } from '../../core/moments/rush.ts'
+import { givesEnough, leastRush, type RushPoint, rushByLineOut } from '../../core/moments/rush.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
@@ -52,9 +52,6 @@ export const RUN_VIEW: MomentView<Run> = {
 
 const roundTo5 = (lengthM: number) => Math.max(1, Math.round(lengthM / 5) * 5)
 
-/** A least nearer than this is no nearer arm, m. */
-const NO_NEAR_ARM_M = 5
-
 /** What a sudden rush pulls before the spool turns: at the boat, and where it is least. */
 function RushWords({ rush, show }: { rush: readonly RushPoint[]; show: Show }) {
   const [near, least] = [rush[0], leastRush(rush)]
@@ -64,7 +61,7 @@ function RushWords({ rush, show }: { rush: readonly RushPoint[]; show: Show }) {
     <p>
       <span className="font-semibold">A sudden rush</span> before the spool turns, thin: with a metre of line out it pulls{' '}
       {force(near.bentN)} with the rod bent and {force(near.pointedN)} with it pointed at the fish (dotted).{' '}
-      {least.lineOutM < NO_NEAR_ARM_M
+      {givesEnough(least)
         ? 'The trace gives enough: it only grows as the spool empties.'
         : `Pointed, it pulls least, ${force(least.pointedN)}, with about ${show.entered('length', roundTo5(least.lineOutM))} out: nearer the line does not give, farther the spool holds harder.`}{' '}
       The spool’s mass is estimated from what it holds.

@@ -1,3 +1,5 @@
+import type { Catalogue } from './catalogue.ts'
+
 /** Arbor over full radius, and width over full radius, of most spools; share of the room between that round line fills. Nominal, ours. */
 const ARBOR_SHARE = 0.6
 const WIDTH_SHARE = 0.9
@@ -26,13 +28,12 @@ export function spoolRadii(reel: Reel): SpoolRadii {
 
 /** A spool weighs about so many times the nylon that it holds. Nominal, ours. */
 const SPOOL_OVER_NYLON = 2
-const NYLON_KG_PER_M3 = 1_140
 
 /**
  * Moment of inertia of a spool that is full of line over its radius squared: about half of what both weigh.
  * @returns kg. Nominal: a spool’s mass is printed nowhere.
  */
-export function spoolEffectiveMassKg({ capacityLengthM, capacityDiameterM }: Capacity): number {
-  const nylonKg = capacityLengthM * (Math.PI / 4) * capacityDiameterM ** 2 * NYLON_KG_PER_M3
+export function spoolEffectiveMassKg({ materials }: Catalogue, { capacityLengthM, capacityDiameterM }: Capacity): number {
+  const nylonKg = capacityLengthM * (Math.PI / 4) * capacityDiameterM ** 2 * materials.mono.densityKgperM3
   return (nylonKg + SPOOL_OVER_NYLON * nylonKg) / 2
 }

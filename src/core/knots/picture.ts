@@ -103,10 +103,13 @@ function loopOf(strand: Strand, laid: number): Pick<PicturedStrand, 'loop'> {
 const BESIDE_EACH_OTHER = 6
 const STAYS = 3
 
+/** Whether the two ends of a line lie beside each other, as those of a doubled one do. */
+export const isDoubled = (points: readonly Point[]): boolean => apart(points[0]!, points.at(-1)!) < BESIDE_EACH_OTHER
+
 /** What of a line is moved: its tag where that is new, else a loop that is elsewhere than before. A doubled line is moved by its loop. */
 function handOf({ points, end, loop }: PicturedStrand, fresh: Stretch, before: PicturedStrand): number | undefined {
   const last = points.length - 1
-  const doubled = apart(points[0]!, points[last]!) < BESIDE_EACH_OTHER
+  const doubled = isDoubled(points)
   if (end === 'tag' && fresh.to === last && !doubled) return last
   if (loop === undefined || loop < fresh.from || loop > fresh.to) return undefined
   if (doubled) return loop

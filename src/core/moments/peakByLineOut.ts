@@ -1,5 +1,5 @@
 import { strengthDrag } from '../physics/strength/drag.ts'
-import { linesOut, mainLine, spoolOf } from '../setup/outfitLines.ts'
+import { linesOut, mainLine, spoolOf, woundM } from '../setup/outfitLines.ts'
 import { pathLinks } from '../setup/pathLinks.ts'
 import { pathToPiece } from '../setup/paths.ts'
 import { weakestOf } from '../setup/prepareSetup.ts'
@@ -19,7 +19,7 @@ const SAMPLES = 60
  */
 export function peakByLineOut({ trace, outfit, conditions, catalogue }: Setup, endId: string): PeakPoint[] {
   const path = pathToPiece(trace, endId)
-  const mostM = spoolOf(catalogue, outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+  const mostM = woundM(catalogue, outfit)
   return Array.from({ length: SAMPLES + 1 }, (_, i): PeakPoint => {
     const lineOutM = (i / SAMPLES) * mostM * (1 - 1e-9)
     const spool = spoolOf(catalogue, outfit, lineOutM)

@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
-import { setupOf } from '../../../tests/fixtures/setups.ts'
+import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
 import type { Material } from '../catalogue/ids.ts'
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { withMainLine } from '../setup/outfitLines.ts'
-import { leastRush, rushByLineOut } from './rush.ts'
+import { givesEnough, leastRush, rushByLineOut } from './rush.ts'
 
 const outfit = braidOutfit(50)
 /** A fast fish: a slow one never outruns the give of a nylon leader. */
@@ -36,6 +36,7 @@ describe('a sudden rush by line out', () => {
   test('a slow fish on a long nylon leader has no near arm: it only grows as the spool empties', () => {
     const slow = rushOn({ fishSpeedMperS: 2 })
     expect(leastRush(slow)!.lineOutM).toBeLessThan(5)
+    expect([givesEnough(leastRush(slow)!), givesEnough(leastRush(rush)!)]).toEqual([true, false])
     expect(slow.at(-1)!.pointedN).toBeGreaterThan(1.4 * slow[0]!.pointedN)
   })
 
@@ -55,5 +56,5 @@ describe('a sudden rush by line out', () => {
 
 test('a spool turns as half of what it and its line weigh, by the nylon that it holds', () => {
   const nylonKg = 300 * (Math.PI / 4) * 0.35e-3 ** 2 * 1_140
-  expect(spoolEffectiveMassKg({ capacityLengthM: 300, capacityDiameterM: 0.35e-3 })).toBeCloseTo(1.5 * nylonKg, 12)
+  expect(spoolEffectiveMassKg(catalogue, { capacityLengthM: 300, capacityDiameterM: 0.35e-3 })).toBeCloseTo(1.5 * nylonKg, 12)
 })

@@ -1,10 +1,10 @@
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import { rodStiffnessNperM } from '../catalogue/rods.ts'
 import { strengthLunge } from '../physics/strength/lunge.ts'
-import { linesOut, spoolOf } from '../setup/outfitLines.ts'
-import { pathToPiece } from '../setup/paths.ts'
+import { linesOut, spoolOf, woundM } from '../setup/outfitLines.ts'
+import { linesAlong, pathToPiece } from '../setup/paths.ts'
 import type { Setup } from '../setup/setup.ts'
-import { linesAlong, stretchyLines } from '../setup/stretch.ts'
+import { stretchyLines } from '../setup/stretch.ts'
 
 const SAMPLES = 60
 
@@ -17,18 +17,18 @@ export type RushPoint = { lineOutM: number; bentN: number; pointedN: number }
  * @param endId the hook or lure whose path is meant.
  */
 export function rushByLineOut({ trace, outfit, conditions, catalogue }: Setup, endId: string): RushPoint[] {
-  const mostM = spoolOf(catalogue, outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+  const mostM = woundM(catalogue, outfit)
   const linesOutM = Array.from({ length: SAMPLES + 1 }, (_, i) => mostM ** (i / SAMPLES) * (1 - 1e-9))
   const ofTrace = linesAlong(pathToPiece(trace, endId))
   const rod = rodStiffnessNperM(catalogue, outfit.rod)
-  const effectiveKg = spoolEffectiveMassKg(outfit.reel)
+  const effectiveKg = spoolEffectiveMassKg(catalogue, outfit.reel)
   return linesOutM.map((lineOutM): RushPoint => {
     const spool = spoolOf(catalogue, outfit, lineOutM)
     const out = linesOut(outfit, spool, lineOutM).map(({ line, outM }) => ({ line, lengthM: outM }))
     const peakN = (rodStiffness: number | undefined) =>
       strengthLunge({
         // The setting is what a full spool lets go at; a smaller one holds harder.
-        dragN: (conditions.dragN * spool.radiusFullM) / spool.radiusM,
+        dragN: conditions.dragN * spool.dragGrowth,
         startFactor: conditions.startFactor,
         speedMperS: conditions.fishSpeedMperS,
         layers: stretchyLines(catalogue, [...ofTrace, ...out]),
@@ -45,3 +45,9 @@ export function rushByLineOut({ trace, outfit, conditions, catalogue }: Setup, e
 /** Where a rush pulls least with the rod pointed at the fish: nearer the line gives less, farther out the spool holds harder. */
 export const leastRush = (points: readonly RushPoint[]): RushPoint | undefined =>
   points.toSorted((a, b) => a.pointedN - b.pointedN)[0]
+
+/** A least nearer than this is at the boat, m. */
+const AT_THE_BOAT_M = 5
+
+/** Whether the trace gives enough near the boat: a rush then only pulls harder as the spool empties. */
+export const givesEnough = (least: RushPoint): boolean => least.lineOutM < AT_THE_BOAT_M

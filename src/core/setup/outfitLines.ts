@@ -44,6 +44,10 @@ export function spoolInput(catalogue: Catalogue, { reel, wound }: Outfit, lineOu
 export const spoolOf = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): SpoolFill =>
   spoolFill(spoolInput(catalogue, outfit, lineOutM))
 
+/** All the line that is wound on an outfit, m. */
+export const woundM = (catalogue: Catalogue, outfit: Outfit): number =>
+  spoolOf(catalogue, outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+
 /** A wound line that is at least partly out, and how much of it is, m. */
 export type LineOut = { line: WoundLine; outM: number }
 

@@ -34,9 +34,15 @@ export function pathFinder(trace: Trace): (id: string) => PathElement[] {
   return (id) => finder.toPiece(id)
 }
 
+/** The lines of a path, each as long as the path goes along it. */
+export const linesAlong = (path: readonly PathElement[]): { line: LinePiece; lengthM: number }[] =>
+  path.flatMap((element) =>
+    element.kind === 'line' ? [{ line: element.line, lengthM: Math.abs(element.toM - element.fromM) }] : [],
+  )
+
 /** Line along a path, m. */
 export const lineAlongM = (path: readonly PathElement[]): number =>
-  path.reduce((sum, element) => sum + (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0), 0)
+  linesAlong(path).reduce((sum, { lengthM }) => sum + lengthM, 0)
 
 /** One such path, where no more are asked for. */
 export const pathToPiece = (trace: Trace, id: string): PathElement[] => pathFinder(trace)(id)

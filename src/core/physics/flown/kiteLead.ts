@@ -1,9 +1,10 @@
 import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, GRAVITY_M_PER_S2 } from '../../math/constants.ts'
+import { cubicTop } from '../../math/cubicTop.ts'
 import { stepRoom } from '../../math/followState.ts'
 import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
-import type { CurrentProfile } from '../water/current.ts'
-import { followLine, type LinePoint, NORMAL_COEFFICIENT } from '../water/lineInFluid.ts'
+import { type CurrentProfile, powerProfile } from '../water/current.ts'
+import { followLine, type LinePoint, lineWeightNperM, NORMAL_COEFFICIENT } from '../water/lineInFluid.ts'
 import { sinhOverRoot } from '../water/shoreHold.ts'
 
 export type KiteLeadInput = {
@@ -59,15 +60,12 @@ type KiteShot = Shot & { ring: LinePoint; lowestM: number }
 const LESS_AT_TIP = 0.45
 
 /** Wind by its height over the sea. */
-export const windProfile =
-  (windMperS: number): CurrentProfile =>
-  (heightM) =>
-    windMperS * Math.exp(WIND_EXPONENT * Math.log(Math.max(heightM, EVEN_UNDER_M) / TOLD_AT_M))
+export const windProfile = (windMperS: number): CurrentProfile => powerProfile(windMperS, TOLD_AT_M, WIND_EXPONENT, EVEN_UNDER_M)
 
 /**
  * The lead that keeps a bait in the water under a kite: what the belly of line between rod and ring lifts by, less what hangs there.
  * The line from the tip to the ring under its weight and the wind: two unknowns, the pull at the tip and its angle, two conditions, the
- * ring: shot and solved by damped Newton from a taut start. It runs over the ring with friction.
+ * ring: shot and solved by damped Newton from a catenary of about its load. It runs over the ring with friction.
  * @param onPoint is told each point of the line from the tip (x down-wind, z over the sea).
  * @throws CoreError 'out-of-range' for slack outside 1.001 to 1.3, no wind, or a ring that is not over the tip; 'no-convergence' where
  * no pull brings the line to the ring.
@@ -84,7 +82,7 @@ export function kiteLead(input: KiteLeadInput, onPoint?: (point: LinePoint) => v
   const ringTensionN = Math.hypot(ring.tx, ring.tz)
   const angle = Math.atan2(ring.tz, ring.tx)
   const wrapRad = Math.min(Math.PI, Math.max(0, angle + Math.PI / 2))
-  const hungForceN = Math.max(0, ringTensionN * Math.exp(-input.ringFriction * wrapRad) - weightPerM(input) * ringHeightM)
+  const hungForceN = Math.max(0, ringTensionN * Math.exp(-input.ringFriction * wrapRad) - weightOf(input) * ringHeightM)
   return {
     lineToRingM: input.slack * chordM,
     ringTensionN,
@@ -152,15 +150,15 @@ function startsFor(input: KiteLeadInput, chordM: number): Pull[] {
   // Half of the mean square of the sine of an angle that goes evenly from one end’s to the other’s.
   const across = 0.5 - (Math.sin(2 * (way + off)) - Math.sin(2 * (way - off))) / (8 * off)
   const windNperM = 0.5 * AIR_KG_PER_M3 * NORMAL_COEFFICIENT * d * windMperS ** 2 * across
-  const loadNperM = windNperM + weightPerM(input) * Math.cos(way)
+  const loadNperM = windNperM + weightOf(input) * Math.cos(way)
   const pullN = (loadNperM * chordM) / (2 * x)
   // The wind’s part lies where the line is steep, by the ring: there it turns more, by the tip less.
   const tipAngle = way - off * (1 - LESS_AT_TIP * (windNperM / loadNperM))
   return STARTS.map((times) => [Math.log(times * pullN), tipAngle])
 }
 
-const weightPerM = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
-  (lineDensityKgperM3 - AIR_KG_PER_M3) * GRAVITY_M_PER_S2 * (Math.PI / 4) * lineDiameterM ** 2
+const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
+  lineWeightNperM({ diameterM: lineDiameterM, densityKgperM3: lineDensityKgperM3 }, AIR_KG_PER_M3)
 
 /** A pull that leads nowhere may do so from that of a gentler wind, and that from a gentler one still. */
 const GENTLER = 0.75
@@ -193,13 +191,7 @@ class Lowest {
     this.heightM = Math.min(this.heightM, to.z)
     const h = to.s - from.s
     const [a, b] = [(h * from.tz) / Math.hypot(from.tx, from.tz), (h * to.tz) / Math.hypot(to.tx, to.tz)]
-    if (a < 0 && b > 0) {
-      // Between them a cubic through both with their slopes: its bottom is where its slope, a parabola, rises through zero.
-      const rise = to.z - from.z
-      const [p, q] = [3 * (a + b - 2 * rise), 2 * (3 * rise - 2 * a - b)]
-      const t = (2 * a) / (-q - Math.sqrt(Math.max(0, q * q - 4 * p * a)))
-      if (t > 0 && t < 1) this.heightM = Math.min(this.heightM, from.z + t * (a + t * (q / 2 + (t * p) / 3)))
-    }
+    if (a < 0 && b > 0) this.heightM = Math.min(this.heightM, -cubicTop(-from.z, -to.z, -a, -b))
     this.last = point
   }
 }

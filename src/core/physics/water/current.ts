@@ -5,14 +5,20 @@ export const BED_LAYER_M = 0.2
 export type CurrentProfile = (heightM: number) => number
 
 /**
- * Current over the bed by a power of the height, `u(z) = u_surface (max(z, 0.2 m) / depth)^n`.
+ * Current over the bed by a power of the height, `u(z) = u_surface (max(z, 0.2 m) / depth)^n`; a wind over the sea likewise.
  * @param profileExponent 1/7 over a sea bed, 0 for an even current.
+ * @param evenUnderM the height under which it grows no weaker, m.
  * Source: R. Soulsby, Dynamics of Marine Sands (1997).
  */
-export function powerProfile(surfaceCurrentMperS: number, depthM: number, profileExponent: number): CurrentProfile {
+export function powerProfile(
+  surfaceCurrentMperS: number,
+  depthM: number,
+  profileExponent: number,
+  evenUnderM = BED_LAYER_M,
+): CurrentProfile {
   if (profileExponent === 0) return () => surfaceCurrentMperS
   // Half the time that a power takes: a line asks thousands of times.
-  return (heightM) => surfaceCurrentMperS * Math.exp(profileExponent * Math.log(Math.max(heightM, BED_LAYER_M) / depthM))
+  return (heightM) => surfaceCurrentMperS * Math.exp(profileExponent * Math.log(Math.max(heightM, evenUnderM) / depthM))
 }
 
 /** Current by a table of heights and speeds, lowest first: straight between them, even below the first and above the last. */

@@ -9,6 +9,10 @@ export const TANGENTIAL_COEFFICIENT = 0.03
 /** A length of one line, in water or in the wind. */
 export type FluidLine = { diameterM: number; densityKgperM3: number }
 
+/** Weight of a metre of line in a fluid, N/m; below zero where it floats. */
+export const lineWeightNperM = ({ diameterM, densityKgperM3 }: FluidLine, fluidDensityKgperM3: number): number =>
+  (densityKgperM3 - fluidDensityKgperM3) * GRAVITY_M_PER_S2 * (Math.PI / 4) * diameterM ** 2
+
 export type LineForces = {
   line: FluidLine
   current: CurrentProfile
@@ -47,7 +51,7 @@ export function followLine(
 function slopeOf({ line, current, fluidDensityKgperM3: rho, tangentialCoefficient = TANGENTIAL_COEFFICIENT }: LineForces): Slope {
   const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
   const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
-  const weight = (line.densityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * line.diameterM ** 2
+  const weight = lineWeightNperM(line, rho)
   return (y, out) => {
     const [tx, tz] = [y[2]!, y[3]!]
     const pull = Math.sqrt(tx * tx + tz * tz)

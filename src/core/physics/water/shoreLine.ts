@@ -1,9 +1,10 @@
 import { CoreError } from '../../errors.ts'
-import { AIR_KG_PER_M3, GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
+import { AIR_KG_PER_M3, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
+import { cubicTop } from '../../math/cubicTop.ts'
 import { followState, type Slope, stepRoom } from '../../math/followState.ts'
 import { type Care, type Met, meet } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
-import { NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
+import { lineWeightNperM, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { checkScope, sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'
@@ -99,7 +100,7 @@ function shotOf(input: ShoreLineInput, rho: number): ShootLine {
   const chordM = chordOf(input)
   const lineM = scope * chordM
   const slope = slopeInStream(input, rho)
-  const airNperM = (lineDensityKgperM3 - AIR_KG_PER_M3) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
+  const airNperM = lineWeightNperM({ diameterM: d, densityKgperM3: lineDensityKgperM3 }, AIR_KG_PER_M3)
   const state = new Float64Array(6)
   const room = stepRoom(6)
   return (pull, care, onPoint) => {
@@ -141,7 +142,7 @@ function slopeInStream(input: ShoreLineInput, rho: number): Slope {
   const current = profileOf(input)
   const normal = 0.5 * rho * NORMAL_COEFFICIENT * d
   const tangential = 0.5 * rho * TANGENTIAL_COEFFICIENT * d
-  const weight = (input.lineDensityKgperM3 - rho) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2
+  const weight = lineWeightNperM({ diameterM: d, densityKgperM3: input.lineDensityKgperM3 }, rho)
   return (y, out) => {
     const [tx, ty, tz] = [y[3]!, y[4]!, y[5]!]
     const pull = Math.sqrt(tx * tx + ty * ty + tz * tz)
@@ -193,14 +194,8 @@ class Bow {
     const next = slopeX(state)
     this.farthestM = Math.max(this.farthestM, x)
     if (this.slopeX > 0 && next < 0) {
-      // Between the points a cubic through both with their slopes: its top is where its slope, a parabola, falls through zero.
       const h = Math.hypot(x - this.x, y - this.y, z - this.z)
-      const [a, b] = [this.slopeX * h, next * h]
-      const rise = x - this.x
-      const [p, q] = [3 * (a + b - 2 * rise), 2 * (3 * rise - 2 * a - b)]
-      const root = Math.sqrt(Math.max(0, q * q - 4 * p * a))
-      const t = (2 * a) / (-q + root)
-      if (t > 0 && t < 1) this.farthestM = Math.max(this.farthestM, this.x + t * (a + t * (q / 2 + (t * p) / 3)))
+      this.farthestM = Math.max(this.farthestM, cubicTop(this.x, x, this.slopeX * h, next * h))
     }
     ;[this.x, this.y, this.z, this.slopeX] = [x, y, z, next]
   }
@@ -228,7 +223,7 @@ function startsFor(input: ShoreLineInput, rho: number): Pull[] {
   const variance = wet / (3 + 4 * n) + 1 - wet - mean ** 2
   const pullN = (loadN * Math.sqrt(12 * variance)) / (2 * x)
   const offWay = Math.atan(2 * mean * Math.sinh(x))
-  const weighs = (density: number) => (lineDensityKgperM3 - density) * GRAVITY_M_PER_S2 * (Math.PI / 4) * d ** 2 * lineM
+  const weighs = (fluid: number) => lineWeightNperM({ diameterM: d, densityKgperM3: lineDensityKgperM3 }, fluid) * lineM
   const sagN = weighs(rho) * wet * (1 - wet / 2) + (weighs(AIR_KG_PER_M3) * (1 - wet) ** 2) / 2
   const way = Math.atan2(depthM + tipHeightM, input.spanM)
   const up = Math.cos(offWay) * Math.sin(way) - sagN / pullN
