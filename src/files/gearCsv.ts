@@ -19,6 +19,10 @@ const QUANTITIES = {
   weight: { field: 'massKg', quantity: 'mass', unit: 'g' },
   head: { field: 'headKg', quantity: 'mass', unit: 'g' },
   depth: { field: 'depthM', quantity: 'length', unit: 'm' },
+  'rated depth': { field: 'ratedDepthM', quantity: 'length', unit: 'm' },
+  'rated speed': { field: 'ratedSpeedMperS', quantity: 'speed', unit: 'm/s' },
+  'rated line out': { field: 'ratedLineOutM', quantity: 'length', unit: 'm' },
+  'rated line': { field: 'ratedLineDiameterM', quantity: 'diameter', unit: 'mm' },
 } as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>
 type QuantityColumn = keyof typeof QUANTITIES
 const QUANTITY_COLUMNS = Object.keys(QUANTITIES) as QuantityColumn[]

@@ -166,6 +166,12 @@ export const BAD: readonly Bad[] = [
   },
   // Run
   { name: 'a drag over what the chain bears', content: fished(ledger, { dragN: 25 * LB }), say: 'drag-over-ceiling' },
+  {
+    name: 'a very fast fish at the boat with the rod pointed at it',
+    content: fished(base('castingLeader', lowered), { fishSpeedMperS: 18, rodHeld: 'pointed', lineOutM: 20 }),
+    say: 'rush-breaks',
+    not: 'drag-over-ceiling',
+  },
   { name: 'a drag over what the reel gives', content: fished(ledger, { dragN: 160 }), say: 'drag-over-reel' },
   {
     name: 'a light leader under a firm drag',

@@ -5,14 +5,18 @@ import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
+import { percent } from '../words/percent.ts'
+import { ROD_HELD_WORDS, RUSH_INPUTS, rushFigure } from '../words/rushWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
-  rule: `The weakest from the hand to the hook over what it has to bear of the fish: all of its dead weight in a lift, a share with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch.`,
+  rule: `The weakest from the hand to the hook over what it has to bear of the fish: all of its dead weight in a lift, a share with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch, and a last sudden rush under the rod tip must leave the chain whole.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
-  figure: ({ figure, weightN, borneN }, { show }) =>
-    `weakest ${figure.value.toFixed(1)}× ${borneN < weightN ? 'the share of ' : ''}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`,
+  figure: ({ figure, weightN, borneN, deciding: { verdict, withoutRush, rush } }, { show }) =>
+    verdict === withoutRush
+      ? `weakest ${figure.value.toFixed(1)}× ${borneN < weightN ? 'the share of ' : ''}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
+      : rushFigure(rush, show),
   decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `decides: ${nameOf(hand.decides)}`,
   inputs: {
     fish: 'fish',
@@ -26,8 +30,12 @@ export const HAND_VIEW: MomentView<Hand> = {
     beyondTipRing: 'beyond the tip ring',
     rodBrings: 'rod held up brings',
     dropToSinker: 'drop to the sinker',
+    ...RUSH_INPUTS,
   },
-  words: ({ catalogue }) => Object.fromEntries(Object.entries(catalogue.landings).map(([id, { name }]) => [id, name])),
+  words: ({ catalogue }) => ({
+    ...Object.fromEntries(Object.entries(catalogue.landings).map(([id, { name }]) => [id, name])),
+    ...ROD_HELD_WORDS,
+  }),
   Why: HandWhy,
 }
 
@@ -59,6 +67,10 @@ function HandWhy({ result: hand, setup }: { result: Hand; setup: Setup }) {
           : `At the tip ring ${the(deciding.stopsAt)} stops, with ${hangs} still beyond it; the rod held up brings ${show.computed('length', deciding.rodReachM)}. ${
               deciding.tooLong ? 'The rest is hand over hand.' : ''
             } ${deciding.beadAtTip ? 'A bead takes the knock.' : 'No bead spares the tip ring there.'}`}
+      </p>
+      <p className={deciding.rush.verdict === 'holds' ? '' : 'font-semibold text-watch'}>
+        A last rush under the rod tip, with a rod’s length of line out, pulls {show.computed('strength', deciding.rush.peakN)}{' '}
+        with the rod {ROD_HELD_WORDS[setup.conditions.rodHeld]}: nothing goes {percent(deciding.rush.survival)} of the time.
       </p>
       {longDrop && (
         <p className="text-watch">

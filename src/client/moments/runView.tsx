@@ -3,7 +3,7 @@ import { sameLink } from '../../core/documents/linkRef.ts'
 import { peakByLineOut, unsafeFromM } from '../../core/moments/peakByLineOut.ts'
 import type { Run } from '../../core/moments/run.ts'
 import { givesEnough, leastRush, type RushPoint, rushByLineOut } from '../../core/moments/rush.ts'
-import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from '../../core/moments/thresholds.ts'
+import { RUSH_SURVIVAL, SAFE_SURVIVAL, WATCH_OVER_CEILING } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { factorToSi } from '../../core/units/quantities.ts'
@@ -14,6 +14,7 @@ import { VerdictMark } from '../ui/VerdictMark.tsx'
 import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
 import { WOUND_NAMES } from '../words/names.ts'
 import { percent } from '../words/percent.ts'
+import { ROD_HELD_WORDS, RUSH_INPUTS, rushFigure } from '../words/rushWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
@@ -21,10 +22,12 @@ import { useWording } from './useWording.ts'
 const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChart.tsx')).PeakChart }))
 
 export const RUN_VIEW: MomentView<Run> = {
-  rule: `The drag set against the highest safe setting: within it holds, up to ${WATCH_OVER_CEILING} times is to be watched. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is never better than watch.`,
+  rule: `The drag set against the highest safe setting: within it holds, up to ${WATCH_OVER_CEILING} times is to be watched. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is never better than watch. A sudden rush before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival, and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
   absent: 'Nothing runs: the trace has neither a hook nor a lure.',
-  figure: ({ figure, deciding }, { show }) =>
-    `safe to ${show.computed('strength', figure.value)}, peak ${show.computed('strength', deciding.drag.peakN)}`,
+  figure: ({ figure, deciding: { verdict, byDrag, rush, drag } }, { show }) =>
+    verdict === byDrag
+      ? `safe to ${show.computed('strength', figure.value)}, peak ${show.computed('strength', drag.peakN)}`
+      : rushFigure(rush, show),
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {
     dragSet: 'drag set',
@@ -45,8 +48,9 @@ export const RUN_VIEW: MomentView<Run> = {
     multiplier: 'multiplier',
     peakInRun: 'peak in a run',
     survivalAtPeak: 'chance that nothing goes at the peak',
+    ...RUSH_INPUTS,
   },
-  words: () => ({ ...WOUND_NAMES, reel: 'the reel', tip: 'the rod tip' }),
+  words: () => ({ ...WOUND_NAMES, reel: 'the reel', tip: 'the rod tip', ...ROD_HELD_WORDS }),
   Why: RunWhy,
 }
 

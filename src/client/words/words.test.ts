@@ -147,6 +147,6 @@ test('a derivation reads out every step of every family, with units and no stray
       for (const { formula, given, gives, source } of steps)
         for (const part of [formula.join(), given.join(), gives.join(), source]) expect(part.length).toBeGreaterThan(3)
     }
-  const [run] = derivationOf(setupOf(trace, outfit, defaultConditions()), 'run').slice(-2)
+  const [run] = derivationOf(setupOf(trace, outfit, defaultConditions()), 'run').slice(-3)
   expect(stepWords(run!, show, (id) => id).given).toContain('allowed fraction: 0.75, rule')
 })

@@ -153,6 +153,9 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => fished(of(base('liveBaitLeader', lowered), set('hook', { size: '8', pattern: 'lightJ' })), { dragN: 6 * LB }),
   },
   'too-long-for-rod': { failing: () => of(base('runningLedger', lowered), (trace) => withLength(trace, 'hook-length', 7)) },
+  'rush-breaks': {
+    failing: () => fished(base('castingLeader', lowered), { fishSpeedMperS: 18, rodHeld: 'pointed', lineOutM: 20 }),
+  },
   'drop-too-long': { failing: () => of(base('threeWay', lowered), (trace) => withLength(trace, 'sinker-line', 2)) },
   'lift-too-heavy': { failing: () => fished(base('runningLedger', lowered), { fishMassKg: 12 }) },
   'fuse-not-first': {

@@ -49,6 +49,7 @@ import { noShockLeader } from './rules/noShockLeader.ts'
 import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
+import { rushBreaks } from './rules/rushBreaks.ts'
 import { shorterThanTail } from './rules/shorterThanTail.ts'
 import { sinkerChafesKnot } from './rules/sinkerChafesKnot.ts'
 import { sinkerTooLight } from './rules/sinkerTooLight.ts'
@@ -109,6 +110,7 @@ const RULES: readonly Rule[] = [
   noShockLeader,
   rodCastWeight,
   rodRating,
+  rushBreaks,
   shorterThanTail,
   leaderOverRule,
   hooksOverRule,

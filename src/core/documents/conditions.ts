@@ -2,12 +2,14 @@ import { z } from 'zod'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../catalogue/ids.ts'
 import { LINE_SPREAD, PULLED_SPREAD } from '../catalogue/materials.ts'
 import { targetSchema } from './fish.ts'
+import { movingSchema } from './moving.ts'
 import { CONDITIONS_VERSION } from './versions.ts'
 import { waterSchema } from './water.ts'
 
 /** How well a fish sees a line. */
 export const CLARITIES = ['clear', 'coloured'] as const
 export const LIGHTS = ['day', 'night'] as const
+export const ROD_HELD = ['bent', 'pointed'] as const
 
 const spread = z.number().min(0.01).max(0.13)
 
@@ -27,6 +29,8 @@ export const conditionsSchema = z.strictObject({
   startFactor: z.number().min(1).max(3).default(1.2),
   guideFriction: z.number().nonnegative().max(1).default(0.12),
   guideWrapRad: z.number().nonnegative().max(Math.PI).default(1.2),
+  /** In a sudden rush: bent, so that it gives, or pointed at the fish. */
+  rodHeld: z.enum(ROD_HELD).default('bent'),
   allowedFraction: z.number().min(0.01).max(1).default(0.75),
   /** What is fished for; absent: nothing in particular. */
   target: targetSchema.optional(),
@@ -46,6 +50,8 @@ export const conditionsSchema = z.strictObject({
   pulledSpread: spread.default(PULLED_SPREAD),
   /** Depth, stream and method; absent: how it settles is not calculated. */
   water: waterSchema.optional(),
+  /** Absent: it does not move but with the stream. */
+  moving: movingSchema.optional(),
 })
 
 export type Conditions = z.infer<typeof conditionsSchema>

@@ -52,6 +52,13 @@ export const bodyFields = {
   /** Lighter than water; absent: it sinks. */
   floats: z.boolean().optional(),
 }
+/** The depth that a lure is said to run at, and on which line, how fast and how far out; absent: as most are tried. */
+export const ratedFields = {
+  ratedDepthM: z.number().min(0.1, TOO_SMALL).max(60).optional(),
+  ratedSpeedMperS: z.number().min(0.2, TOO_SMALL).max(10).optional(),
+  ratedLineOutM: z.number().min(1, TOO_SMALL).max(500).optional(),
+  ratedLineDiameterM: diameterM.optional(),
+}
 /** Of a bait or soft lure on a hook: how it is put on, and where on it the last hook’s bend sits from its tail; absent: as usual, in its middle. */
 export const rigFields = {
   rigging: z.enum(RIGGING_IDS).optional(),

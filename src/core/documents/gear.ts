@@ -10,6 +10,7 @@ import {
   lengthM,
   massKg,
   materialSchema,
+  ratedFields,
   strengthN,
   wireM,
 } from './fields.ts'
@@ -61,6 +62,7 @@ export const gearSchema = z.discriminatedUnion('kind', [
     massKg,
     strengthN: strengthN.optional(),
     spins: z.boolean().optional(),
+    ...ratedFields,
     ...bodyFields,
   }),
   z.strictObject({

@@ -22,6 +22,8 @@ const woundLine = z.strictObject({
   hollow: z.boolean().optional(),
   /** It changes colour every so many metres. */
   colourEveryM: lengthM.optional(),
+  /** Where it is marked, m from its free end: whipped, inked or knotted. */
+  marksM: z.array(lengthM).max(20, 'has over 20 marks').optional(),
   /** The day it was wound on, or turned end for end. */
   woundOn: z.iso.date().optional(),
   /** How it is joined to the line wound under it; the first has none. */

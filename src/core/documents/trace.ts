@@ -13,6 +13,7 @@ import {
   massKg,
   materialSchema,
   notes,
+  ratedFields,
   rigFields,
   share,
   strengthN,
@@ -113,6 +114,7 @@ const lurePiece = z.strictObject({
   strengthN: strengthN.optional(),
   /** It turns about its line as it is wound in: a spinner, a spoon. */
   spins: z.boolean().optional(),
+  ...ratedFields,
   ...bodyFields,
   ...rigFields,
 })

@@ -18,7 +18,7 @@ test('what is of today stays as it is; of a later version its number is told; wh
   expect(lifted('trace', today)).toEqual(today)
   for (const kind of KINDS) {
     expect(upgrade(kind, { formatVersion: 99 })).toEqual({ newerVersion: 99 })
-    expect(lifted(kind, {}).formatVersion, kind).toBe({ trace: 3, outfit: 4, conditions: 3, mark: 2, ruleSet: 2, gear: 3 }[kind])
+    expect(lifted(kind, {}).formatVersion, kind).toBe({ trace: 4, outfit: 5, conditions: 4, mark: 2, ruleSet: 2, gear: 4 }[kind])
     for (const odd of [null, 7, 'trace', [], { formatVersion: 0 }, { formatVersion: 1.5 }, { formatVersion: '1' }])
       expect(upgrade(kind, odd)).toEqual({ value: odd })
   }

@@ -9,14 +9,15 @@ const isRaw = (value: unknown): value is Raw => typeof value === 'object' && val
 
 /** From version 1 to 2, from 2 to 3 …: what each kind’s later formats made of the one before. A kind that never changed needs no row. */
 const STEPS = {
-  // Version 3 only says more: how a trace fishes, a spool that was pulled, the spread of lines.
-  trace: [traceToV2, (old) => old],
-  // Version 4 only says more too: how a rod bends, radii that are estimated, knots that double a line.
-  outfit: [outfitToV2, (old) => old, (old) => old],
-  conditions: [(old) => old, (old) => old],
+  // Later versions only say more: how a trace fishes, a spool that was pulled, what a lure is rated for.
+  trace: [traceToV2, (old) => old, (old) => old],
+  // How a rod bends, radii that are estimated, knots that double a line; marks on it.
+  outfit: [outfitToV2, (old) => old, (old) => old, (old) => old],
+  // The spread of lines; how the rod is held, and how the line moves.
+  conditions: [(old) => old, (old) => old, (old) => old],
   mark: [markToV2],
   ruleSet: [ruleSetToV2],
-  gear: [(old) => old, (old) => old],
+  gear: [(old) => old, (old) => old, (old) => old],
 } as const satisfies Record<string, readonly Step[]>
 
 export type Upgradable = keyof typeof STEPS

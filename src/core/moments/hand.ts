@@ -9,6 +9,7 @@ import { type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
 import type { Rig } from '../setup/setup.ts'
 import { chainRequest } from './chainRequest.ts'
 import { gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict, worseVerdict, worstOf } from './moment.ts'
+import { type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
 import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from './thresholds.ts'
 
 /** Lowest that a hand gets above the feet, bent down at the edge, m. Nominal. */
@@ -32,6 +33,10 @@ type HandPath = {
   beadAtTip: boolean
   links: Link[]
   weakest: Link
+  /** A last rush under the rod tip, with a rod’s length of line out. */
+  rush: Rush
+  /** By weight and reach alone, and with the rush. */
+  withoutRush: Verdict
   verdict: Verdict
   margin: number
 }
@@ -50,7 +55,7 @@ export type Hand = MomentResult<'hand'> & {
 /** The fish at the side. */
 export const HAND: MomentKind<Hand> = {
   judge: judgeHand,
-  derive: (setup, { end }) => [chainRequest(setup, end)],
+  derive: (setup, { end, deciding }) => [chainRequest(setup, end), rushRequest(setup, end, deciding.rush)],
   levers: [
     { of: 'conditions', field: 'fishMassKg', quantity: 'fish' },
     { of: 'conditions', field: 'freeboardM', quantity: 'length' },
@@ -62,7 +67,7 @@ export const HAND: MomentKind<Hand> = {
  * Where a hand takes hold, bent down to the edge, it does so at freeboard + 0.3 m up from the hook; from there on, or from the rod
  * where none does, the weakest link over what the chain bears decides: the fish's dead weight, or a share of it by how it is landed. Out of reach is never better than `watch`: where the trace is shorter than that and braid
  * is left to hold, where more hangs beyond the tip ring than the rod held up can bring to whoever lands it (freeboard + 1 m + the rod + the reach of a net), or where a
- * sinker's drop is over 1.5 m. Undefined for a trace without a hook or lure.
+ * sinker's drop is over 1.5 m; nor is it better than a last rush under the rod tip leaves it. Undefined for a trace without a hook or lure.
  */
 function judgeHand(setup: PreparedSetup): Hand | undefined {
   const { trace, conditions, catalogue } = setup
@@ -92,12 +97,8 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
   }
 }
 
-function handPath(
-  { trace, outfit, catalogue, conditions, tracePath, path }: PreparedSetup,
-  end: Piece,
-  borneN: number,
-  longDrop: boolean,
-): HandPath {
+function handPath(setup: PreparedSetup, end: Piece, borneN: number, longDrop: boolean): HandPath {
+  const { trace, outfit, catalogue, conditions, tracePath, path } = setup
   const elements = tracePath(end.id)
   const { byHand, beyondRodM } = catalogue.landings[conditions.landing]
   const atM = conditions.freeboardM + HAND_ABOVE_FEET_M
@@ -114,7 +115,9 @@ function handPath(
   const outOfReach = byHand && held === undefined && freeLine(outfit).material === 'braid'
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
   const ratio = weakest.strengthN / borneN
+  const rush = rushOn(setup, path(end.id), outfit.rod.lengthM)
   const byWeight = gradeAtLeast(ratio, HAND_OVER_WEIGHT)
+  const withoutRush = outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight
   return {
     end: end.id,
     inHand: byHand ? (held?.ref ?? woundRef(outfitLine)) : undefined,
@@ -133,7 +136,9 @@ function handPath(
     ),
     links,
     weakest,
-    verdict: outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight,
+    rush,
+    withoutRush,
+    verdict: worseVerdict(withoutRush, rush.verdict),
     margin: ratio / HAND_OVER_WEIGHT.holds,
   }
 }
@@ -210,11 +215,12 @@ function cutting(inHand: LinkRef, { trace, outfit }: PreparedSetup): 'braid' | '
 }
 
 function inputsOf(
-  { conditions, outfit }: PreparedSetup,
+  setup: PreparedSetup,
   path: HandPath,
   { weightN, borneN }: Pick<Hand, 'weightN' | 'borneN'>,
   longDrop: Hand['longDrop'],
 ): Input[] {
+  const { conditions, outfit } = setup
   return [
     { key: 'fish', quantity: 'fish', value: conditions.fishMassKg, origin: 'document' },
     { key: 'deadWeight', quantity: 'strength', value: weightN, origin: 'computed' },
@@ -233,5 +239,6 @@ function inputsOf(
     { key: 'beyondTipRing', quantity: 'length', value: path.beyondTipM, origin: 'computed' },
     { key: 'rodBrings', quantity: 'length', value: path.rodReachM, origin: 'computed' },
     ...(longDrop ? [{ key: 'dropToSinker', quantity: 'length', value: longDrop.lengthM, origin: 'document' } as const] : []),
+    ...rushInputs(setup, path.rush),
   ]
 }

@@ -16,6 +16,7 @@ import {
   worseVerdict,
   worstOf,
 } from './moment.ts'
+import { type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from './thresholds.ts'
 
 type RunPath = {
@@ -26,6 +27,10 @@ type RunPath = {
   goesFirst: Fuse
   drag: DragResult
   survival: number
+  /** A sudden rush with the line out as it is. */
+  rush: Rush
+  /** By the drag alone, and with the rush. */
+  byDrag: Verdict
   verdict: Verdict
   margin: number
 }
@@ -72,14 +77,14 @@ export const lineDragN = (dragged: Dragged): number =>
 
 /**
  * Within the ceiling holds, within 1.15 of it is to be watched, beyond fails; never better than `watch` where the chance
- * that nothing goes at the peak is under 0.98. Undefined for a trace without a hook or lure.
+ * that nothing goes at the peak is under 0.98, nor better than a sudden rush leaves it. Undefined for a trace without a hook or lure.
  */
 function judgeRun(setup: PreparedSetup): Run | undefined {
   const waterDragN = lineDragN(setup)
   const lineClassN = mainLine(setup.outfit).strengthN
   const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => runPath(setup, setup.path(end.id), { waterDragN, lineClassN, dragN: setup.conditions.dragN }))
+    .map(({ id }) => withRush(setup, runPath(setup, setup.path(id), { waterDragN, lineClassN, dragN: setup.conditions.dragN })))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
   return {
@@ -112,7 +117,14 @@ function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineCl
 
 type Load = { waterDragN: number; lineClassN: number; dragN: number }
 
-function runPath(setup: PreparedSetup, path: EndPath, load: Load): RunPath {
+function withRush(setup: PreparedSetup, ran: Ran): RunPath {
+  const rush = rushOn(setup, setup.path(ran.end), setup.lineOutM)
+  return { ...ran, rush, byDrag: ran.verdict, verdict: worseVerdict(ran.verdict, rush.verdict) }
+}
+
+type Ran = Omit<RunPath, 'rush' | 'byDrag'>
+
+function runPath(setup: PreparedSetup, path: EndPath, load: Load): Ran {
   const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
   const survival = path.survival(drag.peakN)
   const margin = drag.ceilingN / load.dragN
@@ -143,12 +155,8 @@ export function dragInput(
   }
 }
 
-function inputsOf(
-  { trace, conditions, lineOutM, spool, out }: PreparedSetup,
-  deciding: RunPath,
-  waterDragN: number,
-  lineClassN: number,
-): Input[] {
+function inputsOf(setup: PreparedSetup, deciding: RunPath, waterDragN: number, lineClassN: number): Input[] {
+  const { trace, conditions, lineOutM, spool, out } = setup
   const { weakest, drag, survival, links, end } = deciding
   const hook = pieceNamed(trace, end).role === 'hook' ? links.find(({ id }) => id === end) : undefined
   return [
@@ -170,6 +178,7 @@ function inputsOf(
     { key: 'multiplier', quantity: 'ratio', value: drag.multiplier, origin: 'computed' },
     { key: 'peakInRun', quantity: 'strength', value: drag.peakN, origin: 'computed' },
     { key: 'survivalAtPeak', quantity: 'share', value: survival, origin: 'computed' },
+    ...rushInputs(setup, deciding.rush),
   ]
 }
 
@@ -209,5 +218,6 @@ function deriveRun(setup: PreparedSetup, run: Run): CalculationRequest[] {
       input: { links: links.map(({ failing }) => failing), loadN: drag.peakN },
       from: { links: 'nominal', loadN: 'computed' },
     },
+    rushRequest(setup, end, run.deciding.rush),
   ]
 }

@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { advised, base, fished, found, judged, lowered } from '../../../tests/fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
+import { tryRemedies } from '../advice/tryRemedies.ts'
 import type { Material } from '../catalogue/ids.ts'
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
@@ -57,4 +59,40 @@ describe('a sudden rush by line out', () => {
 test('a spool turns as half of what it and its line weigh, by the nylon that it holds', () => {
   const nylonKg = 300 * (Math.PI / 4) * 0.35e-3 ** 2 * 1_140
   expect(spoolEffectiveMassKg(catalogue, { capacityLengthM: 300, capacityDiameterM: 0.35e-3 })).toBeCloseTo(1.5 * nylonKg, 12)
+})
+
+describe('a rush judged', () => {
+  const rushed = (more: Partial<Conditions> = {}) =>
+    fished(base('castingLeader', lowered), { fishSpeedMperS: 18, rodHeld: 'pointed', lineOutM: 20, ...more })
+
+  test('what a bent rod bears, one pointed at the fish does not: at the boat, where the line is short', () => {
+    const [pointed, bent] = [judged(rushed()), judged(rushed({ rodHeld: 'bent' }))]
+    expect([pointed.hand!.verdict, bent.hand!.verdict]).toEqual(['watch', 'holds'])
+    expect(pointed.hand!.deciding.withoutRush).toBe('holds')
+    expect(pointed.hand!.deciding.rush.lineOutM).toBe(rushed().outfit.rod.lengthM)
+    expect(pointed.run!.deciding.rush.lineOutM).toBe(20)
+    expect(found(rushed({ rodHeld: 'bent' }), 'rush-breaks')).toEqual([])
+  })
+
+  test('the faster it goes off the less likely it is held, down to a verdict that fails', () => {
+    const survivals = [10, 14, 18, 22, 25].map((fishSpeedMperS) => judged(rushed({ fishSpeedMperS })).hand!.deciding.rush)
+    for (const [i, { survival }] of survivals.slice(1).entries()) expect(survival).toBeLessThan(survivals[i]!.survival)
+    expect(survivals.map(({ verdict }) => verdict)).toEqual(['holds', 'holds', 'watch', 'watch', 'fails'])
+  })
+
+  test('each of its remedies ends it: the rod bent, the drag eased, a longer mono leader', () => {
+    const content = rushed()
+    const evaluation = judged(content)
+    const [finding] = found(content, 'rush-breaks')
+    const remedies = tryRemedies(finding!, advised(content, evaluation))
+    expect(remedies.map(({ label }) => label.split(',')[0])).toEqual([
+      'hold the rod up',
+      'ease the drag',
+      'make the leader longer',
+    ])
+    const dragged = remedies[1]!.conditions.dragN
+    expect(dragged).toBeLessThan(content.conditions.dragN)
+    // Half a pound more would not do.
+    expect(found(rushed({ dragN: dragged + 0.5 * LB }), 'rush-breaks')).toHaveLength(1)
+  })
 })

@@ -1,46 +1,79 @@
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import { rodStiffnessNperM } from '../catalogue/rods.ts'
-import { strengthLunge } from '../physics/strength/lunge.ts'
+import type { Conditions } from '../documents/conditions.ts'
+import { type LungeInput, strengthLunge } from '../physics/strength/lunge.ts'
 import { linesOut, spoolOf, woundM } from '../setup/outfitLines.ts'
 import { linesAlong, pathToPiece } from '../setup/paths.ts'
+import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { stretchyLines } from '../setup/stretch.ts'
+import { type CalculationRequest, gradeAtLeast, type Input, type Verdict } from './moment.ts'
+import { RUSH_SURVIVAL } from './thresholds.ts'
 
 const SAMPLES = 60
+
+type RodHeld = Conditions['rodHeld']
 
 /** Peak pull of a sudden rush with so much line out: the rod bent, and pointed at the fish. */
 export type RushPoint = { lineOutM: number; bentN: number; pointedN: number }
 
+/** A rush judged: what it pulls with so much line out, and whether the chain stays whole. */
+export type Rush = { lineOutM: number; peakN: number; survival: number; verdict: Verdict }
+
+/**
+ * What `strength.lunge` is asked of a rush with so much line out.
+ * @param endId the hook or lure whose path is meant.
+ */
+export function lungeInput(setup: Setup, endId: string, lineOutM: number, held: RodHeld): LungeInput {
+  const { trace, outfit, conditions, catalogue } = setup
+  const spool = spoolOf(catalogue, outfit, lineOutM)
+  const out = linesOut(outfit, spool, lineOutM).map(({ line, outM }) => ({ line, lengthM: outM }))
+  return {
+    // The setting is what a full spool lets go at; a smaller one holds harder.
+    dragN: conditions.dragN * spool.dragGrowth,
+    startFactor: conditions.startFactor,
+    speedMperS: conditions.fishSpeedMperS,
+    layers: stretchyLines(catalogue, [...linesAlong(pathToPiece(trace, endId)), ...out]),
+    spoolEffectiveMassKg: spoolEffectiveMassKg(catalogue, outfit.reel),
+    // Pointed at the fish the line runs straight through the guides.
+    guideWrapRad: conditions.dragMeasuredAt === 'tip' || held === 'pointed' ? 0 : conditions.guideWrapRad,
+    guideFriction: conditions.guideFriction,
+    rodStiffnessNperM: held === 'pointed' ? undefined : rodStiffnessNperM(catalogue, outfit.rod),
+  }
+}
+
 /**
  * What a sudden rush does before the spool turns, by line out from a metre on, closer together near the boat: there the line is short
  * and does not give; far out the spool is small and holds harder.
- * @param endId the hook or lure whose path is meant.
  */
-export function rushByLineOut({ trace, outfit, conditions, catalogue }: Setup, endId: string): RushPoint[] {
-  const mostM = woundM(catalogue, outfit)
-  const linesOutM = Array.from({ length: SAMPLES + 1 }, (_, i) => mostM ** (i / SAMPLES) * (1 - 1e-9))
-  const ofTrace = linesAlong(pathToPiece(trace, endId))
-  const rod = rodStiffnessNperM(catalogue, outfit.rod)
-  const effectiveKg = spoolEffectiveMassKg(catalogue, outfit.reel)
-  return linesOutM.map((lineOutM): RushPoint => {
-    const spool = spoolOf(catalogue, outfit, lineOutM)
-    const out = linesOut(outfit, spool, lineOutM).map(({ line, outM }) => ({ line, lengthM: outM }))
-    const peakN = (rodStiffness: number | undefined) =>
-      strengthLunge({
-        // The setting is what a full spool lets go at; a smaller one holds harder.
-        dragN: conditions.dragN * spool.dragGrowth,
-        startFactor: conditions.startFactor,
-        speedMperS: conditions.fishSpeedMperS,
-        layers: stretchyLines(catalogue, [...ofTrace, ...out]),
-        spoolEffectiveMassKg: effectiveKg,
-        // Pointed at the fish the line runs straight through the guides.
-        guideWrapRad: conditions.dragMeasuredAt === 'tip' || rodStiffness === undefined ? 0 : conditions.guideWrapRad,
-        guideFriction: conditions.guideFriction,
-        rodStiffnessNperM: rodStiffness,
-      }).peakN
-    return { lineOutM, bentN: peakN(rod), pointedN: peakN(undefined) }
-  })
+export function rushByLineOut(setup: Setup, endId: string): RushPoint[] {
+  const mostM = woundM(setup.catalogue, setup.outfit)
+  const peakN = (lineOutM: number, held: RodHeld) => strengthLunge(lungeInput(setup, endId, lineOutM, held)).peakN
+  return Array.from({ length: SAMPLES + 1 }, (_, i) => mostM ** (i / SAMPLES) * (1 - 1e-9)).map((lineOutM) => ({
+    lineOutM,
+    bentN: peakN(lineOutM, 'bent'),
+    pointedN: peakN(lineOutM, 'pointed'),
+  }))
 }
+
+/** A rush on a path, the rod held as the conditions say: holds where the chain is as good as sure to stay whole. */
+export function rushOn(setup: PreparedSetup, path: EndPath, lineOutM: number): Rush {
+  const { peakN } = strengthLunge(lungeInput(setup, path.end.id, lineOutM, setup.conditions.rodHeld))
+  const survival = path.survival(peakN)
+  return { lineOutM, peakN, survival, verdict: gradeAtLeast(survival, RUSH_SURVIVAL) }
+}
+
+export const rushInputs = ({ conditions }: Setup, rush: Rush): Input[] => [
+  { key: 'rodHeld', quantity: 'word', value: conditions.rodHeld, origin: 'document' },
+  { key: 'rushPeak', quantity: 'strength', value: rush.peakN, origin: 'computed' },
+  { key: 'rushSurvival', quantity: 'share', value: rush.survival, origin: 'computed' },
+]
+
+export const rushRequest = (setup: Setup, endId: string, { lineOutM }: Rush): CalculationRequest => ({
+  calculation: 'strength.lunge',
+  input: lungeInput(setup, endId, lineOutM, setup.conditions.rodHeld),
+  from: { layers: 'nominal', spoolEffectiveMassKg: 'nominal', rodStiffnessNperM: 'nominal' },
+})
 
 /** Where a rush pulls least with the rod pointed at the fish: nearer the line gives less, farther out the spool holds harder. */
 export const leastRush = (points: readonly RushPoint[]): RushPoint | undefined =>

@@ -7,6 +7,8 @@ export const NEAR_THE_RULE = 0.9
 /** Run: drag over the ceiling up to which it is to be watched, and the survival at the peak under which it never holds. */
 export const WATCH_OVER_CEILING = 1.15
 export const SAFE_SURVIVAL = 0.98
+/** Run and hand: chance that nothing goes in a sudden rush. */
+export const RUSH_SURVIVAL = { holds: SAFE_SURVIVAL, watch: 0.5 }
 /** Snag: chance that the weak link goes first, or that the break falls at the fuse or beyond it. */
 export const WEAK_LINK_CHANCE = { holds: 0.98, watch: 0.9 }
 export const FUSE_CHANCE = { holds: 0.9, watch: 0.6 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
-import { CLARITIES, type Conditions, LIGHTS } from '../../../core/documents/conditions.ts'
+import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/documents/conditions.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -13,6 +13,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
 import { percent } from '../../words/percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from '../../words/purposeWords.ts'
+import { ROD_HELD_WORDS } from '../../words/rushWords.ts'
 import type { Bench } from './useBench.ts'
 import { WaterFields } from './WaterFields.tsx'
 
@@ -72,6 +73,14 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
           check={notBelow(25)}
           onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
         />
+        <Field label="rod, in a rush" htmlFor="rod-held" hint="before the spool turns">
+          <Select
+            id="rod-held"
+            value={conditions.rodHeld}
+            onChange={(event) => set({ rodHeld: event.target.value as Conditions['rodHeld'] })}
+            choices={ROD_HELD.map((held) => ({ value: held, text: ROD_HELD_WORDS[held] }))}
+          />
+        </Field>
         {fish.length > 0 && (
           <Field label="fish" htmlFor="made-for-fish" hint="choosing one fills in what is landed and its mouth">
             <Select

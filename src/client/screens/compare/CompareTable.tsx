@@ -100,6 +100,12 @@ function rowsOf(show: Show): Row[] {
     { name: 'drag set', text: ({ setup }) => show.computed('strength', setup.conditions.dragN) },
     { name: 'drag safe to', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.figure.value) : '–') },
     { name: 'line out', text: ({ setup }) => show.computed('length', setup.conditions.lineOutM) },
+    { name: 'a rush pulls', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.deciding.rush.peakN) : '–') },
+    {
+      name: 'a rush at the boat',
+      text: (_, { moments: { hand } }) =>
+        hand ? `${show.computed('strength', hand.deciding.rush.peakN)}, whole ${percent(hand.deciding.rush.survival)}` : '–',
+    },
     {
       name: 'flies',
       text: (_, { moments: { cast } }) =>

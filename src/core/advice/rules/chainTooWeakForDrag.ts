@@ -19,7 +19,7 @@ export const chainTooWeakForDrag: Rule = {
       setup,
     } = judged
     const { trace, outfit } = setup
-    if (!run || run.verdict === 'holds') return []
+    if (!run || run.deciding.byDrag === 'holds') return []
     const { weakest } = run.deciding
     const piece = ownPiece(judged, pieceIdOf(weakest.ref))
     const joint = piece && jointOf(piece)
@@ -33,7 +33,7 @@ export const chainTooWeakForDrag: Rule = {
     return [
       {
         subject: piece.id,
-        severity: run.verdict === 'fails' ? 'fault' : 'caution',
+        severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
         why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class: the line there is lighter than its knots allow.${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,
         remedies: [

@@ -6,11 +6,11 @@ import type { Rule } from '../finding.ts'
 export const dragOverCeiling: Rule = {
   id: 'drag-over-ceiling',
   check: ({ moments: { run }, setup: { conditions } }) => {
-    if (!run || run.verdict === 'holds') return []
+    if (!run || run.deciding.byDrag === 'holds') return []
     const safeN = withinHalfPoundsN(0.9 * run.figure.value)
     return [
       {
-        severity: run.verdict === 'fails' ? 'fault' : 'caution',
+        severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
         why: say`The drag is set to ${strength(conditions.dragN)}; the chain bears ${strength(run.figure.value)} with this line out.`,
         figure: 1 / run.margin,
         remedies:

@@ -1,0 +1,18 @@
+import type { Conditions } from '../../core/documents/conditions.ts'
+import type { Rush } from '../../core/moments/rush.ts'
+import type { Show } from '../settings/show.ts'
+import { percent } from './percent.ts'
+
+/** How the rod is held in a sudden rush. */
+export const ROD_HELD_WORDS: Record<Conditions['rodHeld'], string> = { bent: 'bent', pointed: 'pointed at the fish' }
+
+/** What the inputs of a rush are called, in a run and at the hand. */
+export const RUSH_INPUTS = {
+  rodHeld: 'rod held',
+  rushPeak: 'sudden rush pulls',
+  rushSurvival: 'chance that nothing goes in a rush',
+}
+
+/** A rush that decides a verdict, in a line. */
+export const rushFigure = ({ peakN, survival }: Rush, show: Show): string =>
+  `a rush pulls ${show.computed('strength', peakN)}: whole ${percent(survival)}`

@@ -1,0 +1,83 @@
+import { withLength } from '../../edit/changes.ts'
+import { withStrand } from '../../edit/restring.ts'
+import { judge } from '../../moments/judge.ts'
+import { VERDICT_RANK } from '../../moments/moment.ts'
+import { type Rush, rushOn } from '../../moments/rush.ts'
+import type { PreparedSetup } from '../../setup/prepareSetup.ts'
+import { withinHalfPoundsN } from '../../units/halfPounds.ts'
+import { length, say, strength } from '../../units/phrase.ts'
+import type { Found, Remedy, Rule } from '../finding.ts'
+import { called, outfitLeader } from '../remedies.ts'
+
+/** Times as long as it is that a leader is tried. */
+const LONGER = [1.5, 2, 3, 5, 8]
+/** Halvings of the drag that find the one that a rush leaves whole. */
+const HALVINGS = 16
+
+/** The line or the rod gives too little for a sudden rush: at the line out as it is, or under the rod tip. */
+export const rushBreaks: Rule = {
+  id: 'rush-breaks',
+  check: ({ moments: { run, hand }, setup }) => {
+    // Where the drag or the weight alone is too much, that is said instead.
+    const [worst] = [
+      ...(run ? [{ ...run.deciding, own: run.deciding.byDrag }] : []),
+      ...(hand ? [{ ...hand.deciding, own: hand.deciding.withoutRush }] : []),
+    ]
+      .filter(({ rush, own }) => VERDICT_RANK[rush.verdict] > VERDICT_RANK[own])
+      .toSorted((a, b) => a.rush.survival - b.rush.survival)
+    if (!worst) return []
+    return [foundOf(setup, worst.end, worst.rush)]
+  },
+}
+
+function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
+  const { conditions, trace } = setup
+  const held = conditions.rodHeld === 'pointed' ? 'pointed at the fish' : 'bent'
+  const eased = easedN(setup, end, rush)
+  return {
+    subject: end,
+    severity: rush.verdict === 'fails' ? 'fault' : 'caution',
+    why: say`A sudden rush with ${length(rush.lineOutM)} of line out and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns: it parts ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod gives more, and so does a top shot of mono.`,
+    figure: 1 / Math.max(rush.survival, 1e-6),
+    remedies: [
+      ...(conditions.rodHeld === 'pointed'
+        ? [{ label: 'hold the rod up, bent', make: () => ({ conditions: { ...conditions, rodHeld: 'bent' as const } }) }]
+        : []),
+      ...(eased > 0
+        ? [
+            {
+              label: 'ease the drag, at the latest when the leader comes up',
+              make: () => ({ conditions: { ...conditions, dragN: eased } }),
+            },
+          ]
+        : []),
+      ...longerLeader(setup),
+    ],
+  }
+
+  function longerLeader({ outfit, catalogue }: PreparedSetup): Remedy[] {
+    const leader = outfitLeader(trace)
+    if (!leader || leader.material === 'wire' || leader.material === 'cable') return []
+    const mono = withStrand(trace, leader.id, ({ diameterM: _old, ...line }) => ({ ...line, material: 'mono' }))
+    const made = LONGER.map((times) => withLength(mono, leader.id, Math.round(10 * times * leader.lengthM) / 10))
+    const label = `make ${called(trace, leader.id)} longer, of mono`
+    const whole = (trace: typeof mono) => {
+      const { run, hand } = judge({ trace, outfit, catalogue, conditions }, ['run', 'hand']).moments
+      return [run?.deciding.rush, hand?.deciding.rush].every((after) => after === undefined || after.verdict === 'holds')
+    }
+    return [{ label, make: () => made.filter(whole).map((trace) => ({ trace }))[0] }]
+  }
+}
+
+/** The drag, in half pounds, that a rush leaves the chain whole at; 0 where none does. */
+function easedN(setup: PreparedSetup, end: string, { lineOutM }: Rush): number {
+  const holds = (dragN: number) =>
+    rushOn({ ...setup, conditions: { ...setup.conditions, dragN } }, setup.path(end), lineOutM).verdict === 'holds'
+  let [low, high] = [0, setup.conditions.dragN]
+  for (let i = 0; i < HALVINGS; i += 1) {
+    const middle = (low + high) / 2
+    if (holds(middle)) low = middle
+    else high = middle
+  }
+  return withinHalfPoundsN(low)
+}
