@@ -26,6 +26,9 @@ export function spoolRadii(reel: Reel): SpoolRadii {
   return arborRadiusM === undefined || fullRadiusM === undefined ? estimatedRadii(reel) : { arborRadiusM, fullRadiusM }
 }
 
+/** Turns of a spool for one of the handle, where nobody said. Nominal. */
+export const USUAL_GEAR_RATIO = 5
+
 /** A spool weighs about so many times the nylon that it holds. Nominal, ours. */
 const SPOOL_OVER_NYLON = 2
 

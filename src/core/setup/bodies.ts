@@ -1,8 +1,8 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { SINKER_DRAG_COEFFICIENT } from '../catalogue/sinkers.ts'
-import { isOnHook } from '../documents/pieces.ts'
+import { isHeaded, isOnHook } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
-import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3 } from '../math/constants.ts'
+import { BAIT_DENSITY_KG_PER_M3, DENSITY_KG_PER_M3, SEA_WATER_KG_PER_M3 } from '../math/constants.ts'
 import { sphereAreaM2 } from '../physics/water/sphere.ts'
 import type { Rig } from './setup.ts'
 
@@ -46,3 +46,15 @@ const nominalAreaM2 = ({ trace, catalogue }: { trace: Trace; catalogue: Catalogu
 
 /** A hook with a head on it is of lead but for the hook, kg/m³. */
 export const HEADED_KG_PER_M3 = DENSITY_KG_PER_M3.lead
+
+/** Of a float, kg/m³: a third of water’s. Nominal. */
+export const FLOAT_DENSITY_KG_PER_M3 = SEA_WATER_KG_PER_M3 / 3
+
+/** What a part is made of, kg/m³. Nominal. */
+export function pieceDensityKgperM3({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, piece: Piece): number {
+  if (piece.role === 'sinker') return catalogue.sinkerMetals[piece.metal ?? 'lead'].densityKgperM3
+  if (piece.role === 'hook') return isHeaded(piece) ? HEADED_KG_PER_M3 : DENSITY_KG_PER_M3.steel
+  if (piece.role === 'hardware') return DENSITY_KG_PER_M3.brass
+  if (piece.role === 'float') return FLOAT_DENSITY_KG_PER_M3
+  return isBody(piece) ? bodyDensityKgperM3(trace, piece) : BAIT_DENSITY_KG_PER_M3
+}

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
-import { spoolRadii } from '../catalogue/reels.ts'
+import { spoolRadii, USUAL_GEAR_RATIO } from '../catalogue/reels.ts'
 import type { Outfit, WoundLine } from '../documents/outfit.ts'
 import { type SpoolFill, type SpoolInput, spoolFill } from '../physics/spool/fill.ts'
 
@@ -43,6 +43,10 @@ export function spoolInput(catalogue: Catalogue, { reel, wound }: Outfit, lineOu
  */
 export const spoolOf = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): SpoolFill =>
   spoolFill(spoolInput(catalogue, outfit, lineOutM))
+
+/** Line that one turn of the handle brings in with so much out, m; nominal where the reel’s gear is not told. */
+export const linePerTurnM = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): number =>
+  2 * Math.PI * spoolOf(catalogue, outfit, lineOutM).radiusM * (outfit.reel.gearRatio ?? USUAL_GEAR_RATIO)
 
 /** All the line that is wound on an outfit, m. */
 export const woundM = (catalogue: Catalogue, outfit: Outfit): number =>

@@ -58,7 +58,7 @@ describe('a line that is drawn through the water', () => {
     fc.assert(
       fc.property(trolled, (input) => {
         const points: LinePoint[] = []
-        const top = trollDepth(input, { onPoint: (point) => points.push(point) })
+        const top = trollDepth(input, {}, (point) => points.push(point))
         const dragN = 0.5 * 1025 * input.speedMperS ** 2 * input.endDragAreaM2
         expect(-points[0]!.tx).toBeCloseTo(dragN, 9)
         // Down-current the flow only adds: from the end up the pull grows.

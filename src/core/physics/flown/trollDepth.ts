@@ -1,15 +1,12 @@
-import { CoreError } from '../../errors.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
-import { stepRoom } from '../../math/followState.ts'
-import { type FluidLine, followLine, type LinePoint } from '../water/lineInFluid.ts'
-import { pushN } from '../water/push.ts'
-import { submergedWeightN } from '../water/sphere.ts'
+import type { LinePoint } from '../water/lineInFluid.ts'
+import { bodyPull, followUp, type TowedLayer, type TowOptions } from './towed.ts'
 
 export type TrollDepthInput = {
   /** Of the boat, or of the reel, through the water. */
   speedMperS: number
   /** From the end up: leader, main line; line out counts from where it enters the water. */
-  layers: readonly (FluidLine & { lengthM: number })[]
+  layers: readonly TowedLayer[]
   endMassKg: number
   endDensityKgperM3: number
   /** Drag coefficient times area of the end, m². */
@@ -20,47 +17,27 @@ export type TrollDepthInput = {
 }
 export type TrollDepth = { depthM: number; setbackM: number; topTensionN: number; topAngleFromVerticalDeg: number }
 
-export type TrollOptions = {
-  /** Error of a step over the line's length. */
-  tolerance?: number
-  onPoint?: (point: LinePoint) => void
-}
-
-const USUAL_TOLERANCE = 1e-7
-
 /**
  * How deep an end runs on a line that is drawn through still water: from the end up through each of the lines to where they enter it.
- * @param options onPoint is told each point of the line, from the end (x = 0, z = 0) up.
- * @throws CoreError 'does-not-sink' where nothing pulls the end down; 'blown-out' where a floating line's upright pull falls to nothing
- * below its top, with the length at which it does as `lengthM`.
+ * @param onPoint is told each point of the line, from the end (x = 0, z = 0) up.
+ * @throws CoreError as `followUp` does.
  * Source: H. O. Berteaux, Buoy Engineering (1976), `d(T t)/ds + f − w ẑ = 0`, in an even flow. Valid: a steady, straight course, no stream, no
  * swell; the lure's drag and lip as fixed areas.
  */
-export function trollDepth(input: TrollDepthInput, { tolerance = USUAL_TOLERANCE, onPoint }: TrollOptions = {}): TrollDepth {
+export function trollDepth(
+  input: TrollDepthInput,
+  options: Pick<TowOptions, 'tolerance'> = {},
+  onPoint?: (point: LinePoint) => void,
+): TrollDepth {
   const { speedMperS, layers, waterDensityKgperM3: rho = SEA_WATER_KG_PER_M3 } = input
-  const dragN = pushN(input.endDragAreaM2, speedMperS, rho)
-  const downN = submergedWeightN(input.endMassKg, input.endDensityKgperM3, rho) + pushN(input.endLiftAreaM2, speedMperS, rho)
-  if (!(downN > 0)) throw new CoreError('does-not-sink', 'Nothing pulls the end down at this speed', { value: downN })
-  const lineM = layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
-  const room = stepRoom(4)
-  let point: LinePoint = { s: 0, x: 0, z: 0, tx: -dragN, tz: downN }
-  const stop = {
-    tolerance,
-    scales: { along: lineM, places: lineM, rates: Math.hypot(dragN, downN) },
-    untilSpent: true,
-    ...(onPoint ? { onPoint } : {}),
+  const body = {
+    massKg: input.endMassKg,
+    densityKgperM3: input.endDensityKgperM3,
+    dragAreaM2: input.endDragAreaM2,
+    liftAreaM2: input.endLiftAreaM2,
   }
-  onPoint?.(point)
-  for (const line of layers) {
-    const forces = { line, current: () => speedMperS, fluidDensityKgperM3: rho }
-    const leg = followLine(forces, point, { ...stop, longest: point.s + line.lengthM }, room)
-    point = leg.point
-    if (leg.end === 'spent')
-      throw new CoreError('blown-out', `The line floats up: ${point.s.toFixed(1)} m from the end nothing pulls it down`, {
-        lengthM: point.s,
-      })
-  }
-  const { x, z, tx, tz } = point
+  const pull = bodyPull(body, speedMperS, rho)
+  const { x, z, tx, tz } = followUp(pull, layers, speedMperS, { ...options, waterDensityKgperM3: rho }, onPoint)
   return {
     depthM: z,
     setbackM: -x,

@@ -1,0 +1,107 @@
+import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
+import { isHardware, isLine } from '../../documents/pieces.ts'
+import type { KiteBait, MovingBy } from '../../documents/moving.ts'
+import { CoreError } from '../../errors.ts'
+import { findRoot } from '../../math/findRoot.ts'
+import { type KiteLead, type KiteLeadInput, kiteLead } from '../../physics/flown/kiteLead.ts'
+import { tipHeightM } from '../lineWanted.ts'
+import { massOfKg } from '../masses.ts'
+import { freeLine } from '../outfitLines.ts'
+import type { Rig, Setup } from '../setup.ts'
+
+export type KiteWay = MovingBy<'kite'>
+
+/** How much harder gusts blow than the wind that is told. */
+export const GUST = 1.3
+/** Winds that are asked about, m/s, and how closely one is found. */
+const WINDS = { least: 0.5, most: 40 }
+const CLOSE_MPERS = 0.05
+/** A usual kite flies from this wind on, m/s. Nominal. */
+export const KITE_FLIES_FROM_MPERS = 3
+
+/** What hangs under the ring besides lead: float, swivel, beads and leader; bait and hook are borne by the water. Kg. */
+export const hungKg = ({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): number =>
+  trace.pieces.reduce((sum, piece) => {
+    if (isLine(piece))
+      return sum + piece.lengthM * catalogue.materials[piece.material].densityKgperM3 * (Math.PI / 4) * lineDiameterM(catalogue, piece) ** 2
+    const counts = piece.role === 'float' || (piece.role === 'hardware' && !isHardware(piece, 'clipRing'))
+    return counts ? sum + massOfKg(catalogue, piece) : sum
+  }, 0)
+
+/** Lead on the trace, kg. */
+export const leadKg = ({ trace }: Pick<Rig, 'trace'>): number =>
+  trace.pieces.reduce((sum, piece) => sum + (piece.role === 'sinker' ? piece.massKg : 0), 0)
+
+/** What `kite.lead` is asked of one bait in a wind. */
+export function kiteInput(setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number, line: LineSpec = freeLine(setup.outfit)): KiteLeadInput {
+  const { catalogue } = setup
+  return {
+    windMperS,
+    lineDiameterM: lineDiameterM(catalogue, line),
+    lineDensityKgperM3: catalogue.materials[line.material].densityKgperM3,
+    tipHeightM: tipHeightM(setup),
+    ringHeightM: bait.ringHeightM,
+    ringDistanceM: bait.ringDistanceM,
+    slack: way.slack,
+    ringFriction: way.ringFriction,
+    hungMassKg: hungKg(setup),
+  }
+}
+
+/** A bait under a kite: what it needs in the wind and in its gusts, and what it carries; or why it cannot be told. */
+export type FlownBait = { bait: KiteBait; carriedKg: number } & (
+  | { steady: KiteLead; gust: KiteLead; mostWindMperS: number | undefined; trouble?: never }
+  | { trouble: string }
+)
+
+export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait {
+  const carriedKg = bait.leadKg ?? leadKg(setup)
+  try {
+    return {
+      bait,
+      carriedKg,
+      steady: kiteLead(kiteInput(setup, way, bait, way.windMperS)),
+      gust: kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)),
+      mostWindMperS: mostWindMperS(setup, way, bait, carriedKg),
+    }
+  } catch (error) {
+    if (error instanceof CoreError) return { bait, carriedKg, trouble: error.message }
+    throw error
+  }
+}
+
+/** The wind up to which the lead carried keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any. */
+function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
+  const over = (windMperS: number) => kiteLead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
+  const least = WINDS.least
+  // From the wind that is told up or down, to where the sign turns.
+  let [inside, outside] = [way.windMperS, way.windMperS]
+  const holdsHere = over(inside) <= 0
+  while (over(outside) <= 0 === holdsHere) {
+    inside = outside
+    outside = holdsHere ? outside * 1.4 : outside / 1.4
+    if (outside > WINDS.most / GUST || outside < least) return undefined
+  }
+  return findRoot(over, inside, outside, CLOSE_MPERS)
+}
+
+/** Slacks that a line to a kite is asked about. */
+const SLACKS = [1.004, 1.008, 1.014, 1.02, 1.03, 1.045, 1.065, 1.09, 1.12, 1.16, 1.22, 1.3]
+
+export type SlackPoint = { slack: number; leadKg: number; lowestM: number }
+
+/** Lead against slack in a wind; where no answer is found a place is left out. */
+export const leadBySlack = (setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number): SlackPoint[] =>
+  SLACKS.flatMap((slack) => {
+    try {
+      const { leadMassKg, lowestM } = kiteLead(kiteInput(setup, { ...way, slack }, bait, windMperS))
+      return [{ slack, leadKg: leadMassKg, lowestM }]
+    } catch (error) {
+      if (error instanceof CoreError) return []
+      throw error
+    }
+  })
+
+/** The lightest of the sinkers at hand that is enough, kg; undefined where none is. */
+export const ownedFor = (neededKg: number, sinkersKg: readonly number[]): number | undefined =>
+  sinkersKg.filter((massKg) => massKg >= neededKg).toSorted((a, b) => a - b)[0]
