@@ -1,3 +1,4 @@
+import { type Moving, type MovingWay, usualMoving } from '../../src/core/documents/moving.ts'
 import type { Outfit } from '../../src/core/documents/outfit.ts'
 import { defaultWater } from '../../src/core/documents/water.ts'
 import { fixedOn, joined } from '../../src/core/edit/attach.ts'
@@ -17,6 +18,7 @@ const water = (method: Parameters<typeof defaultWater>[1], more: object) => ({
 })
 const wound = (lines: object[]) => ({ wound: lines as Outfit['wound'] })
 const mono = (strengthLb: number, more: object = {}) => ({ role: 'main', material: 'mono', strengthN: strengthLb * LB, ...more })
+const moving = (way: MovingWay, more: object) => ({ ...usualMoving(way), ...more }) as Moving
 const ledger = base('runningLedger')
 const lowLedger = base('runningLedger', lowered)
 const oldBacking = withOutfit(
@@ -166,6 +168,46 @@ export const BAD: readonly Bad[] = [
   },
   // Run
   { name: 'a drag over what the chain bears', content: fished(ledger, { dragN: 25 * LB }), say: 'drag-over-ceiling' },
+  {
+    name: 'a lure towed with too little line for its depth',
+    content: fished(base('castingLeader', lowered), { moving: moving('trolled', { swimsAt: { from: 'surface', m: 8 } }) }),
+    say: 'off-its-depth',
+  },
+  {
+    name: 'a lure towed into the bed',
+    content: fished(base('castingLeader', lowered), { moving: moving('trolled', { waterM: 2, swimsAt: { from: 'bed', m: 1 } }) }),
+    say: 'off-its-depth',
+  },
+  {
+    name: 'a floating lure without a lip, towed for depth',
+    content: fished(of(base('straightLure', lowered), set('lure', { floats: true })), { moving: moving('trolled', {}) }),
+    say: 'off-its-depth',
+  },
+  {
+    name: 'a lure wound in deeper than it gets',
+    content: fished(base('straightLure', lowered), { moving: moving('retrieved', { waterM: 60, nearWaterM: 60 }) }),
+    say: 'off-its-depth',
+  },
+  {
+    name: 'two lures alike on legs alike, towed',
+    content: fished(
+      of(base('tandemTroll'), (trace) => set('light', { massKg: 0.06 })(withLength(trace, 'long-leg', 1.5))),
+      { moving: moving('trolled', {}) },
+    ),
+    say: 'legs-meet',
+  },
+  {
+    name: 'a kite bait in a fresh wind on a small lead',
+    content: fished(base('kiteBait'), { moving: moving('kite', { windMperS: 12 }) }),
+    say: 'kite-lead-too-light',
+  },
+  {
+    name: 'a ring under the rod',
+    content: fished(base('kiteBait'), {
+      moving: moving('kite', { baits: [{ name: 'low', ringHeightM: 1, ringDistanceM: 20 }] }),
+    }),
+    say: 'kite-lead-too-light',
+  },
   {
     name: 'a very fast fish at the boat with the rod pointed at it',
     content: fished(base('castingLeader', lowered), { fishSpeedMperS: 18, rodHeld: 'pointed', lineOutM: 20 }),

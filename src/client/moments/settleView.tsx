@@ -6,10 +6,13 @@ import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Holding, Settle } from '../../core/moments/settle.ts'
 import { pieceName } from '../../core/setup/names.ts'
 import { bestBow } from '../../core/setup/settling/bestBow.ts'
+import type { Settling } from '../../core/setup/settling/settling.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
+import type { Setup } from '../../core/setup/setup.ts'
 import { sinkersQuery } from '../api/documents.ts'
 import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
+import { MOVING_WORDS, movedFigure, movedWords } from '../words/movingWords.ts'
 import { percent } from '../words/percent.ts'
 import type { MomentView } from './momentView.ts'
 
@@ -17,11 +20,13 @@ import type { MomentView } from './momentView.ts'
 const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.tsx')).LineInWater }))
 
 export const SETTLE_VIEW: MomentView<Settle> = {
-  rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes.',
-  absent: 'Needs depth and stream; not for a kite bait.',
+  rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes. Towed or wound in: whether it swims where it is meant to; under a kite: the lead against what the wind’s gusts lift.',
+  absent: 'Needs depth and stream, or how its line moves.',
   figure: (settle, { show }) => figureWords(settle, show),
-  decides: ({ settling: { water }, sinkS }, { catalogue }) =>
-    `${catalogue.methods[water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`,
+  decides: ({ settling, sinkS, moved }, { catalogue }) =>
+    settling
+      ? `${catalogue.methods[settling.water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`
+      : MOVING_WORDS[moved.way],
   inputs: {
     method: 'method',
     weightThatHolds: 'weight that takes it down',
@@ -42,6 +47,19 @@ export const SETTLE_VIEW: MomentView<Settle> = {
     underFloat: 'weight in water under it',
     lineOutFree: 'line out',
     sinksToStream: 'reaches the bottom up to a stream of',
+    boatSpeed: 'boat speed through the water',
+    lineOutTrolled: 'line out',
+    depthMeant: 'meant to swim at',
+    swimsAt: 'swims at',
+    leastWater: 'least water on the way',
+    pullOfLine: 'pull of the line at the rod',
+    windingSpeed: 'wound in at, to begin with',
+    keptShare: 'kept there over',
+    wind: 'wind',
+    slackOfLine: 'line to the ring over the straight way',
+    leadCarried: 'lead carried',
+    leadInWind: 'lead wanted in the wind',
+    leadInGusts: 'lead wanted in gusts',
   },
   words: ({ catalogue }) => Object.fromEntries(Object.entries(catalogue.methods).map(([id, { name }]) => [id, name])),
   Why: SettleWhy,
@@ -50,7 +68,23 @@ export const SETTLE_VIEW: MomentView<Settle> = {
 const VIEW_HEIGHT = 220
 
 /** What is wanted, the next weight owned, the stream it holds to, the line's true shape, and what makes up the drag. */
-function SettleWhy({ result: settle }: { result: Settle }) {
+function SettleWhy({ result: settle, setup }: { result: Settle; setup: Setup }) {
+  const show = useShow()
+  if (settle.moved)
+    return (
+      <div className="mb-3 grid gap-2 text-sm">
+        <p>{movedWords(settle.moved, show)}</p>
+        {settle.twists.map((twist) => (
+          <p key={twist.id}>{twistWords(setup.trace, twist, show)}</p>
+        ))}
+      </div>
+    )
+  return <InWaterWhy result={settle} />
+}
+
+type InWater = Extract<Settle, { settling: Settling }>
+
+function InWaterWhy({ result: settle }: { result: InWater }) {
   const show = useShow()
   const owned = useQuery(sinkersQuery).data ?? []
   const { settling, holding, falling, twists } = settle
@@ -106,7 +140,8 @@ function depthWords(depthM: number, show: Show): string {
   return show.entered('length', Math.round(depthM / step) * step)
 }
 
-function figureWords({ settling, holding, onFloat, free }: Settle, show: Show): string {
+function figureWords({ settling, holding, onFloat, free, moved }: Settle, show: Show): string {
+  if (moved) return movedFigure(moved, show)
   if (onFloat) return `${percent(onFloat.loadN / onFloat.bearsN)} of what the float bears`
   if (free) return free.reachesBed ? 'reaches the bottom' : `fishes ${depthWords(free.depthM, show)} down`
   const has = show.computed('mass', settling.weight.massKg)
@@ -114,7 +149,7 @@ function figureWords({ settling, holding, onFloat, free }: Settle, show: Show): 
 }
 
 /** What comes of how it is meant to fish, in a sentence or two. */
-function fishesWords({ holding, onFloat, free, settling }: Settle, show: Show): string {
+function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show): string {
   if (onFloat)
     return `The float bears ${show.computed('mass', onFloat.bearsN / GRAVITY_M_PER_S2)} before it goes under; what hangs from it weighs ${show.computed('mass', onFloat.loadN / GRAVITY_M_PER_S2)} in water.`
   if (free) {

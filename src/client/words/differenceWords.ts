@@ -39,6 +39,25 @@ const FIELD_NAMES: Record<string, string> = {
   streamMperS: 'stream',
   distanceM: 'distance',
   driftMperS: 'drift',
+  rodHeld: 'rod held',
+  moving: 'how the line moves',
+  speedMperS: 'boat speed',
+  windMperS: 'wind',
+  waterM: 'water',
+  nearWaterM: 'water under the rod',
+  ringFriction: 'friction at the ring',
+  rodTip: 'rod tip',
+  pauseS: 'pause, s',
+  turnRadiusM: 'radius of a turn',
+  swimsAt: 'where it swims',
+  otherAt: 'the second plan',
+  course: 'the boat’s way',
+  beside: 'the line beside it',
+  baits: 'baits under the kite',
+  ratedDepthM: 'rated to',
+  ratedSpeedMperS: 'rated at',
+  ratedLineOutM: 'rated with line out',
+  ratedLineDiameterM: 'rated on line of',
   weedFactor: 'weed',
   startFactor: 'start factor',
   guideFriction: 'guide friction',
@@ -61,6 +80,15 @@ const QUANTITY_OF: Record<string, Quantity> = {
   distanceM: 'length',
   streamMperS: 'speed',
   driftMperS: 'speed',
+  speedMperS: 'speed',
+  windMperS: 'speed',
+  ratedSpeedMperS: 'speed',
+  ratedDepthM: 'length',
+  ratedLineOutM: 'length',
+  ratedLineDiameterM: 'diameter',
+  waterM: 'length',
+  nearWaterM: 'length',
+  turnRadiusM: 'length',
   diameterM: 'diameter',
   boreM: 'diameter',
   massKg: 'mass',
@@ -70,11 +98,15 @@ const QUANTITY_OF: Record<string, Quantity> = {
   fishSpeedMperS: 'speed',
 }
 
+/** Fields of several values, which are told of as a whole. */
+const PLANS = ['swimsAt', 'otherAt', 'course', 'beside', 'baits']
+
 /** A difference as a person would say it: “leader 60 lb → 40 lb”. */
 export function differenceWords(catalogue: Catalogue, difference: Difference, show: Show): string {
   if (!('field' in difference)) return `${difference.id.replaceAll('-', ' ')} ${difference.kind}`
   const name = difference.kind === 'changed' ? difference.id.replaceAll('-', ' ') : ''
   const field = FIELD_NAMES[difference.field] ?? difference.field
+  if (PLANS.includes(difference.field)) return `${field} changed`
   const [before, after] = [difference.before, difference.after].map((raw) => valueWords(catalogue, difference.field, raw, show))
   if (difference.field === 'attach' && before === after) return `${name} ${before}, at another place`
   return [name, field, before, '→', after].filter((word) => word !== '').join(' ')

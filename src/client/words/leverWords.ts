@@ -24,6 +24,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   distanceM: 'distance',
   scope: 'line out over the straight way',
   driftMperS: 'drift',
+  speedMperS: 'boat speed',
+  windMperS: 'wind',
+  slack: 'slack of the line to the ring',
 }
 
 export function leverWords({ what }: Pick<Lever, 'what'>, rig: Rig): string {

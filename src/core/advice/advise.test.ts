@@ -19,6 +19,7 @@ import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { targetNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue, rigOf } from '../../../tests/fixtures/setups.ts'
 import { pieceRef } from '../documents/linkRef.ts'
+import { type MovingBy, type SwimsAt, usualMoving } from '../documents/moving.ts'
 import { defaultWater } from '../documents/water.ts'
 import { addPart } from '../edit/addPart.ts'
 import { fixedOn } from '../edit/attach.ts'
@@ -29,6 +30,8 @@ import { parseTrace } from '../setup/parseTrace.ts'
 import { phraseText } from '../units/phrase.ts'
 import { RULE_IDS } from './advise.ts'
 import { tryRemedies } from './tryRemedies.ts'
+
+const trolledAt = (swimsAt: SwimsAt) => ({ ...(usualMoving('trolled') as MovingBy<'trolled'>), swimsAt })
 
 /** One failing example of each rule; `bare` where no step on the trace or its conditions could fix it. */
 const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content; bare?: true }> = {
@@ -153,6 +156,20 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
     failing: () => fished(of(base('liveBaitLeader', lowered), set('hook', { size: '8', pattern: 'lightJ' })), { dragN: 6 * LB }),
   },
   'too-long-for-rod': { failing: () => of(base('runningLedger', lowered), (trace) => withLength(trace, 'hook-length', 7)) },
+  'off-its-depth': {
+    failing: () => fished(base('castingLeader', lowered), { moving: trolledAt({ from: 'surface', m: 8 }) }),
+  },
+  'legs-meet': {
+    failing: () =>
+      fished(
+        of(base('tandemTroll'), (trace) => set('light', { massKg: 0.06 })(withLength(trace, 'long-leg', 1.5))),
+        { moving: trolledAt({ from: 'surface', m: 3.5 }) },
+      ),
+    bare: true,
+  },
+  'kite-lead-too-light': {
+    failing: () => fished(base('kiteBait'), { moving: { ...(usualMoving('kite') as MovingBy<'kite'>), windMperS: 12 } }),
+  },
   'rush-breaks': {
     failing: () => fished(base('castingLeader', lowered), { fishSpeedMperS: 18, rodHeld: 'pointed', lineOutM: 20 }),
   },

@@ -32,10 +32,12 @@ import { hooksOffBait } from './rules/hooksOffBait.ts'
 import { hooksOverRule } from './rules/hooksOverRule.ts'
 import { hookTiresBait } from './rules/hookTiresBait.ts'
 import { jointMisfits } from './rules/jointMisfits.ts'
+import { kiteLeadTooLight } from './rules/kiteLeadTooLight.ts'
 import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
 import { labelSanity } from './rules/labelSanity.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
 import { leaderUnderRule } from './rules/leaderUnderRule.ts'
+import { legsMeet } from './rules/legsMeet.ts'
 import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lighterThanTeeth } from './rules/lighterThanTeeth.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
@@ -46,6 +48,7 @@ import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
 import { mixedUnits } from './rules/mixedUnits.ts'
 import { noBeadAtTip } from './rules/noBeadAtTip.ts'
 import { noShockLeader } from './rules/noShockLeader.ts'
+import { offItsDepth } from './rules/offItsDepth.ts'
 import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
@@ -96,7 +99,9 @@ const RULES: readonly Rule[] = [
   hookTiresBait,
   jointMisfits,
   knotSlipsInBraid,
+  kiteLeadTooLight,
   labelSanity,
+  legsMeet,
   liftTooHeavy,
   lighterThanTeeth,
   lineHardlyMeant,
@@ -108,6 +113,7 @@ const RULES: readonly Rule[] = [
   mixedUnits,
   noBeadAtTip,
   noShockLeader,
+  offItsDepth,
   rodCastWeight,
   rodRating,
   rushBreaks,

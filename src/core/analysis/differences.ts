@@ -1,7 +1,7 @@
 import type { Conditions } from '../documents/conditions.ts'
+import type { Moving } from '../documents/moving.ts'
 import { sameJson } from '../documents/sameJson.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
-import type { Water } from '../documents/water.ts'
 
 /** One thing that differs between two traces; values are as in the documents (SI, ids). */
 export type Difference =
@@ -28,12 +28,22 @@ export function differences(before: Trace, after: Trace): Difference[] {
 
 /** What differs from one set of conditions to another. */
 export function conditionDifferences(before: Conditions, after: Conditions): Difference[] {
-  const { water: was, ...plain } = before
-  const { water: is, ...now } = after
-  const fields = Object.keys(now) as (keyof typeof now)[]
-  const rest = fields.flatMap((field) => whole(field, plain[field], now[field]))
+  const { water: was, moving: moved, ...plain } = before
+  const { water: is, moving, ...now } = after
+  const rest = [...fieldsThatDiffer(plain, now), ...wayDifferences(moved, moving)]
   if (!was || !is) return [...rest, ...whole('water', was !== undefined, is !== undefined)]
-  return [...rest, ...(Object.keys(is) as (keyof Water)[]).flatMap((field) => whole(field, was[field], is[field]))]
+  return [...rest, ...fieldsThatDiffer(was, is)]
+}
+
+/** Of two ways of moving only the ways are told, of one its fields. */
+function wayDifferences(was: Moving | undefined, is: Moving | undefined): Difference[] {
+  if (was === undefined || is === undefined || was.way !== is.way) return whole('moving', was?.way, is?.way)
+  return fieldsThatDiffer(was, is)
+}
+
+function fieldsThatDiffer<Part extends object>(was: Part, is: Part): Difference[] {
+  const fields = [...new Set([...Object.keys(was), ...Object.keys(is)])] as (keyof Part & string)[]
+  return fields.flatMap((field) => whole(field, was[field], is[field]))
 }
 
 function whole(field: string, before: unknown, after: unknown): Difference[] {

@@ -13,7 +13,7 @@ import type { Setup } from '../setup/setup.ts'
 
 /** What an input is of: a field of the conditions, the main line, a piece's strength or weight, or a joint. */
 export type LeverOf =
-  | { of: 'conditions' | 'water'; field: string }
+  | { of: ConditionLever['of']; field: string }
   | { of: 'mainLine' }
   | { of: 'strength' | 'mass'; piece: string }
   | { of: 'joint'; ref: LinkRef; connection: ConnectionId }
@@ -38,7 +38,7 @@ const BOUND: Readonly<Record<string, (value: number) => number>> = {
 /** Every input of some moments worth asking about, of the conditions, the outfit, the lines, the weights and the knots; values of nothing are left out. */
 export function leversOf(setup: Setup, names: readonly MomentName[]): Lever[] {
   const fields = new Map(
-    names.flatMap((name) => MOMENTS[name].levers).map((lever): [string, ConditionLever] => [lever.field, lever]),
+    names.flatMap((name) => MOMENTS[name].levers).map((lever): [string, ConditionLever] => [idOf(lever), lever]),
   )
   return [
     ...[...fields.values()].flatMap((lever) => ofConditions(setup, lever)),
@@ -57,16 +57,19 @@ export function leverNamed(setup: Setup, names: readonly MomentName[], id: strin
 
 function ofConditions(setup: Setup, { of, field, quantity }: ConditionLever): Lever[] {
   const { conditions } = setup
-  const held = (of === 'water' ? conditions.water : conditions) as Readonly<Record<string, unknown>> | undefined
+  const held = (of === 'conditions' ? conditions : conditions[of]) as Readonly<Record<string, unknown>> | undefined
   const value = held?.[field]
   if (typeof value !== 'number' || !(value > 0)) return []
   const scaled = (factor: number): Setup => {
     const next = { [field]: BOUND[field]?.(value * factor) ?? value * factor }
-    const changed = of === 'water' ? { water: { ...conditions.water, ...next } } : next
+    const changed = of === 'conditions' ? next : { [of]: { ...conditions[of], ...next } }
     return { ...setup, conditions: { ...conditions, ...changed } as Conditions }
   }
-  return [{ id: field, what: { of, field }, quantity, value, scaled }]
+  return [{ id: idOf({ of, field }), what: { of, field }, quantity, value, scaled }]
 }
+
+/** A field of how the line moves may be called as one of the conditions is. */
+const idOf = ({ of, field }: Pick<ConditionLever, 'of' | 'field'>) => (of === 'moving' ? `moving ${field}` : field)
 
 function ofMainLine(setup: Setup): Lever {
   const { strengthN } = mainLine(setup.outfit)

@@ -34,8 +34,8 @@ export type MomentResult<Name extends string = string> = {
 /** One calculation on the way to a verdict, with exactly what goes in; a field that `from` leaves out was set in the documents. */
 export type CalculationRequest = { calculation: CalculationName; input: object; from: Readonly<Record<string, Origin>> }
 
-/** A field of the conditions, or of their water, that moves a verdict. */
-export type ConditionLever = { of: 'conditions' | 'water'; field: string; quantity: Quantity | 'ratio' }
+/** A field of the conditions, of their water, or of how the line moves, that moves a verdict. */
+export type ConditionLever = { of: 'conditions' | 'water' | 'moving'; field: string; quantity: Quantity | 'ratio' }
 
 /** All that a moment is: one file makes one, and the table of moments lists it. */
 export type MomentKind<Result extends MomentResult> = {

@@ -116,7 +116,7 @@ describe('settle', () => {
       const { holdsToMperS } = holding!
       const share = holdsToMperS! / water.streamMperS
       const then = settleIn({ ...water, streamMperS: holdsToMperS!, driftMperS: water.driftMperS * share }, 0.4)!
-      expect(then.holding!.wantedKg! / settling.weight.massKg, water.method).toBeCloseTo(1, 2)
+      expect(then.holding!.wantedKg! / settling!.weight.massKg, water.method).toBeCloseTo(1, 2)
     }
   })
 
@@ -143,7 +143,7 @@ describe('settle', () => {
     expect(inStream(sinksToMperS! * 0.99).free!.reachesBed).toBe(true)
     expect(inStream(sinksToMperS! * 1.02).free!.reachesBed).toBe(false)
     expect(inStream(0.8).verdict).toBe('holds')
-    expect(inStream(0.1).settling.weight.densityKgperM3).toBeLessThan(1400)
+    expect(inStream(0.1).settling!.weight.densityKgperM3).toBeLessThan(1400)
     expect(inStream(0.1).sinkS).toBeGreaterThan(settleIn({ ...anchor, depthM: 6 })!.sinkS!)
   })
 
@@ -189,7 +189,7 @@ describe('settle', () => {
   test('a weight on the hook falls off at the bottom: the hold-down is what holds, however heavy the other', () => {
     const deep = draftOf('deepDrop', outfit, { ...defaultConditions(), castStyle: 'none' })
     const { settling, falling } = evaluated(deep.trace, outfit, { ...deep.conditions, water: anchor }).settle!
-    expect(settling.weight.id).toBe('hold-down-sinker')
+    expect(settling!.weight.id).toBe('hold-down-sinker')
     expect(falling).toMatchObject({ lower: { sinker: { id: 'release-weight' } }, upper: { sinker: { id: 'hold-down-sinker' } } })
     expect(falling!.lower.speedMperS).toBeGreaterThan(falling!.upper.speedMperS)
   })

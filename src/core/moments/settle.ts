@@ -2,6 +2,7 @@ import type { Fishes } from '../catalogue/familyIds.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import { pieceRef } from '../documents/linkRef.ts'
+import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { waterSink } from '../physics/water/sink.ts'
@@ -16,6 +17,7 @@ import { type Falling, sinkOrder } from '../setup/settling/sinkOrder.ts'
 import { lineInput, shoreInput, sinkInput, uptideInput } from '../setup/settling/solverInputs.ts'
 import { type Twist, twistsOf } from '../setup/settling/twist.ts'
 import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict } from './moment.ts'
+import { judgeMoving, type MovingSettled, movingRequests } from './settleMoving.ts'
 import { FLOAT_OVER_LOAD, PART_OF_THE_TIDE } from './thresholds.ts'
 
 /** What is meant to hold, against what holds. */
@@ -32,6 +34,15 @@ export type Holding = {
 
 export type Settle = MomentResult<'settle'> & {
   fishes: Fishes
+  /** Baits that spin in the stream, and what takes their twist. */
+  twists: Twist[]
+} & (
+    | Settled
+    | { moved: MovingSettled; settling?: never; holding?: never; onFloat?: never; free?: never; sinkS?: never; falling?: never }
+  )
+
+type Settled = {
+  moved?: never
   /** What was asked about; `lineShapeOf` draws it. */
   settling: Settling
   /** By how it is meant to fish, one of the three: on the bottom, under a float, free. */
@@ -42,8 +53,6 @@ export type Settle = MomentResult<'settle'> & {
   sinkS?: number
   /** Two weights on lines of their own, as they fall. */
   falling?: { lower: Falling; upper: Falling }
-  /** Baits that spin in the stream, and what takes their twist. */
-  twists: Twist[]
 }
 
 /** Whether the weight reaches the bottom and holds there at the stream's peak. */
@@ -56,13 +65,30 @@ export const SETTLE: MomentKind<Settle> = {
     { of: 'water', field: 'distanceM', quantity: 'length' },
     { of: 'water', field: 'scope', quantity: 'ratio' },
     { of: 'water', field: 'driftMperS', quantity: 'speed' },
+    { of: 'moving', field: 'speedMperS', quantity: 'speed' },
+    { of: 'moving', field: 'lineOutM', quantity: 'length' },
+    { of: 'moving', field: 'windMperS', quantity: 'speed' },
+    { of: 'moving', field: 'slack', quantity: 'ratio' },
   ],
 }
 
 /**
- * By how it is meant to fish. Undefined without water to settle in, with nothing that takes it down, or under a kite.
+ * By how it is meant to fish, or, where its line moves, by where that takes it. Undefined without water to settle in, or with nothing
+ * that takes it down.
  */
 function judgeSettle(setup: PreparedSetup): Settle | undefined {
+  const { moving } = setup.conditions
+  return moving ? movingSettle(setup, moving) : inWater(setup)
+}
+
+function movingSettle(setup: PreparedSetup, moving: Moving): Settle | undefined {
+  const usual = setup.ends[0]?.id
+  const { end = usual, ...judged } = judgeMoving(setup, moving)
+  if (end === undefined) return undefined
+  return { moment: 'settle', fishes: fishesOf(setup.trace), end, decides: pieceRef(end), twists: twistsOf(setup), ...judged }
+}
+
+function inWater(setup: PreparedSetup): Settle | undefined {
   const { water } = setup.conditions
   const settling = water && settlingOf(setup, water)
   if (!settling) return undefined
@@ -85,7 +111,7 @@ function judgeSettle(setup: PreparedSetup): Settle | undefined {
   }
 }
 
-type Judged = Pick<Settle, 'verdict' | 'figure' | 'margin' | 'inputs' | 'holding' | 'onFloat' | 'free'>
+type Judged = Pick<MomentResult, 'verdict' | 'figure' | 'margin' | 'inputs'> & Pick<Settled, 'holding' | 'onFloat' | 'free'>
 
 function judgedBy(fishes: Fishes, settling: Settling): Judged | undefined {
   if (fishes === 'holds') return judgeHolding(settling)
@@ -198,7 +224,8 @@ function holdingInputs(settling: Settling, reserve: number, neededKg: number | u
   ]
 }
 
-function deriveSettle(_setup: PreparedSetup, { settling, holding, free }: Settle): CalculationRequest[] {
+function deriveSettle(setup: PreparedSetup, { settling, holding, free }: Settle): CalculationRequest[] {
+  if (!settling) return movingRequests(setup)
   const from = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
   return [
     ...(holding || free ? [holdRequest(settling, from)] : []),

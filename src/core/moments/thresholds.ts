@@ -18,6 +18,10 @@ export const DECIDED_CHANCE = 0.9
 export const PART_OF_THE_TIDE = 2 / 3
 /** Settle: what a float bears over what hangs under it. Ours. */
 export const FLOAT_OVER_LOAD = { holds: 1.15, watch: 1 }
+/** Settle: what is towed is as deep as meant within this, or two and a half times it, m and as a share of the depth. Ours. */
+export const OFF_DEPTH = { holds: 1, watch: 0.4, leastM: 0.5, share: 0.1 }
+/** Settle: share of a retrieve over which some rate of winding keeps a lure where it is meant to swim. Ours. */
+export const KEPT_SHARE = { holds: 0.6, watch: 0.3 }
 /** Take: the share of a bait that linked hooks are to hold; of a live bait’s mass, of the gap, see `hookSuggest`. */
 export const COVERAGE = { least: 0.6, most: 0.85 }
 /** Hand: the weakest of the part in hand over the dead weight. */

@@ -2,7 +2,7 @@ import { holdKindOf } from '../../catalogue/grip.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import type { Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
-import type { Settle } from '../../moments/settle.ts'
+import type { Settling } from '../../setup/settling/settling.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -33,7 +33,7 @@ export const sinkerTooLight: Rule = {
             label,
             make: () => ({ conditions: { ...conditions, water: { ...water, ...more } } }),
           })),
-          ...(isWirable(settle)
+          ...(isWirable(settling, end)
             ? [
                 {
                   label: 'a wired lead of the same weight',
@@ -85,5 +85,5 @@ function otherLine(water: Water): { label: string; more: Partial<Water> }[] {
 }
 
 /** Wires help a sinker that lies on a bed they dig into. */
-const isWirable = ({ settling: { weight, water }, end }: Settle): boolean =>
+const isWirable = ({ weight, water }: Settling, end: string): boolean =>
   water.method === 'shore' && water.bed !== 'rock' && weight.id === end && holdKindOf(weight.shape) !== 'wired'

@@ -36,8 +36,7 @@ const USUAL_TOLERANCE = 1e-7
 export function bodyPull(body: TowedBody, speedMperS: number, rho: number): { backN: number; downN: number } {
   return {
     backN: pushN(body.dragAreaM2, speedMperS, rho),
-    downN:
-      submergedWeightN(body.massKg, body.densityKgperM3, rho) + pushN(body.liftAreaM2, speedMperS, rho),
+    downN: submergedWeightN(body.massKg, body.densityKgperM3, rho) + pushN(body.liftAreaM2, speedMperS, rho),
   }
 }
 

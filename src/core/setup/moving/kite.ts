@@ -1,6 +1,6 @@
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
-import { isHardware, isLine } from '../../documents/pieces.ts'
 import type { KiteBait, MovingBy } from '../../documents/moving.ts'
+import { isHardware, isLine } from '../../documents/pieces.ts'
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
 import { type KiteLead, type KiteLeadInput, kiteLead } from '../../physics/flown/kiteLead.ts'
@@ -23,7 +23,10 @@ export const KITE_FLIES_FROM_MPERS = 3
 export const hungKg = ({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): number =>
   trace.pieces.reduce((sum, piece) => {
     if (isLine(piece))
-      return sum + piece.lengthM * catalogue.materials[piece.material].densityKgperM3 * (Math.PI / 4) * lineDiameterM(catalogue, piece) ** 2
+      return (
+        sum +
+        piece.lengthM * catalogue.materials[piece.material].densityKgperM3 * (Math.PI / 4) * lineDiameterM(catalogue, piece) ** 2
+      )
     const counts = piece.role === 'float' || (piece.role === 'hardware' && !isHardware(piece, 'clipRing'))
     return counts ? sum + massOfKg(catalogue, piece) : sum
   }, 0)
@@ -33,7 +36,13 @@ export const leadKg = ({ trace }: Pick<Rig, 'trace'>): number =>
   trace.pieces.reduce((sum, piece) => sum + (piece.role === 'sinker' ? piece.massKg : 0), 0)
 
 /** What `kite.lead` is asked of one bait in a wind. */
-export function kiteInput(setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number, line: LineSpec = freeLine(setup.outfit)): KiteLeadInput {
+export function kiteInput(
+  setup: Setup,
+  way: KiteWay,
+  bait: KiteBait,
+  windMperS: number,
+  line: LineSpec = freeLine(setup.outfit),
+): KiteLeadInput {
   const { catalogue } = setup
   return {
     windMperS,

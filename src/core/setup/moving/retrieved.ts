@@ -38,8 +38,10 @@ export type RetrievePoint = {
 }
 
 /** Height of the rod’s tip over the water, m. */
-export const tipOverWaterM = ({ outfit, conditions }: Pick<Setup, 'outfit' | 'conditions'>, { rodTip }: Pick<RetrievedWay, 'rodTip'>): number =>
-  rodTip === 'high' ? conditions.freeboardM + tipOverFeetM(outfit.rod) : Math.max(LOW_TIP_M, conditions.freeboardM)
+export const tipOverWaterM = (
+  { outfit, conditions }: Pick<Setup, 'outfit' | 'conditions'>,
+  { rodTip }: Pick<RetrievedWay, 'rodTip'>,
+): number => (rodTip === 'high' ? conditions.freeboardM + tipOverFeetM(outfit.rod) : Math.max(LOW_TIP_M, conditions.freeboardM))
 
 /** Depth of the bed so far from the rod: a straight slope from under the rod to where it lands, m. */
 export const bedAtM = ({ nearWaterM, waterM, lineOutM }: RetrievedWay, awayM: number): number =>

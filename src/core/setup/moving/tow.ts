@@ -1,12 +1,12 @@
+import { END_ON_SHARE } from '../../catalogue/baits.ts'
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
 import { SINKER_DRAG_COEFFICIENT, sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
-import { END_ON_SHARE } from '../../catalogue/baits.ts'
 import { isLine, parentId, pieceById, strandsOf } from '../../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { CoreError } from '../../errors.ts'
 import type { TowedBody, TowedLayer, TowedLine } from '../../physics/flown/towed.ts'
-import { trollLift } from '../../physics/flown/trollLift.ts'
+import { type TrollLiftInput, trollLift } from '../../physics/flown/trollLift.ts'
 import { sphereAreaM2 } from '../../physics/water/sphere.ts'
 import { isBody, pieceDensityKgperM3, streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
@@ -98,11 +98,20 @@ function childrenOf(trace: Trace, id: string): Piece[] {
   })
 }
 
+type RatedLure = Extract<Piece, { role: 'lure' }> & { ratedDepthM: number }
+const isRated = (piece: Piece): piece is RatedLure => piece.role === 'lure' && piece.ratedDepthM !== undefined
+
 /** A part as it is drawn: its weight, its drag, and what a lip pulls it down by. */
 function bodyOf(rig: Rig, piece: Piece): TowedBody {
-  const body = { massKg: massOfKg(rig.catalogue, piece), densityKgperM3: pieceDensityKgperM3(rig, piece), dragAreaM2: towAreaM2(rig, piece) }
-  return { ...body, liftAreaM2: piece.role === 'lure' && piece.ratedDepthM !== undefined ? lipM2(rig, piece, body) : 0 }
+  const body = bodyWithoutLip(rig, piece)
+  return { ...body, liftAreaM2: isRated(piece) ? lipM2(rig, piece, body) : 0 }
 }
+
+const bodyWithoutLip = (rig: Rig, piece: Piece): Omit<TowedBody, 'liftAreaM2'> => ({
+  massKg: massOfKg(rig.catalogue, piece),
+  densityKgperM3: pieceDensityKgperM3(rig, piece),
+  dragAreaM2: towAreaM2(rig, piece),
+})
 
 /** Drag coefficient times area as it is drawn, m². Nominal: a lure swims along, a bait trails. */
 function towAreaM2(rig: Rig, piece: Piece): number {
@@ -115,25 +124,32 @@ function towAreaM2(rig: Rig, piece: Piece): number {
   return SINKER_DRAG_COEFFICIENT * sphereAreaM2(massOfKg(rig.catalogue, piece), pieceDensityKgperM3(rig, piece))
 }
 
-type Lure = Extract<Piece, { role: 'lure' }>
+/** What `troll.lift` is asked of a lure: its rating, on the line that it was tried on. */
+function liftInput({ catalogue }: Rig, lure: RatedLure, body: Omit<TowedBody, 'liftAreaM2'>): TrollLiftInput {
+  return {
+    depthM: lure.ratedDepthM,
+    speedMperS: lure.ratedSpeedMperS ?? TRIED.speedMperS,
+    layers: [
+      {
+        lengthM: lure.ratedLineOutM ?? TRIED.lineOutM,
+        diameterM: lure.ratedLineDiameterM ?? TRIED.lineDiameterM,
+        densityKgperM3: catalogue.materials.braid.densityKgperM3,
+      },
+    ],
+    endMassKg: body.massKg,
+    endDensityKgperM3: body.densityKgperM3,
+    endDragAreaM2: body.dragAreaM2,
+  }
+}
+
+/** The ratings of a trace’s lures, as they are asked about. */
+export const liftsOf = (rig: Rig): TrollLiftInput[] =>
+  rig.trace.pieces.filter(isRated).map((lure) => liftInput(rig, lure, bodyWithoutLip(rig, lure)))
 
 /** The lip that a lure’s rating asks for; none where it runs deeper by its weight alone. */
-function lipM2({ catalogue }: Rig, lure: Lure, body: Omit<TowedBody, 'liftAreaM2'>): number {
+function lipM2(rig: Rig, lure: RatedLure, body: Omit<TowedBody, 'liftAreaM2'>): number {
   try {
-    return trollLift({
-      depthM: lure.ratedDepthM!,
-      speedMperS: lure.ratedSpeedMperS ?? TRIED.speedMperS,
-      layers: [
-        {
-          lengthM: lure.ratedLineOutM ?? TRIED.lineOutM,
-          diameterM: lure.ratedLineDiameterM ?? TRIED.lineDiameterM,
-          densityKgperM3: catalogue.materials.braid.densityKgperM3,
-        },
-      ],
-      endMassKg: body.massKg,
-      endDensityKgperM3: body.densityKgperM3,
-      endDragAreaM2: body.dragAreaM2,
-    }).endLiftAreaM2
+    return trollLift(liftInput(rig, lure, body)).endLiftAreaM2
   } catch (error) {
     if (error instanceof CoreError && error.code === 'no-root' && error.details.end === 'least') return 0
     throw error

@@ -83,8 +83,13 @@ export const inTurn = (speedMperS: number, apartM: number, radiusM: number): { i
 export const TANGLES_UNDER_M = { lines: 1, legs: 0.3 }
 
 /** The two that swim farthest from the junction of a tandem: its lures, the heavier first; undefined without two. */
-export function legsOf(trace: { pieces: readonly { id: string; role: string; massKg?: unknown }[] }, places: readonly TowedPlace[]): [TowedPlace, TowedPlace] | undefined {
-  const lures = trace.pieces.filter(({ role }) => role === 'lure').flatMap(({ id }) => places.find((place) => place.id === id) ?? [])
+export function legsOf(
+  trace: { pieces: readonly { id: string; role: string; massKg?: unknown }[] },
+  places: readonly TowedPlace[],
+): [TowedPlace, TowedPlace] | undefined {
+  const lures = trace.pieces
+    .filter(({ role }) => role === 'lure')
+    .flatMap(({ id }) => places.find((place) => place.id === id) ?? [])
   const [first, second] = lures
   return first && second ? [first, second] : undefined
 }

@@ -1,0 +1,88 @@
+import type { Piece } from '../../documents/trace.ts'
+import { withPiece } from '../../edit/changes.ts'
+import { mass, say } from '../../units/phrase.ts'
+import type { Found, Remedy, Rule } from '../finding.ts'
+
+/** Lead is had in steps of this, kg. */
+const STEP_KG = 0.005
+/** Slack that a line to a kite is let out to, at most, where its belly stays well out of the sea. */
+const EASY_SLACK = 1.05
+
+/** A bait under a kite is lifted out of the water in gusts, or its line’s belly lies in the sea. */
+export const kiteLeadTooLight: Rule = {
+  id: 'kite-lead-too-light',
+  check: ({ moments: { settle }, setup: { trace, conditions } }) => {
+    const { moving } = conditions
+    const moved = settle?.moved
+    if (moving?.way !== 'kite' || moved?.way !== 'kite' || settle?.verdict === 'holds') return []
+    if (moved.trouble !== undefined)
+      return [
+        { severity: 'fault', why: say`What the kite’s wind does cannot be told: ${moved.trouble}.`, figure: 1e6, remedies: [] },
+      ]
+    const slacker: Remedy = {
+      label: 'give the line more slack between rod and ring',
+      make: () => ({ conditions: { ...conditions, moving: { ...moving, slack: Math.max(moving.slack, EASY_SLACK) } } }),
+    }
+    return moved.baits.flatMap((flown): Found[] => {
+      if (flown.trouble !== undefined) return []
+      const { bait, carriedKg, gust, steady } = flown
+      if (steady.lowestM <= 0)
+        return [
+          {
+            subject: bait.name,
+            severity: 'caution',
+            why: say`The line to the ${bait.name} bait hangs into the sea: it has too much slack for so little wind.`,
+            figure: 1 - steady.lowestM,
+            remedies: [
+              {
+                label: 'take up slack between rod and ring',
+                make: () => ({ conditions: { ...conditions, moving: { ...moving, slack: 1.02 } } }),
+              },
+            ],
+          },
+        ]
+      if (carriedKg >= gust.leadMassKg) return []
+      const neededKg = Math.ceil(gust.leadMassKg / STEP_KG) * STEP_KG
+      const sinkers = trace.pieces.filter((piece) => piece.role === 'sinker')
+      const [sinker] = sinkers
+      return [
+        {
+          subject: bait.name,
+          severity: carriedKg >= steady.leadMassKg ? 'caution' : 'fault',
+          why: say`The ${bait.name} bait wants ${mass(gust.leadMassKg)} of lead in gusts and carries ${mass(carriedKg)}: the wind in the line lifts it out.`,
+          figure: gust.leadMassKg / Math.max(carriedKg, 1e-4),
+          remedies: [
+            slacker,
+            ...(sinker && bait.leadKg === undefined
+              ? [
+                  {
+                    label: 'a lead that is enough',
+                    make: () => ({
+                      trace: withPiece(
+                        trace,
+                        sinker.id,
+                        (piece) => ({ ...piece, massKg: sinker.massKg + neededKg - carriedKg }) as Piece,
+                      ),
+                    }),
+                  },
+                ]
+              : [
+                  {
+                    label: 'a lead that is enough',
+                    make: () => ({
+                      conditions: {
+                        ...conditions,
+                        moving: {
+                          ...moving,
+                          baits: moving.baits.map((each) => (each.name === bait.name ? { ...each, leadKg: neededKg } : each)),
+                        },
+                      },
+                    }),
+                  },
+                ]),
+          ],
+        },
+      ]
+    })
+  },
+}
