@@ -1,5 +1,6 @@
 import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { ProfileLayout, ProfileStep } from '../../core/layout/profile.ts'
+import { HALO } from './halo.ts'
 
 /** A load drawn across the profile. */
 export type LoadLine = { name: string; forceN: number; tone: 'tide' | 'watch' }
@@ -144,9 +145,7 @@ function Figures({ layout, width, format }: Pick<Props, 'layout' | 'width' | 'fo
         const x = centre(step)
         const halo = {
           fill: step.weakest ? 'var(--fails)' : undefined,
-          stroke: 'var(--sheet)',
-          strokeWidth: 4,
-          paintOrder: 'stroke',
+          ...HALO,
         }
         return (
           <g key={step.id} fontWeight={step.weakest ? 700 : 400}>

@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import { type LineShape, lineShapeOf, type Share } from '../../core/setup/settling/lineShape.ts'
 import type { Settling } from '../../core/setup/settling/settling.ts'
+import { LineSample } from '../charts/LineSample.tsx'
 import { LineView } from '../charts/LineView.tsx'
 import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
@@ -58,15 +59,6 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
       ))}
       {drawn.length > 0 && <Shares told={drawn} />}
     </div>
-  )
-}
-
-/** How a line is drawn, beside its words. */
-function LineSample({ second }: { second: boolean }) {
-  return (
-    <svg width={28} height={8} aria-hidden="true" className="mr-1.5 inline-block">
-      <path d="M0 4h28" stroke="currentColor" strokeWidth={2} strokeDasharray={second ? '7 4' : undefined} />
-    </svg>
   )
 }
 

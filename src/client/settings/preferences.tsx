@@ -1,12 +1,13 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
+import type { OwnMeasures } from '../../core/setup/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { USUAL_PX_PER_MM } from '../charts/trueSize.ts'
 import { type Show, showIn, type Units } from './show.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
-/** `pxPerMm`: of this screen, as someone calibrated it. */
-type Preferences = { light: Light; units: Units; pxPerMm: number }
+/** `pxPerMm`: of this screen, as someone calibrated it; `own`: what a person measures by, once measured. */
+type Preferences = { light: Light; units: Units; pxPerMm: number; own: Partial<OwnMeasures> }
 
 /** Units offered for each quantity, the usual one first. */
 export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
@@ -23,6 +24,7 @@ const USUAL: Preferences = {
   light: 'day',
   units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' },
   pxPerMm: USUAL_PX_PER_MM,
+  own: {},
 }
 
 /** Pixels per millimetre that a screen may have. */
@@ -35,6 +37,7 @@ function read(): Preferences {
       light?: string
       units?: Record<string, string>
       pxPerMm?: number
+      own?: Record<string, unknown>
     }
     const units = { ...USUAL.units }
     for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
@@ -43,16 +46,34 @@ function read(): Preferences {
     }
     const px = kept.pxPerMm
     const sane = typeof px === 'number' && px >= PX_PER_MM_LIMITS.least && px <= PX_PER_MM_LIMITS.most
-    return { light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light, units, pxPerMm: sane ? px : USUAL.pxPerMm }
+    return {
+      light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light,
+      units,
+      pxPerMm: sane ? px : USUAL.pxPerMm,
+      own: ownOf(kept.own),
+    }
   } catch {
     return USUAL
   }
+}
+
+/** Lengths that an arm or a boat may have, m. */
+export const OWN_LIMITS = { armM: { least: 0.3, most: 1.2 }, boatM: { least: 2, most: 60 } } as const
+
+function ownOf(kept: Record<string, unknown> = {}): Partial<OwnMeasures> {
+  const within = (key: keyof typeof OWN_LIMITS) => {
+    const value = kept[key]
+    const { least, most } = OWN_LIMITS[key]
+    return typeof value === 'number' && value >= least && value <= most ? { [key]: value } : {}
+  }
+  return { ...within('armM'), ...within('boatM') }
 }
 
 type PreferencesApi = Preferences & {
   setLight: (light: Light) => void
   setUnit: (quantity: Quantity, unit: string) => void
   setPxPerMm: (pxPerMm: number) => void
+  setOwn: (own: Partial<OwnMeasures>) => void
 }
 
 const Context = createContext<PreferencesApi | undefined>(undefined)
@@ -77,6 +98,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       ...preferences,
       setLight: (light: Light) => update((old) => ({ ...old, light })),
       setPxPerMm: (pxPerMm: number) => update((old) => ({ ...old, pxPerMm })),
+      setOwn: (own: Partial<OwnMeasures>) => update((old) => ({ ...old, own })),
       setUnit: (quantity: Quantity, unit: string) => update((old) => ({ ...old, units: { ...old.units, [quantity]: unit } })),
     }),
     [preferences, update],

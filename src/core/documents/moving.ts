@@ -7,7 +7,8 @@ export type MovingWay = (typeof MOVING_WAYS)[number]
 export const MOST_COURSE = 40
 export const MOST_KITE_BAITS = 3
 
-const waterM = z.number().min(0.5, 'must be half a metre or more').max(2_000)
+export const LEAST_WATER_M = 0.5
+const waterM = z.number().min(LEAST_WATER_M, 'must be half a metre or more').max(2_000)
 const speedMperS = z.number().min(0.05, 'is too slow to be meant').max(10, 'is over 10 m/s')
 const awayM = z.number().min(1, 'must be a metre or more').max(1_000)
 

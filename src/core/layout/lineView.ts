@@ -80,7 +80,7 @@ const fromTheSide = (points: readonly LinePoint[], depthM: number) => {
 const fromAbove = ({ x, z, tx, tz, s }: LinePoint): Flat => ({ x, y: z, tx, ty: tz, s })
 
 /** The next of 1, 2, 5, 10, 20 … at or under a length. */
-function roundDown(lengthM: number): number {
+export function roundDown(lengthM: number): number {
   const decade = 10 ** Math.floor(Math.log10(lengthM))
   return decade * ([5, 2, 1].find((step) => step * decade <= lengthM) ?? 1)
 }

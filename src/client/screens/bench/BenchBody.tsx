@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Hammer, Redo2, Save, Undo2 } from 'lucide-react'
+import { Hammer, Redo2, Save, Undo2, Waves } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
@@ -11,6 +11,7 @@ import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import type { JudgedPath } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
+import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { createDocument, gearQuery, marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -28,6 +29,7 @@ import { ExportMenu } from './ExportMenu.tsx'
 import { FindingsList, FindingsPanel, WorstFinding } from './FindingsPanel.tsx'
 import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
+import { MovingView } from './moving/MovingView.tsx'
 import { NamePanel } from './NamePanel.tsx'
 import { PartList } from './PartList.tsx'
 import { PartPanel } from './PartPanel.tsx'
@@ -91,6 +93,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i] ?? 0 })) ?? [], [path])
 
   const wide = useIsWide()
+  const { moving, setMoving } = useMovingShown()
   const opened = evaluation?.moments[open]
   const why = evaluation && opened && <WhyPanel result={opened} setup={setup} />
 
@@ -111,7 +114,9 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           </p>
         )}
       </div>
-      {wide ? (
+      {moving ? (
+        <MovingView bench={bench} setup={setup} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
+      ) : wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
             <StrengthView
@@ -145,7 +150,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
                   edits={edits}
                 />
               ),
-              conditions: <ConditionsPanel bench={bench} evaluation={evaluation} />,
+              conditions: <ConditionsPanel bench={bench} evaluation={evaluation} onMoving={() => setMoving(true)} />,
               why: why ?? <p className="p-3 text-quiet">Nothing is calculated until the trace reads again.</p>,
               findings: evaluation && <FindingsPanel bench={bench} ruleSet={ruleSet} evaluation={evaluation} />,
             }}
@@ -230,12 +235,26 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
             <Save className="size-4" /> Save
           </Button>
         </span>
+        {(conditions.moving || waysFor(trace, conditions).length > 0) && (
+          <Link to={`/traces/${saved.id}?moving`} className={buttonClass()}>
+            <Waves className="size-4" /> How it moves
+          </Link>
+        )}
         <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>
           <Hammer className="size-4" /> Build
         </Link>
       </div>
     </header>
   )
+}
+
+/** Whether the view of how the line moves is shown, kept in the address. */
+function useMovingShown() {
+  const [search, setSearch] = useSearchParams()
+  return {
+    moving: search.has('moving'),
+    setMoving: (shown: boolean) => setSearch(shown ? { moving: '' } : {}),
+  }
 }
 
 /** Undo, redo and save by keyboard; a text field keeps its own undo. */

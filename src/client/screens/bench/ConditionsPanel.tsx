@@ -2,15 +2,17 @@ import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/documents/conditions.ts'
+import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { above, notBelow, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
+import { MOVING_WORDS } from '../../words/movingWords.ts'
 import { percent } from '../../words/percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from '../../words/purposeWords.ts'
 import { ROD_HELD_WORDS } from '../../words/rushWords.ts'
@@ -18,7 +20,9 @@ import type { Bench } from './useBench.ts'
 import { WaterFields } from './WaterFields.tsx'
 
 /** What the trace is judged under: drag and where it was measured, line out, cast, and how full the spool is. */
-export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluation: Evaluation | undefined }) {
+type Props = { bench: Bench; evaluation: Evaluation | undefined; onMoving: () => void }
+
+export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
   const show = useShow()
   const { units } = usePreferences()
   const { conditions } = bench.content
@@ -141,6 +145,11 @@ export function ConditionsPanel({ bench, evaluation }: { bench: Bench; evaluatio
         />
         <CheckField label="line is wet" checked={conditions.wet} onChange={(checked) => set({ wet: checked })} />
         <WaterFields bench={bench} />
+        {(conditions.moving || waysFor(bench.content.trace, conditions).length > 0) && (
+          <Button onClick={onMoving}>
+            {conditions.moving ? `Its line is ${MOVING_WORDS[conditions.moving.way]}` : 'How its line moves'}
+          </Button>
+        )}
         {spool && (
           <p className="text-sm text-quiet">
             Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.

@@ -1,6 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useMemo, useReducer, useState } from 'react'
 import type { Conditions } from '../../../core/documents/conditions.ts'
+import type { Mark } from '../../../core/documents/mark.ts'
+import { LEAST_WATER_M } from '../../../core/documents/moving.ts'
 import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { fishedFor } from '../../../core/setup/fishedFor.ts'
@@ -29,7 +31,7 @@ export type Bench = {
   savedAt: string
   editTrace: (change: (trace: Trace) => Trace, tag?: string) => void
   editConditions: (change: Partial<Conditions>, tag?: string) => void
-  /** The mark the trace is for; its water at springs comes with it. */
+  /** The mark the trace is for; its water at springs comes with it, or, of what is towed or wound in, its depth. */
   chooseMark: (mark: SavedMark | undefined) => void
   /** The fish it is for: a usual one is landed, and its mouth asked about. */
   chooseFish: (fish: SavedFish | undefined) => void
@@ -59,6 +61,13 @@ function begin(saved: SavedTrace, draft: Draft<TraceContent> | undefined): Start
   if (!draft || sameJson(draft.content, saved.content))
     return { history: startHistory(saved.content), baseRevision: saved.revision, resumed: false }
   return { history: startHistory(draft.content, [saved.content]), baseRevision: draft.baseRevision, resumed: true }
+}
+
+/** The conditions at a mark: of what moves through the water its depth counts, of all else its water at springs. */
+function atMark(conditions: Conditions, mark: Mark): Conditions {
+  const { moving, water } = conditions
+  const depth = moving && moving.way !== 'kite' ? { moving: { ...moving, waterM: Math.max(LEAST_WATER_M, mark.depthM) } } : {}
+  return { ...conditions, ...depth, ...(water || !moving ? { water: springWater(mark) } : {}) }
 }
 
 /** The open trace: edits with undo, a draft kept in the browser, and saving with the stale case. */
@@ -116,7 +125,7 @@ export function useBench(saved: SavedTrace): Bench {
         edit({
           ...content,
           markId: mark?.id,
-          conditions: mark ? { ...content.conditions, water: springWater(mark.content) } : content.conditions,
+          conditions: mark ? atMark(content.conditions, mark.content) : content.conditions,
         }),
       chooseFish: (fish) =>
         edit({

@@ -4,6 +4,7 @@ import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { OwnFiguresField } from '../../ui/OwnFiguresField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Backups } from './Backups.tsx'
+import { OwnLengths } from './OwnLengths.tsx'
 import { RuleSets } from './RuleSets.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
@@ -45,6 +46,7 @@ export default function SettingsScreen() {
           ))}
         </div>
       </Sheet>
+      <OwnLengths />
       <RuleSets />
       <Backups />
       <Sheet title="What the figures rest on">

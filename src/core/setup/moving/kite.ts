@@ -59,7 +59,7 @@ export function kiteInput(
 
 /** A bait under a kite: what it needs in the wind and in its gusts, and what it carries; or why it cannot be told. */
 export type FlownBait = { bait: KiteBait; carriedKg: number } & (
-  | { steady: KiteLead; gust: KiteLead; mostWindMperS: number | undefined; trouble?: never }
+  | { steady: KiteLead; gust: KiteLead; trouble?: never }
   | { trouble: string }
 )
 
@@ -71,7 +71,6 @@ export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait
       carriedKg,
       steady: kiteLead(kiteInput(setup, way, bait, way.windMperS)),
       gust: kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)),
-      mostWindMperS: mostWindMperS(setup, way, bait, carriedKg),
     }
   } catch (error) {
     if (error instanceof CoreError) return { bait, carriedKg, trouble: error.message }
@@ -79,8 +78,11 @@ export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait
   }
 }
 
-/** The wind up to which the lead carried keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any. */
-function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
+/**
+ * The wind up to which a lead keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any.
+ * @throws CoreError as `kiteLead` does.
+ */
+export function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
   const over = (windMperS: number) => kiteLead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
   const least = WINDS.least
   // From the wind that is told up or down, to where the sign turns.
@@ -96,6 +98,13 @@ function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: nu
 
 /** Slacks that a line to a kite is asked about. */
 const SLACKS = [1.004, 1.008, 1.014, 1.02, 1.03, 1.045, 1.065, 1.09, 1.12, 1.16, 1.22, 1.3]
+
+/** The line from the rod’s tip to the ring, down-wind and over the sea, m. */
+export function kiteLinePoints(setup: Setup, way: KiteWay, bait: KiteBait): { x: number; z: number }[] {
+  const points: { x: number; z: number }[] = []
+  kiteLead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => points.push({ x, z }))
+  return points
+}
 
 export type SlackPoint = { slack: number; leadKg: number; lowestM: number }
 

@@ -12,7 +12,7 @@ import { trollDepth } from '../../physics/flown/trollDepth.ts'
 import { withMainLine } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
 import { fallOf } from './fall.ts'
-import { flownBait, GUST, hungKg, kiteInput, leadBySlack, ownedFor } from './kite.ts'
+import { flownBait, GUST, hungKg, kiteInput, kiteLinePoints, leadBySlack, mostWindMperS, ownedFor } from './kite.ts'
 import { bedAtM, keptShare, retrieve, TURNS } from './retrieved.ts'
 import { TRIED, towOf } from './tow.ts'
 import {
@@ -229,11 +229,12 @@ describe('flown from a kite', () => {
   test('up to a wind the lead carried is enough: its gusts want just that', () => {
     const flown = flownBait(setup, way, long!)
     if (flown.trouble !== undefined) throw new Error(flown.trouble)
-    const wanted = flownBait(setup, { ...way, windMperS: flown.mostWindMperS! }, long!)
+    const mostMperS = mostWindMperS(setup, way, long!, flown.carriedKg)!
+    const wanted = flownBait(setup, { ...way, windMperS: mostMperS }, long!)
     if (wanted.trouble !== undefined) throw new Error(wanted.trouble)
     expect(wanted.gust.leadMassKg).toBeCloseTo(flown.carriedKg, 3)
-    const heavy = flownBait(setup, way, { ...long!, leadKg: 2 })
-    expect(heavy).toMatchObject({ carriedKg: 2, mostWindMperS: undefined })
+    expect(flownBait(setup, way, { ...long!, leadKg: 2 })).toMatchObject({ carriedKg: 2 })
+    expect(mostWindMperS(setup, way, long!, 2)).toBeUndefined()
     expect(GUST).toBe(1.3)
   })
 
@@ -253,6 +254,14 @@ describe('flown from a kite', () => {
       expect(lowestM).toBeLessThanOrEqual(points[i]!.lowestM)
     }
     expect(points.at(-1)!.lowestM).toBeLessThan(0)
+  })
+
+  test('the line that is drawn goes from the tip to the ring, as long as its slack says', () => {
+    const points = kiteLinePoints(setup, way, long!)
+    const [tip, ring] = [points[0]!, points.at(-1)!]
+    expect([ring.x, ring.z]).toEqual([expect.closeTo(long!.ringDistanceM, 1), expect.closeTo(long!.ringHeightM, 1)])
+    const lengthM = points.slice(1).reduce((sum, { x, z }, i) => sum + Math.hypot(x - points[i]!.x, z - points[i]!.z), 0)
+    expect(lengthM / Math.hypot(ring.x - tip.x, ring.z - tip.z)).toBeCloseTo(way.slack, 2)
   })
 
   test('a ring under the rod is told in words; of the sinkers owned the lightest that is enough is named', () => {

@@ -1,0 +1,67 @@
+import type { TrolledWay } from '../../../../core/setup/moving/trolled.ts'
+import { CheckField } from '../../../ui/CheckField.tsx'
+import { within } from '../../../ui/limits.ts'
+import { NumberField } from '../../../ui/NumberField.tsx'
+import { QuantityField } from '../../../ui/QuantityField.tsx'
+import { SliderField } from '../../../ui/SliderField.tsx'
+
+/** A second line beside the first, and the turn that both are towed through. */
+export function BesideFields({
+  moving,
+  onChange,
+}: {
+  moving: TrolledWay
+  onChange: (change: Partial<TrolledWay>, tag?: string) => void
+}) {
+  const { beside } = moving
+  return (
+    <fieldset className="grid gap-2 border-t border-rule pt-2">
+      <legend className="sr-only">A second line</legend>
+      <CheckField
+        label="a second line beside it"
+        checked={beside !== undefined}
+        onChange={(checked) =>
+          onChange({ beside: checked ? { lineOutM: Math.round(moving.lineOutM * 1.5), weightTimes: 1, apartM: 4 } : undefined })
+        }
+      />
+      {beside && (
+        <>
+          <SliderField
+            label="its line out"
+            quantity="length"
+            valueSi={beside.lineOutM}
+            least={1}
+            most={120}
+            mostTyped={1000}
+            step={1}
+            onChange={(lineOutM) => onChange({ beside: { ...beside, lineOutM } }, 'second line out')}
+          />
+          <NumberField
+            label="its weights"
+            value={beside.weightTimes}
+            least={0.1}
+            most={10}
+            hint="times this one’s: 1 alike, 2 double"
+            onChange={(weightTimes) =>
+              weightTimes !== undefined && onChange({ beside: { ...beside, weightTimes } }, 'second weights')
+            }
+          />
+          <QuantityField
+            label="rod tips apart"
+            quantity="length"
+            valueSi={beside.apartM}
+            check={within(0, 30, 'From nothing to 30 m.')}
+            onChange={(apartM) => onChange({ beside: { ...beside, apartM } }, 'tips apart')}
+          />
+          <QuantityField
+            label="radius of a turn"
+            quantity="length"
+            valueSi={moving.turnRadiusM}
+            check={within(5, 1_000, 'From 5 m to a kilometre.')}
+            onChange={(turnRadiusM) => onChange({ turnRadiusM }, 'turn')}
+          />
+        </>
+      )}
+    </fieldset>
+  )
+}

@@ -1,0 +1,424 @@
+import { Plus, X } from 'lucide-react'
+import { useDeferredValue, useMemo } from 'react'
+import { nextLabelN } from '../../../../core/catalogue/labels.ts'
+import { type KiteBait, MOST_KITE_BAITS, type Moving } from '../../../../core/documents/moving.ts'
+import { isLine } from '../../../../core/documents/pieces.ts'
+import { CoreError } from '../../../../core/errors.ts'
+import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
+import {
+  type FlownBait,
+  flownBait,
+  GUST,
+  hungKg,
+  KITE_FLIES_FROM_MPERS,
+  type KiteWay,
+  kiteLinePoints,
+  leadBySlack,
+  mostWindMperS,
+  ownedFor,
+} from '../../../../core/setup/moving/kite.ts'
+import { mainLine, withMainLine } from '../../../../core/setup/outfitLines.ts'
+import type { Setup } from '../../../../core/setup/setup.ts'
+import { useRuleSetInForce } from '../../../api/useRuleSetInForce.ts'
+import { CurveChart } from '../../../charts/CurveChart.tsx'
+import { KITE_DASHES, KiteDrawing } from '../../../charts/KiteDrawing.tsx'
+import { LineSample } from '../../../charts/LineSample.tsx'
+import { useAxis } from '../../../charts/useAxis.ts'
+import { usePreferences, useShow } from '../../../settings/preferences.tsx'
+import { Button, Sheet } from '../../../ui/controls.tsx'
+import { LengthCounts } from '../../../ui/LengthCounts.tsx'
+import { within } from '../../../ui/limits.ts'
+import { NumberField } from '../../../ui/NumberField.tsx'
+import { QuantityField } from '../../../ui/QuantityField.tsx'
+import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
+import { SliderField } from '../../../ui/SliderField.tsx'
+import { useWidth } from '../../../ui/useWidth.ts'
+import { Beside } from './MovingFields.tsx'
+
+type Props = {
+  setup: Setup
+  moving: KiteWay
+  sinkersKg: readonly number[]
+  onChange: (next: Moving, tag?: string) => void
+}
+
+/** Baits under a kite: rod, lines and rings to scale, and the lead that each wants in the wind and in its gusts. */
+export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
+  const set = (change: Partial<KiteWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
+  const flown = useMemo(() => moving.baits.map((bait) => flownBait(setup, moving, bait)), [setup, moving])
+  const later = useDeferredValue(useMemo(() => ({ setup, moving }), [setup, moving]))
+  return (
+    <Beside
+      fields={
+        <>
+          <SliderField
+            label="wind"
+            quantity="speed"
+            valueSi={moving.windMperS}
+            least={0.5}
+            most={20}
+            mostTyped={40}
+            step={0.25}
+            hint={`as told for 10 m up; gusts count ${GUST} times`}
+            onChange={(windMperS) => set({ windMperS }, 'wind')}
+          />
+          <SlackField slack={moving.slack} onChange={(slack) => set({ slack }, 'slack')} />
+          <NumberField
+            label="ring’s friction"
+            value={moving.ringFriction}
+            least={0}
+            most={1}
+            hint="0.1 a smooth ring"
+            onChange={(ringFriction) => ringFriction !== undefined && set({ ringFriction }, 'ring friction')}
+          />
+          <BaitFields moving={moving} onChange={set} />
+        </>
+      }
+    >
+      <Sheet title="Seen from the side, to scale">
+        <Drawing setup={setup} moving={moving} flown={flown} />
+      </Sheet>
+      <Sheet title="Lead">
+        <LeadTable setup={later.setup} moving={later.moving} flown={flown} sinkersKg={sinkersKg} />
+        <WindWords moving={moving} flown={flown} />
+        <Hung setup={setup} />
+      </Sheet>
+      <Sheet title="Lead against slack">
+        <SlackChart setup={later.setup} moving={later.moving} />
+      </Sheet>
+    </Beside>
+  )
+}
+
+/** Slack as a share over the straight way: dragged finely where little of it does much. */
+function SlackField({ slack, onChange }: { slack: number; onChange: (slack: number) => void }) {
+  return (
+    <div>
+      <NumberField
+        label="slack"
+        value={slack}
+        least={1.001}
+        most={1.3}
+        hint="line from tip to ring over the straight way"
+        onChange={(next) => next !== undefined && onChange(next)}
+      />
+      <input
+        type="range"
+        aria-label="slack, dragged"
+        aria-valuetext={slack.toFixed(3)}
+        className="mt-1 block h-6 w-full accent-tide"
+        min={1.002}
+        max={1.3}
+        step={0.002}
+        value={slack}
+        onChange={(event) => onChange(Number(Number(event.target.value).toFixed(3)))}
+      />
+    </div>
+  )
+}
+
+function BaitFields({
+  moving: { baits },
+  onChange,
+}: {
+  moving: KiteWay
+  onChange: (change: Partial<KiteWay>, tag?: string) => void
+}) {
+  const change = (at: number, to: Partial<KiteBait>, tag: string) =>
+    onChange({ baits: baits.map((bait, i) => (i === at ? { ...bait, ...to } : bait)) }, `${tag} ${at}`)
+  const last = baits.at(-1)!
+  const free = ['short', 'middle', 'long', 'other'].find((name) => baits.every((bait) => bait.name !== name)) ?? 'another'
+  return (
+    <>
+      {baits.map((bait, i) => (
+        <fieldset key={bait.name} className="grid gap-2 border-t border-rule pt-2">
+          <legend className="flex items-center gap-2 font-semibold">
+            <LineSample dash={KITE_DASHES[i]} />
+            the {bait.name} bait
+            {baits.length > 1 && (
+              <Button
+                tone="quiet"
+                aria-label={`Take the ${bait.name} bait away`}
+                onClick={() => onChange({ baits: baits.filter((_, at) => at !== i) })}
+              >
+                <X className="size-4" />
+              </Button>
+            )}
+          </legend>
+          <SliderField
+            label={`${bait.name}: ring up`}
+            quantity="length"
+            valueSi={bait.ringHeightM}
+            least={0.5}
+            most={60}
+            mostTyped={200}
+            step={0.5}
+            onChange={(ringHeightM) => change(i, { ringHeightM }, 'ring height')}
+          />
+          <SliderField
+            label={`${bait.name}: ring out`}
+            quantity="length"
+            valueSi={bait.ringDistanceM}
+            least={1}
+            most={150}
+            mostTyped={1000}
+            step={1}
+            onChange={(ringDistanceM) => change(i, { ringDistanceM }, 'ring distance')}
+          />
+          <QuantityField
+            label={`${bait.name}: lead`}
+            quantity="mass"
+            valueSi={bait.leadKg}
+            placeholder="as on the trace"
+            check={within(0, 2, 'From nothing to 2 kg.')}
+            onChange={(leadKg) => change(i, { leadKg }, 'bait lead')}
+            onClear={() =>
+              onChange({
+                baits: baits.map((each, at) => {
+                  const { leadKg: _cleared, ...rest } = each
+                  return at === i ? rest : each
+                }),
+              })
+            }
+          />
+        </fieldset>
+      ))}
+      {baits.length < MOST_KITE_BAITS && (
+        <Button
+          onClick={() =>
+            onChange({
+              baits: [...baits, { name: free, ringHeightM: last.ringHeightM + 5, ringDistanceM: last.ringDistanceM + 20 }],
+            })
+          }
+        >
+          <Plus className="size-4" /> Another bait
+        </Button>
+      )}
+    </>
+  )
+}
+
+type Told = Exclude<FlownBait, { trouble: string }>
+const isTold = (flown: FlownBait): flown is Told => flown.trouble === undefined
+
+function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const show = useShow()
+  const tipM = tipHeightM(setup)
+  const told = useMemo(() => new Set(flown.filter(isTold).map(({ bait }) => bait.name)), [flown])
+  const lines = useMemo(
+    () =>
+      moving.baits.map((bait) => {
+        const ring = { x: bait.ringDistanceM, z: bait.ringHeightM }
+        // What has no answer is drawn straight.
+        const points = told.has(bait.name) ? kiteLinePoints(setup, moving, bait) : [{ x: 0, z: tipM }, ring]
+        return { name: bait.name, points, ring }
+      }),
+    [setup, moving, told, tipM],
+  )
+  const height = width < 500 ? 200 : 280
+  return (
+    <>
+      <div ref={ref} style={{ minHeight: height }}>
+        {width > 0 && (
+          <KiteDrawing
+            lines={lines}
+            tipM={tipM}
+            width={width}
+            height={height}
+            summary={`From the side: the rod’s tip ${show.computed('length', tipM)} over the sea, ${moving.baits
+              .map(
+                ({ name, ringHeightM, ringDistanceM }) =>
+                  `the ${name} bait’s ring ${show.entered('length', ringHeightM)} up and ${show.entered('length', ringDistanceM)} out`,
+              )
+              .join(', ')}.`}
+            lengthText={(metres) => show.entered('length', metres)}
+          />
+        )}
+      </div>
+      {flown.filter(isTold).map(({ bait, steady }) => (
+        <LengthCounts key={bait.name} rig={setup} lengthM={steady.lineToRingM} label={`To the ${bait.name} ring:`} />
+      ))}
+    </>
+  )
+}
+
+type LeadProps = { setup: Setup; moving: KiteWay; flown: FlownBait[]; sinkersKg: readonly number[] }
+
+/** What each bait wants and carries, side by side, and what a heavier main line would want. */
+function LeadTable({ setup, moving, flown, sinkersKg }: LeadProps) {
+  const show = useShow()
+  const { units } = usePreferences()
+  const main = mainLine(setup.outfit)
+  const heavierN = nextLabelN(nextLabelN(main.strengthN, 1, units.strength), 1, units.strength)
+  const extra = useMemo(() => {
+    const { diameterM: _own, ...heavier } = main
+    const thick = { ...setup, outfit: withMainLine(setup.outfit, { ...heavier, strengthN: heavierN, diameterM: undefined }) }
+    return new Map(
+      moving.baits.map((bait) => {
+        const other = flownBait(thick, moving, bait)
+        return [bait.name, { heavierKg: isTold(other) ? other.gust.leadMassKg : undefined, windMperS: upTo(setup, moving, bait) }]
+      }),
+    )
+  }, [setup, moving, main, heavierN])
+  const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
+  return (
+    <ScrollAcross label="Lead for each bait">
+      <table className="w-full text-sm">
+        <caption className="sr-only">Lead for each bait, wanted and carried</caption>
+        <thead>
+          <tr className="text-quiet">
+            {[
+              'bait',
+              'in the wind',
+              'in gusts',
+              'carries',
+              'of yours',
+              `on ${show.entered('strength', heavierN)} line`,
+              'enough up to',
+            ].map((head) => (
+              <th key={head} scope="col" className="pl-2 text-right font-normal first:pl-0 first:text-left">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {flown.map((each, i) =>
+            isTold(each) ? (
+              <tr key={each.bait.name} className="border-t border-rule">
+                <th scope="row" className="py-1 text-left font-normal whitespace-nowrap">
+                  <LineSample dash={KITE_DASHES[i]} />
+                  {each.bait.name}
+                </th>
+                <td className="pl-2 text-right">{mass(each.steady.leadMassKg)}</td>
+                <td className="pl-2 text-right font-semibold">{mass(each.gust.leadMassKg)}</td>
+                <td className={`pl-2 text-right ${each.carriedKg < each.gust.leadMassKg ? 'font-semibold text-watch' : ''}`}>
+                  {mass(each.carriedKg)}
+                </td>
+                <td className="pl-2 text-right">
+                  {mass(each.gust.leadMassKg > 0 ? ownedFor(each.gust.leadMassKg, sinkersKg) : 0)}
+                </td>
+                <td className="pl-2 text-right">{mass(extra.get(each.bait.name)?.heavierKg)}</td>
+                <td className="pl-2 text-right whitespace-nowrap">{windWords(extra.get(each.bait.name)?.windMperS, show)}</td>
+              </tr>
+            ) : (
+              <tr key={each.bait.name} className="border-t border-rule">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {each.bait.name}
+                </th>
+                <td colSpan={6} role="alert" className="pl-2 text-watch">
+                  {each.trouble}.
+                </td>
+              </tr>
+            ),
+          )}
+        </tbody>
+      </table>
+    </ScrollAcross>
+  )
+}
+
+const windWords = (windMperS: number | undefined, show: ReturnType<typeof useShow>) =>
+  windMperS === undefined ? 'any wind asked' : show.computed('speed', windMperS)
+
+function upTo(setup: Setup, moving: KiteWay, bait: KiteBait): number | undefined {
+  const flown = flownBait(setup, moving, bait)
+  try {
+    return mostWindMperS(setup, moving, bait, flown.carriedKg)
+  } catch (error) {
+    if (error instanceof CoreError) return undefined
+    throw error
+  }
+}
+
+/** Too little wind, too much for the lead carried, and a belly in the sea. */
+function WindWords({ moving, flown }: { moving: KiteWay; flown: FlownBait[] }) {
+  const show = useShow()
+  const told = flown.filter(isTold)
+  const lifted = told.filter(({ carriedKg, gust }) => carriedKg < gust.leadMassKg).map(({ bait }) => bait.name)
+  const wet = told.filter(({ steady }) => steady.lowestM <= 0).map(({ bait }) => bait.name)
+  const words = [
+    ...(moving.windMperS < KITE_FLIES_FROM_MPERS
+      ? [`Too little wind: most kites fly from about ${show.computed('speed', KITE_FLIES_FROM_MPERS)} on.`]
+      : []),
+    ...(lifted.length > 0
+      ? [`Too much wind for the lead: gusts lift the ${lifted.join(' and the ')} bait out of the water.`]
+      : []),
+    ...(wet.length > 0 ? [`The line to the ${wet.join(' and the ')} ring hangs into the sea: take up slack.`] : []),
+  ]
+  return words.length > 0 ? (
+    <p className="mt-2 font-semibold text-watch">{words.join(' ')}</p>
+  ) : (
+    <p className="mt-2">Every bait stays in the water, in gusts too.</p>
+  )
+}
+
+/** What helps the lead, and the leader against the rule in force. */
+function Hung({ setup }: { setup: Setup }) {
+  const show = useShow()
+  const ruleSet = useRuleSetInForce()
+  const leader = setup.trace.pieces.filter(isLine).find(({ role }) => role === 'leader')
+  const most = ruleSet?.maxLeaderM
+  return (
+    <p className="text-sm text-quiet">
+      {show.computed('mass', hungKg(setup))} of marker, swivel and leader help the lead; bait and hook are borne by the water.
+      {leader &&
+        ` The leader of ${show.entered('length', leader.lengthM)} is ${
+          most === undefined
+            ? 'under no rule in force'
+            : leader.lengthM <= most
+              ? `within the ${show.entered('length', most)} of ${ruleSet?.name}`
+              : `over the ${show.entered('length', most)} of ${ruleSet?.name}`
+        }.`}{' '}
+      The long line has more belly for the wind, so it wants more lead than the short. A steady wind and a ring that stands still:
+      estimates.
+    </p>
+  )
+}
+
+function SlackChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const axis = useAxis()
+  const show = useShow()
+  const bait = moving.baits.at(-1)!
+  const { steady, gust } = useMemo(
+    () => ({
+      steady: leadBySlack(setup, moving, bait, moving.windMperS),
+      gust: leadBySlack(setup, moving, bait, GUST * moving.windMperS),
+    }),
+    [setup, moving, bait],
+  )
+  const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
+  const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
+  const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
+  return (
+    <>
+      <div ref={ref} style={{ minHeight: 170 }}>
+        {width > 0 && (
+          <CurveChart
+            curves={[
+              { id: 'gusts', look: 'first', points: curve(gust) },
+              { id: 'wind', look: 'second', points: curve(steady) },
+            ]}
+            span={{ x: [1, 1.3], y: [0, 1.1 * most] }}
+            x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
+            y={axis('lead', 'mass')}
+            marks={[
+              { id: 'now', x: moving.slack },
+              ...(wetFrom === undefined ? [] : [{ id: 'wet', x: wetFrom, y: 0, text: 'in the sea' }]),
+            ]}
+            width={width}
+            height={170}
+            summary={`Lead for the ${bait.name} bait against slack: at ${moving.slack} ${show.computed('mass', gust.find(({ slack }) => slack >= moving.slack)?.leadKg ?? 0)} in gusts.`}
+          />
+        )}
+      </div>
+      <p className="text-sm">
+        The {bait.name} bait <LineSample />
+        in gusts, <LineSample second />
+        in the wind. A taut line lifts hard; a slack one drags in the sea.
+      </p>
+    </>
+  )
+}

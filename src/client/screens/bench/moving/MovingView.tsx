@@ -1,0 +1,64 @@
+import { ArrowLeft } from 'lucide-react'
+import { type Moving, type MovingWay, usualMoving } from '../../../../core/documents/moving.ts'
+import { waysFor } from '../../../../core/setup/moving/ways.ts'
+import type { Setup } from '../../../../core/setup/setup.ts'
+import { Button, Sheet } from '../../../ui/controls.tsx'
+import { MOVING_WORDS } from '../../../words/movingWords.ts'
+import type { Bench } from '../useBench.ts'
+import { KiteView } from './KiteView.tsx'
+import { RetrievedView } from './RetrievedView.tsx'
+import { TrolledView } from './TrolledView.tsx'
+
+type Props = { bench: Bench; setup: Setup; sinkersKg: readonly number[]; onBack: () => void }
+
+/** How the line of a trace moves while it fishes: what that does, with the values that do it beside their charts. */
+export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
+  const { trace, conditions } = bench.content
+  const { moving } = conditions
+  const ways = waysFor(trace, conditions)
+  const offered: MovingWay[] = moving && !ways.includes(moving.way) ? [...ways, moving.way] : ways
+  const set = (next: Moving | undefined, tag?: string) => bench.editConditions({ moving: next }, tag)
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2" onBlur={bench.settle}>
+      <div className="flex flex-wrap items-center gap-2">
+        <Button onClick={onBack}>
+          <ArrowLeft className="size-4" /> To the bench
+        </Button>
+        <h2 className="text-lg font-bold">How its line moves</h2>
+        <fieldset className="flex flex-wrap gap-1">
+          <legend className="sr-only">How its line moves</legend>
+          {offered.map((way) => (
+            <Button
+              key={way}
+              tone={moving?.way === way ? 'strong' : 'plain'}
+              aria-pressed={moving?.way === way}
+              onClick={() => moving?.way !== way && set(usualMoving(way))}
+            >
+              {MOVING_WORDS[way]}
+            </Button>
+          ))}
+          {moving && (
+            <Button tone="quiet" onClick={() => set(undefined)}>
+              not at all
+            </Button>
+          )}
+        </fieldset>
+      </div>
+      {!moving ? (
+        <Sheet>
+          <p>
+            {offered.length === 0
+              ? 'This trace has no lure to tow or wind in, and no clip ring for a kite: its line moves with the stream only.'
+              : 'Choose above how it is fished, and its depth, rate or lead is calculated and judged with the rest.'}
+          </p>
+        </Sheet>
+      ) : moving.way === 'trolled' ? (
+        <TrolledView setup={setup} moving={moving} onChange={set} bench={bench} />
+      ) : moving.way === 'retrieved' ? (
+        <RetrievedView setup={setup} moving={moving} onChange={set} bench={bench} />
+      ) : (
+        <KiteView setup={setup} moving={moving} onChange={set} sinkersKg={sinkersKg} />
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,355 @@
+import { useMemo } from 'react'
+import { lineDiameterM } from '../../../../core/catalogue/materials.ts'
+import type { Moving } from '../../../../core/documents/moving.ts'
+import { pieceNamed } from '../../../../core/documents/pieces.ts'
+import type { TowedPlace } from '../../../../core/physics/flown/towed.ts'
+import { fallOf } from '../../../../core/setup/moving/fall.ts'
+import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
+import {
+  apartOf,
+  deepestOf,
+  depthByLineOut,
+  inTurn,
+  leastWaterM,
+  legsOf,
+  lineOutFor,
+  TANGLES_UNDER_M,
+  type TrolledWay,
+  trolledAt,
+  wantedDepthM,
+} from '../../../../core/setup/moving/trolled.ts'
+import { pieceName } from '../../../../core/setup/names.ts'
+import { freeLine } from '../../../../core/setup/outfitLines.ts'
+import type { Setup } from '../../../../core/setup/setup.ts'
+import { CurveChart } from '../../../charts/CurveChart.tsx'
+import { useAxis } from '../../../charts/useAxis.ts'
+import { useShow } from '../../../settings/preferences.tsx'
+import { Button, Sheet } from '../../../ui/controls.tsx'
+import { LengthCounts } from '../../../ui/LengthCounts.tsx'
+import { SliderField } from '../../../ui/SliderField.tsx'
+import { useWidth } from '../../../ui/useWidth.ts'
+import type { Bench } from '../useBench.ts'
+import { BesideFields } from './BesideFields.tsx'
+import { CourseFields } from './CourseFields.tsx'
+import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
+import { Trouble } from './Trouble.tsx'
+import { useWorkedOut } from './useWorkedOut.ts'
+
+type Props = { bench: Bench; setup: Setup; moving: TrolledWay; onChange: (next: Moving, tag?: string) => void }
+
+/** A trace towed behind a boat: how deep by line out, over the bed of its mark and way, and beside another line. */
+export function TrolledView({ bench, setup, moving, onChange }: Props) {
+  const set = (change: Partial<TrolledWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
+  const { trace, outfit, catalogue } = setup
+  const rig = useMemo(() => ({ trace, outfit, catalogue }), [trace, outfit, catalogue])
+  const tow = useWorkedOut(() => towOf(rig), [rig])
+  return (
+    <Beside
+      fields={
+        <>
+          <SliderField
+            label="boat speed"
+            quantity="speed"
+            valueSi={moving.speedMperS}
+            least={0.2}
+            most={4}
+            mostTyped={10}
+            step={0.05}
+            hint="through the water"
+            onChange={(speedMperS) => set({ speedMperS }, 'boat speed')}
+          />
+          <SliderField
+            label="line out"
+            quantity="length"
+            valueSi={moving.lineOutM}
+            least={1}
+            most={120}
+            mostTyped={1000}
+            step={1}
+            hint="in the water, to the lure"
+            onChange={(lineOutM) => set({ lineOutM }, 'trolled line out')}
+          />
+          <SwimsAtField
+            label="meant to swim"
+            id="swims-at"
+            value={moving.swimsAt}
+            onChange={(swimsAt) => set({ swimsAt }, 'swims at')}
+          />
+          <WaterDepthField bench={bench} label="water" valueSi={moving.waterM} onChange={(waterM) => set({ waterM }, 'water')} />
+          <CourseFields
+            course={moving.course ?? []}
+            onChange={(course) => set({ course: course.length > 0 ? course : undefined })}
+          />
+          <BesideFields moving={moving} onChange={set} />
+        </>
+      }
+    >
+      {tow.ok ? (
+        <Towing setup={setup} tow={tow.value} moving={moving} onLineOut={(lineOutM) => set({ lineOutM })} />
+      ) : (
+        <Trouble message={tow.message} />
+      )}
+    </Beside>
+  )
+}
+
+type TowingProps = { setup: Setup; tow: Tow; moving: TrolledWay; onLineOut: (lineOutM: number) => void }
+
+function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
+  const show = useShow()
+  const { speedMperS, lineOutM, swimsAt, beside } = moving
+  const waterM = leastWaterM(moving)
+  const wantedM = wantedDepthM(swimsAt, waterM)
+  const now = useWorkedOut(() => trolledAt(tow, { speedMperS, lineOutM }), [tow, speedMperS, lineOutM])
+  const neededM = useMemo(() => lineOutFor(tow, speedMperS, wantedM), [tow, speedMperS, wantedM])
+  const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
+  if (!now.ok) return <Trouble message={now.message} />
+  const deepest = deepestOf(now.value.places)
+  if (!deepest) return <Trouble message="Nothing hangs on the line" />
+  return (
+    <>
+      <Sheet title="Depth by line out">
+        <p className="mb-1">
+          With {show.computed('length', lineOutM)} out at {show.computed('speed', speedMperS)} the{' '}
+          {pieceName(pieceNamed(setup.trace, deepest.id))} swims <strong>{show.depth(deepest.depthM)} down</strong>,{' '}
+          {deepest.depthM >= waterM ? (
+            <strong className="text-fails">on the bed</strong>
+          ) : (
+            <>{show.depth(waterM - deepest.depthM)} over the bed</>
+          )}
+          ; the line pulls {show.computed('strength', now.value.topTensionN)} on the rod before a fish does.
+        </p>
+        <DepthChart tow={tow} moving={moving} waterM={waterM} wantedM={wantedM} at={{ x: lineOutM, y: deepest.depthM }} />
+        <p className="mt-1 flex flex-wrap items-center gap-2">
+          {neededM === undefined ? (
+            <span className="text-watch">
+              {wantedM > deepest.depthM ? 'No line that is wound takes it' : 'The trace alone runs deeper than'}{' '}
+              {show.depth(wantedM)}{' '}
+              {wantedM > deepest.depthM ? 'down at this speed: slower, heavier or thinner.' : 'at this speed: faster or lighter.'}
+            </span>
+          ) : (
+            <>
+              <span>
+                For {show.depth(wantedM)} let out <strong>{show.entered('length', Math.round(neededM))}</strong>
+              </span>
+              {Math.round(neededM) !== Math.round(lineOutM) && (
+                <Button onClick={() => onLineOut(Math.max(1, Math.round(neededM)))}>Let out so much</Button>
+              )}
+            </>
+          )}
+        </p>
+        <LengthCounts rig={setup} lengthM={lineOutM} label="Line out:" />
+        <p className="text-sm text-quiet">
+          In free spool behind the boat that runs off in about{' '}
+          {(lineOutM / Math.hypot(speedMperS, fall ? fall.dropM(deepest.depthM, 1) : 0)).toFixed(0)} s. Still water, a straight
+          way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
+        </p>
+        <Thickness tow={tow} moving={moving} setup={setup} />
+      </Sheet>
+      {(moving.course?.length ?? 0) > 1 && <Course moving={moving} depthM={deepest.depthM} />}
+      <SideBySide setup={setup} tow={tow} moving={moving} places={now.value.places} second={beside !== undefined} />
+    </>
+  )
+}
+
+type DepthProps = { tow: Tow; moving: TrolledWay; waterM: number; wantedM: number; at: { x: number; y: number } }
+
+function DepthChart({ tow, moving: { speedMperS, lineOutM }, waterM, wantedM, at }: DepthProps) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const show = useShow()
+  const axis = useAxis()
+  const mostM = Math.max(60, 20 * Math.ceil((1.2 * lineOutM) / 20))
+  const points = useMemo(() => depthByLineOut(tow, speedMperS, mostM), [tow, speedMperS, mostM])
+  const topM = Math.max(1.15 * Math.min(waterM, 3 * Math.max(at.y, wantedM, 1)), 1.1 * at.y, 1.1 * wantedM, 2)
+  return (
+    <div ref={ref} style={{ minHeight: 200 }}>
+      {width > 0 && (
+        <CurveChart
+          curves={[{ id: 'depth', look: 'first', points: points.map(({ lineOutM: x, depthM: y }) => ({ x, y })) }]}
+          span={{ x: [0, mostM], y: [0, topM], down: true }}
+          x={axis('line out', 'length')}
+          y={axis('depth', 'length')}
+          {...(waterM <= topM
+            ? {
+                bed: [
+                  { x: 0, y: waterM },
+                  { x: mostM, y: waterM },
+                ],
+              }
+            : {})}
+          marks={[
+            { id: 'meant', y: wantedM, text: `meant: ${show.depth(wantedM)}` },
+            { id: 'now', ...at, text: show.depth(at.y) },
+          ]}
+          width={width}
+          height={200}
+          summary={`Depth against line out at this speed: ${show.depth(at.y)} with ${show.computed('length', lineOutM)} out; meant are ${show.depth(wantedM)}, the bed lies at ${show.depth(waterM)}.`}
+        />
+      )}
+    </div>
+  )
+}
+
+const THICKNESSES = [0.7, 1.4] as const
+
+/** What a thinner and a thicker main line would make of it, as metres of depth. */
+function Thickness({ tow, moving, setup }: { tow: Tow; moving: TrolledWay; setup: Setup }) {
+  const show = useShow()
+  const line = freeLine(setup.outfit)
+  const diameterM = lineDiameterM(setup.catalogue, line)
+  const worked = useWorkedOut(() => {
+    const depth = (times: number) => deepestOf(trolledAt(tow, moving, 1, times).places)?.depthM ?? 0
+    return { now: depth(1), others: THICKNESSES.map((times) => ({ times, depthM: depth(times) })) }
+  }, [tow, moving])
+  if (!worked.ok) return null
+  return (
+    <p className="mt-1 text-sm">
+      <span className="font-semibold">Thin or thick:</span>{' '}
+      {worked.value.others
+        .map(({ times, depthM }) => {
+          const by = depthM - worked.value.now
+          return `${show.computed('diameter', times * diameterM)} of line instead of ${show.computed('diameter', diameterM)} runs ${show.depth(Math.abs(by))} ${by > 0 ? 'deeper' : 'shallower'}`
+        })
+        .join('; ')}
+      .
+    </p>
+  )
+}
+
+/** The bed along the boat’s way, and the depth at which the lure passes over it. */
+function Course({ moving: { course = [], swimsAt }, depthM }: { moving: TrolledWay; depthM: number }) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const show = useShow()
+  const axis = useAxis()
+  const sorted = course.toSorted((a, b) => a.alongM - b.alongM)
+  const [first, last] = [sorted[0]!, sorted.at(-1)!]
+  const deepM = Math.max(...sorted.map((row) => row.depthM))
+  const touches = sorted.filter((row) => row.depthM <= depthM)
+  const meant = sorted.map(({ alongM: x, depthM: waterM }) => ({ x, y: wantedDepthM(swimsAt, waterM) }))
+  const words =
+    touches.length > 0
+      ? `It is on the bed from about ${show.entered('length', touches[0]!.alongM)} on.`
+      : `It clears the bed all the way, by ${show.depth(Math.min(...sorted.map((row) => row.depthM)) - depthM)} at the least.`
+  return (
+    <Sheet title="Along the boat’s way">
+      <div ref={ref} style={{ minHeight: 160 }}>
+        {width > 0 && (
+          <CurveChart
+            curves={[
+              { id: 'meant', look: 'meant', points: meant },
+              {
+                id: 'lure',
+                look: 'first',
+                points: [
+                  { x: first.alongM, y: depthM },
+                  { x: last.alongM, y: depthM },
+                ],
+              },
+            ]}
+            span={{
+              x: [first.alongM, Math.max(last.alongM, first.alongM + 1)],
+              y: [0, 1.15 * Math.max(deepM, depthM)],
+              down: true,
+            }}
+            x={axis('along the way', 'length')}
+            y={axis('depth', 'length')}
+            bed={sorted.map(({ alongM: x, depthM: y }) => ({ x, y }))}
+            width={width}
+            height={160}
+            summary={`The bed along the boat’s way. ${words}`}
+          />
+        )}
+      </div>
+      <p className={`text-sm ${touches.length > 0 ? 'font-semibold text-fails' : ''}`}>
+        {words} Dotted: where it is meant to swim.
+      </p>
+    </Sheet>
+  )
+}
+
+type SideProps = { setup: Setup; tow: Tow; moving: TrolledWay; places: readonly TowedPlace[]; second: boolean }
+
+/** Two legs of one trace, and another line beside it: straight on and in a turn, whether they keep apart. */
+function SideBySide({ setup, tow, moving, places, second }: SideProps) {
+  const legs = legsOf(setup.trace, places)
+  if (!legs && !second) return null
+  return (
+    <Sheet title="Side by side">
+      {legs && <Legs setup={setup} legs={legs} />}
+      {second && <TwoLines tow={tow} moving={moving} places={places} />}
+    </Sheet>
+  )
+}
+
+function Legs({ setup, legs }: { setup: Setup; legs: [TowedPlace, TowedPlace] }) {
+  const show = useShow()
+  const { deepM, alongM, apartM } = apartOf(...legs)
+  const [first, second] = legs.map(({ id }) => pieceName(pieceNamed(setup.trace, id)))
+  const meet = apartM < TANGLES_UNDER_M.legs
+  return (
+    <p className={meet ? 'font-semibold text-watch' : ''}>
+      Of the two legs the {second} swims {show.depth(Math.abs(deepM))} {deepM > 0 ? 'under' : 'over'} the {first} and{' '}
+      {show.computed('length', Math.abs(alongM))} {alongM > 0 ? 'behind' : 'ahead of'} it: they {meet ? 'tangle' : 'part'}.
+    </p>
+  )
+}
+
+const SHARE_OF_TURN = ['straight on', 'in a turn, the second inside', 'in a turn, the second outside'] as const
+
+function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; places: readonly TowedPlace[] }) {
+  const show = useShow()
+  const { beside, speedMperS, lineOutM, turnRadiusM } = moving
+  const worked = useWorkedOut(() => {
+    if (!beside) return []
+    const { innerMperS, outerMperS } = inTurn(speedMperS, beside.apartM, turnRadiusM)
+    const at = (speed: number, out: number, times: number) =>
+      deepestOf(trolledAt(tow, { speedMperS: speed, lineOutM: out }, times).places)!
+    const second = (speed: number) => at(speed, beside.lineOutM, beside.weightTimes)
+    return [
+      [deepestOf(places)!, second(speedMperS)],
+      [at(outerMperS, lineOutM, 1), second(innerMperS)],
+      [at(innerMperS, lineOutM, 1), second(outerMperS)],
+    ] as const
+  }, [tow, beside, speedMperS, lineOutM, turnRadiusM, places])
+  if (!worked.ok) return <p className="text-watch">The second line: {worked.message}.</p>
+  return (
+    <table className="mt-1 w-full text-sm">
+      <caption className="text-left text-quiet">
+        This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other.
+      </caption>
+      <thead>
+        <tr>
+          {['', 'this one', 'the second', 'apart', ''].map((head, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the columns never move
+            <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {worked.value.map(([one, other], i) => {
+          const { apartM } = apartOf(one, other)
+          const tangles = apartM < TANGLES_UNDER_M.lines
+          return (
+            <tr key={SHARE_OF_TURN[i]} className="border-t border-rule">
+              <th scope="row" className="py-0.5 text-left font-normal">
+                {SHARE_OF_TURN[i]}
+              </th>
+              {[one, other].map(({ depthM, setbackM }, j) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: this one and the second
+                <td key={j} className="text-right whitespace-nowrap">
+                  {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
+                </td>
+              ))}
+              <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
+              <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
+                {tangles ? 'may tangle' : 'keep apart'}
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </table>
+  )
+}

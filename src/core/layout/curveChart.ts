@@ -1,0 +1,42 @@
+import { scaleLinear } from 'd3-scale'
+import { roundTicks } from './roundTicks.ts'
+
+export type CurvePoint = { x: number; y: number }
+/** What is drawn of curves: their ends, and whether y goes down, as a depth does. */
+export type CurveSpan = { x: readonly [number, number]; y: readonly [number, number]; down?: boolean }
+export type CurveBox = { width: number; height: number; left: number; right: number; top: number; bottom: number }
+export type CurveChartLayout = {
+  xOf: (x: number) => number
+  yOf: (y: number) => number
+  xAt: (px: number) => number
+  ticksX: number[]
+  ticksY: number[]
+  /** A path in SVG’s own words; what lies outside stops at the edge. */
+  path: (points: readonly CurvePoint[]) => string
+  /** The same, closed along the bottom: a bed. */
+  ground: (points: readonly CurvePoint[]) => string
+}
+
+/**
+ * A plot of curves over a box, its ticks on round numbers of the units shown.
+ * @param units of x and of y in SI.
+ */
+export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number; y: number }): CurveChartLayout {
+  const [top, bottom] = [box.top, box.height - box.bottom]
+  const xOf = scaleLinear([...span.x], [box.left, box.width - box.right]).clamp(true)
+  const yOf = scaleLinear([...span.y], span.down ? [top, bottom] : [bottom, top]).clamp(true)
+  const path = (points: readonly CurvePoint[]) =>
+    points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${xOf(x).toFixed(1)} ${yOf(y).toFixed(1)}`).join('')
+  return {
+    xOf,
+    yOf,
+    xAt: (px) => xOf.invert(px),
+    ticksX: roundTicks(span.x[0], span.x[1], units.x, box.width < 420 ? 4 : 6),
+    ticksY: roundTicks(span.y[0], span.y[1], units.y, 4),
+    path,
+    ground: (points) => {
+      const [first, last] = [points[0], points.at(-1)]
+      return first && last ? `${path(points)}V${bottom}H${xOf(first.x).toFixed(1)}Z` : ''
+    },
+  }
+}
