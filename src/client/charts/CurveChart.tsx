@@ -22,7 +22,7 @@ type Props = {
   summary: string
 }
 
-const BOX = { left: 38, right: 12, top: 18, bottom: 32 }
+const BOX = { left: 38, right: 12, top: 24, bottom: 32 }
 const LOOKS: Record<CurveLook, { stroke: string; strokeWidth: number; strokeDasharray?: string | undefined }> = {
   first: { stroke: 'currentColor', strokeWidth: 2 },
   second: { stroke: 'currentColor', strokeWidth: 1.8, strokeDasharray: LINE_DASHES[1] },
@@ -51,7 +51,7 @@ export function CurveChart({ curves, span, x, y, bed, marks = [], width, height,
         <text x={right} y={height - 3} textAnchor="end">
           {`${x.name}, ${x.unit}`}
         </text>
-        <text x={2} y={12}>{`${y.name}, ${y.unit}`}</text>
+        <text x={2} y={11}>{`${y.name}, ${y.unit}`}</text>
       </g>
       {bed && (
         <>
@@ -97,7 +97,7 @@ function Mark({ mark: { x, y, text }, xOf, yOf, box }: MarkProps) {
     <g>
       <line x1={box.left} x2={box.right} y1={yOf(y)} y2={yOf(y)} stroke="var(--tide)" strokeWidth={1.2} strokeDasharray="2 3" />
       {text && (
-        <text x={box.right - 4} y={yOf(y) - 4} textAnchor="end" style={{ ...HALO, fill: 'var(--tide)' }}>
+        <text x={box.left + 6} y={yOf(y) + 14} style={{ ...HALO, fill: 'var(--tide)' }}>
           {text}
         </text>
       )}

@@ -1,5 +1,5 @@
-import type { Quantity } from '../../core/units/quantities.ts'
-import { useShow } from '../settings/preferences.tsx'
+import { factorToSi, type Quantity } from '../../core/units/quantities.ts'
+import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { within } from './limits.ts'
 import { QuantityField } from './QuantityField.tsx'
 
@@ -19,7 +19,12 @@ type Props = {
 /** A quantity that is typed, or dragged while its charts follow. */
 export function SliderField({ label, quantity, valueSi, least, most, step, mostTyped = most, hint, onChange }: Props) {
   const show = useShow()
-  const round = (si: number) => Number(si.toPrecision(12))
+  const { units } = usePreferences()
+  // Whole tenths of the unit shown, so that what is dragged reads round.
+  const tenth = (factorToSi(quantity, units[quantity]) ?? 1) / 10
+  const stepSi = Math.max(1, Math.round(step / tenth)) * tenth
+  const leastSi = Math.ceil(least / stepSi - 1e-9) * stepSi
+  const round = (si: number) => Number((Math.round(si / stepSi) * stepSi).toPrecision(12))
   return (
     <div>
       <QuantityField
@@ -28,7 +33,7 @@ export function SliderField({ label, quantity, valueSi, least, most, step, mostT
         valueSi={valueSi}
         check={within(least, mostTyped, `From ${show.entered(quantity, least)} to ${show.entered(quantity, mostTyped)}.`)}
         onChange={onChange}
-        step={(si, direction) => Math.min(mostTyped, Math.max(least, round(si + direction * step)))}
+        step={(si, direction) => Math.min(mostTyped, Math.max(least, round(si + direction * stepSi)))}
         {...(hint === undefined ? {} : { hint })}
       />
       <input
@@ -36,9 +41,9 @@ export function SliderField({ label, quantity, valueSi, least, most, step, mostT
         aria-label={`${label}, dragged`}
         aria-valuetext={show.entered(quantity, valueSi)}
         className="mt-1 block h-6 w-full accent-tide"
-        min={least}
+        min={leastSi}
         max={most}
-        step={step}
+        step={stepSi}
         value={Math.min(most, valueSi)}
         onChange={(event) => onChange(round(Number(event.target.value)))}
       />

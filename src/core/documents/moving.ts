@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { QUANTITIES } from '../units/quantities.ts'
 import { documentName } from './fields.ts'
 
 export const MOVING_WAYS = ['trolled', 'retrieved', 'kite'] as const
@@ -9,6 +10,8 @@ export const MOST_KITE_BAITS = 3
 
 export const LEAST_WATER_M = 0.5
 const waterM = z.number().min(LEAST_WATER_M, 'must be half a metre or more').max(2_000)
+/** A speed to begin from is round in the unit that it is usually told in. */
+const KNOT_MPERS = QUANTITIES.speed.units.kn
 const speedMperS = z.number().min(0.05, 'is too slow to be meant').max(10, 'is over 10 m/s')
 const awayM = z.number().min(1, 'must be a metre or more').max(1_000)
 
@@ -22,7 +25,7 @@ export type SwimsAt = z.infer<typeof heightSchema>
 const trolled = z.strictObject({
   way: z.literal('trolled'),
   /** Through the water. */
-  speedMperS: speedMperS.default(1.5),
+  speedMperS: speedMperS.default(3 * KNOT_MPERS),
   /** In the water, behind the boat. */
   lineOutM: awayM.default(30),
   swimsAt: heightSchema.default({ from: 'surface', m: 3 }),
@@ -57,7 +60,11 @@ const retrieved = z.strictObject({
 const kite = z.strictObject({
   way: z.literal('kite'),
   /** At 10 m over the sea. */
-  windMperS: z.number().min(0.5, 'flies no kite').max(40, 'is more than any kite flies in').default(6),
+  windMperS: z
+    .number()
+    .min(0.5, 'flies no kite')
+    .max(40, 'is more than any kite flies in')
+    .default(12 * KNOT_MPERS),
   /** Line from the tip to the ring over the straight way. */
   slack: z.number().min(1.001, 'is under 1.001').max(1.3, 'is over 1.3').default(1.02),
   ringFriction: z.number().min(0).max(1).default(0.1),

@@ -47,7 +47,7 @@ export function fromBox(rig: Rig, id: string, item: Gear, bearsN?: number): Edit
 /** What the box says of a thing, so that nothing of the old one is left. */
 const OWN_FIELDS: readonly string[] = [
   ...['size', 'strengthN', 'gapeM', 'wireM', 'headKg', 'headSwings', 'metal', 'spins', 'massKg'],
-  ...['lengthM', 'depthM', 'dragAreaM2', 'floats'],
+  ...['lengthM', 'depthM', 'dragAreaM2', 'floats', 'ratedDepthM', 'ratedSpeedMperS', 'ratedLineOutM', 'ratedLineDiameterM'],
 ]
 
 /** A piece as a thing for the box, without its name; undefined of what the box does not hold, and of a line, which comes on a spool. */
@@ -64,7 +64,9 @@ export function asItem(piece: Piece): Gear | undefined {
       return { ...common, kind: 'hardware', type: piece.type, ...given({ size: piece.size, strengthN: piece.strengthN }) }
     case 'lure': {
       const { massKg, strengthN, spins, lengthM, depthM, dragAreaM2, floats } = piece
-      return { ...common, kind: 'lure', massKg, ...given({ strengthN, spins, lengthM, depthM, dragAreaM2, floats }) }
+      const { ratedDepthM, ratedSpeedMperS, ratedLineOutM, ratedLineDiameterM } = piece
+      const rated = { ratedDepthM, ratedSpeedMperS, ratedLineOutM, ratedLineDiameterM }
+      return { ...common, kind: 'lure', massKg, ...given({ strengthN, spins, lengthM, depthM, dragAreaM2, floats, ...rated }) }
     }
     case 'bait': {
       const { bait, massKg, lengthM, depthM, dragAreaM2, floats } = piece

@@ -24,6 +24,7 @@ import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
 import { defaultWishes, type Family, type Said, type Wishes } from './family.ts'
 import { forFish, suggestedHook } from './forFish.ts'
+import { kiteLeadFor, movingFor, settledMoving } from './movingFor.ts'
 import { sinkerFor } from './sinkerFor.ts'
 
 /** Margin over the peak pull of a cast that a draft aims for: a little over what holds. */
@@ -67,7 +68,8 @@ type Settled = Order & { wishes: Wishes }
 /**
  * A sound first draft of a family on an outfit: a leader by what it is for that bears the cast, a weak link well under the rest (with
  * a release clip where it would not bear the cast), and the drag set to suit, in whole half pounds as a scale reads. With a fish in
- * the conditions, bait, hook and what stands against teeth are its; with water, the sinker holds in it.
+ * the conditions, bait, hook and what stands against teeth are its; with water, the sinker holds in it; what is towed, wound in or flown
+ * has the line out, the depth or the lead that does it.
  */
 export function draft(given: Order): Draft {
   const { family, said, outfit, conditions, catalogue } = given
@@ -78,6 +80,7 @@ export function draft(given: Order): Draft {
       ...conditions,
       ...(target ? {} : { fishMassKg: liftedKg(given) }),
       dragN: DEFAULT_DRAG_SHARE * mainLine(outfit).strengthN,
+      ...(family.moves && !conditions.moving ? { moving: movingFor(family.moves, conditions) } : {}),
     },
     wishes: {
       ...defaultWishes(family),
@@ -94,7 +97,11 @@ export function draft(given: Order): Draft {
   if (hook && (hook.size !== order.wishes.hookSize || hook.pattern !== order.wishes.hookPattern))
     change({ hookSize: hook.size, hookPattern: hook.pattern })
   const usual = family.parameters.find(({ key }) => key === 'sinkerKg')
-  if (water && usual && said.amounts?.sinkerKg === undefined) {
+  const { moving } = order.conditions
+  if (moving?.way === 'kite' && usual && said.amounts?.sinkerKg === undefined) {
+    const leadKg = kiteLeadFor(setupOf(order, made.trace), moving, given.sinkersKg)
+    if (leadKg !== undefined) change({ amounts: { ...order.wishes.amounts, sinkerKg: Math.min(usual.most, leadKg) } })
+  } else if (water && usual && said.amounts?.sinkerKg === undefined) {
     const sinker = sinkerFor(setupOf(order, made.trace), usual.usual, given.sinkersKg)
     if (sinker)
       change({
@@ -103,7 +110,11 @@ export function draft(given: Order): Draft {
       })
   }
   const setup = { trace: made.trace, outfit, conditions: order.conditions, catalogue }
-  return { ...made, wishes: order.wishes, conditions: { ...order.conditions, dragN: dragN(setup) } }
+  return {
+    ...made,
+    wishes: order.wishes,
+    conditions: { ...order.conditions, dragN: dragN(setup), ...(moving ? { moving: settledMoving(setup, moving) } : {}) },
+  }
 }
 
 /** What a family looks like on an outfit, to be told from the others: its parts in order, with nothing made to suit. */

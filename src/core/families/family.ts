@@ -1,6 +1,7 @@
 import { type FamilyId, familyName } from '../catalogue/familyIds.ts'
 import type { BaitType, ConnectionId, HardwareType, HookPattern, Material, SinkerShape } from '../catalogue/ids.ts'
 import type { Conditions } from '../documents/conditions.ts'
+import type { MovingWay } from '../documents/moving.ts'
 import type { LinePiece } from '../documents/trace.ts'
 import type { BiteTrace } from '../purpose/biteTrace.ts'
 
@@ -55,6 +56,8 @@ export type Family = {
   casts: readonly [Conditions['castStyle'], ...Conditions['castStyle'][]]
   /** Least leader label over the main line's. */
   leaderOverMain: number
+  /** How its line moves while it fishes; lowered, what is wound in is towed. */
+  moves?: MovingWay
   /** Mass of the fish it is lifted with, kg, unless something else is said. */
   fishKg: number
   parameters: readonly Parameter[]

@@ -1,4 +1,5 @@
 import { scaleLinear } from 'd3-scale'
+import { curveMonotoneX, line } from 'd3-shape'
 import { roundTicks } from './roundTicks.ts'
 
 export type CurvePoint = { x: number; y: number }
@@ -25,8 +26,11 @@ export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number;
   const [top, bottom] = [box.top, box.height - box.bottom]
   const xOf = scaleLinear([...span.x], [box.left, box.width - box.right]).clamp(true)
   const yOf = scaleLinear([...span.y], span.down ? [top, bottom] : [bottom, top]).clamp(true)
-  const path = (points: readonly CurvePoint[]) =>
-    points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${xOf(x).toFixed(1)} ${yOf(y).toFixed(1)}`).join('')
+  const smooth = line<CurvePoint>()
+    .x(({ x }) => Number(xOf(x).toFixed(1)))
+    .y(({ y }) => Number(yOf(y).toFixed(1)))
+    .curve(curveMonotoneX)
+  const path = (points: readonly CurvePoint[]) => smooth(points) ?? ''
   return {
     xOf,
     yOf,

@@ -1,3 +1,4 @@
+import { curveCatmullRom, line } from 'd3-shape'
 import { roundDown } from './lineView.ts'
 
 type Place = { x: number; z: number }
@@ -15,6 +16,11 @@ export type KiteDrawingLayout = {
   pxPerM: number
   barM: number
 }
+
+const smooth = line<{ x: number; y: number }>()
+  .x(({ x }) => x)
+  .y(({ y }) => y)
+  .curve(curveCatmullRom)
 
 /** The kite stands so much farther than its last ring. */
 const BEYOND = 1.3
@@ -44,7 +50,7 @@ export function layOutKite(
       })
       .join('')
   return {
-    lines: lines.map(({ points }) => path(points)),
+    lines: lines.map(({ points }) => smooth(points.map(at)) ?? ''),
     rings: lines.map(({ ring }) => at(ring)),
     kiteLine: path([{ x: 0, z: tipM }, ...rings, kite]),
     kite: at(kite),

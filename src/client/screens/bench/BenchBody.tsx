@@ -115,7 +115,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         )}
       </div>
       {moving ? (
-        <MovingView bench={bench} setup={setup} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
+        evaluation && <MovingView bench={bench} setup={setup} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
       ) : wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
@@ -217,24 +217,37 @@ function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; 
       </label>
       <div className="flex gap-1.5">
         <span className="flex gap-1.5 max-md:hidden">
-          <Button onClick={bench.undo} disabled={!bench.canUndo} aria-keyshortcuts="Control+Z" title="Undo (Ctrl+Z)">
-            <Undo2 className="size-4" /> Undo
+          <Button
+            onClick={bench.undo}
+            disabled={!bench.canUndo}
+            aria-keyshortcuts="Control+Z"
+            aria-label="Undo"
+            title="Undo (Ctrl+Z)"
+          >
+            <Undo2 className="size-4" />
           </Button>
-          <Button onClick={bench.redo} disabled={!bench.canRedo} aria-keyshortcuts="Control+Shift+Z" title="Redo (Ctrl+Shift+Z)">
-            <Redo2 className="size-4" /> Redo
+          <Button
+            onClick={bench.redo}
+            disabled={!bench.canRedo}
+            aria-keyshortcuts="Control+Shift+Z"
+            aria-label="Redo"
+            title="Redo (Ctrl+Shift+Z)"
+          >
+            <Redo2 className="size-4" />
           </Button>
           <HistoryPanel bench={bench} id={saved.id} />
           <ExportMenu trace={trace} />
-          <Button
-            tone="strong"
-            onClick={bench.save}
-            disabled={!bench.dirty || bench.saving}
-            aria-keyshortcuts="Control+S"
-            title="Save (Ctrl+S)"
-          >
-            <Save className="size-4" /> Save
-          </Button>
         </span>
+        <Button
+          tone="strong"
+          className={bench.dirty ? '' : 'max-md:hidden'}
+          onClick={bench.save}
+          disabled={!bench.dirty || bench.saving}
+          aria-keyshortcuts="Control+S"
+          title="Save (Ctrl+S)"
+        >
+          <Save className="size-4" /> Save
+        </Button>
         {(conditions.moving || waysFor(trace, conditions).length > 0) && (
           <Link to={`/traces/${saved.id}?moving`} className={buttonClass()}>
             <Waves className="size-4" /> How it moves

@@ -9,6 +9,7 @@ import { BaitWeight } from '../../ui/BaitWeight.tsx'
 import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
+import { LureRating } from '../../ui/LureRating.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { BaitRigging } from './BaitRigging.tsx'
@@ -107,6 +108,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             onChange={(strengthN) => set({ strengthN }, `${piece.id} strength`)}
           />
           <BodyMeasures body={piece} onChange={(measure) => set(measure, `${piece.id} measure`)} />
+          <LureRating lure={piece} onChange={(rated) => set(rated, `${piece.id} rating`)} />
           <CheckField
             label="it spins as it is wound in"
             checked={piece.spins ?? false}

@@ -16,6 +16,7 @@ import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
 import { HookHead } from '../../ui/HookHead.tsx'
 import { HookMeasures } from '../../ui/HookMeasures.tsx'
+import { LureRating } from '../../ui/LureRating.tsx'
 import { above } from '../../ui/limits.ts'
 import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -140,6 +141,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
         <>
           <WeightField item={item} onChange={onChange} />
           <BodyMeasures body={item} onChange={(change) => onChange({ ...item, ...change })} />
+          <LureRating lure={item} onChange={(change) => onChange({ ...item, ...change })} />
           <CheckField
             label="it spins as it is wound in"
             checked={item.spins ?? false}

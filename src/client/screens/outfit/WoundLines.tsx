@@ -15,6 +15,7 @@ import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { WOUND_NAMES } from '../../words/names.ts'
+import { MarksField } from './MarksField.tsx'
 
 type Props = { outfit: Outfit; onChange: (wound: Outfit['wound']) => void }
 
@@ -173,6 +174,7 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
           onChange={(colourEveryM) => set({ colourEveryM })}
           onClear={() => set({ colourEveryM: undefined })}
         />
+        <MarksField marksM={line.marksM} onChange={(marksM) => set({ marksM })} />
         <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
           {line.material === 'braid' && (
             <Tick text="hollow" checked={line.hollow ?? false} onChange={(on) => set({ hollow: on || undefined })} />

@@ -74,6 +74,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     about:
       'The line runs through a clip ring aloft; a small lead works against the wind’s belly, and a marker shows where the bait is.',
     casts: ['none'],
+    moves: 'kite',
     leaderOverMain: 1,
     fishKg: 8,
     parameters: [

@@ -26,6 +26,7 @@ export const LURES: readonly Family[] = [
     group: GROUP,
     about: 'Leader and lure by a loop knot, no swivel: the lure swims as it was made to.',
     casts: ['overhead', 'lob', 'none'],
+    moves: 'retrieved',
     leaderOverMain: 0.75,
     fishKg: 2,
     parameters: [mass('lureKg', 'lure', 0.028, 0.001, 0.5), leaderOf(1)],
@@ -36,6 +37,7 @@ export const LURES: readonly Family[] = [
     group: GROUP,
     about: 'A short heavy leader takes the chafe of casting and of the last metre; a snap changes lures.',
     casts: ['overhead', 'lob', 'none'],
+    moves: 'retrieved',
     leaderOverMain: 1.5,
     fishKg: 3,
     parameters: [mass('lureKg', 'lure', 0.06, 0.005, 0.5), leaderOf(0.4)],
@@ -187,6 +189,7 @@ export const LURES: readonly Family[] = [
     about:
       'Two lures behind a three-way swivel: the heavy one on the short leg, one at most half its weight on a leg twice as long.',
     casts: ['none'],
+    moves: 'trolled',
     leaderOverMain: 0.75,
     fishKg: 4,
     parameters: [

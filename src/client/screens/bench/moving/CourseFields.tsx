@@ -14,7 +14,6 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="text-quiet">depths on the boat’s way</legend>
       {course.map((row, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: a row is its place
         <div key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-1">
           <div className="grid gap-1">
             <QuantityField

@@ -297,7 +297,7 @@ function LeadTable({ setup, moving, flown, sinkersKg }: LeadProps) {
                   {mass(each.carriedKg)}
                 </td>
                 <td className="pl-2 text-right">
-                  {mass(each.gust.leadMassKg > 0 ? ownedFor(each.gust.leadMassKg, sinkersKg) : 0)}
+                  {each.gust.leadMassKg > 0 ? mass(ownedFor(each.gust.leadMassKg, sinkersKg)) : 'none'}
                 </td>
                 <td className="pl-2 text-right">{mass(extra.get(each.bait.name)?.heavierKg)}</td>
                 <td className="pl-2 text-right whitespace-nowrap">{windWords(extra.get(each.bait.name)?.windMperS, show)}</td>
@@ -401,7 +401,7 @@ function SlackChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
               { id: 'gusts', look: 'first', points: curve(gust) },
               { id: 'wind', look: 'second', points: curve(steady) },
             ]}
-            span={{ x: [1, 1.3], y: [0, 1.1 * most] }}
+            span={{ x: [1, Math.min(1.3, Math.max(wetFrom ?? 1.12, moving.slack) + 0.02)], y: [0, 1.1 * most] }}
             x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
             y={axis('lead', 'mass')}
             marks={[

@@ -16,7 +16,7 @@ export function Beside({ fields, children }: { fields: ReactNode; children: Reac
       <section aria-label="Values" className="grid gap-2 rounded-lg border border-rule bg-sheet p-3">
         {fields}
       </section>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-2">{children}</div>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2 max-md:order-first">{children}</div>
     </div>
   )
 }

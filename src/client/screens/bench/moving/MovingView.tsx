@@ -19,7 +19,7 @@ export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
   const offered: MovingWay[] = moving && !ways.includes(moving.way) ? [...ways, moving.way] : ways
   const set = (next: Moving | undefined, tag?: string) => bench.editConditions({ moving: next }, tag)
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-2" onBlur={bench.settle}>
+    <section aria-label="How its line moves" className="grid grid-cols-[minmax(0,1fr)] gap-2" onBlur={bench.settle}>
       <div className="flex flex-wrap items-center gap-2">
         <Button onClick={onBack}>
           <ArrowLeft className="size-4" /> To the bench
@@ -59,6 +59,6 @@ export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
       ) : (
         <KiteView setup={setup} moving={moving} onChange={set} sinkersKg={sinkersKg} />
       )}
-    </div>
+    </section>
   )
 }

@@ -27,7 +27,7 @@ import { percent } from '../../../words/percent.ts'
 import type { Bench } from '../useBench.ts'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
-import { useWorkedOut } from './useWorkedOut.ts'
+import { tried } from './tried.ts'
 
 type Props = { bench: Bench; setup: Setup; moving: RetrievedWay; onChange: (next: Moving, tag?: string) => void }
 
@@ -37,7 +37,7 @@ const UPPER: SwimsAt = { from: 'surface', m: 1 }
 export function RetrievedView({ bench, setup, moving, onChange }: Props) {
   const set = (change: Partial<RetrievedWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
   const { trace, outfit, catalogue } = setup
-  const tow = useWorkedOut(() => towOf({ trace, outfit, catalogue }), [trace, outfit, catalogue])
+  const tow = useMemo(() => tried(() => towOf({ trace, outfit, catalogue })), [trace, outfit, catalogue])
   return (
     <Beside
       fields={
@@ -118,11 +118,15 @@ type Plan = { name: string; swimsAt: SwimsAt; points: RetrievePoint[] }
 
 function WoundIn({ setup, tow, moving }: { setup: Setup; tow: Tow; moving: RetrievedWay }) {
   const show = useShow()
-  const plans = useWorkedOut((): Plan[] => {
-    const { swimsAt, otherAt } = moving
-    const plan = (name: string, at: SwimsAt) => ({ name, swimsAt: at, points: retrieve(setup, tow, moving, at) })
-    return [plan(otherAt ? 'first' : 'plan', swimsAt), ...(otherAt ? [plan('second', otherAt)] : [])]
-  }, [setup, tow, moving])
+  const plans = useMemo(
+    () =>
+      tried((): Plan[] => {
+        const { swimsAt, otherAt } = moving
+        const plan = (name: string, at: SwimsAt) => ({ name, swimsAt: at, points: retrieve(setup, tow, moving, at) })
+        return [plan(otherAt ? 'first' : 'plan', swimsAt), ...(otherAt ? [plan('second', otherAt)] : [])]
+      }),
+    [setup, tow, moving],
+  )
   const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
   if (!plans.ok) return <Trouble message={plans.message} />
   const { gearRatio } = setup.outfit.reel

@@ -33,7 +33,7 @@ import { BesideFields } from './BesideFields.tsx'
 import { CourseFields } from './CourseFields.tsx'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
-import { useWorkedOut } from './useWorkedOut.ts'
+import { tried } from './tried.ts'
 
 type Props = { bench: Bench; setup: Setup; moving: TrolledWay; onChange: (next: Moving, tag?: string) => void }
 
@@ -42,7 +42,7 @@ export function TrolledView({ bench, setup, moving, onChange }: Props) {
   const set = (change: Partial<TrolledWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
   const { trace, outfit, catalogue } = setup
   const rig = useMemo(() => ({ trace, outfit, catalogue }), [trace, outfit, catalogue])
-  const tow = useWorkedOut(() => towOf(rig), [rig])
+  const tow = useMemo(() => tried(() => towOf(rig)), [rig])
   return (
     <Beside
       fields={
@@ -100,7 +100,7 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
   const { speedMperS, lineOutM, swimsAt, beside } = moving
   const waterM = leastWaterM(moving)
   const wantedM = wantedDepthM(swimsAt, waterM)
-  const now = useWorkedOut(() => trolledAt(tow, { speedMperS, lineOutM }), [tow, speedMperS, lineOutM])
+  const now = useMemo(() => tried(() => trolledAt(tow, { speedMperS, lineOutM })), [tow, speedMperS, lineOutM])
   const neededM = useMemo(() => lineOutFor(tow, speedMperS, wantedM), [tow, speedMperS, wantedM])
   const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
   if (!now.ok) return <Trouble message={now.message} />
@@ -197,10 +197,14 @@ function Thickness({ tow, moving, setup }: { tow: Tow; moving: TrolledWay; setup
   const show = useShow()
   const line = freeLine(setup.outfit)
   const diameterM = lineDiameterM(setup.catalogue, line)
-  const worked = useWorkedOut(() => {
-    const depth = (times: number) => deepestOf(trolledAt(tow, moving, 1, times).places)?.depthM ?? 0
-    return { now: depth(1), others: THICKNESSES.map((times) => ({ times, depthM: depth(times) })) }
-  }, [tow, moving])
+  const worked = useMemo(
+    () =>
+      tried(() => {
+        const depth = (times: number) => deepestOf(trolledAt(tow, moving, 1, times).places)?.depthM ?? 0
+        return { now: depth(1), others: THICKNESSES.map((times) => ({ times, depthM: depth(times) })) }
+      }),
+    [tow, moving],
+  )
   if (!worked.ok) return null
   return (
     <p className="mt-1 text-sm">
@@ -299,18 +303,22 @@ const SHARE_OF_TURN = ['straight on', 'in a turn, the second inside', 'in a turn
 function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; places: readonly TowedPlace[] }) {
   const show = useShow()
   const { beside, speedMperS, lineOutM, turnRadiusM } = moving
-  const worked = useWorkedOut(() => {
-    if (!beside) return []
-    const { innerMperS, outerMperS } = inTurn(speedMperS, beside.apartM, turnRadiusM)
-    const at = (speed: number, out: number, times: number) =>
-      deepestOf(trolledAt(tow, { speedMperS: speed, lineOutM: out }, times).places)!
-    const second = (speed: number) => at(speed, beside.lineOutM, beside.weightTimes)
-    return [
-      [deepestOf(places)!, second(speedMperS)],
-      [at(outerMperS, lineOutM, 1), second(innerMperS)],
-      [at(innerMperS, lineOutM, 1), second(outerMperS)],
-    ] as const
-  }, [tow, beside, speedMperS, lineOutM, turnRadiusM, places])
+  const worked = useMemo(
+    () =>
+      tried(() => {
+        if (!beside) return []
+        const { innerMperS, outerMperS } = inTurn(speedMperS, beside.apartM, turnRadiusM)
+        const at = (speed: number, out: number, times: number) =>
+          deepestOf(trolledAt(tow, { speedMperS: speed, lineOutM: out }, times).places)!
+        const second = (speed: number) => at(speed, beside.lineOutM, beside.weightTimes)
+        return [
+          [deepestOf(places)!, second(speedMperS)],
+          [at(outerMperS, lineOutM, 1), second(innerMperS)],
+          [at(innerMperS, lineOutM, 1), second(outerMperS)],
+        ] as const
+      }),
+    [tow, beside, speedMperS, lineOutM, turnRadiusM, places],
+  )
   if (!worked.ok) return <p className="text-watch">The second line: {worked.message}.</p>
   return (
     <table className="mt-1 w-full text-sm">
@@ -320,7 +328,6 @@ function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; place
       <thead>
         <tr>
           {['', 'this one', 'the second', 'apart', ''].map((head, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the columns never move
             <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
               {head}
             </th>
@@ -337,7 +344,6 @@ function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; place
                 {SHARE_OF_TURN[i]}
               </th>
               {[one, other].map(({ depthM, setbackM }, j) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: this one and the second
                 <td key={j} className="text-right whitespace-nowrap">
                   {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
                 </td>

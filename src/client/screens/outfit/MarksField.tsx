@@ -1,0 +1,39 @@
+import { formatEntered } from '../../../core/units/formatQuantity.ts'
+import { parseQuantity } from '../../../core/units/parseQuantity.ts'
+import { usePreferences } from '../../settings/preferences.tsx'
+import { TextField } from '../../ui/TextField.tsx'
+import { type ReadText, useDraftText } from '../../ui/useDraftText.ts'
+
+const MOST = 20
+
+/** Where a line is marked from its free end, as a list: “10, 20 and 30 m” apart by commas. */
+export function MarksField({
+  marksM,
+  onChange,
+}: {
+  marksM: number[] | undefined
+  onChange: (marksM: number[] | undefined) => void
+}) {
+  const { units } = usePreferences()
+  const unit = units.length
+  const read = (text: string): ReadText<number[] | undefined> => {
+    const parts = text
+      .split(/[;,]/)
+      .map((part) => part.trim())
+      .filter(Boolean)
+    if (parts.length === 0) return { ok: true, value: undefined }
+    if (parts.length > MOST) return { ok: false, message: `At most ${MOST} marks.` }
+    const lengths: number[] = []
+    for (const part of parts) {
+      const parsed = parseQuantity('length', part, unit)
+      if (!parsed.ok) return parsed
+      if (parsed.si < 1e-3 || parsed.si > 5_000)
+        return { ok: false, message: 'A mark lies from a millimetre to 5 km from the end.' }
+      lengths.push(parsed.si)
+    }
+    return { ok: true, value: lengths.toSorted((a, b) => a - b) }
+  }
+  const shown = (marksM ?? []).map((si) => formatEntered('length', si, unit).value).join(', ')
+  const draft = useDraftText(shown, read, onChange)
+  return <TextField label={`marked at, ${unit}`} draft={draft} hint="from its free end, apart by commas" placeholder="no marks" />
+}
