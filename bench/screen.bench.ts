@@ -5,6 +5,8 @@ import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from '../scripts/lib/browser.
 import { startBuiltApp } from '../scripts/lib/builtApp.ts'
 import { runMain } from '../scripts/lib/problem.ts'
 import { buildClient } from '../scripts/lib/project.ts'
+import type { FamilyId } from '../src/core/catalogue/familyIds.ts'
+import { draftOf } from '../tests/fixtures/drafts.ts'
 import { conditions, twentyFiveParts } from './subject.ts'
 
 const STEPS = 200
@@ -57,9 +59,9 @@ async function slide(page: Page, steps: number): Promise<number[]> {
   })
 }
 
-/** Moves the time of day on by steps: each redraws the chart, the line's shape and what holds. */
-function scrub(page: Page, steps: number): Promise<number[]> {
-  return page.getByRole('slider', { name: 'time of day' }).evaluate(async (input: HTMLInputElement, count) => {
+/** Drags a slider on by steps: each redraws the charts that follow it. */
+function scrub(page: Page, steps: number, name = 'time of day'): Promise<number[]> {
+  return page.getByRole('slider', { name, exact: true }).evaluate(async (input: HTMLInputElement, count) => {
     const times: number[] = []
     const write = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!
     for (let i = 0; i < count; i += 1) {
@@ -73,6 +75,19 @@ function scrub(page: Page, steps: number): Promise<number[]> {
     }
     return times
   }, steps)
+}
+
+/** Opens a trace of a family in the view of how it moves. */
+async function openMoving(page: Page, url: string, family: FamilyId): Promise<void> {
+  const { documents } = await (await page.request.get(`${url}/api/outfits`)).json()
+  const { id: outfitId, content: outfit } = documents.find((each: { id: string }) => each.id === BEACH)
+  const made = draftOf(family, outfit, { ...conditions, castStyle: 'none', freeboardM: 1.2 })
+  const id = crypto.randomUUID()
+  await page.request.post(`${url}/api/traces`, {
+    data: { id, content: { trace: made.trace, outfitId, conditions: made.conditions } },
+  })
+  await page.goto(`${url}/traces/${id}?moving`)
+  await page.getByRole('region', { name: 'Values' }).waitFor()
 }
 
 /** Goes on by a day, and waits for its sinkers. */
@@ -115,6 +130,15 @@ await runMain(async () => {
     summary('time of day, one step: script and layout', await scrub(page, STEPS)),
     summary('a day’s timetable: asked, in the worker, shown', await askPlans(page, 12)),
   )
+  for (const [family, way, name] of [
+    ['tandemTroll', undefined, 'boat speed, dragged'],
+    ['castingLeader', 'wound in', 'line out, dragged'],
+    ['kiteBait', undefined, 'wind, dragged'],
+  ] as const) {
+    await openMoving(page, app.url, family)
+    if (way) await page.getByRole('button', { name: way }).click()
+    rows.push(summary(`${family}: ${name}, one step: script and layout`, await scrub(page, STEPS, name)))
+  }
   console.table(rows)
   console.log(JSON.stringify({ screen: rows }))
   await browser.close()

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { beside, expect, HOUND, TOPE, test } from './fixtures.ts'
+import { beside, expect, HOUND, KELP, TOPE, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -9,6 +9,7 @@ const SCREENS = [
   '/traces/new',
   `/traces/${HOUND}`,
   `/traces/${HOUND}/build`,
+  `/traces/${KELP}?moving`,
   '/settings',
   `/compare?with=${HOUND},${TOPE}`,
   '/compare',

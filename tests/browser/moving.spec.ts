@@ -146,7 +146,7 @@ test('wound in: two waters, the rate for each, and a rod tip held high', async (
 test('a rush that a pointed rod does not bear is fixed by a remedy', async ({ page, app }) => {
   await opened(page, app.url, 'castingLeader', BOAT, { moving: undefined })
   await beside(page, 'Conditions')
-  await page.getByLabel('fish speed', { exact: true }).fill('25 m/s')
+  await page.getByLabel('fish speed', { exact: true }).fill('23 m/s')
   await page.getByLabel('line out', { exact: true }).fill('10 m')
   await page.getByLabel('rod, in a rush').selectOption('pointed')
   const hand = page.locator('[data-moment=hand]')

@@ -1,7 +1,7 @@
 import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
 import { type FlownBait, flownBait, GUST, kiteInput } from '../setup/moving/kite.ts'
-import { keptShare, retrieve } from '../setup/moving/retrieved.ts'
+import { keptShare, type RetrievePoint, retrieve } from '../setup/moving/retrieved.ts'
 import { liftsOf, towOf } from '../setup/moving/tow.ts'
 import { deepestOf, leastWaterM, trolledAt, wantedDepthM } from '../setup/moving/trolled.ts'
 import type { Setup } from '../setup/setup.ts'
@@ -11,7 +11,7 @@ import { KEPT_SHARE, OFF_DEPTH } from './thresholds.ts'
 /** Whether what moves with its line swims where it is meant to; `trouble`: what keeps that from being told. */
 export type MovingSettled =
   | { way: 'trolled'; depthM: number; wantedM: number; waterM: number; trouble?: never }
-  | { way: 'retrieved'; keptShare: number; trouble?: never }
+  | { way: 'retrieved'; points: RetrievePoint[]; keptShare: number; trouble?: never }
   | { way: 'kite'; baits: FlownBait[]; trouble?: never }
   | { way: Moving['way']; trouble: string }
 
@@ -91,7 +91,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
         ...(first ? [computed('depthMeant', first.wantedM, 'length'), computed('windingSpeed', first.speedMperS, 'speed')] : []),
         computed('keptShare', kept, 'share'),
       ],
-      moved: { way: 'retrieved', keptShare: kept },
+      moved: { way: 'retrieved', points, keptShare: kept },
     }
   },
   /** By the lead that each bait carries, against what the wind and its gusts ask for; a belly in the sea is to be watched. */

@@ -115,7 +115,15 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         )}
       </div>
       {moving ? (
-        evaluation && <MovingView bench={bench} setup={setup} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
+        evaluation && (
+          <MovingView
+            bench={bench}
+            setup={setup}
+            moved={evaluation.moments.settle?.moved}
+            sinkersKg={ownedSinkersKg}
+            onBack={() => setMoving(false)}
+          />
+        )
       ) : wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">

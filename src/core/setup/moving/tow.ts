@@ -10,7 +10,7 @@ import { type TrollLiftInput, trollLift } from '../../physics/flown/trollLift.ts
 import { sphereAreaM2 } from '../../physics/water/sphere.ts'
 import { isBody, pieceDensityKgperM3, streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
-import { linesOut, spoolOf, woundM } from '../outfitLines.ts'
+import { linesOut, spoolOf } from '../outfitLines.ts'
 import type { Rig } from '../setup.ts'
 
 /** How a lure is tried that says nothing but its depth. Nominal. */
@@ -32,17 +32,20 @@ export type Tow = {
 export function towOf(rig: Rig): Tow {
   const { trace, outfit, catalogue } = rig
   const bodies = new Map(trace.pieces.filter((piece) => !isLine(piece)).map((piece) => [piece.id, bodyOf(rig, piece)]))
-  const traceM = Math.max(0, ...hungOn(OUTFIT, 1).map(reachM))
+  const asItIs = hungOn(OUTFIT, 1)
+  const traceM = Math.max(0, ...asItIs.map(reachM))
+  const spool = spoolOf(catalogue, outfit, 0)
+  const allWoundM = spool.layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
   return {
     traceM,
-    mostM: traceM + woundM(catalogue, outfit) * (1 - 1e-9),
+    mostM: traceM + allWoundM * (1 - 1e-9),
     line: (lineOutM, weightTimes = 1, mainTimes = 1) => {
       const outM = Math.max(0, lineOutM - traceM)
-      const layers = linesOut(outfit, spoolOf(catalogue, outfit, outM), outM)
+      const layers = linesOut(outfit, spool, outM)
         .toReversed()
         .filter(({ outM: each }) => each > 0)
         .map(({ line, outM: each }) => layerOf(line, each, mainTimes))
-      return { layers, bodies: [], after: hungOn(OUTFIT, weightTimes) }
+      return { layers, bodies: [], after: weightTimes === 1 ? asItIs : hungOn(OUTFIT, weightTimes) }
     },
   }
 

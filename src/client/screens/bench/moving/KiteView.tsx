@@ -4,6 +4,7 @@ import { nextLabelN } from '../../../../core/catalogue/labels.ts'
 import { type KiteBait, MOST_KITE_BAITS, type Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
 import { CoreError } from '../../../../core/errors.ts'
+import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
 import {
   type FlownBait,
@@ -38,14 +39,22 @@ import { Beside } from './MovingFields.tsx'
 type Props = {
   setup: Setup
   moving: KiteWay
+  moved: MovingSettled | undefined
   sinkersKg: readonly number[]
   onChange: (next: Moving, tag?: string) => void
 }
 
 /** Baits under a kite: rod, lines and rings to scale, and the lead that each wants in the wind and in its gusts. */
-export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
+export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
   const set = (change: Partial<KiteWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
-  const flown = useMemo(() => moving.baits.map((bait) => flownBait(setup, moving, bait)), [setup, moving])
+  // As it was judged; what cannot be judged is told here all the same.
+  const flown = useMemo(
+    () =>
+      moved?.way === 'kite' && moved.trouble === undefined
+        ? moved.baits
+        : moving.baits.map((bait) => flownBait(setup, moving, bait)),
+    [moved, setup, moving],
+  )
   const later = useDeferredValue(useMemo(() => ({ setup, moving }), [setup, moving]))
   return (
     <Beside

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import type { Moving, SwimsAt } from '../../../../core/documents/moving.ts'
+import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { type Fall, fallOf } from '../../../../core/setup/moving/fall.ts'
 import {
   keptShare,
@@ -29,12 +30,18 @@ import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
 import { tried } from './tried.ts'
 
-type Props = { bench: Bench; setup: Setup; moving: RetrievedWay; onChange: (next: Moving, tag?: string) => void }
+type Props = {
+  bench: Bench
+  setup: Setup
+  moving: RetrievedWay
+  moved: MovingSettled | undefined
+  onChange: (next: Moving, tag?: string) => void
+}
 
 const UPPER: SwimsAt = { from: 'surface', m: 1 }
 
 /** A lure wound in: the rate that keeps it where it is meant to swim, all the way, for one water or two. */
-export function RetrievedView({ bench, setup, moving, onChange }: Props) {
+export function RetrievedView({ bench, setup, moving, moved, onChange }: Props) {
   const set = (change: Partial<RetrievedWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
   const { trace, outfit, catalogue } = setup
   const tow = useMemo(() => tried(() => towOf({ trace, outfit, catalogue })), [trace, outfit, catalogue])
@@ -109,23 +116,26 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
         </>
       }
     >
-      {tow.ok ? <WoundIn setup={setup} tow={tow.value} moving={moving} /> : <Trouble message={tow.message} />}
+      {tow.ok ? <WoundIn setup={setup} tow={tow.value} moving={moving} moved={moved} /> : <Trouble message={tow.message} />}
     </Beside>
   )
 }
 
 type Plan = { name: string; swimsAt: SwimsAt; points: RetrievePoint[] }
 
-function WoundIn({ setup, tow, moving }: { setup: Setup; tow: Tow; moving: RetrievedWay }) {
+type WoundProps = { setup: Setup; tow: Tow; moving: RetrievedWay; moved: MovingSettled | undefined }
+
+function WoundIn({ setup, tow, moving, moved }: WoundProps) {
   const show = useShow()
+  const judged = moved?.way === 'retrieved' && moved.trouble === undefined ? moved.points : undefined
   const plans = useMemo(
     () =>
       tried((): Plan[] => {
         const { swimsAt, otherAt } = moving
-        const plan = (name: string, at: SwimsAt) => ({ name, swimsAt: at, points: retrieve(setup, tow, moving, at) })
-        return [plan(otherAt ? 'first' : 'plan', swimsAt), ...(otherAt ? [plan('second', otherAt)] : [])]
+        const first = { name: otherAt ? 'first' : 'plan', swimsAt, points: judged ?? retrieve(setup, tow, moving, swimsAt) }
+        return otherAt ? [first, { name: 'second', swimsAt: otherAt, points: retrieve(setup, tow, moving, otherAt) }] : [first]
       }),
-    [setup, tow, moving],
+    [setup, tow, moving, judged],
   )
   const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
   if (!plans.ok) return <Trouble message={plans.message} />
