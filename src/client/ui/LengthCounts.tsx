@@ -4,7 +4,15 @@ import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { countWords, isNominal } from '../words/lengthWords.ts'
 
 /** A length of line in everything people count by: fathoms, colours, turns, rods, boats, arms, and the mark on the line. */
-export function LengthCounts({ rig: { catalogue, outfit }, lengthM, label }: { rig: Rig; lengthM: number; label: string }) {
+export function LengthCounts({
+  rig: { catalogue, outfit },
+  lengthM,
+  label,
+}: {
+  rig: Pick<Rig, 'catalogue' | 'outfit'>
+  lengthM: number
+  label: string
+}) {
   const { own } = usePreferences()
   const show = useShow()
   const mark = lastMark(outfit, lengthM)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { QUANTITIES } from '../units/quantities.ts'
-import { documentName } from './fields.ts'
+import { documentName, strengthN } from './fields.ts'
 
 export const MOVING_WAYS = ['trolled', 'retrieved', 'kite'] as const
 export type MovingWay = (typeof MOVING_WAYS)[number]
@@ -68,6 +68,8 @@ const kite = z.strictObject({
   /** Line from the tip to the ring over the straight way. */
   slack: z.number().min(1.001, 'is under 1.001').max(1.3, 'is over 1.3').default(1.02),
   ringFriction: z.number().min(0).max(1).default(0.1),
+  /** Label of the kite’s own line; absent: not asked about. */
+  kiteLineN: strengthN.optional(),
   baits: z
     .array(
       z.strictObject({

@@ -10,6 +10,7 @@ import type { Conditions } from '../documents/conditions.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { withMainLine } from '../setup/outfitLines.ts'
 import { givesEnough, leastRush, rushByLineOut } from './rush.ts'
+import { strikeWhileTowed } from './towedStrike.ts'
 
 const outfit = braidOutfit(50)
 /** A fast fish: a slow one never outruns the give of a nylon leader. */
@@ -95,4 +96,17 @@ describe('a rush judged', () => {
     // Half a pound more would not do.
     expect(found(rushed({ dragN: dragged + 0.5 * LB }), 'rush-breaks')).toHaveLength(1)
   })
+})
+
+test('a strike while it is towed: the water’s drag counts by the boat’s speed and the fish’s, on the line that is towed on', () => {
+  const { trace: lure, conditions } = base('castingLeader', lowered)
+  const setup = setupOf(lure, outfit, conditions)
+  const at = (speedMperS: number, lineOutM = 40) => strikeWhileTowed(setup, { speedMperS, lineOutM })!
+  expect(at(2).waterDragN / at(0).waterDragN).toBeCloseTo(
+    (conditions.fishSpeedMperS + 2) ** 2 / conditions.fishSpeedMperS ** 2,
+    9,
+  )
+  expect(at(2).figure.value).toBeLessThan(at(0).figure.value)
+  expect(at(2, 80).waterDragN / at(2).waterDragN).toBeCloseTo(2, 1)
+  expect(strikeWhileTowed(setup, { speedMperS: 2, lineOutM: 5_000 })).toBeUndefined()
 })

@@ -5,6 +5,7 @@ import { useCatalogue } from '../../catalogue.tsx'
 import { SpoolSection } from '../../charts/SpoolSection.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
+import { LengthCounts } from '../../ui/LengthCounts.tsx'
 import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
@@ -65,6 +66,7 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
             : `${metres(facts.leftM)} left; the drag has grown ${facts.dragGrowth.toFixed(2)} times.`}
         </p>
       </div>
+      <LengthCounts rig={{ catalogue, outfit }} lengthM={runM} label="So much line is" />
     </Sheet>
   )
 }

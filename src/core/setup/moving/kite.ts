@@ -16,6 +16,8 @@ export const GUST = 1.3
 /** Winds that are asked about, m/s, and how closely one is found. */
 const WINDS = { least: 0.5, most: 40 }
 const CLOSE_MPERS = 0.05
+/** Winds of a chart over the one that is told, its gusts among them. */
+const WIND_SHARES = [0.25, 0.5, 0.75, 0.9, 1, 1.15, GUST, 1.5]
 /** A usual kite flies from this wind on, m/s. Nominal. */
 export const KITE_FLIES_FROM_MPERS = 3
 
@@ -95,6 +97,29 @@ export function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carrie
   }
   return findRoot(over, inside, outside, CLOSE_MPERS)
 }
+
+/**
+ * Pull of a bait’s line on the kite’s line at its ring, N: back along the line to the rod, and down by what hangs, as it is eased by the
+ * ring’s friction.
+ */
+export function ringLoadN({ ringTensionN: pull, ringAngleDeg, wrapRad }: KiteLead, ringFriction: number): number {
+  const angle = (ringAngleDeg * Math.PI) / 180
+  return Math.hypot(pull * Math.cos(angle), pull * Math.sin(angle) + pull * Math.exp(-ringFriction * wrapRad))
+}
+
+export type WindPoint = { windMperS: number; leadKg: number }
+
+/** Lead against wind, up to half as much again as is told; where no answer is found a place is left out. */
+export const leadByWind = (setup: Setup, way: KiteWay, bait: KiteBait): WindPoint[] =>
+  WIND_SHARES.flatMap((share) => {
+    const windMperS = share * way.windMperS
+    try {
+      return [{ windMperS, leadKg: kiteLead(kiteInput(setup, way, bait, windMperS)).leadMassKg }]
+    } catch (error) {
+      if (error instanceof CoreError) return []
+      throw error
+    }
+  })
 
 /** Slacks that a line to a kite is asked about. */
 const SLACKS = [1.004, 1.008, 1.014, 1.02, 1.03, 1.045, 1.065, 1.09, 1.12, 1.16, 1.22, 1.3]

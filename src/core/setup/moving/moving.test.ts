@@ -12,7 +12,18 @@ import { trollDepth } from '../../physics/flown/trollDepth.ts'
 import { withMainLine } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
 import { fallOf } from './fall.ts'
-import { flownBait, GUST, hungKg, kiteInput, kiteLinePoints, leadBySlack, mostWindMperS, ownedFor } from './kite.ts'
+import {
+  flownBait,
+  GUST,
+  hungKg,
+  kiteInput,
+  kiteLinePoints,
+  leadBySlack,
+  leadByWind,
+  mostWindMperS,
+  ownedFor,
+  ringLoadN,
+} from './kite.ts'
 import { bedAtM, keptShare, retrieve, TURNS } from './retrieved.ts'
 import { TRIED, towOf } from './tow.ts'
 import {
@@ -262,6 +273,29 @@ describe('flown from a kite', () => {
     expect([ring.x, ring.z]).toEqual([expect.closeTo(long!.ringDistanceM, 1), expect.closeTo(long!.ringHeightM, 1)])
     const lengthM = points.slice(1).reduce((sum, { x, z }, i) => sum + Math.hypot(x - points[i]!.x, z - points[i]!.z), 0)
     expect(lengthM / Math.hypot(ring.x - tip.x, ring.z - tip.z)).toBeCloseTo(way.slack, 2)
+  })
+
+  test('a line pulls on the kite’s line by what comes in to the ring and what goes down from it', () => {
+    const lead = {
+      lineToRingM: 1,
+      ringTensionN: 2,
+      ringAngleDeg: 0,
+      wrapRad: Math.PI / 2,
+      lowestM: 1,
+      hungForceN: 0,
+      leadMassKg: 0,
+    }
+    expect(ringLoadN(lead, 0)).toBeCloseTo(Math.hypot(2, 2), 12)
+    expect(ringLoadN({ ...lead, ringAngleDeg: 90, wrapRad: Math.PI }, 0)).toBeCloseTo(4, 12)
+    expect(ringLoadN(lead, 0.2)).toBeLessThan(ringLoadN(lead, 0))
+  })
+
+  test('lead grows with the wind, from none; the gusts of a wind are among its points', () => {
+    const points = leadByWind(setup, way, long!)
+    for (const [i, { leadKg }] of points.slice(1).entries()) expect(leadKg).toBeGreaterThanOrEqual(points[i]!.leadKg)
+    const flown = flownBait(setup, way, long!)
+    if (flown.trouble !== undefined) throw new Error(flown.trouble)
+    expect(points.find(({ windMperS }) => windMperS === GUST * way.windMperS)!.leadKg).toBe(flown.gust.leadMassKg)
   })
 
   test('a ring under the rod is told in words; of the sinkers owned the lightest that is enough is named', () => {

@@ -15,8 +15,10 @@ import {
   type KiteWay,
   kiteLinePoints,
   leadBySlack,
+  leadByWind,
   mostWindMperS,
   ownedFor,
+  ringLoadN,
 } from '../../../../core/setup/moving/kite.ts'
 import { mainLine, withMainLine } from '../../../../core/setup/outfitLines.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
@@ -28,12 +30,13 @@ import { useAxis } from '../../../charts/useAxis.ts'
 import { usePreferences, useShow } from '../../../settings/preferences.tsx'
 import { Button, Sheet } from '../../../ui/controls.tsx'
 import { LengthCounts } from '../../../ui/LengthCounts.tsx'
-import { within } from '../../../ui/limits.ts'
+import { above, within } from '../../../ui/limits.ts'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { QuantityField } from '../../../ui/QuantityField.tsx'
 import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
+import { percent } from '../../../words/percent.ts'
 import { Beside } from './MovingFields.tsx'
 
 type Props = {
@@ -80,6 +83,19 @@ export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
             hint="0.1 a smooth ring"
             onChange={(ringFriction) => ringFriction !== undefined && set({ ringFriction }, 'ring friction')}
           />
+          <QuantityField
+            label="kite line"
+            quantity="strength"
+            valueSi={moving.kiteLineN}
+            placeholder="not asked about"
+            hint="its label"
+            check={above(0, 100_000)}
+            onChange={(kiteLineN) => set({ kiteLineN }, 'kite line')}
+            onClear={() => {
+              const { kiteLineN: _cleared, ...rest } = moving
+              onChange(rest)
+            }}
+          />
           <BaitFields moving={moving} onChange={set} />
         </>
       }
@@ -90,11 +106,17 @@ export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
       <Sheet title="Lead">
         <LeadTable setup={later.setup} moving={later.moving} flown={flown} sinkersKg={sinkersKg} />
         <WindWords moving={moving} flown={flown} />
+        <KiteLineWords setup={setup} moving={moving} flown={flown} />
         <Hung setup={setup} />
       </Sheet>
-      <Sheet title="Lead against slack">
-        <SlackChart setup={later.setup} moving={later.moving} />
-      </Sheet>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <Sheet title="Lead against slack">
+          <SlackChart setup={later.setup} moving={later.moving} />
+        </Sheet>
+        <Sheet title="Lead against wind">
+          <WindChart setup={later.setup} moving={later.moving} />
+        </Sheet>
+      </div>
     </Beside>
   )
 }
@@ -341,6 +363,26 @@ function upTo(setup: Setup, moving: KiteWay, bait: KiteBait): number | undefined
   }
 }
 
+/** How much of the kite’s line is out to each ring, and what the rings pull on it in gusts. */
+function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
+  const show = useShow()
+  const tipM = tipHeightM(setup)
+  const told = flown.filter(isTold)
+  const loadN = told.reduce((sum, { gust }) => sum + ringLoadN(gust, moving.ringFriction), 0)
+  const out = told
+    .map(
+      ({ bait }) =>
+        `${show.entered('length', Math.round(Math.hypot(bait.ringDistanceM, bait.ringHeightM - tipM)))} to the ${bait.name} ring`,
+    )
+    .join(', ')
+  return (
+    <p>
+      Kite line out: {out}. In gusts the rings pull {show.computed('strength', loadN)} on it, besides the kite
+      {moving.kiteLineN !== undefined && `: ${percent(loadN / moving.kiteLineN)} of its label`}.
+    </p>
+  )
+}
+
 /** Too little wind, too much for the lead carried, and a belly in the sea. */
 function WindWords({ moving, flown }: { moving: KiteWay; flown: FlownBait[] }) {
   const show = useShow()
@@ -428,6 +470,46 @@ function SlackChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
         in gusts, <LineSample second />
         in the wind. A taut line lifts hard; a slack one drags in the sea.
       </p>
+    </>
+  )
+}
+
+const CHART_LOOKS = ['first', 'second', 'thin'] as const
+
+/** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
+function WindChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const axis = useAxis()
+  const show = useShow()
+  const curves = useMemo(
+    () => moving.baits.map((bait) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
+    [setup, moving],
+  )
+  const most = Math.max(0.01, ...curves.flatMap(({ points }) => points.map(({ leadKg }) => leadKg)))
+  return (
+    <>
+      <div ref={ref} style={{ minHeight: 170 }}>
+        {width > 0 && (
+          <CurveChart
+            curves={curves.map(({ name, points }, i) => ({
+              id: name,
+              look: CHART_LOOKS[i] ?? 'thin',
+              points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
+            }))}
+            span={{ x: [0, 1.5 * moving.windMperS], y: [0, 1.1 * most] }}
+            x={axis('wind felt', 'speed')}
+            y={axis('lead', 'mass')}
+            marks={[
+              { id: 'wind', x: moving.windMperS },
+              { id: 'gusts', x: GUST * moving.windMperS },
+            ]}
+            width={width}
+            height={170}
+            summary={`Lead for each bait against the wind: told are ${show.computed('speed', moving.windMperS)}.`}
+          />
+        )}
+      </div>
+      <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
     </>
   )
 }

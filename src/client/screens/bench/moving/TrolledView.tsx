@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { lineDiameterM } from '../../../../core/catalogue/materials.ts'
 import type { Moving } from '../../../../core/documents/moving.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
+import { strikeWhileTowed } from '../../../../core/moments/towedStrike.ts'
 import type { TowedPlace } from '../../../../core/physics/flown/towed.ts'
 import { fallOf } from '../../../../core/setup/moving/fall.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
@@ -117,7 +118,7 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
           ) : (
             <>{show.depth(waterM - deepest.depthM)} over the bed</>
           )}
-          ; the line pulls {show.computed('strength', now.value.topTensionN)} on the rod before a fish does.
+          .
         </p>
         <DepthChart tow={tow} moving={moving} waterM={waterM} wantedM={wantedM} at={{ x: lineOutM, y: deepest.depthM }} />
         <p className="mt-1 flex flex-wrap items-center gap-2">
@@ -145,6 +146,7 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
           way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
         </p>
         <Thickness tow={tow} moving={moving} setup={setup} />
+        <TowingDrag setup={setup} moving={moving} towN={now.value.topTensionN} />
       </Sheet>
       {(moving.course?.length ?? 0) > 1 && <Course moving={moving} depthM={deepest.depthM} />}
       <SideBySide setup={setup} tow={tow} moving={moving} places={now.value.places} second={beside !== undefined} />
@@ -216,6 +218,24 @@ function Thickness({ tow, moving, setup }: { tow: Tow; moving: TrolledWay; setup
         })
         .join('; ')}
       .
+    </p>
+  )
+}
+
+/** The drag between what the tow takes and what the chain bears as a fish takes it, the water’s drag on the line counted. */
+function TowingDrag({ setup, moving, towN }: { setup: Setup; moving: TrolledWay; towN: number }) {
+  const show = useShow()
+  const run = useMemo(() => strikeWhileTowed(setup, moving), [setup, moving])
+  if (!run) return null
+  const { dragN } = setup.conditions
+  const ceilingN = run.figure.value
+  const trouble = dragN <= towN ? 'the tow itself takes line' : dragN > ceilingN ? 'more than the chain bears' : undefined
+  return (
+    <p className="mt-1 text-sm">
+      <span className="font-semibold">Drag while towing:</span> over {show.computed('strength', towN)}, which the tow pulls, and
+      up to {show.computed('strength', ceilingN)} as a fish takes it, {show.computed('strength', run.waterDragN)} of the water’s
+      drag on the line counted. Set is {show.computed('strength', dragN)}
+      {trouble ? <strong className="text-watch">: {trouble}.</strong> : '.'}
     </p>
   )
 }
