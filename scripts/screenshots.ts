@@ -1,6 +1,12 @@
 // npm run screenshots: one current picture of each main view, from the demonstration data, into docs/screenshots.
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
+import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
+import type { FamilyId } from '../src/core/catalogue/familyIds.ts'
+import { defaultConditions } from '../src/core/documents/conditions.ts'
+import type { Outfit } from '../src/core/documents/outfit.ts'
+import { draft } from '../src/core/families/draft.ts'
+import { familyOf } from '../src/core/families/families.ts'
 import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './lib/browser.ts'
 import { startBuiltApp } from './lib/builtApp.ts'
 import { runMain } from './lib/problem.ts'
@@ -18,6 +24,8 @@ type View = {
   press?: string
   open?: string
   mark?: string
+  /** A draft of this family on the boat’s outfit is what is looked at. */
+  family?: FamilyId
   choose?: Readonly<Record<string, string>>
 }
 const VIEWS: readonly View[] = [
@@ -32,6 +40,7 @@ const VIEWS: readonly View[] = [
     width: 1280,
     light: 'day',
   },
+  { file: 'moving', path: '?moving', width: 1280, light: 'day', family: 'tandemTroll' },
   { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle' },
   {
     file: 'new-trace',
@@ -46,7 +55,6 @@ const VIEWS: readonly View[] = [
   { file: 'phone-water-lamp', path: '/water?day=2026-11-24', width: 390, light: 'lamp', mark: 'Kettle Narrows' },
   { file: 'outfits', path: '/gear', width: 1280, light: 'day' },
   { file: 'outfit', path: '/gear/outfits/a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101', width: 1280, light: 'day' },
-  { file: 'mark', path: '/water/marks/', width: 1280, light: 'day', mark: 'Kettle Narrows' },
   { file: 'settings', path: '/settings', width: 1280, light: 'day' },
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
   { file: 'knots', path: '/knots', width: 1280, light: 'day' },
@@ -61,6 +69,21 @@ async function ofMark(page: Page, url: string, path: string, name: string): Prom
   return path.endsWith('/') ? path + id : `${path}&mark=${id}`
 }
 
+/** The address of a view of a new draft of a family, on the demonstration boat’s rod. */
+async function ofDraft(page: Page, url: string, path: string, familyId: FamilyId): Promise<string> {
+  const { documents } = await (await page.request.get(`${url}/api/outfits`)).json()
+  const { id: outfitId, content: outfit } = documents.find(({ content }: { content: Outfit }) =>
+    content.name.startsWith('Fulmar boat'),
+  )
+  const conditions = { ...defaultConditions(), castStyle: 'none', freeboardM: 1.2 } as const
+  const made = draft({ family: familyOf(familyId)!, said: {}, outfit, conditions, catalogue: NOMINAL_CATALOGUE })
+  const id = crypto.randomUUID()
+  await page.request.post(`${url}/api/traces`, {
+    data: { id, content: { trace: made.trace, outfitId, conditions: made.conditions } },
+  })
+  return `/traces/${id}${path}`
+}
+
 /** Remedies and bars come a moment after the page: the picture waits until nothing is loading or being worked out. */
 async function rest(page: Page): Promise<void> {
   await page.waitForFunction(() => !/Loading|Working out/.test(document.querySelector('main')?.textContent ?? ''))
@@ -72,7 +95,7 @@ await runMain(async () => {
   buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
-  for (const { file, path, width, light, press, open, mark, choose = {} } of VIEWS) {
+  for (const { file, path, width, light, press, open, mark, family, choose = {} } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },
       locale: 'en-GB',
@@ -80,7 +103,8 @@ await runMain(async () => {
     })
     const page = await context.newPage()
     await page.addInitScript((chosen) => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: chosen })), light)
-    await page.goto(app.url + (mark ? await ofMark(page, app.url, path, mark) : path))
+    const at = mark ? await ofMark(page, app.url, path, mark) : family ? await ofDraft(page, app.url, path, family) : path
+    await page.goto(app.url + at)
     await page.getByRole('heading', { level: 1 }).waitFor()
     await page.evaluate(() => document.fonts.ready)
     await rest(page)

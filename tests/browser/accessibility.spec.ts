@@ -1,6 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { beside, expect, HOUND, KELP, TOPE, test } from './fixtures.ts'
+import { beside, expect, HOUND, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -46,17 +44,6 @@ for (const screen of SCREENS)
     await check(1280, 'lamp', ['color-contrast'])
     await check(390, 'lamp')
   })
-
-/**
- * @param rules those to check by; left out, all of them.
- * @param within a part of the page, where the rest of it was checked before.
- */
-async function seriousFaults(page: Page, rules?: string[], within?: string): Promise<string[]> {
-  const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-  return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
-}
 
 test('axe finds nothing serious in the dialogs and in the view of each moment', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${HOUND}`)

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
 
@@ -97,4 +98,15 @@ export async function ceilingLb(page: Page): Promise<number> {
     .getByText(/safe to [\d.]+ lb/)
     .textContent()
   return Number(/([\d.]+) lb/.exec(text ?? '')![1])
+}
+
+/**
+ * @param rules those to check by; left out, all of them.
+ * @param within a part of the page, where the rest of it was checked before.
+ */
+export async function seriousFaults(page: Page, rules?: string[], within?: string): Promise<string[]> {
+  const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+  return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
 }

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import type { FamilyId } from '../../src/core/catalogue/familyIds.ts'
 import { defaultConditions } from '../../src/core/documents/conditions.ts'
 import { draftOf } from '../fixtures/drafts.ts'
-import { beside, expect, test } from './fixtures.ts'
+import { beside, expect, seriousFaults, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -159,3 +159,28 @@ test('a rush that a pointed rod does not bear is fixed by a remedy', async ({ pa
   await expect(finding).toHaveCount(0)
   await expect(hand).toHaveAttribute('data-verdict', 'holds')
 })
+
+for (const [family, outfitName] of [
+  ['tandemTroll', BOAT],
+  ['castingLeader', BOAT],
+  ['kiteBait', MONO],
+] as const)
+  test(`axe finds nothing serious in the view of a ${family}, by day, by lamp and on a phone, and it is not too wide`, async ({
+    page,
+    app,
+  }) => {
+    await opened(page, app.url, family, outfitName)
+    await page.getByRole('link', { name: 'How it moves' }).click()
+    if (family === 'castingLeader') await page.getByRole('button', { name: 'wound in' }).click()
+    for (const [width, light] of [
+      [1280, 'day'],
+      [1280, 'dusk'],
+      [390, 'lamp'],
+    ] as const) {
+      await page.setViewportSize({ width, height: 844 })
+      await page.getByTitle(`${light} light`).click()
+      await expect(values(page)).toBeVisible()
+      expect(await seriousFaults(page), `${light}, ${width}`).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    }
+  })

@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { lastMark, lengthWays } from '../../core/setup/lengthWays.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import { usePreferences, useShow } from '../settings/preferences.tsx'
@@ -20,10 +21,13 @@ export function LengthCounts({
     <p className="text-sm">
       <span className="font-semibold">{label}</span> {show.computed('length', lengthM)}
       {lengthWays(catalogue, outfit, lengthM, own).map(({ way, count }) => (
-        <span key={way} className="whitespace-nowrap">
-          {` · ${countWords(way, count)}`}
-          {isNominal(way, own) && <span className="text-quiet"> (nominal)</span>}
-        </span>
+        <Fragment key={way}>
+          {' '}
+          <span className="whitespace-nowrap">
+            · {countWords(way, count)}
+            {isNominal(way, own) && <span className="text-quiet"> (nominal)</span>}
+          </span>
+        </Fragment>
       ))}
       {mark && ` · ${show.computed('length', mark.beyondM)} past the mark at ${show.entered('length', mark.atM)}`}
     </p>

@@ -9,7 +9,7 @@ export function OwnLengths() {
   const { own, setOwn } = usePreferences()
   const show = useShow()
   const fields = [
-    { key: 'armM', label: 'an arm’s length', placeholder: `nominal ${show.entered('length', NOMINAL_ARM_M)}` },
+    { key: 'armM', label: 'one draw of your arm', placeholder: `nominal ${show.entered('length', NOMINAL_ARM_M)}` },
     { key: 'boatM', label: 'your boat', placeholder: 'not measured' },
   ] as const
   return (

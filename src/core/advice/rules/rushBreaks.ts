@@ -1,7 +1,7 @@
 import { withLength } from '../../edit/changes.ts'
 import { withStrand } from '../../edit/restring.ts'
 import { judge } from '../../moments/judge.ts'
-import { VERDICT_RANK } from '../../moments/moment.ts'
+import { VERDICT_RANK, worseVerdict } from '../../moments/moment.ts'
 import { type Rush, rushOn } from '../../moments/rush.ts'
 import type { PreparedSetup } from '../../setup/prepareSetup.ts'
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
@@ -21,7 +21,7 @@ export const rushBreaks: Rule = {
     // Where the drag or the weight alone is too much, that is said instead.
     const [worst] = [
       ...(run ? [{ ...run.deciding, own: run.deciding.byDrag }] : []),
-      ...(hand ? [{ ...hand.deciding, own: hand.deciding.withoutRush }] : []),
+      ...(hand ? [{ ...hand.deciding, own: worseVerdict(hand.deciding.withoutRush, run?.deciding.byDrag ?? 'holds') }] : []),
     ]
       .filter(({ rush, own }) => VERDICT_RANK[rush.verdict] > VERDICT_RANK[own])
       .toSorted((a, b) => a.rush.survival - b.rush.survival)

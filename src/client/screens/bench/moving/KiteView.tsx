@@ -58,7 +58,7 @@ export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
         : moving.baits.map((bait) => flownBait(setup, moving, bait)),
     [moved, setup, moving],
   )
-  const later = useDeferredValue(useMemo(() => ({ setup, moving }), [setup, moving]))
+  const later = useDeferredValue(useMemo(() => ({ setup, moving, told: flown.filter(isTold) }), [setup, moving, flown]))
   return (
     <Beside
       fields={
@@ -104,17 +104,17 @@ export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
         <Drawing setup={setup} moving={moving} flown={flown} />
       </Sheet>
       <Sheet title="Lead">
-        <LeadTable setup={later.setup} moving={later.moving} flown={flown} sinkersKg={sinkersKg} />
+        <LeadTable later={later} flown={flown} sinkersKg={sinkersKg} />
         <WindWords moving={moving} flown={flown} />
         <KiteLineWords setup={setup} moving={moving} flown={flown} />
         <Hung setup={setup} />
       </Sheet>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <Sheet title="Lead against slack">
-          <SlackChart setup={later.setup} moving={later.moving} />
+          <SlackChart {...later} />
         </Sheet>
         <Sheet title="Lead against wind">
-          <WindChart setup={later.setup} moving={later.moving} />
+          <WindChart {...later} />
         </Sheet>
       </div>
     </Beside>
@@ -230,6 +230,8 @@ function BaitFields({
 }
 
 type Told = Exclude<FlownBait, { trouble: string }>
+/** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
+type Later = { setup: Setup; moving: KiteWay; told: Told[] }
 const isTold = (flown: FlownBait): flown is Told => flown.trouble === undefined
 
 function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
@@ -274,10 +276,10 @@ function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flow
   )
 }
 
-type LeadProps = { setup: Setup; moving: KiteWay; flown: FlownBait[]; sinkersKg: readonly number[] }
+type LeadProps = { later: Later; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
-function LeadTable({ setup, moving, flown, sinkersKg }: LeadProps) {
+function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadProps) {
   const show = useShow()
   const { units } = usePreferences()
   const main = mainLine(setup.outfit)
@@ -286,12 +288,13 @@ function LeadTable({ setup, moving, flown, sinkersKg }: LeadProps) {
     const { diameterM: _own, ...heavier } = main
     const thick = { ...setup, outfit: withMainLine(setup.outfit, { ...heavier, strengthN: heavierN, diameterM: undefined }) }
     return new Map(
-      moving.baits.map((bait) => {
+      told.map(({ bait, carriedKg }) => {
         const other = flownBait(thick, moving, bait)
-        return [bait.name, { heavierKg: isTold(other) ? other.gust.leadMassKg : undefined, windMperS: upTo(setup, moving, bait) }]
+        const heavierKg = isTold(other) ? other.gust.leadMassKg : undefined
+        return [bait.name, { heavierKg, windMperS: upTo(setup, moving, bait, carriedKg) }]
       }),
     )
-  }, [setup, moving, main, heavierN])
+  }, [setup, moving, told, main, heavierN])
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
   return (
     <ScrollAcross label="Lead for each bait">
@@ -353,10 +356,9 @@ function LeadTable({ setup, moving, flown, sinkersKg }: LeadProps) {
 const windWords = (windMperS: number | undefined, show: ReturnType<typeof useShow>) =>
   windMperS === undefined ? 'any wind asked' : show.computed('speed', windMperS)
 
-function upTo(setup: Setup, moving: KiteWay, bait: KiteBait): number | undefined {
-  const flown = flownBait(setup, moving, bait)
+function upTo(setup: Setup, moving: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
   try {
-    return mostWindMperS(setup, moving, bait, flown.carriedKg)
+    return mostWindMperS(setup, moving, bait, carriedKg)
   } catch (error) {
     if (error instanceof CoreError) return undefined
     throw error
@@ -428,20 +430,18 @@ function Hung({ setup }: { setup: Setup }) {
   )
 }
 
-function SlackChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
+function SlackChart({ setup, moving, told }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
-  const bait = moving.baits.at(-1)!
-  const { steady, gust } = useMemo(
-    () => ({
-      steady: leadBySlack(setup, moving, bait, moving.windMperS),
-      gust: leadBySlack(setup, moving, bait, GUST * moving.windMperS),
-    }),
-    [setup, moving, bait],
-  )
+  const bait = told.at(-1)?.bait
+  const { steady, gust } = useMemo(() => {
+    const at = (windMperS: number) => (bait ? leadBySlack(setup, moving, bait, windMperS) : [])
+    return { steady: at(moving.windMperS), gust: at(GUST * moving.windMperS) }
+  }, [setup, moving, bait])
   const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
   const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
+  if (!bait) return <p className="text-quiet">No bait has an answer.</p>
   const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
   return (
     <>
@@ -477,13 +477,13 @@ function SlackChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
 const CHART_LOOKS = ['first', 'second', 'thin'] as const
 
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-function WindChart({ setup, moving }: { setup: Setup; moving: KiteWay }) {
+function WindChart({ setup, moving, told }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
   const curves = useMemo(
-    () => moving.baits.map((bait) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
-    [setup, moving],
+    () => told.map(({ bait }) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
+    [setup, moving, told],
   )
   const most = Math.max(0.01, ...curves.flatMap(({ points }) => points.map(({ leadKg }) => leadKg)))
   return (

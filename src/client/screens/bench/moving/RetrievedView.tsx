@@ -193,12 +193,15 @@ function planWords(
         ? `even at ${TURNS.most} turns a second it is under its depth`
         : `wind ${first.turnsPerS.toFixed(1)} turns a second to begin with`
   const kept = `; kept there over ${percent(keptShare(points))} of the way`
-  const pause =
-    fall && pauseS > 0
-      ? `. In a pause of ${pauseS} s it falls ${show.depth(fall.dropM(Math.max(first.depthM, 0.5), pauseS))}`
-      : ''
+  const pause = fall && pauseS > 0 ? pauseWords(fall, first, pauseS, show) : ''
   const text = `${called}${count}${rate}${kept}${pause}.`
   return text.charAt(0).toUpperCase() + text.slice(1)
+}
+
+/** What a pause does where winding begins: so far down, or on to the bed. */
+function pauseWords(fall: Fall, { depthM, bedM }: RetrievePoint, pauseS: number, show: Show): string {
+  const dropM = fall.dropM(Math.max(depthM, 0.5), pauseS)
+  return `. In a pause of ${pauseS} s it ${dropM < bedM - depthM ? `falls ${show.depth(dropM)}` : 'falls on to the bed'}`
 }
 
 function PathChart({ plans, moving }: { plans: Plan[]; moving: RetrievedWay }) {

@@ -27,6 +27,7 @@ import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
 import { Button, Sheet } from '../../../ui/controls.tsx'
 import { LengthCounts } from '../../../ui/LengthCounts.tsx'
+import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import type { Bench } from '../useBench.ts'
@@ -341,41 +342,43 @@ function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; place
   )
   if (!worked.ok) return <p className="text-watch">The second line: {worked.message}.</p>
   return (
-    <table className="mt-1 w-full text-sm">
-      <caption className="text-left text-quiet">
-        This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other.
-      </caption>
-      <thead>
-        <tr>
-          {['', 'this one', 'the second', 'apart', ''].map((head, i) => (
-            <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {worked.value.map(([one, other], i) => {
-          const { apartM } = apartOf(one, other)
-          const tangles = apartM < TANGLES_UNDER_M.lines
-          return (
-            <tr key={SHARE_OF_TURN[i]} className="border-t border-rule">
-              <th scope="row" className="py-0.5 text-left font-normal">
-                {SHARE_OF_TURN[i]}
+    <ScrollAcross label="Two lines side by side">
+      <table className="mt-1 w-full text-sm">
+        <caption className="text-left text-quiet">
+          This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other.
+        </caption>
+        <thead>
+          <tr>
+            {['', 'this one', 'the second', 'apart', ''].map((head, i) => (
+              <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
+                {head}
               </th>
-              {[one, other].map(({ depthM, setbackM }, j) => (
-                <td key={j} className="text-right whitespace-nowrap">
-                  {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {worked.value.map(([one, other], i) => {
+            const { apartM } = apartOf(one, other)
+            const tangles = apartM < TANGLES_UNDER_M.lines
+            return (
+              <tr key={SHARE_OF_TURN[i]} className="border-t border-rule">
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {SHARE_OF_TURN[i]}
+                </th>
+                {[one, other].map(({ depthM, setbackM }, j) => (
+                  <td key={j} className="text-right whitespace-nowrap">
+                    {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
+                  </td>
+                ))}
+                <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
+                <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
+                  {tangles ? 'may tangle' : 'keep apart'}
                 </td>
-              ))}
-              <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
-              <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
-                {tangles ? 'may tangle' : 'keep apart'}
-              </td>
-            </tr>
-          )
-        })}
-      </tbody>
-    </table>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </ScrollAcross>
   )
 }
