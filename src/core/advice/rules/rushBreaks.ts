@@ -1,3 +1,4 @@
+import type { Trace } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
 import { withStrand } from '../../edit/restring.ts'
 import { judge } from '../../moments/judge.ts'
@@ -31,9 +32,8 @@ export const rushBreaks: Rule = {
 }
 
 function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
-  const { conditions, trace } = setup
+  const { conditions } = setup
   const held = conditions.rodHeld === 'pointed' ? 'pointed at the fish' : 'bent'
-  const eased = easedN(setup, end, rush)
   return {
     subject: end,
     severity: rush.verdict === 'fails' ? 'fault' : 'caution',
@@ -43,30 +43,32 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
       ...(conditions.rodHeld === 'pointed'
         ? [{ label: 'hold the rod up, bent', make: () => ({ conditions: { ...conditions, rodHeld: 'bent' as const } }) }]
         : []),
-      ...(eased > 0
-        ? [
-            {
-              label: 'ease the drag, at the latest when the leader comes up',
-              make: () => ({ conditions: { ...conditions, dragN: eased } }),
-            },
-          ]
-        : []),
+      {
+        label: 'ease the drag, at the latest when the leader comes up',
+        make: () => {
+          const dragN = easedN(setup, end, rush)
+          return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
+        },
+      },
       ...longerLeader(setup),
     ],
   }
+}
 
-  function longerLeader({ outfit, catalogue }: PreparedSetup): Remedy[] {
-    const leader = outfitLeader(trace)
-    if (!leader || leader.material === 'wire' || leader.material === 'cable') return []
-    const mono = withStrand(trace, leader.id, ({ diameterM: _old, ...line }) => ({ ...line, material: 'mono' }))
-    const made = LONGER.map((times) => withLength(mono, leader.id, Math.round(10 * times * leader.lengthM) / 10))
-    const label = `make ${called(trace, leader.id)} longer, of mono`
-    const whole = (trace: typeof mono) => {
-      const { run, hand } = judge({ trace, outfit, catalogue, conditions }, ['run', 'hand']).moments
-      return [run?.deciding.rush, hand?.deciding.rush].every((after) => after === undefined || after.verdict === 'holds')
-    }
-    return [{ label, make: () => made.filter(whole).map((trace) => ({ trace }))[0] }]
+/** The leader of mono, as much longer as leaves the chain whole in a rush. */
+function longerLeader({ trace, outfit, catalogue, conditions }: PreparedSetup): Remedy[] {
+  const leader = outfitLeader(trace)
+  if (!leader || leader.material === 'wire' || leader.material === 'cable') return []
+  const whole = (made: Trace) => {
+    const { run, hand } = judge({ trace: made, outfit, catalogue, conditions }, ['run', 'hand']).moments
+    return [run?.deciding.rush, hand?.deciding.rush].every((rush) => rush === undefined || rush.verdict === 'holds')
   }
+  const make = () => {
+    const mono = withStrand(trace, leader.id, ({ diameterM: _old, ...line }) => ({ ...line, material: 'mono' }))
+    const longer = LONGER.map((times) => withLength(mono, leader.id, Math.round(10 * times * leader.lengthM) / 10)).find(whole)
+    return longer && { trace: longer }
+  }
+  return [{ label: `make ${called(trace, leader.id)} longer, of mono`, make }]
 }
 
 /** The drag, in half pounds, that a rush leaves the chain whole at; 0 where none does. */

@@ -90,11 +90,11 @@ export function towOf(rig: Rig): Tow {
 const reachM = ({ layers, after }: TowedLine): number =>
   layers.reduce((sum, { lengthM }) => sum + lengthM, 0) + Math.max(0, ...after.map(reachM))
 
-/** What hangs at the far end of a piece; what slides, at the stop that it bears on. */
+/** What hangs at the far end of a piece; what slides, at the stop that it bears on; what is pinched on the outfit’s line, at its end. */
 function childrenOf(trace: Trace, id: string): Piece[] {
   return trace.pieces.filter((piece) => {
     const { attach } = piece
-    if (attach.how === 'fixed') return false
+    if (attach.how === 'fixed') return id === OUTFIT && attach.on === OUTFIT
     if (attach.how !== 'sliding') return parentId(attach) === id
     const stop = attach.stops.below === undefined ? undefined : pieceById(trace, attach.stops.below)
     return (stop === undefined ? attach.on : isLine(stop) ? parentId(stop.attach) : stop.id) === id

@@ -1,4 +1,5 @@
 import type { MovingBy, SwimsAt } from '../../documents/moving.ts'
+import type { Trace } from '../../documents/trace.ts'
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
 import { type Towed, type TowedPlace, towed } from '../../physics/flown/towed.ts'
@@ -82,14 +83,9 @@ export const inTurn = (speedMperS: number, apartM: number, radiusM: number): { i
 /** Two lines nearer than this take hold of each other, m; two legs of one trace, m. Ours. */
 export const TANGLES_UNDER_M = { lines: 1, legs: 0.3 }
 
-/** The two that swim farthest from the junction of a tandem: its lures, the heavier first; undefined without two. */
-export function legsOf(
-  trace: { pieces: readonly { id: string; role: string; massKg?: unknown }[] },
-  places: readonly TowedPlace[],
-): [TowedPlace, TowedPlace] | undefined {
-  const lures = trace.pieces
-    .filter(({ role }) => role === 'lure')
-    .flatMap(({ id }) => places.find((place) => place.id === id) ?? [])
-  const [first, second] = lures
+/** The two lures of a tandem as they swim; undefined without two. */
+export function legsOf({ pieces }: Pick<Trace, 'pieces'>, places: readonly TowedPlace[]): [TowedPlace, TowedPlace] | undefined {
+  const lures = pieces.filter(({ role }) => role === 'lure')
+  const [first, second] = lures.flatMap(({ id }) => places.find((place) => place.id === id) ?? [])
   return first && second ? [first, second] : undefined
 }
