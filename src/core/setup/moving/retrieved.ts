@@ -15,7 +15,7 @@ export const TURNS = { least: 0.2, most: 4 }
 /** Height of a rod tip held low, over the water, m. Nominal. */
 const LOW_TIP_M = 0.5
 /** Places along a retrieve, and how closely a rate is found, as a share. */
-const SAMPLES = 14
+const SAMPLES = 11
 const CLOSE = 2e-3
 const CLOSE_M = 0.05
 /** The last line in the water that is told of, m. */

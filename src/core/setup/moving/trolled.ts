@@ -8,7 +8,7 @@ import { TOW_TOLERANCE, type Tow } from './tow.ts'
 export type TrolledWay = MovingBy<'trolled'>
 
 /** Samples of a curve by line out, and the least that is out, m. */
-const SAMPLES = 24
+const SAMPLES = 14
 const LEAST_M = 1
 /** How closely a length of line out is found, m. */
 const CLOSE_M = 0.05
