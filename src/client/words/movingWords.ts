@@ -1,6 +1,6 @@
 import type { Moving } from '../../core/documents/moving.ts'
 import type { MovingSettled } from '../../core/moments/settleMoving.ts'
-import type { FlownBait } from '../../core/setup/moving/kite.ts'
+import { type FlownBait, isTold, type ToldBait } from '../../core/setup/moving/kite.ts'
 import type { Show } from '../settings/show.ts'
 import { percent } from './percent.ts'
 
@@ -11,13 +11,9 @@ export const MOVING_WORDS: Record<Moving['way'], string> = {
   kite: 'flown from a kite',
 }
 
-type Told = Exclude<FlownBait, { trouble: string }>
-
 /** The bait that has least lead over what the gusts want. */
-const worstOf = (baits: readonly FlownBait[]): Told | undefined =>
-  baits
-    .flatMap((bait) => (bait.trouble === undefined ? [bait] : []))
-    .toSorted((a, b) => a.carriedKg - a.gust.leadMassKg - (b.carriedKg - b.gust.leadMassKg))[0]
+const worstOf = (baits: readonly FlownBait[]): ToldBait | undefined =>
+  baits.filter(isTold).toSorted((a, b) => a.carriedKg - a.gust.leadMassKg - (b.carriedKg - b.gust.leadMassKg))[0]
 
 /** The figure behind the verdict, in a line. */
 export function movedFigure(moved: MovingSettled, show: Show): string {

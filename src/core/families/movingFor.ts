@@ -2,14 +2,11 @@ import type { Conditions } from '../documents/conditions.ts'
 import { type Moving, type MovingBy, type MovingWay, usualMoving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
 import { KEPT_SHARE } from '../moments/thresholds.ts'
-import { flownBait, ownedFor } from '../setup/moving/kite.ts'
+import { flownBait, isTold, leadInStepsKg, ownedFor } from '../setup/moving/kite.ts'
 import { keptShare, retrieve } from '../setup/moving/retrieved.ts'
 import { towOf } from '../setup/moving/tow.ts'
 import { deepestOf, leastWaterM, lineOutFor, trolledAt, wantedDepthM } from '../setup/moving/trolled.ts'
 import type { Setup } from '../setup/setup.ts'
-
-/** Lead for a kite comes in steps of this where nobody listed a box, kg. */
-const STEP_KG = 0.005
 
 /** How the line of a family moves to begin with, in the water that it is made for; lowered, a lure is towed. */
 export function movingFor(moves: MovingWay, { castStyle, water }: Pick<Conditions, 'castStyle' | 'water'>): Moving {
@@ -52,9 +49,8 @@ function woundAtDepth(setup: Setup, moving: MovingBy<'retrieved'>): Moving {
 
 /** The lead that keeps every bait of a kite in the water in gusts: the lightest at hand that is enough, else in whole steps, kg. */
 export function kiteLeadFor(setup: Setup, moving: MovingBy<'kite'>, sinkersKg: readonly number[] = []): number | undefined {
-  const wanted = moving.baits.map((bait) => flownBait(setup, moving, bait))
-  const needed = wanted.flatMap((flown) => (flown.trouble === undefined ? [flown.gust.leadMassKg] : []))
-  if (needed.length === 0) return undefined
-  const neededKg = Math.max(STEP_KG, ...needed)
-  return ownedFor(neededKg, sinkersKg) ?? Math.ceil(neededKg / STEP_KG - 1e-9) * STEP_KG
+  const told = moving.baits.map((bait) => flownBait(setup, moving, bait)).filter(isTold)
+  if (told.length === 0) return undefined
+  const neededKg = leadInStepsKg(Math.max(...told.map(({ gust }) => gust.leadMassKg)))
+  return ownedFor(neededKg, sinkersKg) ?? neededKg
 }

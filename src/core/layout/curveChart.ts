@@ -9,7 +9,6 @@ export type CurveBox = { width: number; height: number; left: number; right: num
 export type CurveChartLayout = {
   xOf: (x: number) => number
   yOf: (y: number) => number
-  xAt: (px: number) => number
   ticksX: number[]
   ticksY: number[]
   /** A path in SVG’s own words; what lies outside stops at the edge. */
@@ -34,7 +33,6 @@ export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number;
   return {
     xOf,
     yOf,
-    xAt: (px) => xOf.invert(px),
     ticksX: roundTicks(span.x[0], span.x[1], units.x, box.width < 420 ? 4 : 6),
     ticksY: roundTicks(span.y[0], span.y[1], units.y, 4),
     path,

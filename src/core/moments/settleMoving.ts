@@ -1,6 +1,6 @@
 import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
-import { type FlownBait, flownBait, GUST, kiteInput } from '../setup/moving/kite.ts'
+import { type FlownBait, flownBait, GUST, isTold, kiteInput, type ToldBait } from '../setup/moving/kite.ts'
 import { keptShare, type RetrievePoint, retrieve } from '../setup/moving/retrieved.ts'
 import { liftsOf, towOf } from '../setup/moving/tow.ts'
 import { deepestOf, leastWaterM, trolledAt, wantedDepthM } from '../setup/moving/trolled.ts'
@@ -99,7 +99,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
     const baits = moving.baits.map((bait) => flownBait(setup, moving, bait))
     const trouble = baits.find((bait) => bait.trouble !== undefined)?.trouble
     if (trouble !== undefined) return troubled('kite', trouble)
-    const told = baits.flatMap((bait) => (bait.trouble === undefined ? [bait] : []))
+    const told = baits.filter(isTold)
     const verdicts = told.map(({ carriedKg, steady, gust }): Verdict => {
       const byLead = carriedKg >= gust.leadMassKg ? 'holds' : carriedKg >= steady.leadMassKg ? 'watch' : 'fails'
       return steady.lowestM > 0 ? byLead : worseVerdict(byLead, 'watch')
@@ -124,8 +124,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
 }
 
 /** Lead carried over what the gusts ask for; with none asked for, more than enough. */
-const spareOf = ({ carriedKg, gust }: Exclude<FlownBait, { trouble: string }>): number =>
-  gust.leadMassKg > 0 ? carriedKg / gust.leadMassKg : 10
+const spareOf = ({ carriedKg, gust }: ToldBait): number => (gust.leadMassKg > 0 ? carriedKg / gust.leadMassKg : 10)
 
 /** The calculations behind it: what a lure’s rating says of its lip, and of each bait under a kite the lead in wind and gusts. */
 export function movingRequests(setup: Setup): CalculationRequest[] {

@@ -1,7 +1,7 @@
 import { isCastMethod } from '../catalogue/methods.ts'
 import { tipOverFeetM } from '../catalogue/rods.ts'
 import type { Water } from '../documents/water.ts'
-import { spoolOf } from './outfitLines.ts'
+import { woundM } from './outfitLines.ts'
 import type { Setup } from './setup.ts'
 
 type Ashore = Pick<Setup, 'outfit' | 'conditions'>
@@ -20,6 +20,5 @@ export function lineOutInRunM({ outfit, conditions, catalogue }: Pick<Setup, 'ou
   const { water, lineOutM } = conditions
   const wantedM = water ? lineWantedM({ outfit, conditions }, water) : 0
   if (wantedM <= lineOutM) return lineOutM
-  const woundM = spoolOf(catalogue, outfit, 0).layers.reduce((sum, layer) => sum + layer.lengthM, 0)
-  return Math.max(lineOutM, Math.min(wantedM, woundM * (1 - 1e-9)))
+  return Math.max(lineOutM, Math.min(wantedM, woundM(catalogue, outfit) * (1 - 1e-9)))
 }

@@ -49,8 +49,10 @@ export const linePerTurnM = (catalogue: Catalogue, outfit: Outfit, lineOutM: num
   2 * Math.PI * spoolOf(catalogue, outfit, lineOutM).radiusM * (outfit.reel.gearRatio ?? USUAL_GEAR_RATIO)
 
 /** All the line that is wound on an outfit, m. */
-export const woundM = (catalogue: Catalogue, outfit: Outfit): number =>
-  spoolOf(catalogue, outfit, 0).layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+export const woundM = (catalogue: Catalogue, outfit: Outfit): number => woundOnM(spoolOf(catalogue, outfit, 0))
+
+/** The same, of a spool that was worked out before. */
+export const woundOnM = ({ layers }: Pick<SpoolFill, 'layers'>): number => layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
 
 /** A wound line that is at least partly out, and how much of it is, m. */
 export type LineOut = { line: WoundLine; outM: number }

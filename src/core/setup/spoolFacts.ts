@@ -3,7 +3,7 @@ import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import { spoolRadii } from '../catalogue/reels.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import { CoreError } from '../errors.ts'
-import { spoolOf } from './outfitLines.ts'
+import { spoolOf, woundOnM } from './outfitLines.ts'
 
 /** A layer of the spool’s section, from radius to radius, m. */
 export type SpoolBand = { index: number; fromM: number; toM: number; lengthM: number }
@@ -30,7 +30,7 @@ export type SpoolFacts = {
 export function spoolFacts(catalogue: Catalogue, outfit: Outfit, runM: number): SpoolFacts | undefined {
   try {
     const whole = spoolOf(catalogue, outfit, 0)
-    const woundM = whole.layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+    const woundM = woundOnM(whole)
     const after = spoolOf(catalogue, outfit, Math.min(runM, woundM))
     const { arborRadiusM: arborM, fullRadiusM: fullM } = spoolRadii(outfit.reel)
     const radiusAt = (share: number) => Math.sqrt(arborM ** 2 + share * (fullM ** 2 - arborM ** 2))

@@ -1,5 +1,6 @@
 import { isCastMethod } from '../../catalogue/methods.ts'
 import { lineWantedM } from '../../setup/lineWanted.ts'
+import { woundOnM } from '../../setup/outfitLines.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
@@ -10,7 +11,7 @@ export const deeperThanSpool: Rule = {
     const { water } = setup.conditions
     if (!water) return []
     const wantedM = lineWantedM(setup, water)
-    const woundM = setup.spool.layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
+    const woundM = woundOnM(setup.spool)
     if (wantedM <= woundM) return []
     const what = isCastMethod(water.method) ? 'The cast with its bow' : 'The depth with its scope'
     return [

@@ -1,10 +1,9 @@
 import type { Piece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { leadInStepsKg } from '../../setup/moving/kite.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Found, Remedy, Rule } from '../finding.ts'
 
-/** Lead is had in steps of this, kg. */
-const STEP_KG = 0.005
 /** Slack that a line to a kite is let out to, at most, where its belly stays well out of the sea. */
 const EASY_SLACK = 1.05
 
@@ -42,9 +41,8 @@ export const kiteLeadTooLight: Rule = {
           },
         ]
       if (carriedKg >= gust.leadMassKg) return []
-      const neededKg = Math.ceil(gust.leadMassKg / STEP_KG) * STEP_KG
-      const sinkers = trace.pieces.filter((piece) => piece.role === 'sinker')
-      const [sinker] = sinkers
+      const neededKg = leadInStepsKg(gust.leadMassKg)
+      const sinker = bait.leadKg === undefined ? trace.pieces.find((piece) => piece.role === 'sinker') : undefined
       return [
         {
           subject: bait.name,
@@ -53,33 +51,17 @@ export const kiteLeadTooLight: Rule = {
           figure: gust.leadMassKg / Math.max(carriedKg, 1e-4),
           remedies: [
             slacker,
-            ...(sinker && bait.leadKg === undefined
-              ? [
-                  {
-                    label: 'a lead that is enough',
-                    make: () => ({
-                      trace: withPiece(
-                        trace,
-                        sinker.id,
-                        (piece) => ({ ...piece, massKg: sinker.massKg + neededKg - carriedKg }) as Piece,
-                      ),
-                    }),
-                  },
-                ]
-              : [
-                  {
-                    label: 'a lead that is enough',
-                    make: () => ({
-                      conditions: {
-                        ...conditions,
-                        moving: {
-                          ...moving,
-                          baits: moving.baits.map((each) => (each.name === bait.name ? { ...each, leadKg: neededKg } : each)),
-                        },
-                      },
-                    }),
-                  },
-                ]),
+            {
+              label: 'a lead that is enough',
+              make: () => {
+                if (sinker) {
+                  const massKg = sinker.massKg + neededKg - carriedKg
+                  return { trace: withPiece(trace, sinker.id, (piece) => ({ ...piece, massKg }) as Piece) }
+                }
+                const baits = moving.baits.map((each) => (each.name === bait.name ? { ...each, leadKg: neededKg } : each))
+                return { conditions: { ...conditions, moving: { ...moving, baits } } }
+              },
+            },
           ],
         },
       ]

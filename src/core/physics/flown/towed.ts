@@ -83,8 +83,6 @@ export type Towed = {
   places: TowedPlace[]
   topTensionN: number
   topAngleFromVerticalDeg: number
-  /** Every line from its lower end up, under and behind the top; those of what is drawn after it first. */
-  lines: { depthM: number; setbackM: number }[][]
 }
 
 /**
@@ -96,15 +94,14 @@ export type Towed = {
 export function towed(line: TowedLine, speedMperS: number, options: TowOptions = {}): Towed {
   const rho = options.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3
   const room = stepRoom(4)
-  const { point, places, lines } = pulledUp(line)
+  const { point, places } = pulledUp(line)
   return {
     places,
-    lines,
     topTensionN: Math.hypot(point.tx, point.tz),
     topAngleFromVerticalDeg: (Math.atan2(-point.tx, point.tz) * 180) / Math.PI,
   }
 
-  function pulledUp({ layers, bodies, after }: TowedLine): Pick<Towed, 'places' | 'lines'> & { point: LinePoint } {
+  function pulledUp({ layers, bodies, after }: TowedLine): Pick<Towed, 'places'> & { point: LinePoint } {
     const legs = after.map(pulledUp)
     const pulls = [
       ...bodies.map((body) => bodyPull(body, speedMperS, rho)),
@@ -114,8 +111,7 @@ export function towed(line: TowedLine, speedMperS: number, options: TowOptions =
       backN: 0,
       downN: 0,
     })
-    const own: LinePoint[] = []
-    const top = followUp(pull, layers, speedMperS, options, (point) => own.push(point), room)
+    const top = followUp(pull, layers, speedMperS, options, undefined, room)
     const down = <At extends { depthM: number; setbackM: number }>(at: At): At => ({
       ...at,
       depthM: at.depthM + top.z,
@@ -126,10 +122,6 @@ export function towed(line: TowedLine, speedMperS: number, options: TowOptions =
       places: [
         ...bodies.map(({ id }) => ({ id, depthM: top.z, setbackM: -top.x })),
         ...legs.flatMap((leg) => leg.places.map(down)),
-      ],
-      lines: [
-        ...legs.flatMap((leg) => leg.lines.map((line) => line.map(down))),
-        ...(layers.length > 0 ? [own.map(({ x, z }) => ({ depthM: top.z - z, setbackM: x - top.x }))] : []),
       ],
     }
   }

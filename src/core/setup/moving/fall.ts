@@ -26,4 +26,8 @@ export function fallOf({ outfit, catalogue }: Rig, tow: Tow): Fall | undefined {
   return { timeToS: (depthM) => sink(depthM).timeS, dropM: (depthM, seconds) => sink(depthM).bottomSpeedMperS * seconds }
 }
 
+/** Seconds in which so much line runs off in free spool behind a boat: by its way, and by what falls. */
+export const runsOffS = (lineOutM: number, speedMperS: number, fall: Fall | undefined, depthM: number): number =>
+  lineOutM / Math.hypot(speedMperS, fall ? fall.dropM(depthM, 1) : 0)
+
 const bodiesOf = ({ bodies, after }: TowedLine): TowedLine['bodies'] => [...bodies, ...after.flatMap(bodiesOf)]

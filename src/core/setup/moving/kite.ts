@@ -6,7 +6,7 @@ import { findRoot } from '../../math/findRoot.ts'
 import { type KiteLead, type KiteLeadInput, kiteLead } from '../../physics/flown/kiteLead.ts'
 import { tipHeightM } from '../lineWanted.ts'
 import { massOfKg } from '../masses.ts'
-import { freeLine } from '../outfitLines.ts'
+import { freeLine, withMainLine } from '../outfitLines.ts'
 import type { Rig, Setup } from '../setup.ts'
 
 export type KiteWay = MovingBy<'kite'>
@@ -64,6 +64,10 @@ export type FlownBait = { bait: KiteBait; carriedKg: number } & (
   | { steady: KiteLead; gust: KiteLead; trouble?: never }
   | { trouble: string }
 )
+
+/** A bait that has an answer. */
+export type ToldBait = Exclude<FlownBait, { trouble: string }>
+export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble === undefined
 
 export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait {
   const carriedKg = bait.leadKg ?? leadKg(setup)
@@ -148,3 +152,18 @@ export const leadBySlack = (setup: Setup, way: KiteWay, bait: KiteBait, windMper
 /** The lightest of the sinkers at hand that is enough, kg; undefined where none is. */
 export const ownedFor = (neededKg: number, sinkersKg: readonly number[]): number | undefined =>
   sinkersKg.filter((massKg) => massKg >= neededKg).toSorted((a, b) => a - b)[0]
+
+/** Lead is had in steps of this, kg. */
+const STEP_KG = 0.005
+/** Lead in whole steps that is enough, kg. */
+export const leadInStepsKg = (neededKg: number): number => Math.max(1, Math.ceil(neededKg / STEP_KG - 1e-9)) * STEP_KG
+
+/** The same rig on a main line of another label, of the usual thickness of that. */
+export const onMainLine = (setup: Setup, strengthN: number): Setup => ({
+  ...setup,
+  outfit: withMainLine(setup.outfit, { strengthN, diameterM: undefined }),
+})
+
+/** The kite’s own line out to a ring, straight from the rod’s tip, m. */
+export const kiteLineOutM = (setup: Setup, { ringDistanceM, ringHeightM }: KiteBait): number =>
+  Math.hypot(ringDistanceM, ringHeightM - tipHeightM(setup))

@@ -88,12 +88,12 @@ describe('towed', () => {
   test('line out counts to the lure, its trace among it; the drawn line is as long', () => {
     const tow = towOf(setupFor('tandemTroll'))
     expect(tow.traceM).toBe(6)
-    const { lines, places } = trolledAt(tow, { speedMperS: 1.5, lineOutM: 30 })
-    const lengthM = (line: (typeof lines)[number]) =>
-      line
-        .slice(1)
-        .reduce((sum, { depthM, setbackM }, i) => sum + Math.hypot(depthM - line[i]!.depthM, setbackM - line[i]!.setbackM), 0)
-    expect(lines.map((line) => Math.round(lengthM(line) * 10) / 10).sort((a, b) => a - b)).toEqual([1.5, 3, 3, 24])
+    const { places } = trolledAt(tow, { speedMperS: 1.5, lineOutM: 30 })
+    const lengthsM = (line: TowedLine): number[] => [
+      ...line.layers.map(({ lengthM }) => lengthM),
+      ...line.after.flatMap(lengthsM),
+    ]
+    expect(lengthsM(tow.line(30)).sort((a, b) => a - b)).toEqual([1.5, 3, 3, 24])
     for (const { depthM, setbackM } of places) expect(Math.hypot(depthM, setbackM)).toBeLessThan(30)
   })
 

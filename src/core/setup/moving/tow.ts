@@ -10,7 +10,7 @@ import { type TrollLiftInput, trollLift } from '../../physics/flown/trollLift.ts
 import { sphereAreaM2 } from '../../physics/water/sphere.ts'
 import { isBody, pieceDensityKgperM3, streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
-import { linesOut, spoolOf } from '../outfitLines.ts'
+import { linesOut, spoolOf, woundOnM } from '../outfitLines.ts'
 import type { Rig } from '../setup.ts'
 
 /** How a lure is tried that says nothing but its depth. Nominal. */
@@ -35,10 +35,9 @@ export function towOf(rig: Rig): Tow {
   const asItIs = hungOn(OUTFIT, 1)
   const traceM = Math.max(0, ...asItIs.map(reachM))
   const spool = spoolOf(catalogue, outfit, 0)
-  const allWoundM = spool.layers.reduce((sum, { lengthM }) => sum + lengthM, 0)
   return {
     traceM,
-    mostM: traceM + allWoundM * (1 - 1e-9),
+    mostM: traceM + woundOnM(spool) * (1 - 1e-9),
     line: (lineOutM, weightTimes = 1, mainTimes = 1) => {
       const outM = Math.max(0, lineOutM - traceM)
       const layers = linesOut(outfit, spool, outM)

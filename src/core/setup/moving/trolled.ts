@@ -39,9 +39,9 @@ export const trolledAt = (
 export type DepthPoint = { lineOutM: number; depthM: number }
 
 /** Depth of what swims deepest, 0 where nothing takes it down. */
-function depthAt(tow: Tow, speedMperS: number, lineOutM: number, weightTimes: number, mainTimes: number): number {
+function depthAt(tow: Tow, speedMperS: number, lineOutM: number): number {
   try {
-    return deepestOf(trolledAt(tow, { speedMperS, lineOutM }, weightTimes, mainTimes).places)?.depthM ?? 0
+    return deepestOf(trolledAt(tow, { speedMperS, lineOutM }).places)?.depthM ?? 0
   } catch (error) {
     if (error instanceof CoreError && (error.code === 'does-not-sink' || error.code === 'blown-out')) return 0
     throw error
@@ -49,18 +49,18 @@ function depthAt(tow: Tow, speedMperS: number, lineOutM: number, weightTimes: nu
 }
 
 /** Depth of what swims deepest by line out, from the trace alone to so much. */
-export function depthByLineOut(tow: Tow, speedMperS: number, mostM: number, weightTimes = 1, mainTimes = 1): DepthPoint[] {
+export function depthByLineOut(tow: Tow, speedMperS: number, mostM: number): DepthPoint[] {
   const from = Math.max(LEAST_M, tow.traceM)
   const to = Math.max(from, Math.min(mostM, tow.mostM))
   return Array.from({ length: SAMPLES + 1 }, (_, i) => {
     const lineOutM = from + ((to - from) * i) / SAMPLES
-    return { lineOutM, depthM: depthAt(tow, speedMperS, lineOutM, weightTimes, mainTimes) }
+    return { lineOutM, depthM: depthAt(tow, speedMperS, lineOutM) }
   })
 }
 
 /** Line out that takes the deepest to a depth, m; undefined where all of the line does not, or the trace alone is deeper. */
-export function lineOutFor(tow: Tow, speedMperS: number, depthM: number, weightTimes = 1): number | undefined {
-  const over = (lineOutM: number) => depthAt(tow, speedMperS, lineOutM, weightTimes, 1) - depthM
+export function lineOutFor(tow: Tow, speedMperS: number, depthM: number): number | undefined {
+  const over = (lineOutM: number) => depthAt(tow, speedMperS, lineOutM) - depthM
   const from = Math.max(LEAST_M, tow.traceM)
   if (over(from) > 0 || over(tow.mostM) < 0) return undefined
   return findRoot(over, from, tow.mostM, CLOSE_M)

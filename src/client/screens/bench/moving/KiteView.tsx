@@ -11,16 +11,20 @@ import {
   flownBait,
   GUST,
   hungKg,
+  isTold,
   KITE_FLIES_FROM_MPERS,
   type KiteWay,
+  kiteLineOutM,
   kiteLinePoints,
   leadBySlack,
   leadByWind,
   mostWindMperS,
+  onMainLine,
   ownedFor,
   ringLoadN,
+  type ToldBait,
 } from '../../../../core/setup/moving/kite.ts'
-import { mainLine, withMainLine } from '../../../../core/setup/outfitLines.ts'
+import { mainLine } from '../../../../core/setup/outfitLines.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { useRuleSetInForce } from '../../../api/useRuleSetInForce.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
@@ -229,10 +233,8 @@ function BaitFields({
   )
 }
 
-type Told = Exclude<FlownBait, { trouble: string }>
 /** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
-type Later = { setup: Setup; moving: KiteWay; told: Told[] }
-const isTold = (flown: FlownBait): flown is Told => flown.trouble === undefined
+type Later = { setup: Setup; moving: KiteWay; told: ToldBait[] }
 
 function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
   const { ref, width } = useWidth<HTMLDivElement>()
@@ -282,11 +284,9 @@ type LeadProps = { later: Later; flown: FlownBait[]; sinkersKg: readonly number[
 function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadProps) {
   const show = useShow()
   const { units } = usePreferences()
-  const main = mainLine(setup.outfit)
-  const heavierN = nextLabelN(nextLabelN(main.strengthN, 1, units.strength), 1, units.strength)
+  const heavierN = nextLabelN(nextLabelN(mainLine(setup.outfit).strengthN, 1, units.strength), 1, units.strength)
   const extra = useMemo(() => {
-    const { diameterM: _own, ...heavier } = main
-    const thick = { ...setup, outfit: withMainLine(setup.outfit, { ...heavier, strengthN: heavierN, diameterM: undefined }) }
+    const thick = onMainLine(setup, heavierN)
     return new Map(
       told.map(({ bait, carriedKg }) => {
         const other = flownBait(thick, moving, bait)
@@ -294,7 +294,7 @@ function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadPro
         return [bait.name, { heavierKg, windMperS: upTo(setup, moving, bait, carriedKg) }]
       }),
     )
-  }, [setup, moving, told, main, heavierN])
+  }, [setup, moving, told, heavierN])
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
   return (
     <ScrollAcross label="Lead for each bait">
@@ -368,14 +368,10 @@ function upTo(setup: Setup, moving: KiteWay, bait: KiteBait, carriedKg: number):
 /** How much of the kite’s line is out to each ring, and what the rings pull on it in gusts. */
 function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
   const show = useShow()
-  const tipM = tipHeightM(setup)
   const told = flown.filter(isTold)
   const loadN = told.reduce((sum, { gust }) => sum + ringLoadN(gust, moving.ringFriction), 0)
   const out = told
-    .map(
-      ({ bait }) =>
-        `${show.entered('length', Math.round(Math.hypot(bait.ringDistanceM, bait.ringHeightM - tipM)))} to the ${bait.name} ring`,
-    )
+    .map(({ bait }) => `${show.entered('length', Math.round(kiteLineOutM(setup, bait)))} to the ${bait.name} ring`)
     .join(', ')
   return (
     <p>

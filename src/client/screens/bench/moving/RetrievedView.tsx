@@ -3,6 +3,7 @@ import type { Moving, SwimsAt } from '../../../../core/documents/moving.ts'
 import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { type Fall, fallOf } from '../../../../core/setup/moving/fall.ts'
 import {
+  bedAtM,
   keptShare,
   type RetrievedWay,
   type RetrievePoint,
@@ -209,13 +210,7 @@ function PathChart({ plans, moving }: { plans: Plan[]; moving: RetrievedWay }) {
   const axis = useAxis()
   const mostM = Math.max(...plans.flatMap(({ points }) => points.map(({ awayM }) => awayM)), 1)
   const deepM = Math.max(moving.waterM, moving.nearWaterM)
-  const bed = [
-    { x: 0, y: moving.nearWaterM },
-    {
-      x: mostM,
-      y: moving.nearWaterM + ((moving.waterM - moving.nearWaterM) * Math.min(mostM, moving.lineOutM)) / moving.lineOutM,
-    },
-  ]
+  const bed = [0, mostM].map((x) => ({ x, y: bedAtM(moving, x) }))
   return (
     <div ref={ref} style={{ minHeight: 200 }}>
       {width > 0 && (

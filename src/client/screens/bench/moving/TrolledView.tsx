@@ -4,7 +4,7 @@ import type { Moving } from '../../../../core/documents/moving.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
 import { strikeWhileTowed } from '../../../../core/moments/towedStrike.ts'
 import type { TowedPlace } from '../../../../core/physics/flown/towed.ts'
-import { fallOf } from '../../../../core/setup/moving/fall.ts'
+import { fallOf, runsOffS } from '../../../../core/setup/moving/fall.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import {
   apartOf,
@@ -142,9 +142,8 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
         </p>
         <LengthCounts rig={setup} lengthM={lineOutM} label="Line out:" />
         <p className="text-sm text-quiet">
-          In free spool behind the boat that runs off in about{' '}
-          {(lineOutM / Math.hypot(speedMperS, fall ? fall.dropM(deepest.depthM, 1) : 0)).toFixed(0)} s. Still water, a straight
-          way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
+          In free spool behind the boat that runs off in about {runsOffS(lineOutM, speedMperS, fall, deepest.depthM).toFixed(0)}{' '}
+          s. Still water, a straight way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
         </p>
         <Thickness tow={tow} moving={moving} setup={setup} />
         <TowingDrag setup={setup} moving={moving} towN={now.value.topTensionN} />
