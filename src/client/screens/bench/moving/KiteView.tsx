@@ -1,7 +1,6 @@
-import { Plus, X } from 'lucide-react'
 import { useDeferredValue, useMemo } from 'react'
 import { nextLabelN } from '../../../../core/catalogue/labels.ts'
-import { type KiteBait, MOST_KITE_BAITS, type Moving } from '../../../../core/documents/moving.ts'
+import type { KiteBait, Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
 import { CoreError } from '../../../../core/errors.ts'
 import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
@@ -16,31 +15,28 @@ import {
   type KiteWay,
   kiteLineOutM,
   kiteLinePoints,
-  leadBySlack,
-  leadByWind,
   mostWindMperS,
   onMainLine,
   ownedFor,
   ringLoadN,
-  type ToldBait,
 } from '../../../../core/setup/moving/kite.ts'
 import { mainLine } from '../../../../core/setup/outfitLines.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { useRuleSetInForce } from '../../../api/useRuleSetInForce.ts'
-import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { KITE_DASHES, KiteDrawing } from '../../../charts/KiteDrawing.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
-import { useAxis } from '../../../charts/useAxis.ts'
 import { usePreferences, useShow } from '../../../settings/preferences.tsx'
-import { Button, Sheet } from '../../../ui/controls.tsx'
+import { Sheet } from '../../../ui/controls.tsx'
 import { LengthCounts } from '../../../ui/LengthCounts.tsx'
-import { above, within } from '../../../ui/limits.ts'
+import { above } from '../../../ui/limits.ts'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { QuantityField } from '../../../ui/QuantityField.tsx'
 import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import { percent } from '../../../words/percent.ts'
+import { type Later, SlackChart, WindChart } from './KiteCharts.tsx'
+import { BaitFields, SlackField } from './KiteFields.tsx'
 import { Beside } from './MovingFields.tsx'
 
 type Props = {
@@ -124,117 +120,6 @@ export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
     </Beside>
   )
 }
-
-/** Slack as a share over the straight way: dragged finely where little of it does much. */
-function SlackField({ slack, onChange }: { slack: number; onChange: (slack: number) => void }) {
-  return (
-    <div>
-      <NumberField
-        label="slack"
-        value={slack}
-        least={1.001}
-        most={1.3}
-        hint="line from tip to ring over the straight way"
-        onChange={(next) => next !== undefined && onChange(next)}
-      />
-      <input
-        type="range"
-        aria-label="slack, dragged"
-        aria-valuetext={slack.toFixed(3)}
-        className="mt-1 block h-6 w-full accent-tide"
-        min={1.002}
-        max={1.3}
-        step={0.002}
-        value={slack}
-        onChange={(event) => onChange(Number(Number(event.target.value).toFixed(3)))}
-      />
-    </div>
-  )
-}
-
-function BaitFields({
-  moving: { baits },
-  onChange,
-}: {
-  moving: KiteWay
-  onChange: (change: Partial<KiteWay>, tag?: string) => void
-}) {
-  const change = (at: number, to: Partial<KiteBait>, tag: string) =>
-    onChange({ baits: baits.map((bait, i) => (i === at ? { ...bait, ...to } : bait)) }, `${tag} ${at}`)
-  const last = baits.at(-1)!
-  const free = ['short', 'middle', 'long', 'other'].find((name) => baits.every((bait) => bait.name !== name)) ?? 'another'
-  return (
-    <>
-      {baits.map((bait, i) => (
-        <fieldset key={bait.name} className="grid gap-2 border-t border-rule pt-2">
-          <legend className="flex items-center gap-2 font-semibold">
-            <LineSample dash={KITE_DASHES[i]} />
-            the {bait.name} bait
-            {baits.length > 1 && (
-              <Button
-                tone="quiet"
-                aria-label={`Take the ${bait.name} bait away`}
-                onClick={() => onChange({ baits: baits.filter((_, at) => at !== i) })}
-              >
-                <X className="size-4" />
-              </Button>
-            )}
-          </legend>
-          <SliderField
-            label={`${bait.name}: ring up`}
-            quantity="length"
-            valueSi={bait.ringHeightM}
-            least={0.5}
-            most={60}
-            mostTyped={200}
-            step={0.5}
-            onChange={(ringHeightM) => change(i, { ringHeightM }, 'ring height')}
-          />
-          <SliderField
-            label={`${bait.name}: ring out`}
-            quantity="length"
-            valueSi={bait.ringDistanceM}
-            least={1}
-            most={150}
-            mostTyped={1000}
-            step={1}
-            onChange={(ringDistanceM) => change(i, { ringDistanceM }, 'ring distance')}
-          />
-          <QuantityField
-            label={`${bait.name}: lead`}
-            quantity="mass"
-            valueSi={bait.leadKg}
-            placeholder="as on the trace"
-            check={within(0, 2, 'From nothing to 2 kg.')}
-            onChange={(leadKg) => change(i, { leadKg }, 'bait lead')}
-            onClear={() =>
-              onChange({
-                baits: baits.map((each, at) => {
-                  const { leadKg: _cleared, ...rest } = each
-                  return at === i ? rest : each
-                }),
-              })
-            }
-          />
-        </fieldset>
-      ))}
-      {baits.length < MOST_KITE_BAITS && (
-        <Button
-          onClick={() =>
-            onChange({
-              baits: [...baits, { name: free, ringHeightM: last.ringHeightM + 5, ringDistanceM: last.ringDistanceM + 20 }],
-            })
-          }
-        >
-          <Plus className="size-4" /> Another bait
-        </Button>
-      )}
-    </>
-  )
-}
-
-/** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
-type Later = { setup: Setup; moving: KiteWay; told: ToldBait[] }
 
 function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
   const { ref, width } = useWidth<HTMLDivElement>()
@@ -423,89 +308,5 @@ function Hung({ setup }: { setup: Setup }) {
       The long line has more belly for the wind, so it wants more lead than the short. A steady wind and a ring that stands still:
       estimates.
     </p>
-  )
-}
-
-function SlackChart({ setup, moving, told }: Later) {
-  const { ref, width } = useWidth<HTMLDivElement>()
-  const axis = useAxis()
-  const show = useShow()
-  const bait = told.at(-1)?.bait
-  const { steady, gust } = useMemo(() => {
-    const at = (windMperS: number) => (bait ? leadBySlack(setup, moving, bait, windMperS) : [])
-    return { steady: at(moving.windMperS), gust: at(GUST * moving.windMperS) }
-  }, [setup, moving, bait])
-  const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
-  const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
-  if (!bait) return <p className="text-quiet">No bait has an answer.</p>
-  const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
-  return (
-    <>
-      <div ref={ref} style={{ minHeight: 170 }}>
-        {width > 0 && (
-          <CurveChart
-            curves={[
-              { id: 'gusts', look: 'first', points: curve(gust) },
-              { id: 'wind', look: 'second', points: curve(steady) },
-            ]}
-            span={{ x: [1, Math.min(1.3, Math.max(wetFrom ?? 1.12, moving.slack) + 0.02)], y: [0, 1.1 * most] }}
-            x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
-            y={axis('lead', 'mass')}
-            marks={[
-              { id: 'now', x: moving.slack },
-              ...(wetFrom === undefined ? [] : [{ id: 'wet', x: wetFrom, y: 0, text: 'in the sea' }]),
-            ]}
-            width={width}
-            height={170}
-            summary={`Lead for the ${bait.name} bait against slack: at ${moving.slack} ${show.computed('mass', gust.find(({ slack }) => slack >= moving.slack)?.leadKg ?? 0)} in gusts.`}
-          />
-        )}
-      </div>
-      <p className="text-sm">
-        The {bait.name} bait <LineSample />
-        in gusts, <LineSample second />
-        in the wind. A taut line lifts hard; a slack one drags in the sea.
-      </p>
-    </>
-  )
-}
-
-const CHART_LOOKS = ['first', 'second', 'thin'] as const
-
-/** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-function WindChart({ setup, moving, told }: Later) {
-  const { ref, width } = useWidth<HTMLDivElement>()
-  const axis = useAxis()
-  const show = useShow()
-  const curves = useMemo(
-    () => told.map(({ bait }) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
-    [setup, moving, told],
-  )
-  const most = Math.max(0.01, ...curves.flatMap(({ points }) => points.map(({ leadKg }) => leadKg)))
-  return (
-    <>
-      <div ref={ref} style={{ minHeight: 170 }}>
-        {width > 0 && (
-          <CurveChart
-            curves={curves.map(({ name, points }, i) => ({
-              id: name,
-              look: CHART_LOOKS[i] ?? 'thin',
-              points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
-            }))}
-            span={{ x: [0, 1.5 * moving.windMperS], y: [0, 1.1 * most] }}
-            x={axis('wind felt', 'speed')}
-            y={axis('lead', 'mass')}
-            marks={[
-              { id: 'wind', x: moving.windMperS },
-              { id: 'gusts', x: GUST * moving.windMperS },
-            ]}
-            width={width}
-            height={170}
-            summary={`Lead for each bait against the wind: told are ${show.computed('speed', moving.windMperS)}.`}
-          />
-        )}
-      </div>
-      <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
-    </>
   )
 }

@@ -1,0 +1,96 @@
+import { useMemo } from 'react'
+import { GUST, type KiteWay, leadBySlack, leadByWind, type ToldBait } from '../../../../core/setup/moving/kite.ts'
+import type { Setup } from '../../../../core/setup/setup.ts'
+import { CurveChart } from '../../../charts/CurveChart.tsx'
+import { LineSample } from '../../../charts/LineSample.tsx'
+import { useAxis } from '../../../charts/useAxis.ts'
+import { useShow } from '../../../settings/preferences.tsx'
+import { useWidth } from '../../../ui/useWidth.ts'
+
+/** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
+export type Later = { setup: Setup; moving: KiteWay; told: ToldBait[] }
+
+/** Lead of the farthest bait against slack, in the wind and in gusts. */
+export function SlackChart({ setup, moving, told }: Later) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const axis = useAxis()
+  const show = useShow()
+  const bait = told.at(-1)?.bait
+  const { steady, gust } = useMemo(() => {
+    const at = (windMperS: number) => (bait ? leadBySlack(setup, moving, bait, windMperS) : [])
+    return { steady: at(moving.windMperS), gust: at(GUST * moving.windMperS) }
+  }, [setup, moving, bait])
+  const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
+  const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
+  if (!bait) return <p className="text-quiet">No bait has an answer.</p>
+  const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
+  return (
+    <>
+      <div ref={ref} style={{ minHeight: 170 }}>
+        {width > 0 && (
+          <CurveChart
+            curves={[
+              { id: 'gusts', look: 'first', points: curve(gust) },
+              { id: 'wind', look: 'second', points: curve(steady) },
+            ]}
+            span={{ x: [1, Math.min(1.3, Math.max(wetFrom ?? 1.12, moving.slack) + 0.02)], y: [0, 1.1 * most] }}
+            x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
+            y={axis('lead', 'mass')}
+            marks={[
+              { id: 'now', x: moving.slack },
+              ...(wetFrom === undefined ? [] : [{ id: 'wet', x: wetFrom, y: 0, text: 'in the sea' }]),
+            ]}
+            width={width}
+            height={170}
+            summary={`Lead for the ${bait.name} bait against slack: at ${moving.slack} ${show.computed('mass', gust.find(({ slack }) => slack >= moving.slack)?.leadKg ?? 0)} in gusts.`}
+          />
+        )}
+      </div>
+      <p className="text-sm">
+        The {bait.name} bait <LineSample />
+        in gusts, <LineSample second />
+        in the wind. A taut line lifts hard; a slack one drags in the sea.
+      </p>
+    </>
+  )
+}
+
+const CHART_LOOKS = ['first', 'second', 'thin'] as const
+
+/** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
+export function WindChart({ setup, moving, told }: Later) {
+  const { ref, width } = useWidth<HTMLDivElement>()
+  const axis = useAxis()
+  const show = useShow()
+  const curves = useMemo(
+    () => told.map(({ bait }) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
+    [setup, moving, told],
+  )
+  const most = Math.max(0.01, ...curves.flatMap(({ points }) => points.map(({ leadKg }) => leadKg)))
+  return (
+    <>
+      <div ref={ref} style={{ minHeight: 170 }}>
+        {width > 0 && (
+          <CurveChart
+            curves={curves.map(({ name, points }, i) => ({
+              id: name,
+              look: CHART_LOOKS[i] ?? 'thin',
+              points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
+            }))}
+            span={{ x: [0, 1.5 * moving.windMperS], y: [0, 1.1 * most] }}
+            x={axis('wind felt', 'speed')}
+            y={axis('lead', 'mass')}
+            marks={[
+              { id: 'wind', x: moving.windMperS },
+              { id: 'gusts', x: GUST * moving.windMperS },
+            ]}
+            width={width}
+            height={170}
+            summary={`Lead for each bait against the wind: told are ${show.computed('speed', moving.windMperS)}.`}
+          />
+        )}
+      </div>
+      <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
+    </>
+  )
+}
