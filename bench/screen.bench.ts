@@ -44,6 +44,29 @@ function holdKey(page: Page, label: string, steps: number): Promise<number[]> {
   }, steps)
 }
 
+/** Presses a key now and then, and waits until everything that it changes is drawn: verdicts and findings follow the profile. */
+function pressAlone(page: Page, label: string, steps: number): Promise<number[]> {
+  return page.getByLabel(label, { exact: true }).evaluate(async (field, count) => {
+    const times: number[] = []
+    let lastMs = 0
+    const watch = new MutationObserver(() => {
+      document.body.getBoundingClientRect()
+      lastMs = performance.now()
+    })
+    watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true })
+    for (let i = 0; i < count; i += 1) {
+      const start = performance.now()
+      field.dispatchEvent(
+        new KeyboardEvent('keydown', { key: i % 40 < 20 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true }),
+      )
+      await new Promise((done) => setTimeout(done, 100))
+      times.push(lastMs - start)
+    }
+    watch.disconnect()
+    return times
+  }, steps)
+}
+
 /** Slides a boom to and fro by the pointer and times the frames meanwhile. */
 async function slide(page: Page, steps: number): Promise<number[]> {
   const box = (await page.getByRole('option', { name: 'boom a', exact: true }).boundingBox())!
@@ -117,7 +140,10 @@ await runMain(async () => {
   await page.getByRole('option', { name: 'boom a', exact: true }).click()
   const bySlide = summary('a boom slid by the pointer: frame to frame', await slide(page, STEPS))
   await page.getByRole('option', { name: 'leader', exact: true }).click()
-  const rows = [summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS))]
+  const rows = [
+    summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
+    summary('leader’s strength, one step alone: until all has followed', await pressAlone(page, 'strength', STEPS / 2)),
+  ]
   await page.getByRole('tab', { name: 'Conditions', exact: true }).click()
   rows.push(
     summary('drag set, one step: script and layout', await holdKey(page, 'drag set', STEPS)),

@@ -1,12 +1,12 @@
 import { type KeyboardEvent, memo, type PointerEvent, useId, useRef } from 'react'
 import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { Outfit } from '../../core/documents/outfit.ts'
-import { isLine, pieceById } from '../../core/documents/pieces.ts'
 import type { Trace } from '../../core/documents/trace.ts'
 import { downAtX } from '../../core/layout/downAtX.ts'
 import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
+import { useStableCallback } from '../ui/useStableCallback.ts'
 import type { ReachLabel } from '../words/names.ts'
-import { JointGlyph, LineGlyph, PartGlyph, ReelGlyph } from './glyphs.tsx'
+import { drawnAs, Glyph, ReachOption } from './ReachOption.tsx'
 
 type Props = {
   trace: Trace
@@ -37,8 +37,8 @@ const ACTIONS: Record<string, ReachAction> = {
   'Shift+ArrowRight': 'nudgeToHook',
 }
 
-const LABEL_STEP = 13
 const DROP_CLEARANCE = 30
+const NO_LABEL: ReachLabel = { above: [] }
 
 /** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. It rests while only loads change. */
 export const Reach = memo(function Reach({
@@ -108,33 +108,28 @@ export const Reach = memo(function Reach({
           {count} alike
         </text>
       ))}
-      {ordered.map((item) => (
-        <g
-          key={item.id}
-          id={`${prefix}${item.id}`}
-          role="option"
-          aria-selected={item.id === selected}
-          aria-label={name(item.ref)}
-          className={rides(item.ref) === undefined ? 'cursor-pointer' : 'cursor-ew-resize'}
-          onClick={() => onSelect(item.ref)}
-          onPointerDown={(event) => drag.onPointerDown(item, event)}
-        >
-          <ItemBox item={item} selected={item.id === selected} />
-          <g className={item.id === weakest ? 'text-fails' : ''}>
-            <Glyph item={item} trace={trace} outfit={outfit} />
-            {isWritten(item) && (
-              <Labels
-                item={item}
-                label={label(item.ref)}
-                crowded={layout.drops.some(
-                  (drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE,
-                )}
-                strong={item.id === selected || item.id === weakest}
-              />
+      {ordered.map((item) => {
+        const { above, below } = isWritten(item) ? label(item.ref) : NO_LABEL
+        return (
+          <ReachOption
+            key={item.id}
+            item={item}
+            drawn={drawnAs(item, trace, outfit)}
+            id={`${prefix}${item.id}`}
+            name={name(item.ref)}
+            above={above.join('\n')}
+            below={below}
+            crowded={layout.drops.some(
+              (drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE,
             )}
-          </g>
-        </g>
-      ))}
+            chosen={item.id === selected}
+            weakest={item.id === weakest}
+            slides={rides(item.ref) !== undefined}
+            onSelect={onSelect}
+            onPress={drag.onPress}
+          />
+        )
+      })}
     </svg>
   )
 })
@@ -148,11 +143,11 @@ function useSlideDrag({ trace, layout, rides, onSlide, onSlid }: DragArgs) {
   const xOf = (event: PointerEvent) => event.clientX - (ref.current?.getBoundingClientRect().left ?? 0)
   return {
     ref,
-    onPointerDown: (item: ReachItem, event: PointerEvent) => {
+    onPress: useStableCallback((item: ReachItem, event: PointerEvent) => {
       const line = rides(item.ref)
       if (line === undefined || event.button !== 0) return
       held.current = { id: item.id, line, grabX: xOf(event) - (item.onLine ? (item.x0 + item.x1) / 2 : item.x0), moved: false }
-    },
+    }),
     onPointerMove: (event: PointerEvent) => {
       const hold = held.current
       if (!hold || (!hold.moved && Math.abs(event.movementX) < 1)) return
@@ -181,79 +176,8 @@ export function MiniReach({ trace, outfit, layout }: Pick<Props, 'trace' | 'outf
         <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} />
       ))}
       {layout.items.map((item) => (
-        <Glyph key={item.id} item={item} trace={trace} outfit={outfit} />
+        <Glyph key={item.id} item={item} drawn={drawnAs(item, trace, outfit)} />
       ))}
     </svg>
-  )
-}
-
-/** The mark of the chosen item, over a hit area that takes in the labels: wet fingers and a moving deck. */
-function ItemBox({ item, selected }: { item: ReachItem; selected: boolean }) {
-  const { x0, x1, y, onLine } = item
-  return (
-    <>
-      {!onLine && <rect x={x0} y={y - 46} width={x1 - x0} height={72} fill="transparent" />}
-      <rect
-        x={x0}
-        y={y - 13}
-        width={x1 - x0}
-        height={26}
-        rx={5}
-        fill={selected ? 'var(--spread)' : 'transparent'}
-        stroke={selected ? 'var(--tide)' : 'none'}
-        strokeWidth={1.5}
-      />
-    </>
-  )
-}
-
-function Glyph({ item, trace, outfit }: { item: ReachItem; trace: Trace; outfit: Outfit }) {
-  const x = (item.x0 + item.x1) / 2
-  if (item.kind === 'reel') return <ReelGlyph x={x} y={item.y} />
-  if (item.kind === 'joint')
-    return (
-      <>
-        <line x1={item.x0} x2={item.x1} y1={item.y} y2={item.y} stroke="currentColor" strokeWidth={1.5} />
-        <JointGlyph x={x} y={item.y} />
-      </>
-    )
-  if (item.kind === 'wound') {
-    const line = outfit.wound.find(({ role }) => role === item.id)
-    return (
-      line && (
-        <>
-          <LineGlyph material={line.material} x0={item.x0} x1={item.x1} y={item.y} />
-          <path d={`M${x - 5} ${item.y + 6}l4-12M${x + 1} ${item.y + 6}l4-12`} stroke="currentColor" strokeWidth={1.4} />
-        </>
-      )
-    )
-  }
-  const piece = pieceById(trace, item.id)
-  if (!piece) return null
-  return isLine(piece) ? (
-    <LineGlyph material={piece.material} x0={item.x0} x1={item.x1} y={item.y} doubled={piece.role === 'double'} />
-  ) : (
-    <PartGlyph piece={piece} item={item} />
-  )
-}
-
-/** What the part is, and under it its length; the length moves up where a branch drops through its place. */
-function Labels({ item, label, strong, crowded }: { item: ReachItem; label: ReachLabel; strong: boolean; crowded: boolean }) {
-  const x = (item.x0 + item.x1) / 2
-  const above = crowded && label.below ? [...label.above.slice(0, -1), `${label.above.at(-1)}, ${label.below}`] : label.above
-  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (above.length - 1) * LABEL_STEP
-  return (
-    <g fontSize={12} textAnchor="middle" fontWeight={strong ? 700 : 400}>
-      {above.map((text, i) => (
-        <text key={text} x={x} y={top + i * LABEL_STEP}>
-          {text}
-        </text>
-      ))}
-      {label.below && !crowded && (
-        <text x={x} y={item.y + 23} style={{ fill: 'var(--quiet)' }}>
-          {label.below}
-        </text>
-      )}
-    </g>
   )
 }

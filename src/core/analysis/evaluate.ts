@@ -1,7 +1,8 @@
 import { advise } from '../advice/advise.ts'
 import type { Finding } from '../advice/finding.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
-import { type JudgedPath, type Judgement, judge, pathsOf } from '../moments/judge.ts'
+import { type JudgedPath, type Judgement, judgePrepared, pathsOf } from '../moments/judge.ts'
+import { type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** Everything the bench shows of one setup: what the moments say, every path to an end, and what is found. */
@@ -13,7 +14,10 @@ export type Evaluation = Judgement & { paths: JudgedPath[]; findings: Finding[] 
  * @param ruleSet the rule set in force, for the findings that remind of it.
  * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
  */
-export function evaluate(setup: Setup, ruleSet?: RuleSet): Evaluation {
-  const judgement = judge(setup)
+export const evaluate = (setup: Setup, ruleSet?: RuleSet): Evaluation => evaluatePrepared(prepareSetup(setup), ruleSet)
+
+/** The same of a setup that is worked out so far. */
+export function evaluatePrepared(prepared: PreparedSetup, ruleSet?: RuleSet): Evaluation {
+  const judgement = judgePrepared(prepared)
   return { ...judgement, paths: pathsOf(judgement), findings: advise(judgement, ruleSet) }
 }

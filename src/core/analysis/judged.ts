@@ -10,9 +10,13 @@ export type WorkedOut<T> = { ok: true; value: T } | { ok: false; message: string
 
 export function workedOut<T>(setup: Setup, work: (setup: Setup) => T): WorkedOut<T> {
   const [fault] = [...soundnessIssues(setup.trace, setup.catalogue), ...fitIssues(setup)]
-  if (fault) return { ok: false, message: `This trace does not hold together: ${fault.message}.` }
+  return fault ? { ok: false, message: `This trace does not hold together: ${fault.message}.` } : tried(() => work(setup))
+}
+
+/** Something of the core, or in its own words why it has no answer. */
+export function tried<T>(work: () => T): WorkedOut<T> {
   try {
-    return { ok: true, value: work(setup) }
+    return { ok: true, value: work() }
   } catch (error) {
     if (error instanceof CoreError) return { ok: false, message: `${error.message}.` }
     throw error

@@ -14,8 +14,10 @@ export type Judgement = { setup: PreparedSetup; moments: Moments }
  * The trace must be sound (`parseTrace`) and fit the outfit (`fitIssues`).
  * @throws CoreError where the spool cannot give the line out, or a slider has nothing to bear on.
  */
-export function judge(setup: Setup, names: readonly MomentName[] = MOMENT_NAMES): Judgement {
-  const prepared = prepareSetup(setup)
+export const judge = (setup: Setup, names?: readonly MomentName[]): Judgement => judgePrepared(prepareSetup(setup), names)
+
+/** The same of a setup that is worked out so far. */
+export function judgePrepared(prepared: PreparedSetup, names: readonly MomentName[] = MOMENT_NAMES): Judgement {
   return { setup: prepared, moments: Object.fromEntries(names.map((name) => [name, MOMENTS[name].judge(prepared)])) }
 }
 

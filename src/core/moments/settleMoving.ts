@@ -1,9 +1,11 @@
 import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
-import { type FlownBait, flownBait, GUST, isTold, kiteInput, type ToldBait } from '../setup/moving/kite.ts'
-import { keptShare, type RetrievePoint, retrieve } from '../setup/moving/retrieved.ts'
-import { liftsOf, towOf } from '../setup/moving/tow.ts'
-import { deepestOf, leastWaterM, trolledAt, wantedDepthM } from '../setup/moving/trolled.ts'
+import { type FlownBait, GUST, isTold, kiteInput, type ToldBait } from '../setup/moving/kite.ts'
+import type { Moved } from '../setup/moving/moved.ts'
+import { keptShare, type RetrievePoint } from '../setup/moving/retrieved.ts'
+import { liftsOf } from '../setup/moving/tow.ts'
+import { deepestOf, leastWaterM, wantedDepthM } from '../setup/moving/trolled.ts'
+import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { type CalculationRequest, type Figure, gradeAtLeast, type Input, type Verdict, worseVerdict } from './moment.ts'
 import { KEPT_SHARE, OFF_DEPTH } from './thresholds.ts'
@@ -25,9 +27,9 @@ export type JudgedMoving = {
 }
 
 /** How a line that is towed, wound in or flown takes what it carries to where it is meant to be. */
-export function judgeMoving(setup: Setup, moving: Moving): JudgedMoving {
+export function judgeMoving(setup: PreparedSetup, moving: Moving): JudgedMoving {
   try {
-    return JUDGES[moving.way](setup, moving as never)
+    return JUDGES[moving.way](moving as never, setup.moved() as never)
   } catch (error) {
     if (error instanceof CoreError) return troubled(moving.way, error.message)
     throw error
@@ -50,11 +52,13 @@ const troubled = (way: Moving['way'], trouble: string): JudgedMoving => ({
   moved: { way, trouble },
 })
 
-type Judge<Way extends Moving['way']> = (setup: Setup, moving: Extract<Moving, { way: Way }>) => JudgedMoving
+type Judge<Way extends Moving['way']> = (
+  moving: Extract<Moving, { way: Way }>,
+  moved: Extract<Moved, { way: Way }>,
+) => JudgedMoving
 const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
   /** By how far what swims deepest is off the depth meant; on the bed it fails. */
-  trolled: (setup, moving) => {
-    const towed = trolledAt(towOf(setup), moving)
+  trolled: (moving, { towed }) => {
     const deepest = deepestOf(towed.places)
     if (!deepest) return troubled('trolled', 'Nothing hangs on the line')
     const waterM = leastWaterM(moving)
@@ -78,8 +82,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
     }
   },
   /** By the share of the way over which some rate of winding keeps it there. */
-  retrieved: (setup, moving) => {
-    const points = retrieve(setup, towOf(setup), moving)
+  retrieved: (moving, { points }) => {
     const kept = keptShare(points)
     const [first] = points
     return {
@@ -95,8 +98,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
     }
   },
   /** By the lead that each bait carries, against what the wind and its gusts ask for; a belly in the sea is to be watched. */
-  kite: (setup, moving) => {
-    const baits = moving.baits.map((bait) => flownBait(setup, moving, bait))
+  kite: (moving, { baits }) => {
     const trouble = baits.find((bait) => bait.trouble !== undefined)?.trouble
     if (trouble !== undefined) return troubled('kite', trouble)
     const told = baits.filter(isTold)

@@ -4,6 +4,7 @@ import type { SpoolFill } from '../physics/spool/fill.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import type { Chances } from '../physics/strength/failureTables.ts'
 import { lineOutInRunM } from './lineWanted.ts'
+import { type Moved, movedOf } from './moving/moved.ts'
 import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
 import { endsOf, type PathElement, pathFinder } from './paths.ts'
@@ -24,6 +25,8 @@ export type PreparedSetup = Setup & {
   /** Reel to end, with the line out as the conditions say. */
   path: (endId: string) => EndPath
   tracePath: (endId: string) => PathElement[]
+  /** What comes of the way its line moves; @throws CoreError as `movedOf` does. */
+  moved: () => Moved | undefined
 }
 
 /** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
@@ -40,7 +43,13 @@ export function prepareSetup(setup: Setup): PreparedSetup {
     const links = linksOf(tracePath(id))
     return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), ...chancesOf(links.map(({ failing }) => failing)) }
   })
-  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath }
+  const { moving } = conditions
+  let known: Moved | undefined
+  const moved = () => {
+    known ??= moving && movedOf(setup, moving)
+    return known
+  }
+  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath, moved }
 }
 
 export function weakestOf(links: readonly Link[]): Link {

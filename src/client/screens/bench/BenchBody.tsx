@@ -1,40 +1,32 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { Hammer, Redo2, Save, Undo2, Waves } from 'lucide-react'
-import { useEffect, useMemo, useState } from 'react'
-import { Link, useNavigate, useSearchParams } from 'react-router'
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
-import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
 import { cutText } from '../../../core/documents/text.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
-import type { JudgedPath } from '../../../core/moments/judge.ts'
+import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
-import { waysFor } from '../../../core/setup/moving/ways.ts'
-import { createDocument, gearQuery, marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { DraftNotes } from '../../drafts/DraftNotes.tsx'
-import { useEvaluation } from '../../moments/useEvaluation.ts'
+import { useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
-import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
-import { clockTime } from '../../words/clockTime.ts'
-import { madeForWords } from '../../words/purposeWords.ts'
+import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { type BenchSheet, BenchSide } from './BenchSide.tsx'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
-import { ExportMenu } from './ExportMenu.tsx'
 import { FindingsList, FindingsPanel, WorstFinding } from './FindingsPanel.tsx'
-import { HistoryPanel } from './HistoryPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
 import { MovingView } from './moving/MovingView.tsx'
-import { NamePanel } from './NamePanel.tsx'
 import { PartList } from './PartList.tsx'
 import { PartPanel } from './PartPanel.tsx'
 import { StaleDialog } from './StaleDialog.tsx'
 import { StrengthView } from './StrengthView.tsx'
+import { TitleBar } from './TitleBar.tsx'
 import { type Bench, useBench } from './useBench.ts'
 import { useEdits } from './useEdits.ts'
 
@@ -62,7 +54,10 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const catalogue = useCatalogue()
   const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
   const ruleSet = useRuleSetInForce()
-  const judged = useEvaluation(setup, ruleSet)
+  const prepared = usePrepared(setup)
+  // What is told of the trace follows its drawing: a value that is stepped is seen in the profile at once.
+  const judged = useLaterEvaluation(prepared, ruleSet)
+  const later = useDeferredValue(bench)
   const [selected, setSelected] = useState(() => firstLine(trace))
   const [open, setOpen] = useState<MomentName>('run')
   const [side, setSide] = useState<BenchSheet>('part')
@@ -75,31 +70,32 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   useShortcuts(bench)
 
   const evaluation = judged.ok ? judged.value : undefined
-  const paths = evaluation?.paths ?? []
+  const paths = useMemo(() => (prepared.ok ? pathsOf({ setup: prepared.value }) : []), [prepared])
   const path = paths.find((each) => each.end.id === (end ?? evaluation?.moments.run?.end)) ?? paths[0]
   // A part off the shown path brings its own path up, so that its strength is there to see.
-  const select = (ref: LinkRef) => {
+  const select = useStableCallback((ref: LinkRef) => {
     setSelected(ref)
     setSide('part')
     const holds = (each: JudgedPath) => each.links.some((link) => sameLink(link.ref, ref))
     const other = path && !holds(path) ? paths.find(holds) : undefined
     if (other) setEnd(other.end.id)
-  }
-  const openMoment = (moment: MomentName) => {
+  })
+  const openMoment = useCallback((moment: MomentName) => {
     setOpen(moment)
     setSide('why')
-  }
+  }, [])
+  const showFindings = useCallback(() => setSide('findings'), [])
   const edits = useEdits(bench, setup, selected, select)
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i] ?? 0 })) ?? [], [path])
 
   const wide = useIsWide()
   const { moving, setMoving } = useMovingShown()
   const opened = evaluation?.moments[open]
-  const why = evaluation && opened && <WhyPanel result={opened} setup={setup} />
+  const why = evaluation && opened && <WhyPanel result={opened} setup={evaluation.setup} />
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 p-3 sm:px-6">
-      <TitleBar bench={bench} saved={saved} outfits={outfits} />
+      <TitleBar bench={later} saved={saved} outfits={outfits} />
       {bench.saveError && (
         <p role="alert" className="rounded-md border border-fails px-3 py-2">
           <strong>Not saved.</strong> {bench.saveError.message}
@@ -115,23 +111,17 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         )}
       </div>
       {moving ? (
-        evaluation && (
-          <MovingView
-            bench={bench}
-            setup={setup}
-            moved={evaluation.moments.settle?.moved}
-            sinkersKg={ownedSinkersKg}
-            onBack={() => setMoving(false)}
-          />
+        prepared.ok && (
+          <MovingView bench={bench} setup={prepared.value} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
         )
       ) : wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
             <StrengthView
               rig={setup}
-              evaluation={evaluation}
+              prepared={prepared.ok ? prepared.value : undefined}
+              moments={evaluation?.moments}
               path={path}
-              dragN={conditions.dragN}
               selected={selected}
               onSelect={select}
               onEnd={setEnd}
@@ -139,7 +129,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
               onSettle={bench.settle}
             />
             {evaluation && side !== 'findings' && (
-              <WorstFinding bench={bench} ruleSet={ruleSet} evaluation={evaluation} onAll={() => setSide('findings')} />
+              <WorstFinding bench={later} ruleSet={ruleSet} evaluation={evaluation} onAll={showFindings} />
             )}
           </div>
           <BenchSide
@@ -152,7 +142,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
                   rig={setup}
                   selected={selected}
                   links={links}
-                  judgement={evaluation}
+                  prepared={prepared.ok ? prepared.value : undefined}
                   ruleSet={ruleSet}
                   ownedSinkersKg={ownedSinkersKg}
                   edits={edits}
@@ -160,7 +150,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
               ),
               conditions: <ConditionsPanel bench={bench} evaluation={evaluation} onMoving={() => setMoving(true)} />,
               why: why ?? <p className="p-3 text-quiet">Nothing is calculated until the trace reads again.</p>,
-              findings: evaluation && <FindingsPanel bench={bench} ruleSet={ruleSet} evaluation={evaluation} />,
+              findings: evaluation && <FindingsPanel bench={later} ruleSet={ruleSet} evaluation={evaluation} />,
             }}
           />
         </div>
@@ -181,92 +171,6 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 function firstLine(trace: Trace): LinkRef {
   const first = trace.pieces.find(isLine) ?? trace.pieces[0]
   return first ? pieceRef(first.id) : woundRef('main')
-}
-
-function TitleBar({ bench, saved, outfits }: { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }) {
-  const { trace, outfitId, conditions, markId } = bench.content
-  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
-  return (
-    <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
-      <div className="flex min-w-64 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
-        <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
-        <div>
-          <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
-          <NamePanel bench={bench} />
-        </div>
-        <p className="min-w-0 text-sm text-quiet md:truncate">
-          <span role="status">
-            {bench.saving
-              ? 'saving …'
-              : bench.dirty
-                ? `changed since revision ${bench.baseRevision}`
-                : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
-          </span>
-          {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
-            .filter((text) => text !== undefined)
-            .join(' · ')}
-        </p>
-      </div>
-      <label className="flex items-center gap-2 text-quiet max-md:hidden">
-        on
-        <select
-          className={`${fieldClass} w-auto text-ink`}
-          value={outfitId}
-          onChange={(event) => bench.chooseOutfit(event.target.value)}
-          aria-label="Outfit"
-        >
-          {outfits.every(({ id }) => id !== outfitId) && <option value={outfitId}>choose an outfit</option>}
-          {outfits.map(({ id, content }) => (
-            <option key={id} value={id}>
-              {content.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <div className="flex gap-1.5">
-        <span className="flex gap-1.5 max-md:hidden">
-          <Button
-            onClick={bench.undo}
-            disabled={!bench.canUndo}
-            aria-keyshortcuts="Control+Z"
-            aria-label="Undo"
-            title="Undo (Ctrl+Z)"
-          >
-            <Undo2 className="size-4" />
-          </Button>
-          <Button
-            onClick={bench.redo}
-            disabled={!bench.canRedo}
-            aria-keyshortcuts="Control+Shift+Z"
-            aria-label="Redo"
-            title="Redo (Ctrl+Shift+Z)"
-          >
-            <Redo2 className="size-4" />
-          </Button>
-          <HistoryPanel bench={bench} id={saved.id} />
-          <ExportMenu trace={trace} />
-        </span>
-        <Button
-          tone="strong"
-          className={bench.dirty ? '' : 'max-md:hidden'}
-          onClick={bench.save}
-          disabled={!bench.dirty || bench.saving}
-          aria-keyshortcuts="Control+S"
-          title="Save (Ctrl+S)"
-        >
-          <Save className="size-4" /> Save
-        </Button>
-        {(conditions.moving || waysFor(trace, conditions).length > 0) && (
-          <Link to={`/traces/${saved.id}?moving`} className={buttonClass()}>
-            <Waves className="size-4" /> How it moves
-          </Link>
-        )}
-        <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>
-          <Hammer className="size-4" /> Build
-        </Link>
-      </div>
-    </header>
-  )
 }
 
 /** Whether the view of how the line moves is shown, kept in the address. */
@@ -313,7 +217,7 @@ function useKeepAsNew(bench: Bench, savedId: string) {
     })
       .then((created) => {
         bench.dismissStale()
-        bench.forget()
+        bench.draft.drop()
         void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
         void client.invalidateQueries({ queryKey: ['traces', savedId] })
         void navigate(`/traces/${created.id}`)

@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 
 const NAMES = { part: 'Part', conditions: 'Conditions', why: 'Why', findings: 'Findings' }
 export type BenchSheet = keyof typeof NAMES
@@ -14,17 +14,7 @@ export function BenchSide({ shown, onShow, sheets }: Props) {
       onValueChange={(sheet) => onShow(sheet as BenchSheet)}
       className="bench-side grid grid-cols-[minmax(0,1fr)] gap-1"
     >
-      <Tabs.List aria-label="Beside the reach" className="flex gap-1 text-sm">
-        {(Object.keys(NAMES) as BenchSheet[]).map((sheet) => (
-          <Tabs.Trigger
-            key={sheet}
-            value={sheet}
-            className="min-h-8 rounded-md px-2 text-quiet hover:bg-sheet data-[state=active]:bg-sheet data-[state=active]:font-semibold data-[state=active]:text-ink"
-          >
-            {NAMES[sheet]}
-          </Tabs.Trigger>
-        ))}
-      </Tabs.List>
+      <SheetTabs />
       {(Object.keys(NAMES) as BenchSheet[]).map((sheet) => (
         <Tabs.Content key={sheet} value={sheet} tabIndex={-1}>
           {sheets[sheet]}
@@ -33,3 +23,20 @@ export function BenchSide({ shown, onShow, sheets }: Props) {
     </Tabs.Root>
   )
 }
+
+/** The names of the sheets; they rest while a value is changed. */
+const SheetTabs = memo(function SheetTabs() {
+  return (
+    <Tabs.List aria-label="Beside the reach" className="flex gap-1 text-sm">
+      {(Object.keys(NAMES) as BenchSheet[]).map((sheet) => (
+        <Tabs.Trigger
+          key={sheet}
+          value={sheet}
+          className="min-h-8 rounded-md px-2 text-quiet hover:bg-sheet data-[state=active]:bg-sheet data-[state=active]:font-semibold data-[state=active]:text-ink"
+        >
+          {NAMES[sheet]}
+        </Tabs.Trigger>
+      ))}
+    </Tabs.List>
+  )
+})

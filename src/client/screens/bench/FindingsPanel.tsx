@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import type { Finding, Severity } from '../../../core/advice/finding.ts'
 import { takenUp } from '../../../core/advice/setAside.ts'
 import type { TriedRemedy } from '../../../core/advice/tryRemedies.ts'
@@ -27,7 +27,7 @@ type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluatio
 const isOpen = ({ aside }: Finding) => aside === undefined
 
 /** The worst of what is wrong, with the step that fixes it, and the way to the others. */
-export function WorstFinding({ bench, ruleSet, evaluation, onAll }: Props & { onAll: () => void }) {
+export const WorstFinding = memo(function WorstFinding({ bench, ruleSet, evaluation, onAll }: Props & { onAll: () => void }) {
   const open = evaluation.findings.filter(isOpen)
   const [worst] = open
   if (evaluation.findings.length === 0) return null
@@ -49,7 +49,7 @@ export function WorstFinding({ bench, ruleSet, evaluation, onAll }: Props & { on
       )}
     </Sheet>
   )
-}
+})
 
 /** What is wrong, the worst first, each with the step that fixes it and what that step would cost elsewhere; and what was set aside. */
 export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { MOMENT_NAMES, type MomentName } from '../../../core/moments/moments.ts'
 import { absentWords, viewOf } from '../../moments/momentViews.ts'
@@ -8,7 +9,7 @@ import { momentName } from '../../words/momentNames.ts'
 type Props = { evaluation: Evaluation; open: MomentName | undefined; onOpen: (moment: MomentName) => void }
 
 /** One verdict for each moment that applies, with its figure and what decides it. */
-export function MomentsBand({ evaluation, open, onOpen }: Props) {
+export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen }: Props) {
   const wording = useWording(evaluation.setup)
   return (
     <ul className="grid grid-cols-2 gap-2 md:grid-cols-3 lg:grid-cols-6" aria-label="Moments">
@@ -51,4 +52,4 @@ export function MomentsBand({ evaluation, open, onOpen }: Props) {
       })}
     </ul>
   )
-}
+})

@@ -11,6 +11,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
   const { trace } = bench.content
   const [name, setName] = useState(trace.name)
   const [tags, setTags] = useState('')
+  const [notes, setNotes] = useState('')
   const [open, setOpen] = useState(false)
   const valid = name.trim() !== ''
   return (
@@ -20,6 +21,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
         setOpen(next)
         setName(trace.name)
         setTags((trace.tags ?? []).join(', '))
+        setNotes(trace.notes ?? '')
         bench.settle()
       }}
       title="Name, tags and notes"
@@ -70,9 +72,13 @@ export function NamePanel({ bench }: { bench: Bench }) {
           <textarea
             id="trace-notes"
             className={`${fieldClass} min-h-28`}
-            value={trace.notes ?? ''}
+            value={notes}
             maxLength={4000}
-            onChange={(event) => bench.editTrace((old) => ({ ...old, notes: event.target.value || undefined }), 'notes')}
+            onChange={(event) => {
+              const next = event.target.value
+              setNotes(next)
+              bench.editTrace((old) => ({ ...old, notes: next || undefined }), 'notes')
+            }}
           />
         </Field>
         <Button tone="strong" className="justify-self-end" onClick={() => setOpen(false)}>

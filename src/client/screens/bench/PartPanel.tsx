@@ -9,11 +9,11 @@ import { ridesOn } from '../../../core/edit/along.ts'
 import { withFuse } from '../../../core/edit/changes.ts'
 import { hold, isHeld } from '../../../core/edit/moveTo.ts'
 import { slideRange } from '../../../core/edit/slidePart.ts'
-import type { Judgement } from '../../../core/moments/judge.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import { mainLine } from '../../../core/setup/outfitLines.ts'
 import { ownFiguresText } from '../../../core/setup/ownFigures.ts'
 import type { Link } from '../../../core/setup/pathLinks.ts'
+import type { PreparedSetup } from '../../../core/setup/prepareSetup.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { useShow } from '../../settings/preferences.tsx'
@@ -37,14 +37,14 @@ type Props = {
   rig: Rig
   selected: LinkRef
   links: readonly ShownLink[]
-  judgement: Judgement | undefined
+  prepared: PreparedSetup | undefined
   ruleSet: RuleSet | undefined
   ownedSinkersKg: readonly number[]
   edits: Edits
 }
 
 /** The settings of the chosen part, and of the joint it hangs by. */
-export function PartPanel({ bench, rig, selected, links, judgement, ruleSet, ownedSinkersKg, edits }: Props) {
+export function PartPanel({ bench, rig, selected, links, prepared, ruleSet, ownedSinkersKg, edits }: Props) {
   const { trace, outfit, catalogue } = rig
   const id = pieceIdOf(selected)
   const piece = id === undefined ? undefined : pieceById(trace, id)
@@ -77,7 +77,7 @@ export function PartPanel({ bench, rig, selected, links, judgement, ruleSet, own
         <PlaceOnLine piece={piece} trace={trace} edits={edits} />
         <HeldOrFree piece={piece} rig={rig} edits={edits} />
         <FromBox rig={rig} piece={piece} edits={edits} />
-        {isLine(piece) && piece.role !== 'sinkerLink' && judgement && <WhyThisLeader judgement={judgement} ruleSet={ruleSet} />}
+        {isLine(piece) && piece.role !== 'sinkerLink' && prepared && <WhyThisLeader setup={prepared} ruleSet={ruleSet} />}
         {isTied(joint) && <JointSettings bench={bench} piece={piece} joint={joint} rig={rig} />}
       </div>
     </Sheet>

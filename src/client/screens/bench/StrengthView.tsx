@@ -1,14 +1,15 @@
 import { Tabs } from 'radix-ui'
-import { useCallback, useMemo, useState } from 'react'
-import type { Evaluation } from '../../../core/analysis/evaluate.ts'
+import { memo, useCallback, useMemo, useState } from 'react'
 import { type LinkRef, linkKey, pieceIdOf } from '../../../core/documents/linkRef.ts'
 import { pieceById } from '../../../core/documents/pieces.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
 import { layOutProfile } from '../../../core/layout/profile.ts'
 import type { JudgedPath } from '../../../core/moments/judge.ts'
+import type { Moments } from '../../../core/moments/moments.ts'
 import { pieceName } from '../../../core/setup/names.ts'
-import type { Rig } from '../../../core/setup/setup.ts'
+import type { PreparedSetup } from '../../../core/setup/prepareSetup.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
 import { formatComputed } from '../../../core/units/formatQuantity.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { Reach, type ReachAction } from '../../charts/Reach.tsx'
@@ -22,10 +23,12 @@ import { EditBar } from './EditBar.tsx'
 import type { Edits } from './useEdits.ts'
 
 type Props = {
-  rig: Rig
-  evaluation: Evaluation | undefined
+  rig: Setup
+  /** Undefined where the trace does not hold together. */
+  prepared: PreparedSetup | undefined
+  /** What was last said of it, for the loads. */
+  moments: Moments | undefined
   path: JudgedPath | undefined
-  dragN: number
   selected: LinkRef
   onSelect: (ref: LinkRef) => void
   onEnd: (end: string) => void
@@ -36,15 +39,26 @@ type Props = {
 const PROFILE_HEIGHT = 170
 
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
-export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect, onEnd, edits, onSettle }: Props) {
+export const StrengthView = memo(function StrengthView({
+  rig,
+  prepared,
+  moments,
+  path,
+  selected,
+  onSelect,
+  onEnd,
+  edits,
+  onSettle,
+}: Props) {
   const { trace, outfit } = rig
+  const { dragN } = rig.conditions
   const chosen = linkKey(selected)
   const show = useShow()
   const { units } = usePreferences()
   const [trueScale, setTrueScale] = useState(false)
   const { ref, width } = useWidth<HTMLDivElement>()
   const { label, labelWidth, layout } = useReach(rig, width, show, trueScale, pieceIdOf(selected), path?.end.id)
-  const loads = useMemo(() => loadsOf(evaluation, path, dragN), [evaluation, path, dragN])
+  const loads = useMemo(() => loadsOf(moments, path?.end.id, dragN), [moments, path?.end.id, dragN])
   const unitN = QUANTITIES.strength.units[units.strength as 'lb' | 'kg' | 'N']
   const profile = useMemo(
     () =>
@@ -65,7 +79,7 @@ export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect,
   const slide = useStableCallback(edits.slideTo)
   const slid = useStableCallback(onSettle)
   const onKey = useStableCallback((action: ReachAction) => KEYS[action](edits))
-  const ends = evaluation?.setup.ends ?? []
+  const ends = prepared?.ends ?? []
 
   return (
     <Tabs.Root asChild value={path?.end.id ?? ''} onValueChange={onEnd} activationMode="automatic">
@@ -136,7 +150,7 @@ export function StrengthView({ rig, evaluation, path, dragN, selected, onSelect,
       </section>
     </Tabs.Root>
   )
-}
+})
 
 const KEYS: Record<ReachAction, (redraw: Edits) => void> = {
   add: (redraw) => redraw.ask('add'),
@@ -150,13 +164,13 @@ function ridingLine(trace: Trace, ref: LinkRef): string | undefined {
   return piece && ridesOn(piece)
 }
 
-function loadsOf(evaluation: Evaluation | undefined, path: JudgedPath | undefined, dragN: number): LoadLine[] {
-  const { run, cast } = evaluation?.moments ?? {}
+function loadsOf(moments: Moments | undefined, end: string | undefined, dragN: number): LoadLine[] {
+  const { run, cast } = moments ?? {}
   const peakN = run?.paths[0]?.drag.peakN
   return [
     ...(peakN === undefined ? [] : [{ name: 'peak in a run', forceN: peakN, tone: 'watch' as const }]),
     { name: 'drag as set', forceN: dragN, tone: 'tide' as const },
-    ...(cast && cast.carrier === path?.end.id ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
+    ...(cast && cast.carrier === end ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
   ]
 }
 

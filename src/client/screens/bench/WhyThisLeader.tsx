@@ -1,13 +1,16 @@
-import { useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { leaderOnTrace } from '../../../core/advice/leaderOnTrace.ts'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
-import type { Judgement } from '../../../core/moments/judge.ts'
+import { judgePrepared } from '../../../core/moments/judge.ts'
 import { purposeOf } from '../../../core/purpose/purpose.ts'
+import type { PreparedSetup } from '../../../core/setup/prepareSetup.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { LeaderReasons } from '../../ui/LeaderReasons.tsx'
 
+type Props = { setup: PreparedSetup; ruleSet: RuleSet | undefined }
+
 /** Why a leader is as it should be, asked for: what would be advised here, and what speaks about it. */
-export function WhyThisLeader(props: { judgement: Judgement; ruleSet: RuleSet | undefined }) {
+export function WhyThisLeader(props: Props) {
   const [open, setOpen] = useState(false)
   return (
     <details onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -17,16 +20,17 @@ export function WhyThisLeader(props: { judgement: Judgement; ruleSet: RuleSet | 
   )
 }
 
-function Advice({ judgement, ruleSet }: { judgement: Judgement; ruleSet: RuleSet | undefined }) {
+function Advice({ setup, ruleSet }: Props) {
   const show = useShow()
-  const advice = leaderOnTrace(judgement, ruleSet)
+  const later = useDeferredValue(setup)
+  const advice = useMemo(() => leaderOnTrace(judgePrepared(later), ruleSet), [later, ruleSet])
   return (
     <div className="grid gap-2">
       <p>
         Advised here: <strong>{show.entered('strength', advice.labelN)}</strong>, {show.computed('length', advice.lengthM)} from
         the main line to the hook.
       </p>
-      <LeaderReasons advice={advice} purpose={purposeOf(judgement.setup, ruleSet)} />
+      <LeaderReasons advice={advice} purpose={purposeOf(later, ruleSet)} />
     </div>
   )
 }

@@ -7,7 +7,7 @@ import { type History, type HistoryAction, historyReducer, startHistory } from '
 
 const run = (actions: HistoryAction<number>[], from: History<number> = startHistory(0)) =>
   actions.reduce<History<number>>(historyReducer, from)
-const edit = (next: number, tag?: string): HistoryAction<number> => ({ type: 'edit', next, tag })
+const edit = (next: number, tag?: string): HistoryAction<number> => ({ type: 'edit', change: () => next, tag })
 
 test('as many undos as edits come back to the start, and as many redos to the end', () => {
   fc.assert(
@@ -47,7 +47,7 @@ test('whatever was drawn, undo restores each trace exactly as it was', () => {
       for (const edit of edits) {
         const result = attempt(history.present, outfit, edit)
         if (!result.ok) continue
-        history = historyReducer(history, { type: 'edit', next: result.trace })
+        history = historyReducer(history, { type: 'edit', change: () => result.trace })
         seen.push(JSON.stringify(history.present))
       }
       for (const before of seen.toReversed()) {

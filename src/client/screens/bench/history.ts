@@ -2,7 +2,7 @@
 export type History<T> = { past: readonly T[]; present: T; future: readonly T[]; tag: string | undefined }
 
 export type HistoryAction<T> =
-  | { type: 'edit'; next: T; tag?: string | undefined }
+  | { type: 'edit'; change: (present: T) => T; tag?: string | undefined }
   | { type: 'undo' }
   | { type: 'redo' }
   /** A field was left: the next keystroke is a new step. */
@@ -21,9 +21,10 @@ export function historyReducer<T>(history: History<T>, action: HistoryAction<T>)
   const { past, present, future, tag } = history
   switch (action.type) {
     case 'edit': {
-      if (action.next === present) return history
+      const next = action.change(present)
+      if (next === present) return history
       const sameStep = action.tag !== undefined && action.tag === tag
-      return { past: sameStep ? past : [...past, present].slice(-MOST_STEPS), present: action.next, future: [], tag: action.tag }
+      return { past: sameStep ? past : [...past, present].slice(-MOST_STEPS), present: next, future: [], tag: action.tag }
     }
     case 'undo': {
       const previous = past.at(-1)

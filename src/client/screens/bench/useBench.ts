@@ -1,20 +1,16 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useMemo, useReducer, useState } from 'react'
-import type { Conditions } from '../../../core/documents/conditions.ts'
-import type { Mark } from '../../../core/documents/mark.ts'
-import { LEAST_WATER_M } from '../../../core/documents/moving.ts'
+import { useEffect, useMemo, useReducer, useState } from 'react'
 import { sameJson } from '../../../core/documents/sameJson.ts'
-import type { Trace } from '../../../core/documents/trace.ts'
-import { fishedFor } from '../../../core/setup/fishedFor.ts'
-import { springWater } from '../../../core/setup/springWater.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
-import type { SavedFish, SavedMark } from '../../api/documents.ts'
 import { documentQuery, type SavedTrace, saveDocument } from '../../api/documents.ts'
 import type { Draft } from '../../drafts/draftKeeper.ts'
 import { type DraftState, useDraft } from '../../drafts/useDraft.ts'
-import { type History, type HistoryAction, historyReducer, startHistory } from './history.ts'
+import { useStableCallback } from '../../ui/useStableCallback.ts'
+import { type BenchEdits, benchEdits } from './benchEdits.ts'
+import { type History, historyReducer, startHistory } from './history.ts'
 
-export type Bench = {
+/** The open trace; its functions stay the same while its values change. */
+export type Bench = BenchEdits & {
   content: TraceContent
   baseRevision: number
   dirty: boolean
@@ -29,20 +25,6 @@ export type Bench = {
   saving: boolean
   saveError: Error | null
   savedAt: string
-  editTrace: (change: (trace: Trace) => Trace, tag?: string) => void
-  editConditions: (change: Partial<Conditions>, tag?: string) => void
-  /** The mark the trace is for; its water at springs comes with it, or, of what is towed or wound in, its depth. */
-  chooseMark: (mark: SavedMark | undefined) => void
-  /** The fish it is for: a usual one is landed, and its mouth asked about. */
-  chooseFish: (fish: SavedFish | undefined) => void
-  /** Puts what a remedy made in place, as one step. */
-  apply: (made: { trace: Trace; conditions: Conditions }) => void
-  chooseOutfit: (outfitId: string) => void
-  /** Puts an earlier content in place of what is here; one undo goes back. */
-  bringBack: (content: TraceContent) => void
-  undo: () => void
-  redo: () => void
-  settle: () => void
   save: () => void
   /** Takes the server's revision; what was here is one undo away. */
   takeTheirs: () => void
@@ -51,8 +33,6 @@ export type Bench = {
   dismissStale: () => void
   /** Goes on with unsaved work that another page left; one undo goes back. */
   takeUp: (taken: Draft<TraceContent>) => void
-  /** Lets go of the unsaved work, when it was kept elsewhere. */
-  forget: () => void
 }
 
 type Start = { history: History<TraceContent>; baseRevision: number; resumed: boolean }
@@ -61,13 +41,6 @@ function begin(saved: SavedTrace, draft: Draft<TraceContent> | undefined): Start
   if (!draft || sameJson(draft.content, saved.content))
     return { history: startHistory(saved.content), baseRevision: saved.revision, resumed: false }
   return { history: startHistory(draft.content, [saved.content]), baseRevision: draft.baseRevision, resumed: true }
-}
-
-/** The conditions at a mark: of what moves through the water its depth counts, of all else its water at springs. */
-function atMark(conditions: Conditions, mark: Mark): Conditions {
-  const { moving, water } = conditions
-  const depth = moving && moving.way !== 'kite' ? { moving: { ...moving, waterM: Math.max(LEAST_WATER_M, mark.depthM) } } : {}
-  return { ...conditions, ...depth, ...(water || !moving ? { water: springWater(mark) } : {}) }
 }
 
 /** The open trace: edits with undo, a draft kept in the browser, and saving with the stale case. */
@@ -80,7 +53,7 @@ export function useBench(saved: SavedTrace): Bench {
   const [stale, setStale] = useState<SavedTrace>()
   const client = useQueryClient()
   const content = history.present
-  const dirty = content !== clean.content && !sameJson(content, clean.content)
+  const dirty = useMemo(() => content !== clean.content && !sameJson(content, clean.content), [content, clean])
 
   const { keep, drop } = draft
   useEffect(() => {
@@ -101,77 +74,62 @@ export function useBench(saved: SavedTrace): Bench {
     },
   })
 
-  const edit = useCallback((next: TraceContent, tag?: string) => dispatch({ type: 'edit', next, tag }), [])
-  const act = useCallback((type: Exclude<HistoryAction<TraceContent>['type'], 'edit'>) => dispatch({ type }), [])
+  const edits = useMemo(() => benchEdits(dispatch), [])
+  const save = useStableCallback(() => mutate({ revision: baseRevision, content }))
+  const saveOverTheirs = useStableCallback(() => stale && mutate({ revision: stale.revision, content }))
+  const dismissStale = useStableCallback(() => setStale(undefined))
+  const takeTheirs = useStableCallback(() => {
+    if (!stale) return
+    edits.bringBack(stale.content)
+    setBaseRevision(stale.revision)
+    setClean(stale)
+    setStale(undefined)
+  })
+  const takeUp = useStableCallback((taken: Draft<TraceContent>) => {
+    edits.bringBack(taken.content)
+    setBaseRevision(taken.baseRevision)
+  })
 
+  const { length: undoable } = history.past
+  const { length: redoable } = history.future
   return useMemo(
     () => ({
+      ...edits,
       content,
       baseRevision,
       dirty,
       draft,
       resumed: start.resumed,
-      canUndo: history.past.length > 0,
-      canRedo: history.future.length > 0,
+      canUndo: undoable > 0,
+      canRedo: redoable > 0,
       stale,
       saving: isPending,
       saveError: error,
       savedAt: clean.savedAt,
-      editTrace: (change, tag) => edit({ ...content, trace: change(content.trace) }, tag),
-      editConditions: (change, tag) => edit({ ...content, conditions: { ...content.conditions, ...change } }, tag),
-      apply: (made) => edit({ ...content, ...made }),
-      chooseOutfit: (outfitId) => edit({ ...content, outfitId }),
-      chooseMark: (mark) =>
-        edit({
-          ...content,
-          markId: mark?.id,
-          conditions: mark ? atMark(content.conditions, mark.content) : content.conditions,
-        }),
-      chooseFish: (fish) =>
-        edit({
-          ...content,
-          fishId: fish?.id,
-          conditions: {
-            ...content.conditions,
-            ...(fish ? fishedFor(fish.content) : { mouthWidthM: undefined, target: undefined }),
-          },
-        }),
-      bringBack: (earlier) => edit(earlier),
-      undo: () => act('undo'),
-      redo: () => act('redo'),
-      settle: () => act('settle'),
-      save: () => mutate({ revision: baseRevision, content }),
-      takeTheirs: () => {
-        if (!stale) return
-        edit(stale.content)
-        setBaseRevision(stale.revision)
-        setClean(stale)
-        setStale(undefined)
-      },
-      saveOverTheirs: () => stale && mutate({ revision: stale.revision, content }),
-      dismissStale: () => setStale(undefined),
-      takeUp: (taken) => {
-        edit(taken.content)
-        setBaseRevision(taken.baseRevision)
-      },
-      forget: drop,
+      save,
+      saveOverTheirs,
+      dismissStale,
+      takeTheirs,
+      takeUp,
     }),
     [
+      edits,
       content,
       baseRevision,
       dirty,
       draft,
       start.resumed,
-      history.past.length,
-      history.future.length,
+      undoable,
+      redoable,
       stale,
       isPending,
       error,
       clean.savedAt,
-      edit,
-      act,
-      mutate,
-      drop,
+      save,
+      saveOverTheirs,
+      dismissStale,
+      takeTheirs,
+      takeUp,
     ],
   )
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { type LinkRef, linkKey, pieceIdOf, pieceRef, woundRef } from '../../../core/documents/linkRef.ts'
 import { hungFrom, isLine, pieceById } from '../../../core/documents/pieces.ts'
@@ -33,6 +33,20 @@ export type Edits = {
 /** The edits of the chosen part; what cannot be done says why. */
 export function useEdits(bench: Bench, rig: Rig, selected: LinkRef, onSelect: (ref: LinkRef) => void): Edits {
   const [asked, ask] = useState<Asked>()
+  const { editTrace } = bench
+  return useMemo(
+    () => ({ asked, ask, ...editsOf(rig, selected, editTrace, ask, onSelect) }),
+    [asked, rig, selected, editTrace, onSelect],
+  )
+}
+
+function editsOf(
+  rig: Rig,
+  selected: LinkRef,
+  editTrace: Bench['editTrace'],
+  ask: Edits['ask'],
+  onSelect: (ref: LinkRef) => void,
+): Omit<Edits, 'asked' | 'ask'> {
   const { trace } = rig
   // What belongs to the outfit is no piece: an edit of it is refused in words.
   const id = pieceIdOf(selected) ?? linkKey(selected)
@@ -43,15 +57,13 @@ export function useEdits(bench: Bench, rig: Rig, selected: LinkRef, onSelect: (r
       return
     }
     ask(undefined)
-    bench.editTrace(() => result.trace, tag)
+    editTrace(() => result.trace, tag)
     if (result.said) toast(`${result.said}.`)
     onSelect(pieceById(result.trace, result.chosen) ? pieceRef(result.chosen) : woundRef('main'))
   }
   const slideTo = (which: string, downM: number) => take(slidePart(rig, which, downM), `slide ${which}`)
   const move = (toward: 'reel' | 'hook') => take(reorder(rig, id, toward))
   return {
-    asked,
-    ask,
     take,
     remove: () => {
       const hasChildren = hungFrom(trace, id).length > 0

@@ -3,7 +3,6 @@ import { nextLabelN } from '../../../../core/catalogue/labels.ts'
 import type { KiteBait, Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
 import { CoreError } from '../../../../core/errors.ts'
-import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
 import {
   type FlownBait,
@@ -21,6 +20,7 @@ import {
   ringLoadN,
 } from '../../../../core/setup/moving/kite.ts'
 import { mainLine } from '../../../../core/setup/outfitLines.ts'
+import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { useRuleSetInForce } from '../../../api/useRuleSetInForce.ts'
 import { KITE_DASHES, KiteDrawing } from '../../../charts/KiteDrawing.tsx'
@@ -40,24 +40,19 @@ import { BaitFields, SlackField } from './KiteFields.tsx'
 import { Beside } from './MovingFields.tsx'
 
 type Props = {
-  setup: Setup
+  setup: PreparedSetup
   moving: KiteWay
-  moved: MovingSettled | undefined
   sinkersKg: readonly number[]
   onChange: (next: Moving, tag?: string) => void
 }
 
 /** Baits under a kite: rod, lines and rings to scale, and the lead that each wants in the wind and in its gusts. */
-export function KiteView({ setup, moving, moved, sinkersKg, onChange }: Props) {
+export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
   const set = (change: Partial<KiteWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
-  // As it was judged; what cannot be judged is told here all the same.
-  const flown = useMemo(
-    () =>
-      moved?.way === 'kite' && moved.trouble === undefined
-        ? moved.baits
-        : moving.baits.map((bait) => flownBait(setup, moving, bait)),
-    [moved, setup, moving],
-  )
+  const flown = useMemo(() => {
+    const moved = setup.moved()
+    return moved?.way === 'kite' ? moved.baits : []
+  }, [setup])
   const later = useDeferredValue(useMemo(() => ({ setup, moving, told: flown.filter(isTold) }), [setup, moving, flown]))
   return (
     <Beside

@@ -1,8 +1,7 @@
 import { ArrowLeft } from 'lucide-react'
 import { type Moving, type MovingWay, usualMoving } from '../../../../core/documents/moving.ts'
-import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { waysFor } from '../../../../core/setup/moving/ways.ts'
-import type { Setup } from '../../../../core/setup/setup.ts'
+import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import { Button, Sheet } from '../../../ui/controls.tsx'
 import { MOVING_WORDS } from '../../../words/movingWords.ts'
 import type { Bench } from '../useBench.ts'
@@ -10,10 +9,10 @@ import { KiteView } from './KiteView.tsx'
 import { RetrievedView } from './RetrievedView.tsx'
 import { TrolledView } from './TrolledView.tsx'
 
-type Props = { bench: Bench; setup: Setup; moved: MovingSettled | undefined; sinkersKg: readonly number[]; onBack: () => void }
+type Props = { bench: Bench; setup: PreparedSetup; sinkersKg: readonly number[]; onBack: () => void }
 
 /** How the line of a trace moves while it fishes: what that does, with the values that do it beside their charts. */
-export function MovingView({ bench, setup, moved, sinkersKg, onBack }: Props) {
+export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
   const { trace, conditions } = bench.content
   const { moving } = conditions
   const ways = waysFor(trace, conditions)
@@ -56,9 +55,9 @@ export function MovingView({ bench, setup, moved, sinkersKg, onBack }: Props) {
       ) : moving.way === 'trolled' ? (
         <TrolledView setup={setup} moving={moving} onChange={set} bench={bench} />
       ) : moving.way === 'retrieved' ? (
-        <RetrievedView setup={setup} moving={moving} moved={moved} onChange={set} bench={bench} />
+        <RetrievedView setup={setup} moving={moving} onChange={set} bench={bench} />
       ) : (
-        <KiteView setup={setup} moving={moving} moved={moved} onChange={set} sinkersKg={sinkersKg} />
+        <KiteView setup={setup} moving={moving} onChange={set} sinkersKg={sinkersKg} />
       )}
     </section>
   )

@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
+import { tried } from '../../../../core/analysis/judged.ts'
 import type { Moving, SwimsAt } from '../../../../core/documents/moving.ts'
-import type { MovingSettled } from '../../../../core/moments/settleMoving.ts'
 import { type Fall, fallOf } from '../../../../core/setup/moving/fall.ts'
 import {
   bedAtM,
@@ -13,7 +13,7 @@ import {
 } from '../../../../core/setup/moving/retrieved.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import { linePerTurnM } from '../../../../core/setup/outfitLines.ts'
-import type { Setup } from '../../../../core/setup/setup.ts'
+import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
@@ -29,20 +29,18 @@ import { percent } from '../../../words/percent.ts'
 import type { Bench } from '../useBench.ts'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
-import { tried } from './tried.ts'
 
 type Props = {
   bench: Bench
-  setup: Setup
+  setup: PreparedSetup
   moving: RetrievedWay
-  moved: MovingSettled | undefined
   onChange: (next: Moving, tag?: string) => void
 }
 
 const UPPER: SwimsAt = { from: 'surface', m: 1 }
 
 /** A lure wound in: the rate that keeps it where it is meant to swim, all the way, for one water or two. */
-export function RetrievedView({ bench, setup, moving, moved, onChange }: Props) {
+export function RetrievedView({ bench, setup, moving, onChange }: Props) {
   const set = (change: Partial<RetrievedWay>, tag?: string) => onChange({ ...moving, ...change }, tag)
   const { trace, outfit, catalogue } = setup
   const tow = useMemo(() => tried(() => towOf({ trace, outfit, catalogue })), [trace, outfit, catalogue])
@@ -117,26 +115,26 @@ export function RetrievedView({ bench, setup, moving, moved, onChange }: Props) 
         </>
       }
     >
-      {tow.ok ? <WoundIn setup={setup} tow={tow.value} moving={moving} moved={moved} /> : <Trouble message={tow.message} />}
+      {tow.ok ? <WoundIn setup={setup} tow={tow.value} moving={moving} /> : <Trouble message={tow.message} />}
     </Beside>
   )
 }
 
 type Plan = { name: string; swimsAt: SwimsAt; points: RetrievePoint[] }
 
-type WoundProps = { setup: Setup; tow: Tow; moving: RetrievedWay; moved: MovingSettled | undefined }
+type WoundProps = { setup: PreparedSetup; tow: Tow; moving: RetrievedWay }
 
-function WoundIn({ setup, tow, moving, moved }: WoundProps) {
+function WoundIn({ setup, tow, moving }: WoundProps) {
   const show = useShow()
-  const judged = moved?.way === 'retrieved' && moved.trouble === undefined ? moved.points : undefined
   const plans = useMemo(
     () =>
       tried((): Plan[] => {
         const { swimsAt, otherAt } = moving
-        const first = { name: otherAt ? 'first' : 'plan', swimsAt, points: judged ?? retrieve(setup, tow, moving, swimsAt) }
+        const moved = setup.moved()
+        const first = { name: otherAt ? 'first' : 'plan', swimsAt, points: moved?.way === 'retrieved' ? moved.points : [] }
         return otherAt ? [first, { name: 'second', swimsAt: otherAt, points: retrieve(setup, tow, moving, otherAt) }] : [first]
       }),
-    [setup, tow, moving, judged],
+    [setup, tow, moving],
   )
   const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
   if (!plans.ok) return <Trouble message={plans.message} />

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { tried } from '../../../../core/analysis/judged.ts'
 import { lineDiameterM } from '../../../../core/catalogue/materials.ts'
 import type { Moving } from '../../../../core/documents/moving.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
@@ -21,6 +22,7 @@ import {
 } from '../../../../core/setup/moving/trolled.ts'
 import { pieceName } from '../../../../core/setup/names.ts'
 import { freeLine } from '../../../../core/setup/outfitLines.ts'
+import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
@@ -35,9 +37,8 @@ import { BesideFields } from './BesideFields.tsx'
 import { CourseFields } from './CourseFields.tsx'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
-import { tried } from './tried.ts'
 
-type Props = { bench: Bench; setup: Setup; moving: TrolledWay; onChange: (next: Moving, tag?: string) => void }
+type Props = { bench: Bench; setup: PreparedSetup; moving: TrolledWay; onChange: (next: Moving, tag?: string) => void }
 
 /** A trace towed behind a boat: how deep by line out, over the bed of its mark and way, and beside another line. */
 export function TrolledView({ bench, setup, moving, onChange }: Props) {
@@ -95,19 +96,27 @@ export function TrolledView({ bench, setup, moving, onChange }: Props) {
   )
 }
 
-type TowingProps = { setup: Setup; tow: Tow; moving: TrolledWay; onLineOut: (lineOutM: number) => void }
+type TowingProps = { setup: PreparedSetup; tow: Tow; moving: TrolledWay; onLineOut: (lineOutM: number) => void }
 
 function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
   const show = useShow()
   const { speedMperS, lineOutM, swimsAt, beside } = moving
   const waterM = leastWaterM(moving)
   const wantedM = wantedDepthM(swimsAt, waterM)
-  const now = useMemo(() => tried(() => trolledAt(tow, { speedMperS, lineOutM })), [tow, speedMperS, lineOutM])
+  const now = useMemo(
+    () =>
+      tried(() => {
+        const moved = setup.moved()
+        return moved?.way === 'trolled' ? moved.towed : undefined
+      }),
+    [setup],
+  )
   const neededM = useMemo(() => lineOutFor(tow, speedMperS, wantedM), [tow, speedMperS, wantedM])
   const fall = useMemo(() => fallOf(setup, tow), [setup, tow])
   if (!now.ok) return <Trouble message={now.message} />
-  const deepest = deepestOf(now.value.places)
-  if (!deepest) return <Trouble message="Nothing hangs on the line" />
+  const towed = now.value
+  const deepest = towed && deepestOf(towed.places)
+  if (!deepest) return <Trouble message="Nothing hangs on the line." />
   return (
     <>
       <Sheet title="Depth by line out">
@@ -146,10 +155,10 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
           s. Still water, a straight way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
         </p>
         <Thickness tow={tow} moving={moving} setup={setup} />
-        <TowingDrag setup={setup} moving={moving} towN={now.value.topTensionN} />
+        <TowingDrag setup={setup} moving={moving} towN={towed.topTensionN} />
       </Sheet>
       {(moving.course?.length ?? 0) > 1 && <Course moving={moving} depthM={deepest.depthM} />}
-      <SideBySide setup={setup} tow={tow} moving={moving} places={now.value.places} second={beside !== undefined} />
+      <SideBySide setup={setup} tow={tow} moving={moving} places={towed.places} second={beside !== undefined} />
     </>
   )
 }
@@ -339,7 +348,7 @@ function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; place
       }),
     [tow, beside, speedMperS, lineOutM, turnRadiusM, places],
   )
-  if (!worked.ok) return <p className="text-watch">The second line: {worked.message}.</p>
+  if (!worked.ok) return <p className="text-watch">The second line: {worked.message}</p>
   return (
     <ScrollAcross label="Two lines side by side">
       <table className="mt-1 w-full text-sm">

@@ -1,0 +1,104 @@
+import { useQuery } from '@tanstack/react-query'
+import { Hammer, Redo2, Save, Undo2, Waves } from 'lucide-react'
+import { memo } from 'react'
+import { Link } from 'react-router'
+import { familyName } from '../../../core/catalogue/familyIds.ts'
+import { waysFor } from '../../../core/setup/moving/ways.ts'
+import { marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { DraftNotes } from '../../drafts/DraftNotes.tsx'
+import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
+import { clockTime } from '../../words/clockTime.ts'
+import { madeForWords } from '../../words/purposeWords.ts'
+import { ExportMenu } from './ExportMenu.tsx'
+import { HistoryPanel } from './HistoryPanel.tsx'
+import { NamePanel } from './NamePanel.tsx'
+import type { Bench } from './useBench.ts'
+
+type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }
+
+/** What the trace is called and kept as, its outfit, and the ways on. It rests while only a part is changed. */
+export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props) {
+  const { trace, outfitId, conditions, markId } = bench.content
+  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
+  return (
+    <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="flex min-w-64 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
+        <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
+        <div>
+          <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
+          <NamePanel bench={bench} />
+        </div>
+        <p className="min-w-0 text-sm text-quiet md:truncate">
+          <span role="status">
+            {bench.saving
+              ? 'saving …'
+              : bench.dirty
+                ? `changed since revision ${bench.baseRevision}`
+                : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
+          </span>
+          {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
+            .filter((text) => text !== undefined)
+            .join(' · ')}
+        </p>
+      </div>
+      <label className="flex items-center gap-2 text-quiet max-md:hidden">
+        on
+        <select
+          className={`${fieldClass} w-auto text-ink`}
+          value={outfitId}
+          onChange={(event) => bench.chooseOutfit(event.target.value)}
+          aria-label="Outfit"
+        >
+          {outfits.every(({ id }) => id !== outfitId) && <option value={outfitId}>choose an outfit</option>}
+          {outfits.map(({ id, content }) => (
+            <option key={id} value={id}>
+              {content.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="flex gap-1.5">
+        <span className="flex gap-1.5 max-md:hidden">
+          <Button
+            onClick={bench.undo}
+            disabled={!bench.canUndo}
+            aria-keyshortcuts="Control+Z"
+            aria-label="Undo"
+            title="Undo (Ctrl+Z)"
+          >
+            <Undo2 className="size-4" />
+          </Button>
+          <Button
+            onClick={bench.redo}
+            disabled={!bench.canRedo}
+            aria-keyshortcuts="Control+Shift+Z"
+            aria-label="Redo"
+            title="Redo (Ctrl+Shift+Z)"
+          >
+            <Redo2 className="size-4" />
+          </Button>
+          <HistoryPanel bench={bench} id={saved.id} />
+          <ExportMenu trace={trace} />
+        </span>
+        <Button
+          tone="strong"
+          className={bench.dirty ? '' : 'max-md:hidden'}
+          onClick={bench.save}
+          disabled={!bench.dirty || bench.saving}
+          aria-keyshortcuts="Control+S"
+          title="Save (Ctrl+S)"
+        >
+          <Save className="size-4" /> Save
+        </Button>
+        {(conditions.moving || waysFor(trace, conditions).length > 0) && (
+          <Link to={`/traces/${saved.id}?moving`} className={buttonClass()}>
+            <Waves className="size-4" /> How it moves
+          </Link>
+        )}
+        <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>
+          <Hammer className="size-4" /> Build
+        </Link>
+      </div>
+    </header>
+  )
+})
