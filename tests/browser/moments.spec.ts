@@ -28,7 +28,7 @@ for (const [id, name] of [
     const moments = page.locator('[data-moment][data-verdict]')
     const below = page.locator('[data-moment]:not([data-verdict=holds])[data-verdict]')
     await expect(moments.first()).toBeVisible()
-    expect(await below.count()).toBeGreaterThan(0)
+    await expect(below).not.toHaveCount(0)
     for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
       const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Set aside' }).first()
       const label = (await remedy.textContent()) ?? ''
@@ -43,7 +43,7 @@ for (const [id, name] of [
     await page.getByRole('button', { name: 'Save' }).click()
     await expect(page.getByText('revision 2, saved')).toBeVisible()
     await page.getByRole('button', { name: 'Undo' }).click()
-    expect(await below.count()).toBeGreaterThan(0)
+    await expect(below).not.toHaveCount(0)
   })
 
 test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {

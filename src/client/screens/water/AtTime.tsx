@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { Material } from '../../../core/catalogue/ids.ts'
 import { lineDiameterM } from '../../../core/catalogue/materials.ts'
@@ -38,7 +38,7 @@ type Props = {
 type Beside = { material: Material; diameterM: number }
 
 /** The mark at one time: what holds there, the line's true shape, another line beside it, and what held or dragged. */
-export function AtTime({ mark, holds, day, setup, plan, owned, atMs, clock }: Props) {
+export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owned, atMs, clock }: Props) {
   const show = useShow()
   const { catalogue } = setup
   const [chosen, setChosen] = useState('plan')
@@ -121,7 +121,7 @@ export function AtTime({ mark, holds, day, setup, plan, owned, atMs, clock }: Pr
       <HeldOrDragged mark={mark} holds={holds} settling={settling} at={atMs} clock={clock} />
     </Sheet>
   )
-}
+})
 
 const HOLDING_WORDS = { holds: 'holds', stillWaterOnly: 'holds only in still water', no: 'does not hold' }
 

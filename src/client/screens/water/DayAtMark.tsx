@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { standingHolds } from '../../../core/learning/markLessons.ts'
 import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
@@ -58,6 +58,8 @@ function KnownDay({
 }: Props & { day: Day; windFailed: boolean }) {
   const { startMs, endMs, timeZone } = localDay
   const [atMs, setAtMs] = useState(() => firstTime(localDay))
+  // Near slack water a line’s shape takes long: the slider does not wait for it.
+  const laterMs = useDeferredValue(atMs)
   const clock = useCallback((timeMs: number) => clockIn(timeZone, timeMs), [timeZone])
   const scrubTo = useCallback(
     (timeMs: number) => setAtMs(Math.min(endMs - SCRUB_MS, startMs + Math.round((timeMs - startMs) / SCRUB_MS) * SCRUB_MS)),
@@ -123,10 +125,10 @@ function KnownDay({
               <Button onClick={stop}>Stop</Button>
             </p>
           ) : (
-            <Timetable plan={plan} timeZone={timeZone} withShape={shapesOf(box).length > 1} atMs={atMs} onScrub={scrubTo} />
+            <Timetable plan={plan} timeZone={timeZone} withShape={shapesOf(box).length > 1} atMs={laterMs} onScrub={scrubTo} />
           )}
         </Sheet>
-        <AtTime mark={mark} holds={holds} day={day} setup={setup} plan={plan} owned={box} atMs={atMs} clock={clock} />
+        <AtTime mark={mark} holds={holds} day={day} setup={setup} plan={plan} owned={box} atMs={laterMs} clock={clock} />
       </div>
     </>
   )

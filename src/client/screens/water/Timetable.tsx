@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -11,14 +11,14 @@ type Props = { plan: Plan; timeZone: string; withShape: boolean; atMs: number; o
 const HALF_HOUR_MS = 30 * 60_000
 
 /** The day's sinkers: the changes first, then every half hour; a row brings the view above and beside to its time. */
-export function Timetable({ plan, ...at }: Props) {
+export const Timetable = memo(function Timetable({ plan, ...at }: Props) {
   return (
     <>
       <Changes changes={plan.changes} {...at} />
       <HalfHours rows={plan.rows} {...at} />
     </>
   )
-}
+})
 
 /** Every change of the day; the sinker that is on is marked, and on a narrow screen is the one in view. */
 function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'plan'> & { changes: readonly Change[] }) {
