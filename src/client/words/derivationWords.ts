@@ -40,27 +40,38 @@ export function derivationText(steps: readonly StepWords[]): string {
     .join('\n\n')
 }
 
+type Format = (value: number, si: number, show: Show) => string
+
+/** The units that a field’s name may end in, the longer before those they end in, and how each is read out. */
+const UNITS: Record<string, Format> = {
+  KgperM3: (_value, si) => `${si} kg/m³`,
+  NperM: (_value, si) => `${si} N/m`,
+  MperS: (value, si, show) => `${show.computed('speed', value)} (${si} m/s)`,
+  M2: (value) => `${value.toPrecision(3)} m²`,
+  Kg: (value, _si, show) => show.computed('mass', value),
+  Deg: (_value, si) => `${si}°`,
+  Rad: (value) => `${((value * 180) / Math.PI).toFixed(0)}°`,
+  Pa: (_value, si) => `${si} Pa`,
+  N: (value, si, show) => `${show.computed('strength', value)} (${si} N)`,
+  M: (value, _si, show) => show.computed('length', value),
+  S: (_value, si) => `${si} s`,
+}
+const UNIT = new RegExp(`(?:${Object.keys(UNITS).join('|')})$`)
+
 /** `spoolFullRadiusM` as words: the unit goes, the rest is spelled out. */
-function wordsOf(field: string): string {
-  return field
-    .replace(/(?:MperS|M2|Kg|Deg|Rad|Pa|N|M)$/, '')
+const wordsOf = (field: string): string =>
+  field
+    .replace(UNIT, '')
     .replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
     .trim()
-}
 
 function valueWords(field: string, value: unknown, show: Show): string {
   if (typeof value !== 'number') return String(value)
-  const si = Number(value.toPrecision(4))
-  if (field.endsWith('N')) return `${show.computed('strength', value)} (${si} N)`
-  if (/(?:diameter|Radius|radius).*M$/i.test(field)) return `${(value * 1000).toPrecision(4)} mm`
-  if (field.endsWith('MperS')) return `${show.computed('speed', value)} (${si} m/s)`
-  if (field.endsWith('Kg')) return show.computed('mass', value)
-  if (field.endsWith('M2')) return `${value.toPrecision(3)} m²`
-  if (field.endsWith('Deg')) return `${si}°`
-  if (field.endsWith('Rad')) return `${((value * 180) / Math.PI).toFixed(0)}°`
-  if (field.endsWith('M')) return show.computed('length', value)
+  if (/(?:diameter|radius).*M$/i.test(field)) return `${(value * 1000).toPrecision(4)} mm`
   if (field === 'survival' || field === 'probability') return percent(value, 1)
-  return String(si)
+  const si = Number(value.toPrecision(4))
+  const [unit] = UNIT.exec(field) ?? []
+  return unit === undefined ? String(si) : UNITS[unit]!(value, si, show)
 }
 
 /** One row of a list: a line, a joint, a layer, a link. */

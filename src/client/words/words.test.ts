@@ -150,3 +150,39 @@ test('a derivation reads out every step of every family, with units and no stray
   const [run] = derivationOf(setupOf(trace, outfit, defaultConditions()), 'run').slice(-3)
   expect(stepWords(run!, show, (id) => id).given).toContain('allowed fraction: 0.75, rule')
 })
+
+test('a figure is read out in the unit that its field’s name ends in, and its name without it', () => {
+  const read = (fields: object) =>
+    stepWords({ calculation: 'troll.tow', input: {}, output: fields, from: {} }, show, (id) => id).gives
+  expect(
+    read({
+      endDensityKgperM3: 1140,
+      rodStiffnessNperM: 250.04,
+      boatMperS: 1.5,
+      liftAreaM2: 2e-4,
+      endMassKg: 0.06,
+      ringAngleDeg: 12.5,
+      wrapRad: Math.PI / 2,
+      modulusPa: 2e9,
+      setbackM: 20,
+      lineDiameterM: 0.00028,
+      spoolFullRadiusM: 0.03,
+      timeS: 4.25,
+      hangsFrom: 2,
+    }),
+  ).toEqual([
+    'end density: 1140 kg/m³',
+    'rod stiffness: 250 N/m',
+    'boat: 2.9 kn (1.5 m/s)',
+    'lift area: 0.000200 m²',
+    'end mass: 60 g',
+    'ring angle: 12.5°',
+    'wrap: 90°',
+    'modulus: 2000000000 Pa',
+    'setback: 20 m',
+    'line diameter: 0.2800 mm',
+    'spool full radius: 30.00 mm',
+    'time: 4.25 s',
+    'hangs from: 2',
+  ])
+})

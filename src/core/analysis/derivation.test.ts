@@ -7,8 +7,12 @@ import { calculate } from '../calculations/registry.ts'
 import type { FamilyId } from '../catalogue/familyIds.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { linkKey } from '../documents/linkRef.ts'
+import { usualMoving } from '../documents/moving.ts'
+import type { Piece } from '../documents/trace.ts'
+import { withPiece } from '../edit/changes.ts'
 import { FAMILIES } from '../families/families.ts'
 import type { MomentName } from '../moments/moments.ts'
+import type { Towed } from '../physics/flown/towed.ts'
 import { type DerivationStep, derivationOf } from './derivation.ts'
 
 const outfit = braidOutfit(50)
@@ -45,6 +49,29 @@ test('the last figure of a derivation is the one on the surface', () => {
   for (const [i, { probability }] of ofSnag.entries()) expect(probability).toBeCloseTo(path.first[i]!, 4)
   const held = output<{ links: { id: string; strengthN: number }[] }>(derivationOf(content, 'hand'), 'strength.chain').links
   expect(held.find(({ id }) => id === linkKey(hand!.decides))!.strengthN).toBe(hand!.deciding.weakest.strengthN)
+})
+
+test.each([
+  ['tandemTroll', 'trolled'],
+  ['castingLeader', 'retrieved'],
+] as const)('%s, %s: what is read out swims where the surface says', (family, way) => {
+  const drawn = setup(family)
+  const content = { ...drawn, conditions: { ...drawn.conditions, moving: usualMoving(way) } }
+  const tow = derivationOf(content, 'settle').find(({ calculation }) => calculation === 'troll.tow')!
+  const again = calculate('troll.tow', tow.input)
+  expect(again.ok && again.output).toEqual(tow.output)
+  const deepestM = Math.max(...(tow.output as Towed).places.map(({ depthM }) => depthM))
+  const { moved } = evaluated(content.trace, outfit, content.conditions).settle!
+  const surfaceM = moved && 'depthM' in moved ? moved.depthM : moved && 'points' in moved ? moved.points[0]!.depthM : Number.NaN
+  // The surface follows its line less closely.
+  expect(Math.abs(deepestM / surfaceM - 1)).toBeLessThan(0.01)
+})
+
+test('where no lip takes a lure to its rating the reading out says no more than is known', () => {
+  const drawn = setup('straightLure')
+  const trace = withPiece(drawn.trace, 'lure', (lure) => ({ ...lure, ratedDepthM: 45, ratedLineOutM: 40 }) as Piece)
+  const conditions = { ...drawn.conditions, moving: usualMoving('trolled') }
+  expect(derivationOf({ ...drawn, trace, conditions }, 'settle')).toEqual([])
 })
 
 test('a cast of more links than a chain may have is derived from those nearest to giving', () => {

@@ -13,6 +13,18 @@ const OWN_INPUT: Partial<Record<CalculationName, object>> = {
       { diameterM: 0.0003, densityKgperM3: 970 },
     ],
   },
+  'troll.tow': {
+    speedMperS: 1.5,
+    lines: [
+      { hangsFrom: 0, lengthM: 20, diameterM: 3e-4, densityKgperM3: 970 },
+      { hangsFrom: 1, lengthM: 2, diameterM: 5e-4, densityKgperM3: 1140 },
+      { hangsFrom: 1, lengthM: 1, diameterM: 5e-4, densityKgperM3: 1140 },
+    ],
+    bodies: [
+      { hangsFrom: 2, id: 'lure', massKg: 0.06, densityKgperM3: 1100, dragAreaM2: 3e-4, liftAreaM2: 2e-4 },
+      { hangsFrom: 3, id: 'sinker', massKg: 0.1, densityKgperM3: 11340, dragAreaM2: 2e-4, liftAreaM2: 0 },
+    ],
+  },
   'hook.suggest': { pattern: 'j', baitLengthM: 0.18, baitDepthM: 0.006, baitMassKg: 0.02, alive: false, rig: 'single' },
   'tide.height': {
     meanLevelM: 3,
@@ -71,6 +83,8 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['troll.depth', (i) => { i.layers = [] }, ['layers']],
   ['troll.depth', (i) => { i.speedMperS = 60 }, ['speedMperS']],
   ['troll.lift', (i) => { i.depthM = 0 }, ['depthM']],
+  ['troll.tow', (i) => { i.lines[1].hangsFrom = 2 }, ['lines', 1, 'hangsFrom']],
+  ['troll.tow', (i) => { i.bodies[1].hangsFrom = 4 }, ['bodies', 1, 'hangsFrom']],
   ['kite.lead', (i) => { i.windMperS = -1 }, ['windMperS']],
   ['kite.lead', (i) => { i.ringHeightM = 'high' }, ['ringHeightM']],
   ['tests.efficiency', (i) => { i.priorDegrees = 2 }, ['priorDegrees']],

@@ -224,8 +224,8 @@ function holdingInputs(settling: Settling, reserve: number, neededKg: number | u
   ]
 }
 
-function deriveSettle(setup: PreparedSetup, { settling, holding, free }: Settle): CalculationRequest[] {
-  if (!settling) return movingRequests(setup)
+function deriveSettle(setup: PreparedSetup, { settling, holding, free, moved }: Settle): CalculationRequest[] {
+  if (!settling) return movingRequests(setup, moved)
   const from = { lineDiameterM: 'nominal', lineDensityKgperM3: 'nominal', grip: 'nominal', baitDragAreaM2: 'nominal' } as const
   return [
     ...(holding || free ? [holdRequest(settling, from)] : []),

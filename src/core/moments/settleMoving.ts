@@ -1,9 +1,10 @@
 import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
+import { towRows } from '../physics/flown/trollTow.ts'
 import { type FlownBait, GUST, isTold, kiteInput, type ToldBait } from '../setup/moving/kite.ts'
 import type { Moved } from '../setup/moving/moved.ts'
 import { keptShare, type RetrievePoint } from '../setup/moving/retrieved.ts'
-import { liftsOf } from '../setup/moving/tow.ts'
+import { liftsOf, towOf } from '../setup/moving/tow.ts'
 import { deepestOf, leastWaterM, wantedDepthM } from '../setup/moving/trolled.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
@@ -128,15 +129,29 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
 /** Lead carried over what the gusts ask for; with none asked for, more than enough. */
 const spareOf = ({ carriedKg, gust }: ToldBait): number => (gust.leadMassKg > 0 ? carriedKg / gust.leadMassKg : 10)
 
-/** The calculations behind it: what a lure’s rating says of its lip, and of each bait under a kite the lead in wind and gusts. */
-export function movingRequests(setup: Setup): CalculationRequest[] {
+/**
+ * The calculations behind it: what a lure’s rating says of its lip, and where all that is towed swims, of a retrieve as winding begins; or of
+ * each bait under a kite the lead in wind and gusts.
+ */
+export function movingRequests(setup: Setup, moved: MovingSettled | undefined): CalculationRequest[] {
   const { moving } = setup.conditions
   if (moving?.way !== 'kite')
-    return liftsOf(setup).map((input) => ({
-      calculation: 'troll.lift',
-      input,
-      from: { layers: 'nominal', endDensityKgperM3: 'nominal', endDragAreaM2: 'nominal' },
-    }))
+    return [
+      ...liftsOf(setup).map(
+        (input): CalculationRequest => ({
+          calculation: 'troll.lift',
+          input,
+          from: { layers: 'nominal', endDensityKgperM3: 'nominal', endDragAreaM2: 'nominal' },
+        }),
+      ),
+      ...towedAs(moving, moved).map(
+        ({ speedMperS, lineOutM }): CalculationRequest => ({
+          calculation: 'troll.tow',
+          input: { speedMperS, ...towRows(towOf(setup).line(lineOutM)) },
+          from: { bodies: 'nominal', ...(moving?.way === 'retrieved' ? { speedMperS: 'computed' } : {}) },
+        }),
+      ),
+    ]
   return moving.baits.flatMap((bait) =>
     [moving.windMperS, GUST * moving.windMperS].map(
       (windMperS): CalculationRequest => ({
@@ -146,4 +161,12 @@ export function movingRequests(setup: Setup): CalculationRequest[] {
       }),
     ),
   )
+}
+
+/** How fast it is towed, on how much line in the water; none where it cannot be told. */
+function towedAs(moving: Moving | undefined, moved: MovingSettled | undefined): { speedMperS: number; lineOutM: number }[] {
+  if (!moving || !moved || moved.trouble !== undefined) return []
+  if (moving.way === 'trolled') return [moving]
+  const [first] = moved.way === 'retrieved' ? moved.points : []
+  return first ? [{ speedMperS: first.speedMperS, lineOutM: first.inWaterM }] : []
 }

@@ -23,7 +23,7 @@ test.each(covered)('$calculation meets its independent case', ({ calculation, in
 })
 
 /** Of our own fields: held against closed forms, and what they must agree with, where they live. */
-const OWN = ['water.line', 'tide.height', 'hook.suggest']
+const OWN = ['water.line', 'tide.height', 'hook.suggest', 'troll.tow']
 
 test('every registered calculation has at least one independent case', () => {
   expect(new Set([...covered.map(({ calculation }) => calculation), ...OWN])).toEqual(new Set(Object.keys(CALCULATIONS)))

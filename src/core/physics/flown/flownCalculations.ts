@@ -3,6 +3,7 @@ import {
   areaM2,
   define,
   densityKgperM3,
+  id,
   lineDiameterM,
   lineLengthM,
   massKg,
@@ -13,23 +14,56 @@ import {
 import { kiteLead } from './kiteLead.ts'
 import { trollDepth } from './trollDepth.ts'
 import { trollLift } from './trollLift.ts'
+import { trollTow } from './trollTow.ts'
 
 /** More lines one after the other than anyone tows. */
 const MOST_LAYERS = 12
+/** More lines and parts than a trace has. */
+const MOST_ROWS = 1_000
 const BERTEAUX = 'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965)'
 const EQUILIBRIUM = 'd(T t)/ds + f − w ẑ = 0, dr/ds = t, f = ½ρCn d |Un| Un + ½ρCt d |Ut| Ut'
 
+const towSpeedMperS = z.number().min(0).max(20)
+const layer = { lengthM: lineLengthM, diameterM: lineDiameterM, densityKgperM3 }
+const hangsFrom = z.int().min(0).max(MOST_ROWS)
+
 const towed = {
-  speedMperS: z.number().min(0).max(20),
-  layers: z
-    .array(z.strictObject({ lengthM: lineLengthM, diameterM: lineDiameterM, densityKgperM3 }))
-    .min(1)
-    .max(MOST_LAYERS, { abort: true }),
+  speedMperS: towSpeedMperS,
+  layers: z.array(z.strictObject(layer)).min(1).max(MOST_LAYERS, { abort: true }),
   endMassKg: massKg,
   endDensityKgperM3: densityKgperM3,
   endDragAreaM2: areaM2,
   waterDensityKgperM3,
 }
+
+const towInput = z
+  .strictObject({
+    speedMperS: towSpeedMperS,
+    lines: z
+      .array(z.strictObject({ hangsFrom, ...layer }))
+      .min(1)
+      .max(MOST_ROWS, { abort: true }),
+    bodies: z
+      .array(z.strictObject({ hangsFrom, id, massKg, densityKgperM3, dragAreaM2: areaM2, liftAreaM2: areaM2 }))
+      .max(MOST_ROWS, { abort: true }),
+    waterDensityKgperM3,
+  })
+  .superRefine(({ lines, bodies }, context) => {
+    for (const [i, line] of lines.entries())
+      if (line.hangsFrom > i)
+        context.addIssue({
+          code: 'custom',
+          path: ['lines', i, 'hangsFrom'],
+          message: `Line ${i + 1} hangs from line ${line.hangsFrom}, which is not before it`,
+        })
+    for (const [i, body] of bodies.entries())
+      if (body.hangsFrom > lines.length)
+        context.addIssue({
+          code: 'custom',
+          path: ['bodies', i, 'hangsFrom'],
+          message: `There is no line ${body.hangsFrom} for ${body.id} to hang from`,
+        })
+  })
 
 /** Lines that are drawn through the water or blown by the wind. */
 export const FLOWN_CALCULATIONS = {
@@ -50,6 +84,19 @@ export const FLOWN_CALCULATIONS = {
     input: z.strictObject({ ...towed, depthM: z.number().min(0.01).max(1_000) }),
     output: z.object({ endLiftAreaM2: positive }),
     run: trollLift,
+  }),
+  'troll.tow': define({
+    title: 'Where all that is towed swims: each leg up to where it meets the others, their pulls added there',
+    formula: `${EQUILIBRIUM};  Px = −Σ ½ρU² CdA, Pz = Σ (weight in water + ½ρU² A_lift) at each lower end, with the pulls of what hangs there`,
+    source: BERTEAUX,
+    valid: 'as troll.depth; legs that do not touch; lines numbered from 1, 0 where the line enters the water',
+    input: towInput,
+    output: z.object({
+      places: z.array(z.object({ id, depthM: z.number(), setbackM: z.number() })),
+      topTensionN: positive,
+      topAngleFromVerticalDeg: z.number(),
+    }),
+    run: trollTow,
   }),
   'kite.lead': define({
     title: 'The lead that keeps a bait in the water under a kite',

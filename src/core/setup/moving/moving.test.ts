@@ -9,6 +9,7 @@ import type { Piece, Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { type TowedLine, towed } from '../../physics/flown/towed.ts'
 import { trollDepth } from '../../physics/flown/trollDepth.ts'
+import { towRows, trollTow } from '../../physics/flown/trollTow.ts'
 import { withMainLine } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
 import { fallOf } from './fall.ts'
@@ -83,6 +84,21 @@ describe('towed', () => {
     const [one, other] = [leg(0.06, 1.5), leg(0.02, 3)]
     const both = pull({ layers: [], bodies: [], after: [one, other] })
     for (const axis of [0, 1]) expect(both[axis]).toBeCloseTo(pull(one)[axis]! + pull(other)[axis]!, 9)
+  })
+
+  test('as rows, parts at the tops and forks and ends, it is towed the same', () => {
+    for (const family of ['tandemTroll', 'castingLeader', 'runningLedger', 'boomPaternoster'] as const) {
+      const line = towOf(setupFor(family)).line(40)
+      const { places, ...top } = towed(line, 1.3)
+      const made = trollTow({ speedMperS: 1.3, ...towRows(line) })
+      const byId = new Map(made.places.map((place) => [place.id, place]))
+      expect(byId.size).toBe(places.length)
+      for (const { id, depthM, setbackM } of places) {
+        expect(byId.get(id)!.depthM, id).toBeCloseTo(depthM, 5)
+        expect(byId.get(id)!.setbackM, id).toBeCloseTo(setbackM, 5)
+      }
+      expect(made.topTensionN).toBeCloseTo(top.topTensionN, 5)
+    }
   })
 
   test('line out counts to the lure, its trace among it; the drawn line is as long', () => {

@@ -27,6 +27,8 @@ export type OffPath = 'tooShallow' | 'tooDeep'
 /** A place of a retrieve: how far from the rod and how deep it swims, and how fast it must be wound to. */
 export type RetrievePoint = {
   lineOutM: number
+  /** Of it in the water. */
+  inWaterM: number
   /** From the rod’s tip, along the water. */
   awayM: number
   depthM: number
@@ -73,6 +75,7 @@ export function retrieve(setup: Setup, tow: Tow, way: RetrievedWay, swimsAt: Swi
     const bedM = bedAtM(way, awayM)
     return {
       lineOutM: inWaterM + airM,
+      inWaterM,
       awayM,
       depthM: Math.min(depthM, bedM),
       wantedM: wantedDepthM(swimsAt, bedM),

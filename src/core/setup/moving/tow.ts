@@ -24,7 +24,7 @@ export type Tow = {
   traceM: number
   /** All the line that can be in the water, m. */
   mostM: number
-  /** Line out counts to what hangs farthest; at least the trace is out. */
+  /** Line out counts to what hangs farthest; at least the trace is out, and no more than there is. */
   line: (lineOutM: number, weightTimes?: number, mainTimes?: number) => TowedLine
 }
 
@@ -35,11 +35,12 @@ export function towOf(rig: Rig): Tow {
   const asItIs = hungOn(OUTFIT, 1)
   const traceM = Math.max(0, ...asItIs.map(reachM))
   const spool = spoolOf(catalogue, outfit, 0)
+  const mostM = traceM + woundOnM(spool) * (1 - 1e-9)
   return {
     traceM,
-    mostM: traceM + woundOnM(spool) * (1 - 1e-9),
+    mostM,
     line: (lineOutM, weightTimes = 1, mainTimes = 1) => {
-      const outM = Math.max(0, lineOutM - traceM)
+      const outM = Math.max(0, Math.min(lineOutM, mostM) - traceM)
       const layers = linesOut(outfit, spool, outM)
         .toReversed()
         .filter(({ outM: each }) => each > 0)

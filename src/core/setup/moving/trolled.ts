@@ -34,7 +34,7 @@ export const trolledAt = (
   { speedMperS, lineOutM }: Pick<TrolledWay, 'speedMperS' | 'lineOutM'>,
   weightTimes = 1,
   mainTimes = 1,
-): Towed => towed(tow.line(Math.min(lineOutM, tow.mostM), weightTimes, mainTimes), speedMperS, { tolerance: TOW_TOLERANCE })
+): Towed => towed(tow.line(lineOutM, weightTimes, mainTimes), speedMperS, { tolerance: TOW_TOLERANCE })
 
 export type DepthPoint = { lineOutM: number; depthM: number }
 
