@@ -45,7 +45,7 @@ test('a lure is kept a metre over the bed of a mark: the line out that does it, 
   await depth.getByRole('button', { name: 'Let out so much' }).click()
   await expect(settle(page)).toHaveAttribute('data-verdict', 'holds')
   await expect(depth).toContainText(/(0\.[89]|1\.[012]) m over the bed/)
-  await expect(page.getByRole('region', { name: 'Side by side' })).toContainText('they part')
+  await expect(page.getByRole('region', { name: 'Side by side' })).toContainText('keep apart')
   // A shoal on the way: what was a metre over the bed is on it.
   await values(page).getByRole('button', { name: 'Depths along the way' }).click()
   await values(page).getByRole('button', { name: 'Another place' }).click()
@@ -73,6 +73,18 @@ test('two lines beside each other, straight on and in a turn', async ({ page, ap
   await values(page).getByLabel('its weights', { exact: true }).fill('4')
   await values(page).getByLabel('its line out', { exact: true }).fill('60 m')
   await expect(rows.nth(1)).toContainText('keep apart')
+})
+
+test('the legs of a tandem, straight on and in a turn', async ({ page, app }) => {
+  await opened(page, app.url, 'tandemTroll', BOAT)
+  await page.getByRole('link', { name: 'How it moves' }).click()
+  const rows = page.getByRole('region', { name: 'Two legs' }).getByRole('row')
+  await expect(rows).toHaveText([/apart/, /^straight on.*keep apart/, /^in a turn, inside/, /^in a turn, outside/])
+  const straight = await rows.nth(1).textContent()
+  const wide = await rows.nth(2).textContent()
+  await values(page).getByLabel('radius of a turn', { exact: true }).fill('6 m')
+  await expect(rows.nth(2)).not.toHaveText(wide!)
+  await expect(rows.nth(1)).toHaveText(straight!)
 })
 
 test('a pair under a kite is planned in two winds, with lead from the box', async ({ page, app }) => {

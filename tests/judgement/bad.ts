@@ -197,6 +197,16 @@ export const BAD: readonly Bad[] = [
     say: 'legs-meet',
   },
   {
+    name: 'two legs that part straight on and meet in a tight turn',
+    content: fished(
+      of(base('tandemTroll'), (trace) =>
+        set('light', { massKg: 0.03 })(set('heavy', { massKg: 0.08 })(withLength(trace, 'long-leg', 1.5))),
+      ),
+      { moving: moving('trolled', { turnRadiusM: 6 }) },
+    ),
+    say: 'legs-meet',
+  },
+  {
     name: 'a kite bait in a fresh wind on a small lead',
     content: fished(base('kiteBait'), { moving: moving('kite', { windMperS: 12 }) }),
     say: 'kite-lead-too-light',

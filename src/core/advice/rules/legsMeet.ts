@@ -1,27 +1,26 @@
 import { CoreError } from '../../errors.ts'
 import { towOf } from '../../setup/moving/tow.ts'
-import { apartOf, legsOf, TANGLES_UNDER_M, trolledAt } from '../../setup/moving/trolled.ts'
+import { legsOnCourse, TANGLES_UNDER_M } from '../../setup/moving/trolled.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
-/** Two legs of a trace that is towed swim into each other. */
+/** Two legs of a trace that is towed swim into each other, straight on or in a turn. */
 export const legsMeet: Rule = {
   id: 'legs-meet',
   check: ({ setup }) => {
     const { moving } = setup.conditions
     if (moving?.way !== 'trolled') return []
     try {
-      const legs = legsOf(setup.trace, trolledAt(towOf(setup), moving).places)
-      if (!legs) return []
-      const { apartM } = apartOf(...legs)
-      if (apartM >= TANGLES_UNDER_M.legs) return []
-      const [first, second] = legs.map(({ id }) => called(setup.trace, id))
+      const [nearest] = legsOnCourse(setup.trace, towOf(setup), moving).toSorted((a, b) => a.apartM - b.apartM)
+      if (!nearest || nearest.apartM >= TANGLES_UNDER_M.legs) return []
+      const { on, one, other, apartM } = nearest
+      const [first, second] = [one, other].map(({ id }) => called(setup.trace, id))
       return [
         {
-          subject: legs[1].id,
+          subject: other.id,
           severity: 'caution',
-          why: say`${first!} and ${second!} swim ${length(apartM)} from each other: they tangle. Another weight or a longer leg parts them.`,
+          why: say`${first!} and ${second!} swim ${length(apartM)} from each other${on === 'straight' ? '' : ' in a turn'}: they tangle. Another weight or a longer leg parts them.`,
           figure: TANGLES_UNDER_M.legs / Math.max(apartM, 1e-3),
           remedies: [],
         },

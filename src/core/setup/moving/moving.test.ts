@@ -28,13 +28,14 @@ import {
 import { bedAtM, keptShare, retrieve, TURNS } from './retrieved.ts'
 import { TRIED, towOf } from './tow.ts'
 import {
-  apartOf,
   deepestOf,
   depthByLineOut,
-  inTurn,
   leastWaterM,
-  legsOf,
+  legsOnCourse,
   lineOutFor,
+  linesOnCourse,
+  speedsOnCourse,
+  TIP_OFF_M,
   trolledAt,
   wantedDepthM,
 } from './trolled.ts'
@@ -156,24 +157,41 @@ describe('towed', () => {
     expect(lineOutFor(tow, 1.5, 200)).toBeUndefined()
   })
 
-  test('in a turn the inner line is slower and runs deeper, the outer faster', () => {
-    const { innerMperS, outerMperS } = inTurn(1.5, 4, 20)
-    expect(innerMperS).toBeCloseTo(1.35, 12)
-    expect(outerMperS).toBeCloseTo(1.65, 12)
-    expect(inTurn(1.5, 30, 5).innerMperS).toBeGreaterThan(0)
-    const setup = setupFor('castingLeader')
-    expect(depthOf(setup, innerMperS)).toBeGreaterThan(depthOf(setup, outerMperS))
+  test('in a turn a line is slower on the inside and runs deeper, faster on the outside; a tip nothing is told of is so far off the middle', () => {
+    const beside = { lineOutM: 30, weightTimes: 1, apartM: 4 }
+    const speeds = speedsOnCourse({ speedMperS: 1.5, turnRadiusM: 20, beside })
+    expect(speeds.straight).toBe(1.5)
+    expect(speeds.inside).toBeCloseTo(1.35, 12)
+    expect(speeds.outside).toBeCloseTo(1.65, 12)
+    expect(speedsOnCourse({ speedMperS: 1.5, turnRadiusM: 5, beside: { ...beside, apartM: 30 } }).inside).toBeGreaterThan(0)
+    expect(speedsOnCourse({ speedMperS: 1.5, turnRadiusM: 20 }).inside).toBeCloseTo(1.5 * (1 - TIP_OFF_M / 20), 12)
+    const tow = towOf(setupFor('castingLeader'))
+    const [straight, inside, outside] = linesOnCourse(tow, usual('trolled', { lineOutM: 30, turnRadiusM: 20, beside }))
+    expect(inside!.one.depthM).toBeGreaterThan(straight!.one.depthM)
+    expect(outside!.one.depthM).toBeLessThan(straight!.one.depthM)
+    // Alike and as far out they are one behind the other straight on; in a turn each is where the other was.
+    expect(straight!.apartM).toBeCloseTo(0, 9)
+    expect(inside!.other.depthM).toBeCloseTo(outside!.one.depthM, 9)
+    expect(linesOnCourse(tow, usual('trolled'))).toEqual([])
   })
 
-  test('two legs are told apart; alike they meet', () => {
-    const legs = (setup: Setup) => legsOf(setup.trace, trolledAt(towOf(setup), { speedMperS: 1.5, lineOutM: 30 }).places)!
-    const { deepM, alongM, apartM } = apartOf(...legs(setupFor('tandemTroll')))
-    expect(deepM).toBeLessThan(0)
-    expect(alongM).toBeGreaterThan(1)
-    expect(apartM).toBeCloseTo(Math.hypot(deepM, alongM), 12)
-    const alike = setupFor('tandemTroll', (trace) => set('light', { massKg: 0.06 })(set('long-leg', { lengthM: 1.5 })(trace)))
-    expect(apartOf(...legs(alike)).apartM).toBeCloseTo(0, 6)
-    expect(legsOf(setupFor('straightLure').trace, [])).toBeUndefined()
+  test('two legs are told apart, straight on and in a turn; alike they meet everywhere', () => {
+    const legs = (family: FamilyId, change?: (trace: Trace) => Trace, way: object = {}) => {
+      const setup = setupFor(family, change)
+      return legsOnCourse(setup.trace, towOf(setup), usual('trolled', { lineOutM: 30, speedMperS: 1.5, ...way }))
+    }
+    const [straight, inside, outside] = legs('tandemTroll')
+    expect(straight!.deepM).toBeLessThan(0)
+    expect(straight!.alongM).toBeGreaterThan(1)
+    expect(straight!.apartM).toBeCloseTo(Math.hypot(straight!.deepM, straight!.alongM), 12)
+    // Slower, both sink, the heavy one by more.
+    expect(inside!.one.depthM).toBeGreaterThan(straight!.one.depthM)
+    expect(Math.abs(inside!.deepM)).toBeGreaterThan(Math.abs(outside!.deepM))
+    const [, wide] = legs('tandemTroll', undefined, { turnRadiusM: 1_000 })
+    expect(Math.abs(wide!.apartM - straight!.apartM)).toBeLessThan(Math.abs(inside!.apartM - straight!.apartM))
+    const alike = (trace: Trace) => set('light', { massKg: 0.06 })(set('long-leg', { lengthM: 1.5 })(trace))
+    for (const { apartM } of legs('tandemTroll', alike)) expect(apartM).toBeCloseTo(0, 6)
+    expect(legs('straightLure')).toEqual([])
   })
 
   test('the least water on the way counts, and a height over the bed is from there', () => {

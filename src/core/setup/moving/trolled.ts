@@ -66,26 +66,59 @@ export function lineOutFor(tow: Tow, speedMperS: number, depthM: number): number
   return findRoot(over, from, tow.mostM, CLOSE_M)
 }
 
-/** Two lines, or legs, as they swim: how far apart in depth, along the way, and altogether, m. */
-export type Apart = { deepM: number; alongM: number; apartM: number }
+/** How far its rod’s tip is taken to be off the boat’s middle, where no second line tells, m. Nominal. */
+export const TIP_OFF_M = 2
+/** However tight a turn, so much of the speed is left or gained by a line off the middle. */
+const MOST_SHARE = 0.9
 
-export const apartOf = (a: TowedPlace, b: TowedPlace): Apart => {
-  const [deepM, alongM] = [b.depthM - a.depthM, b.setbackM - a.setbackM]
-  return { deepM, alongM, apartM: Math.hypot(deepM, alongM) }
-}
+/** Straight on, and in a turn with a line’s rod on the inside of it or on the outside. */
+export type OnCourse = 'straight' | 'inside' | 'outside'
+const COURSE: readonly OnCourse[] = ['straight', 'inside', 'outside']
 
-/** Speeds of two lines so far apart across as the boat turns: the inner one slower, the outer faster. */
-export const inTurn = (speedMperS: number, apartM: number, radiusM: number): { innerMperS: number; outerMperS: number } => {
-  const share = Math.min(0.9, apartM / 2 / radiusM)
-  return { innerMperS: speedMperS * (1 - share), outerMperS: speedMperS * (1 + share) }
+/** How fast a line off the boat’s middle is drawn on each part of a course, m/s: inside a turn slower, outside faster. */
+export function speedsOnCourse({
+  speedMperS,
+  beside,
+  turnRadiusM,
+}: Pick<TrolledWay, 'speedMperS' | 'beside' | 'turnRadiusM'>): Record<OnCourse, number> {
+  const share = Math.min(MOST_SHARE, (beside ? beside.apartM / 2 : TIP_OFF_M) / turnRadiusM)
+  return { straight: speedMperS, inside: speedMperS * (1 - share), outside: speedMperS * (1 + share) }
 }
 
 /** Two lines nearer than this take hold of each other, m; two legs of one trace, m. Ours. */
 export const TANGLES_UNDER_M = { lines: 1, legs: 0.3 }
 
-/** The two lures of a tandem as they swim; undefined without two. */
-export function legsOf({ pieces }: Pick<Trace, 'pieces'>, places: readonly TowedPlace[]): [TowedPlace, TowedPlace] | undefined {
-  const lures = pieces.filter(({ role }) => role === 'lure')
-  const [first, second] = lures.flatMap(({ id }) => places.find((place) => place.id === id) ?? [])
-  return first && second ? [first, second] : undefined
+/** Two that are towed, on a part of the course: how far the other is under the one, behind it, and from it altogether, m. */
+export type Pair = { on: OnCourse; one: TowedPlace; other: TowedPlace; deepM: number; alongM: number; apartM: number }
+
+function pairOf(on: OnCourse, one: TowedPlace | undefined, other: TowedPlace | undefined): Pair[] {
+  if (!one || !other) return []
+  const [deepM, alongM] = [other.depthM - one.depthM, other.setbackM - one.setbackM]
+  return [{ on, one, other, deepM, alongM, apartM: Math.hypot(deepM, alongM) }]
+}
+
+/** The two lures of a tandem on each part of a course; none without two. @throws CoreError as `trolledAt` does. */
+export function legsOnCourse({ pieces }: Pick<Trace, 'pieces'>, tow: Tow, way: TrolledWay): Pair[] {
+  const [first, second] = pieces.filter(({ role }) => role === 'lure')
+  if (!first || !second) return []
+  const speeds = speedsOnCourse(way)
+  return COURSE.flatMap((on) => {
+    const { places } = trolledAt(tow, { ...way, speedMperS: speeds[on] })
+    const placeOf = ({ id }: { id: string }) => places.find((place) => place.id === id)
+    return pairOf(on, placeOf(first), placeOf(second))
+  })
+}
+
+/**
+ * What swims deepest on a line and on the second beside it, on each part of a course: inside a turn the second is outside it.
+ * @throws CoreError as `trolledAt` does.
+ */
+export function linesOnCourse(tow: Tow, way: TrolledWay): Pair[] {
+  const { beside, lineOutM } = way
+  if (!beside) return []
+  const speeds = speedsOnCourse(way)
+  const across: Record<OnCourse, OnCourse> = { straight: 'straight', inside: 'outside', outside: 'inside' }
+  const deepest = (on: OnCourse, outM: number, times: number) =>
+    deepestOf(trolledAt(tow, { speedMperS: speeds[on], lineOutM: outM }, times).places)
+  return COURSE.flatMap((on) => pairOf(on, deepest(on, lineOutM, 1), deepest(across[on], beside.lineOutM, beside.weightTimes)))
 }

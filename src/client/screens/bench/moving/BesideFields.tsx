@@ -5,14 +5,15 @@ import { NumberField } from '../../../ui/NumberField.tsx'
 import { QuantityField } from '../../../ui/QuantityField.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 
-/** A second line beside the first, and the turn that both are towed through. */
-export function BesideFields({
-  moving,
-  onChange,
-}: {
+type Props = {
   moving: TrolledWay
+  /** The trace has two lures on legs of their own. */
+  legs: boolean
   onChange: (change: Partial<TrolledWay>, tag?: string) => void
-}) {
+}
+
+/** A second line beside the first, and the turn that both are towed through. */
+export function BesideFields({ moving, legs, onChange }: Props) {
   const { beside } = moving
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
@@ -53,14 +54,16 @@ export function BesideFields({
             check={within(0, 30, 'From nothing to 30 m.')}
             onChange={(apartM) => onChange({ beside: { ...beside, apartM } }, 'tips apart')}
           />
-          <QuantityField
-            label="radius of a turn"
-            quantity="length"
-            valueSi={moving.turnRadiusM}
-            check={within(5, 1_000, 'From 5 m to a kilometre.')}
-            onChange={(turnRadiusM) => onChange({ turnRadiusM }, 'turn')}
-          />
         </>
+      )}
+      {(beside || legs) && (
+        <QuantityField
+          label="radius of a turn"
+          quantity="length"
+          valueSi={moving.turnRadiusM}
+          check={within(5, 1_000, 'From 5 m to a kilometre.')}
+          onChange={(turnRadiusM) => onChange({ turnRadiusM }, 'turn')}
+        />
       )}
     </fieldset>
   )

@@ -4,18 +4,13 @@ import { lineDiameterM } from '../../../../core/catalogue/materials.ts'
 import type { Moving } from '../../../../core/documents/moving.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
 import { strikeWhileTowed } from '../../../../core/moments/towedStrike.ts'
-import type { TowedPlace } from '../../../../core/physics/flown/towed.ts'
 import { fallOf, runsOffS } from '../../../../core/setup/moving/fall.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import {
-  apartOf,
   deepestOf,
   depthByLineOut,
-  inTurn,
   leastWaterM,
-  legsOf,
   lineOutFor,
-  TANGLES_UNDER_M,
   type TrolledWay,
   trolledAt,
   wantedDepthM,
@@ -29,13 +24,13 @@ import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
 import { Button, Sheet } from '../../../ui/controls.tsx'
 import { LengthCounts } from '../../../ui/LengthCounts.tsx'
-import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import type { Bench } from '../useBench.ts'
 import { BesideFields } from './BesideFields.tsx'
 import { CourseFields } from './CourseFields.tsx'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
+import { SideBySide } from './SideBySide.tsx'
 import { Trouble } from './Trouble.tsx'
 
 type Props = { bench: Bench; setup: PreparedSetup; moving: TrolledWay; onChange: (next: Moving, tag?: string) => void }
@@ -83,7 +78,7 @@ export function TrolledView({ bench, setup, moving, onChange }: Props) {
             course={moving.course ?? []}
             onChange={(course) => set({ course: course.length > 0 ? course : undefined })}
           />
-          <BesideFields moving={moving} onChange={set} />
+          <BesideFields moving={moving} legs={trace.pieces.filter(({ role }) => role === 'lure').length > 1} onChange={set} />
         </>
       }
     >
@@ -100,7 +95,7 @@ type TowingProps = { setup: PreparedSetup; tow: Tow; moving: TrolledWay; onLineO
 
 function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
   const show = useShow()
-  const { speedMperS, lineOutM, swimsAt, beside } = moving
+  const { speedMperS, lineOutM, swimsAt } = moving
   const waterM = leastWaterM(moving)
   const wantedM = wantedDepthM(swimsAt, waterM)
   const now = useMemo(
@@ -158,7 +153,7 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
         <TowingDrag setup={setup} moving={moving} towN={towed.topTensionN} />
       </Sheet>
       {(moving.course?.length ?? 0) > 1 && <Course moving={moving} depthM={deepest.depthM} />}
-      <SideBySide setup={setup} tow={tow} moving={moving} places={towed.places} second={beside !== undefined} />
+      <SideBySide setup={setup} tow={tow} moving={moving} />
     </>
   )
 }
@@ -297,96 +292,5 @@ function Course({ moving: { course = [], swimsAt }, depthM }: { moving: TrolledW
         {words} Dotted: where it is meant to swim.
       </p>
     </Sheet>
-  )
-}
-
-type SideProps = { setup: Setup; tow: Tow; moving: TrolledWay; places: readonly TowedPlace[]; second: boolean }
-
-/** Two legs of one trace, and another line beside it: straight on and in a turn, whether they keep apart. */
-function SideBySide({ setup, tow, moving, places, second }: SideProps) {
-  const legs = legsOf(setup.trace, places)
-  if (!legs && !second) return null
-  return (
-    <Sheet title="Side by side">
-      {legs && <Legs setup={setup} legs={legs} />}
-      {second && <TwoLines tow={tow} moving={moving} places={places} />}
-    </Sheet>
-  )
-}
-
-function Legs({ setup, legs }: { setup: Setup; legs: [TowedPlace, TowedPlace] }) {
-  const show = useShow()
-  const { deepM, alongM, apartM } = apartOf(...legs)
-  const [first, second] = legs.map(({ id }) => pieceName(pieceNamed(setup.trace, id)))
-  const meet = apartM < TANGLES_UNDER_M.legs
-  return (
-    <p className={meet ? 'font-semibold text-watch' : ''}>
-      Of the two legs the {second} swims {show.depth(Math.abs(deepM))} {deepM > 0 ? 'under' : 'over'} the {first} and{' '}
-      {show.computed('length', Math.abs(alongM))} {alongM > 0 ? 'behind' : 'ahead of'} it: they {meet ? 'tangle' : 'part'}.
-    </p>
-  )
-}
-
-const SHARE_OF_TURN = ['straight on', 'in a turn, the second inside', 'in a turn, the second outside'] as const
-
-function TwoLines({ tow, moving, places }: { tow: Tow; moving: TrolledWay; places: readonly TowedPlace[] }) {
-  const show = useShow()
-  const { beside, speedMperS, lineOutM, turnRadiusM } = moving
-  const worked = useMemo(
-    () =>
-      tried(() => {
-        if (!beside) return []
-        const { innerMperS, outerMperS } = inTurn(speedMperS, beside.apartM, turnRadiusM)
-        const at = (speed: number, out: number, times: number) =>
-          deepestOf(trolledAt(tow, { speedMperS: speed, lineOutM: out }, times).places)!
-        const second = (speed: number) => at(speed, beside.lineOutM, beside.weightTimes)
-        return [
-          [deepestOf(places)!, second(speedMperS)],
-          [at(outerMperS, lineOutM, 1), second(innerMperS)],
-          [at(innerMperS, lineOutM, 1), second(outerMperS)],
-        ] as const
-      }),
-    [tow, beside, speedMperS, lineOutM, turnRadiusM, places],
-  )
-  if (!worked.ok) return <p className="text-watch">The second line: {worked.message}</p>
-  return (
-    <ScrollAcross label="Two lines side by side">
-      <table className="mt-1 w-full text-sm">
-        <caption className="text-left text-quiet">
-          This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other.
-        </caption>
-        <thead>
-          <tr>
-            {['', 'this one', 'the second', 'apart', ''].map((head, i) => (
-              <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {worked.value.map(([one, other], i) => {
-            const { apartM } = apartOf(one, other)
-            const tangles = apartM < TANGLES_UNDER_M.lines
-            return (
-              <tr key={SHARE_OF_TURN[i]} className="border-t border-rule">
-                <th scope="row" className="py-0.5 text-left font-normal">
-                  {SHARE_OF_TURN[i]}
-                </th>
-                {[one, other].map(({ depthM, setbackM }, j) => (
-                  <td key={j} className="text-right whitespace-nowrap">
-                    {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
-                  </td>
-                ))}
-                <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
-                <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
-                  {tangles ? 'may tangle' : 'keep apart'}
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
-      </table>
-    </ScrollAcross>
   )
 }

@@ -1,0 +1,108 @@
+import { useMemo } from 'react'
+import { tried } from '../../../../core/analysis/judged.ts'
+import { pieceNamed } from '../../../../core/documents/pieces.ts'
+import type { Tow } from '../../../../core/setup/moving/tow.ts'
+import {
+  legsOnCourse,
+  linesOnCourse,
+  type OnCourse,
+  type Pair,
+  TANGLES_UNDER_M,
+  TIP_OFF_M,
+  type TrolledWay,
+} from '../../../../core/setup/moving/trolled.ts'
+import { pieceName } from '../../../../core/setup/names.ts'
+import type { Setup } from '../../../../core/setup/setup.ts'
+import { useShow } from '../../../settings/preferences.tsx'
+import { Sheet } from '../../../ui/controls.tsx'
+import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
+
+type Props = { setup: Setup; tow: Tow; moving: TrolledWay }
+
+/** Two legs of one trace, and another line beside it: straight on and in a turn, whether they keep apart. */
+export function SideBySide({ setup, tow, moving }: Props) {
+  const worked = useMemo(
+    () =>
+      tried(() => ({
+        legs: legsOnCourse(setup.trace, tow, moving),
+        lines: linesOnCourse(tow, moving),
+      })),
+    [setup.trace, tow, moving],
+  )
+  const show = useShow()
+  if (!worked.ok) return moving.beside && <Sheet title="Side by side">The second line: {worked.message}</Sheet>
+  const { legs, lines } = worked.value
+  if (legs.length === 0 && lines.length === 0) return null
+  const nameOf = (id: string) => pieceName(pieceNamed(setup.trace, id))
+  return (
+    <Sheet title="Side by side">
+      {legs[0] && (
+        <Pairs
+          what="Two legs"
+          caption={`The two legs, straight on and in a turn with their rod on its inside or outside${moving.beside ? '' : `: its tip is taken to be ${show.entered('length', TIP_OFF_M)} off the boat’s middle`}.`}
+          names={[nameOf(legs[0].one.id), nameOf(legs[0].other.id)]}
+          pairs={legs}
+          leastM={TANGLES_UNDER_M.legs}
+        />
+      )}
+      {lines.length > 0 && (
+        <Pairs
+          what="Two lines"
+          caption="This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other."
+          names={['this one', 'the second']}
+          pairs={lines}
+          leastM={TANGLES_UNDER_M.lines}
+        />
+      )}
+    </Sheet>
+  )
+}
+
+const COURSE_WORDS: Record<OnCourse, string> = {
+  straight: 'straight on',
+  inside: 'in a turn, inside',
+  outside: 'in a turn, outside',
+}
+
+type PairsProps = { what: string; caption: string; names: [string, string]; pairs: readonly Pair[]; leastM: number }
+
+function Pairs({ what, caption, names, pairs, leastM }: PairsProps) {
+  const show = useShow()
+  return (
+    <ScrollAcross label={what}>
+      <table className="mt-1 w-full text-sm">
+        <caption className="text-left text-quiet">{caption}</caption>
+        <thead>
+          <tr>
+            {['', ...names, 'apart', ''].map((head, i) => (
+              <th key={i} scope="col" className="text-right font-normal text-quiet first:text-left">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {pairs.map(({ on, one, other, apartM }) => {
+            const tangles = apartM < leastM
+            return (
+              <tr key={on} className="border-t border-rule">
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {COURSE_WORDS[on]}
+                </th>
+                {[one, other].map(({ depthM, setbackM }, i) => (
+                  <td key={i} className="text-right whitespace-nowrap">
+                    {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
+                  </td>
+                ))}
+                <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
+                <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
+                  {tangles ? 'may tangle' : 'keep apart'}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </ScrollAcross>
+  )
+}
