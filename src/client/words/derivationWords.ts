@@ -16,8 +16,11 @@ export function stepWords(
   const rows = (fields: object, withOrigin: boolean) =>
     Object.entries(fields).flatMap(([field, value]) => {
       const origin = withOrigin ? `, ${ORIGIN_WORDS[from[field] ?? 'document']}` : ''
-      if (Array.isArray(value)) return value.map((row) => `${rowWords(row, show, nameOf)}${origin}`)
-      if (typeof value === 'object' && value !== null) return [`${wordsOf(field)}: ${rowWords(value, show, nameOf)}`]
+      if (Array.isArray(value)) {
+        const number = (i: number) => (value.length > 1 ? String(i + 1) : '')
+        return value.map((row, i) => `${rowWords(row, number(i), show, nameOf)}${origin}`)
+      }
+      if (typeof value === 'object' && value !== null) return [`${wordsOf(field)}: ${rowWords(value, '', show, nameOf)}`]
       return [`${wordsOf(field)}: ${valueWords(field, value, show)}${origin}`]
     })
   return { title, formula: formula.split(';  '), given: rows(input, true), gives: rows(output, false), source, valid }
@@ -47,7 +50,7 @@ const UNITS: Record<string, Format> = {
   KgperM3: (_value, si) => `${si} kg/m³`,
   NperM: (_value, si) => `${si} N/m`,
   MperS: (value, si, show) => `${show.computed('speed', value)} (${si} m/s)`,
-  M2: (value) => `${value.toPrecision(3)} m²`,
+  M2: (value) => (value < 0.01 ? `${Number((1e4 * value).toPrecision(3))} cm²` : `${value.toPrecision(3)} m²`),
   Kg: (value, _si, show) => show.computed('mass', value),
   Deg: (_value, si) => `${si}°`,
   Rad: (value) => `${((value * 180) / Math.PI).toFixed(0)}°`,
@@ -74,11 +77,11 @@ function valueWords(field: string, value: unknown, show: Show): string {
   return unit === undefined ? String(si) : UNITS[unit]!(value, si, show)
 }
 
-/** One row of a list: a line, a joint, a layer, a link. */
-function rowWords(row: Record<string, unknown>, show: Show, nameOf: (id: string) => string): string {
+/** One row of a list: a line, a joint, a layer, a link; its number, where it has no name. */
+function rowWords(row: Record<string, unknown>, number: string, show: Show, nameOf: (id: string) => string): string {
   const { id, type: _type, ...fields } = row
   const rest = Object.entries(fields)
     .filter(([, value]) => value !== undefined && value !== 'self')
     .map(([field, value]) => `${wordsOf(field)} ${valueWords(field, value, show)}`)
-  return [typeof id === 'string' ? nameOf(id) : '', rest.join(', ')].filter(Boolean).join(': ')
+  return [typeof id === 'string' ? nameOf(id) : number, rest.join(', ')].filter(Boolean).join(': ')
 }

@@ -174,7 +174,7 @@ test('a figure is read out in the unit that its field’s name ends in, and its 
     'end density: 1140 kg/m³',
     'rod stiffness: 250 N/m',
     'boat: 2.9 kn (1.5 m/s)',
-    'lift area: 0.000200 m²',
+    'lift area: 2 cm²',
     'end mass: 60 g',
     'ring angle: 12.5°',
     'wrap: 90°',

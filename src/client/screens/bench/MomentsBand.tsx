@@ -30,13 +30,13 @@ export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen 
               <span className="text-base font-semibold">{momentName(name)}</span>
               <VerdictMark verdict={moment.verdict} />
             </span>
-            <span className="block sm:line-clamp-2">{view.figure(moment, wording)}</span>
+            <span className="block text-balance sm:line-clamp-2">{view.figure(moment, wording)}</span>
             <span className="block text-sm leading-snug text-quiet sm:line-clamp-2" title={decides}>
               {decides}
             </span>
           </>
         )
-        const box = `block w-full rounded-lg border px-2.5 py-1.5 text-left ${open === name ? 'border-tide bg-well' : 'border-rule bg-sheet'}`
+        const box = `grid h-full w-full content-start rounded-lg border px-2.5 py-1.5 text-left ${open === name ? 'border-tide bg-well' : 'border-rule bg-sheet'}`
         return (
           <li key={name} data-moment={name} data-verdict={moment.verdict}>
             <button
