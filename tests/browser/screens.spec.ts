@@ -195,6 +195,13 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
   await page.keyboard.press('End')
   await expect(run.nth(0)).toHaveAttribute('data-verdict', 'fails')
   await page.getByRole('button', { name: 'As it is' }).click()
+  // A rush over each other: pointed at the fish a rod bends no longer.
+  const rush = page.getByRole('region', { name: 'A sudden rush, by line out' })
+  await expect(rush.getByRole('img', { name: /pointed at the fish. Compared hound: .* Compared tope: / })).toBeVisible()
+  await expect(rush.getByRole('listitem')).toHaveCount(2)
+  const pointed = await rush.getByRole('listitem').first().textContent()
+  await rush.getByLabel('Rod held').selectOption('bent')
+  await expect(rush.getByRole('listitem').first()).not.toHaveText(pointed!)
   const bars = page.getByRole('region', { name: 'Compared tope', exact: true })
   await expect(bars.getByRole('listitem').first()).toBeVisible()
   await expect(bars).toContainText('drag set')

@@ -4,6 +4,9 @@ import { HALO } from './halo.ts'
 import { LINE_DASHES } from './LineView.tsx'
 
 export type CurveLook = 'first' | 'second' | 'meant' | 'thin'
+/** Curves of a kind, as they are told apart. */
+export const CURVE_LOOKS = ['first', 'second', 'thin'] as const satisfies readonly CurveLook[]
+
 export type Curve = { id: string; points: readonly CurvePoint[]; look: CurveLook }
 /** A value of one axis that is drawn across the plot, or a place with a word beside it. */
 export type CurveMark = { id: string; x?: number; y?: number; text?: string }
@@ -29,6 +32,13 @@ const LOOKS: Record<CurveLook, { stroke: string; strokeWidth: number; strokeDash
   meant: { stroke: 'var(--tide)', strokeWidth: 1.4, strokeDasharray: '2 3' },
   thin: { stroke: 'var(--quiet)', strokeWidth: 1.2 },
 }
+
+/** How a curve is drawn, beside its words. */
+export const CurveSample = ({ look }: { look: CurveLook }) => (
+  <svg width={28} height={8} aria-hidden="true" className="mr-1.5 inline-block">
+    <path d="M0 4h28" {...LOOKS[look]} />
+  </svg>
+)
 
 /** Curves over one plot: a depth goes down, a bed is filled, and values that matter are drawn across. */
 export function CurveChart({ curves, span, x, y, bed, marks = [], width, height, summary }: Props) {

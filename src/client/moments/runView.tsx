@@ -58,7 +58,7 @@ const roundTo5 = (lengthM: number) => Math.max(1, Math.round(lengthM / 5) * 5)
 
 /** What a sudden rush pulls before the spool turns: at the boat, and where it is least. */
 function RushWords({ rush, show }: { rush: readonly RushPoint[]; show: Show }) {
-  const [near, least] = [rush[0], leastRush(rush)]
+  const [near, least] = [rush[0], leastRush(rush, 'pointed')]
   if (!near || !least) return null
   const force = (si: number) => show.computed('strength', si)
   return (

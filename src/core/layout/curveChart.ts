@@ -1,10 +1,10 @@
-import { scaleLinear } from 'd3-scale'
+import { scaleLinear, scaleLog } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { roundTicks } from './roundTicks.ts'
 
 export type CurvePoint = { x: number; y: number }
-/** What is drawn of curves: their ends, and whether y goes down, as a depth does. */
-export type CurveSpan = { x: readonly [number, number]; y: readonly [number, number]; down?: boolean }
+/** What is drawn of curves: their ends, whether y goes down, as a depth does, and whether x goes by decades; it is over 0 then. */
+export type CurveSpan = { x: readonly [number, number]; y: readonly [number, number]; down?: boolean; decades?: boolean }
 export type CurveBox = { width: number; height: number; left: number; right: number; top: number; bottom: number }
 export type CurveChartLayout = {
   xOf: (x: number) => number
@@ -23,7 +23,8 @@ export type CurveChartLayout = {
  */
 export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number; y: number }): CurveChartLayout {
   const [top, bottom] = [box.top, box.height - box.bottom]
-  const xOf = scaleLinear([...span.x], [box.left, box.width - box.right]).clamp(true)
+  const acrossOf = span.decades ? scaleLog : scaleLinear
+  const xOf = acrossOf([...span.x], [box.left, box.width - box.right]).clamp(true)
   const yOf = scaleLinear([...span.y], span.down ? [top, bottom] : [bottom, top]).clamp(true)
   const smooth = line<CurvePoint>()
     .x(({ x }) => Number(xOf(x).toFixed(1)))
@@ -33,7 +34,7 @@ export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number;
   return {
     xOf,
     yOf,
-    ticksX: roundTicks(span.x[0], span.x[1], units.x, box.width < 420 ? 4 : 6),
+    ticksX: span.decades ? decadeTicks(span.x, units.x) : roundTicks(span.x[0], span.x[1], units.x, box.width < 420 ? 4 : 6),
     ticksY: roundTicks(span.y[0], span.y[1], units.y, 4),
     path,
     ground: (points) => {
@@ -41,4 +42,13 @@ export function layOutCurves(span: CurveSpan, box: CurveBox, units: { x: number;
       return first && last ? `${path(points)}V${bottom}H${xOf(first.x).toFixed(1)}Z` : ''
     },
   }
+}
+
+/** 1, 2 and 5 of every decade of the unit shown. */
+function decadeTicks([from, to]: CurveSpan['x'], unit: number): number[] {
+  const decades = Array.from(
+    { length: Math.floor(Math.log10(to / unit)) - Math.floor(Math.log10(from / unit)) + 1 },
+    (_, i) => 10 ** (Math.floor(Math.log10(from / unit)) + i),
+  )
+  return decades.flatMap((decade) => [1, 2, 5].map((times) => times * decade * unit)).filter((x) => x >= from && x <= to)
 }

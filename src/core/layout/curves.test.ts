@@ -19,6 +19,15 @@ test('a depth goes down, a lead goes up; what lies outside stops at the edge; ti
   expect([down.path([]), down.ground([])]).toEqual(['', ''])
 })
 
+test('by decades, a tenth is as wide as ten times; ticks are 1, 2 and 5 of the unit shown', () => {
+  const { xOf, ticksX } = layOutCurves({ x: [1, 300], y: [0, 1], decades: true }, BOX, { x: 1, y: 1 })
+  expect(xOf(10) - xOf(1)).toBeCloseTo(xOf(100) - xOf(10), 9)
+  expect([xOf(1), xOf(300), xOf(0.1)]).toEqual([40, 390, 40])
+  expect(ticksX).toEqual([1, 2, 5, 10, 20, 50, 100, 200])
+  const feet = layOutCurves({ x: [1, 30], y: [0, 1], decades: true }, BOX, { x: 0.3048, y: 1 }).ticksX
+  expect(feet.map((tick) => Math.round(tick / 0.3048))).toEqual([5, 10, 20, 50])
+})
+
 test('a kite is drawn to one scale both ways, inside its picture, the kite beyond its last ring', () => {
   const lines = [
     {

@@ -30,16 +30,18 @@ describe('a sudden rush by line out', () => {
   })
 
   test('near the boat the line does not give and far out the spool is small: with the rod pointed the least lies between', () => {
-    const least = leastRush(rush)!
+    const least = leastRush(rush, 'pointed')!
     expect(least.lineOutM).toBeGreaterThan(rush[0]!.lineOutM)
     expect(least.lineOutM).toBeLessThan(rush.at(-1)!.lineOutM)
     for (const { pointedN } of rush) expect(pointedN).toBeGreaterThanOrEqual(least.pointedN)
+    const bent = leastRush(rush, 'bent')!
+    for (const { bentN } of rush) expect(bentN).toBeGreaterThanOrEqual(bent.bentN)
   })
 
   test('a slow fish on a long nylon leader has no near arm: it only grows as the spool empties', () => {
     const slow = rushOn({ fishSpeedMperS: 2 })
-    expect(leastRush(slow)!.lineOutM).toBeLessThan(5)
-    expect([givesEnough(leastRush(slow)!), givesEnough(leastRush(rush)!)]).toEqual([true, false])
+    expect(leastRush(slow, 'pointed')!.lineOutM).toBeLessThan(5)
+    expect([givesEnough(leastRush(slow, 'pointed')!), givesEnough(leastRush(rush, 'pointed')!)]).toEqual([true, false])
     expect(slow.at(-1)!.pointedN).toBeGreaterThan(1.4 * slow[0]!.pointedN)
   })
 

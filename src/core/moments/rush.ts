@@ -75,9 +75,11 @@ export const rushRequest = (setup: Setup, endId: string, { lineOutM }: Rush): Ca
   from: { layers: 'nominal', spoolEffectiveMassKg: 'nominal', rodStiffnessNperM: 'nominal' },
 })
 
-/** Where a rush pulls least with the rod pointed at the fish: nearer the line gives less, farther out the spool holds harder. */
-export const leastRush = (points: readonly RushPoint[]): RushPoint | undefined =>
-  points.toSorted((a, b) => a.pointedN - b.pointedN)[0]
+export const rushPeakN = ({ bentN, pointedN }: RushPoint, held: RodHeld): number => (held === 'bent' ? bentN : pointedN)
+
+/** Where a rush pulls least: nearer the line gives less, farther out the spool holds harder. */
+export const leastRush = (points: readonly RushPoint[], held: RodHeld): RushPoint | undefined =>
+  points.toSorted((a, b) => rushPeakN(a, held) - rushPeakN(b, held))[0]
 
 /** A least nearer than this is at the boat, m. */
 const AT_THE_BOAT_M = 5

@@ -10,6 +10,7 @@ import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { CompareTable } from './CompareTable.tsx'
 import { DifferenceColumns } from './DifferenceColumns.tsx'
+import { RushCurves } from './RushCurves.tsx'
 import { SensitivityBars } from './SensitivityBars.tsx'
 import type { Side } from './side.ts'
 import { WhatIf, type WhatIfSetting } from './WhatIf.tsx'
@@ -83,6 +84,7 @@ function Compared({ wanted, saved, outfits }: { wanted: string[]; saved: SavedTr
       )}
       <WhatIf setting={whatIf} onChange={setWhatIf} sides={sides} supposed={supposed} />
       <CompareTable sides={supposed} />
+      <RushCurves sides={supposed} />
       <DifferenceColumns sides={sides} />
       <SensitivityBars sides={supposed} />
     </div>

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { GUST, type KiteWay, leadBySlack, leadByWind, type ToldBait } from '../../../../core/setup/moving/kite.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
-import { CurveChart } from '../../../charts/CurveChart.tsx'
+import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
@@ -55,8 +55,6 @@ export function SlackChart({ setup, moving, told }: Later) {
   )
 }
 
-const CHART_LOOKS = ['first', 'second', 'thin'] as const
-
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
 export function WindChart({ setup, moving, told }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
@@ -74,7 +72,7 @@ export function WindChart({ setup, moving, told }: Later) {
           <CurveChart
             curves={curves.map(({ name, points }, i) => ({
               id: name,
-              look: CHART_LOOKS[i] ?? 'thin',
+              look: CURVE_LOOKS[i] ?? 'thin',
               points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
             }))}
             span={{ x: [0, 1.5 * moving.windMperS], y: [0, 1.1 * most] }}
