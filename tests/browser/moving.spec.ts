@@ -84,6 +84,10 @@ test('the legs of a tandem, straight on and in a turn', async ({ page, app }) =>
   const wide = await rows.nth(2).textContent()
   await values(page).getByLabel('radius of a turn', { exact: true }).fill('6 m')
   await expect(rows.nth(2)).not.toHaveText(wide!)
+  // Slower on the inside it sinks: there it comes down on the bed.
+  await expect(rows.nth(2)).not.toContainText('on the bed')
+  await values(page).getByLabel('water', { exact: true }).fill('3.2 m')
+  await expect(rows.nth(2)).toContainText('on the bed')
   await expect(rows.nth(1)).toHaveText(straight!)
 })
 

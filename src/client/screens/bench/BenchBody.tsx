@@ -90,6 +90,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
 
   const wide = useIsWide()
   const { moving, setMoving } = useMovingShown()
+  const backToBench = useStableCallback(() => setMoving(false))
   const opened = evaluation?.moments[open]
   const why = evaluation && opened && <WhyPanel result={opened} setup={evaluation.setup} />
 
@@ -111,9 +112,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
         )}
       </div>
       {moving ? (
-        prepared.ok && (
-          <MovingView bench={bench} setup={prepared.value} sinkersKg={ownedSinkersKg} onBack={() => setMoving(false)} />
-        )
+        prepared.ok && <MovingView bench={bench} setup={prepared.value} sinkersKg={ownedSinkersKg} onBack={backToBench} />
       ) : wide ? (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">

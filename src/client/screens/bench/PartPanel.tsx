@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { memo, type ReactNode } from 'react'
 import { type LinkRef, pieceIdOf, sameLink } from '../../../core/documents/linkRef.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { isLine, isTied, jointOf, pieceById } from '../../../core/documents/pieces.ts'
@@ -44,7 +44,8 @@ type Props = {
 }
 
 /** The settings of the chosen part, and of the joint it hangs by. */
-export function PartPanel({ bench, rig, selected, links, prepared, ruleSet, ownedSinkersKg, edits }: Props) {
+export const PartPanel = memo(function PartPanel(props: Props) {
+  const { bench, rig, selected, links, prepared, ruleSet, ownedSinkersKg, edits } = props
   const { trace, outfit, catalogue } = rig
   const id = pieceIdOf(selected)
   const piece = id === undefined ? undefined : pieceById(trace, id)
@@ -82,7 +83,7 @@ export function PartPanel({ bench, rig, selected, links, prepared, ruleSet, owne
       </div>
     </Sheet>
   )
-}
+})
 
 /** Where along its line a part sits: from the reel's end, or up from the free end of the outfit's line. */
 function PlaceOnLine({ piece, trace, edits }: { piece: Piece; trace: Trace; edits: Edits }) {

@@ -1,4 +1,5 @@
 import { ArrowLeft } from 'lucide-react'
+import { memo } from 'react'
 import { type Moving, type MovingWay, usualMoving } from '../../../../core/documents/moving.ts'
 import { waysFor } from '../../../../core/setup/moving/ways.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
@@ -12,7 +13,7 @@ import { TrolledView } from './TrolledView.tsx'
 type Props = { bench: Bench; setup: PreparedSetup; sinkersKg: readonly number[]; onBack: () => void }
 
 /** How the line of a trace moves while it fishes: what that does, with the values that do it beside their charts. */
-export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
+export const MovingView = memo(function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
   const { trace, conditions } = bench.content
   const { moving } = conditions
   const ways = waysFor(trace, conditions)
@@ -61,4 +62,4 @@ export function MovingView({ bench, setup, sinkersKg, onBack }: Props) {
       )}
     </section>
   )
-}
+})

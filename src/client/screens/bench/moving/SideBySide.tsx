@@ -3,6 +3,7 @@ import { tried } from '../../../../core/analysis/judged.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
 import type { Tow } from '../../../../core/setup/moving/tow.ts'
 import {
+  leastWaterM,
   legsOnCourse,
   linesOnCourse,
   type OnCourse,
@@ -43,6 +44,7 @@ export function SideBySide({ setup, tow, moving }: Props) {
           names={[nameOf(legs[0].one.id), nameOf(legs[0].other.id)]}
           pairs={legs}
           leastM={TANGLES_UNDER_M.legs}
+          waterM={leastWaterM(moving)}
         />
       )}
       {lines.length > 0 && (
@@ -52,6 +54,7 @@ export function SideBySide({ setup, tow, moving }: Props) {
           names={['this one', 'the second']}
           pairs={lines}
           leastM={TANGLES_UNDER_M.lines}
+          waterM={leastWaterM(moving)}
         />
       )}
     </Sheet>
@@ -64,9 +67,17 @@ const COURSE_WORDS: Record<OnCourse, string> = {
   outside: 'in a turn, outside',
 }
 
-type PairsProps = { what: string; caption: string; names: [string, string]; pairs: readonly Pair[]; leastM: number }
+type PairsProps = {
+  what: string
+  caption: string
+  names: [string, string]
+  pairs: readonly Pair[]
+  /** Nearer to each other they tangle; as deep as the water they are on the bed. */
+  leastM: number
+  waterM: number
+}
 
-function Pairs({ what, caption, names, pairs, leastM }: PairsProps) {
+function Pairs({ what, caption, names, pairs, leastM, waterM }: PairsProps) {
   const show = useShow()
   return (
     <ScrollAcross label={what}>
@@ -91,7 +102,8 @@ function Pairs({ what, caption, names, pairs, leastM }: PairsProps) {
                 </th>
                 {[one, other].map(({ depthM, setbackM }, i) => (
                   <td key={i} className="text-right whitespace-nowrap">
-                    {show.depth(depthM)} down, {show.entered('length', Math.round(setbackM))} back
+                    {depthM < waterM ? `${show.depth(depthM)} down` : <strong className="text-fails">on the bed</strong>},{' '}
+                    {show.entered('length', Math.round(setbackM))} back
                   </td>
                 ))}
                 <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
