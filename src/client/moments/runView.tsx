@@ -26,7 +26,7 @@ export const RUN_VIEW: MomentView<Run> = {
   absent: 'Nothing runs: the trace has neither a hook nor a lure.',
   figure: ({ figure, deciding: { verdict, byDrag, rush, drag } }, { show }) =>
     verdict === byDrag
-      ? `drag safe to ${show.computed('strength', figure.value)}, a run peaks at ${show.computed('strength', drag.peakN)}`
+      ? `drag safe to ${show.computed('strength', figure.value)}, peak ${show.computed('strength', drag.peakN)}`
       : rushFigure(rush, show),
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {

@@ -36,7 +36,7 @@ type Props = {
   onSettle: () => void
 }
 
-const PROFILE_HEIGHT = 170
+const PROFILE_HEIGHT = 148
 
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
 export const StrengthView = memo(function StrengthView({
