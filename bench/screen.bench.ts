@@ -1,6 +1,6 @@
-// npm run bench:screen: what one step of a dragged value costs on the bench, in Debian's Chromium: script and layout of the
-// whole page, from the event to the settled drawing, and the frames that the browser made while a part was slid.
-import { chromium, type Page } from '@playwright/test'
+// npm run bench:screen: what one step of a dragged value costs, in Debian's Chromium: script and layout of the whole page, from the
+// event to the settled drawing and to all that follows it, and the frames that the browser made while a part was slid.
+import { chromium, type Locator, type Page } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from '../scripts/lib/browser.ts'
 import { startBuiltApp } from '../scripts/lib/builtApp.ts'
 import { runMain } from '../scripts/lib/problem.ts'
@@ -26,45 +26,58 @@ function summary(what: string, times: number[]): Row {
   return { what, steps: times.length, medianMs: at(0.5), p95Ms: at(0.95), maxMs: at(1), overAFrame }
 }
 
-/** Holds an arrow key in a field: each press commits, re-evaluates and redraws before the clock stops. */
-function holdKey(page: Page, label: string, steps: number): Promise<number[]> {
-  return page.getByLabel(label, { exact: true }).evaluate(async (field, count) => {
-    const times: number[] = []
-    for (let i = 0; i < count; i += 1) {
-      await new Promise((done) => requestAnimationFrame(done))
-      const start = performance.now()
-      field.dispatchEvent(
-        new KeyboardEvent('keydown', { key: i % 40 < 20 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true }),
-      )
-      await Promise.resolve()
-      document.body.getBoundingClientRect()
-      times.push(performance.now() - start)
-    }
-    return times
-  }, steps)
+type Way = 'held' | 'alone'
+
+/**
+ * Steps a field by its arrow keys, or a slider by its value. Held: from the event to the settled drawing of what is stepped, a step a frame.
+ * Alone: a step now and then, until everything that it changes is drawn: what is told follows what is drawn.
+ */
+function step(target: Locator, way: Way, steps: number): Promise<number[]> {
+  return target.evaluate(
+    async (element, { way, count }) => {
+      const input = element as HTMLInputElement
+      const times: number[] = []
+      const write = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!
+      const change = (i: number) => {
+        if (input.type === 'range') {
+          write.call(input, String(Number(input.min) + (i % 250) * Number(input.step)))
+          input.dispatchEvent(new Event('input', { bubbles: true }))
+        } else {
+          const key = i % 40 < 20 ? 'ArrowUp' : 'ArrowDown'
+          input.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }))
+        }
+      }
+      let lastMs = 0
+      const settle = () => {
+        document.body.getBoundingClientRect()
+        lastMs = performance.now()
+      }
+      const watch = new MutationObserver(settle)
+      if (way === 'alone') watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true })
+      for (let i = 0; i < count; i += 1) {
+        await new Promise((done) => requestAnimationFrame(done))
+        const start = performance.now()
+        change(i)
+        if (way === 'alone') await new Promise((done) => setTimeout(done, 100))
+        else {
+          await Promise.resolve()
+          settle()
+        }
+        times.push(lastMs - start)
+      }
+      watch.disconnect()
+      return times
+    },
+    { way, count: steps },
+  )
 }
 
-/** Presses a key now and then, and waits until everything that it changes is drawn: verdicts and findings follow the profile. */
-function pressAlone(page: Page, label: string, steps: number): Promise<number[]> {
-  return page.getByLabel(label, { exact: true }).evaluate(async (field, count) => {
-    const times: number[] = []
-    let lastMs = 0
-    const watch = new MutationObserver(() => {
-      document.body.getBoundingClientRect()
-      lastMs = performance.now()
-    })
-    watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true })
-    for (let i = 0; i < count; i += 1) {
-      const start = performance.now()
-      field.dispatchEvent(
-        new KeyboardEvent('keydown', { key: i % 40 < 20 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true }),
-      )
-      await new Promise((done) => setTimeout(done, 100))
-      times.push(lastMs - start)
-    }
-    watch.disconnect()
-    return times
-  }, steps)
+/** Both ways of stepping one value, as two rows. */
+async function stepped(what: string, target: Locator): Promise<Row[]> {
+  return [
+    summary(`${what}: a step held`, await step(target, 'held', STEPS)),
+    summary(`${what}: a step alone, all that follows`, await step(target, 'alone', STEPS / 4)),
+  ]
 }
 
 /** Slides a boom to and fro by the pointer and times the frames meanwhile. */
@@ -80,24 +93,6 @@ async function slide(page: Page, steps: number): Promise<number[]> {
     const { frameTimes } = window as unknown as { frameTimes: number[] }
     return frameTimes.slice(1).map((at, i) => at - frameTimes[i]!)
   })
-}
-
-/** Drags a slider on by steps: each redraws the charts that follow it. */
-function scrub(page: Page, steps: number, name = 'time of day'): Promise<number[]> {
-  return page.getByRole('slider', { name, exact: true }).evaluate(async (input: HTMLInputElement, count) => {
-    const times: number[] = []
-    const write = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!
-    for (let i = 0; i < count; i += 1) {
-      await new Promise((done) => requestAnimationFrame(done))
-      const start = performance.now()
-      write.call(input, String(Number(input.min) + (i % 250) * Number(input.step)))
-      input.dispatchEvent(new Event('input', { bubbles: true }))
-      await Promise.resolve()
-      document.body.getBoundingClientRect()
-      times.push(performance.now() - start)
-    }
-    return times
-  }, steps)
 }
 
 /** Opens a trace of a family in the view of how it moves. */
@@ -140,20 +135,15 @@ await runMain(async () => {
   await page.getByRole('option', { name: 'boom a', exact: true }).click()
   const bySlide = summary('a boom slid by the pointer: frame to frame', await slide(page, STEPS))
   await page.getByRole('option', { name: 'leader', exact: true }).click()
-  const rows = [
-    summary('leader’s strength, one step: script and layout', await holdKey(page, 'strength', STEPS)),
-    summary('leader’s strength, one step alone: until all has followed', await pressAlone(page, 'strength', STEPS / 2)),
-  ]
+  const field = (label: string) => page.getByLabel(label, { exact: true })
+  const slider = (name: string) => page.getByRole('slider', { name, exact: true })
+  const rows = await stepped('leader’s strength', field('strength'))
   await page.getByRole('tab', { name: 'Conditions', exact: true }).click()
-  rows.push(
-    summary('drag set, one step: script and layout', await holdKey(page, 'drag set', STEPS)),
-    summary('line out, one step: script and layout', await holdKey(page, 'line out', STEPS)),
-    bySlide,
-  )
+  rows.push(...(await stepped('drag set', field('drag set'))), ...(await stepped('line out', field('line out'))), bySlide)
   await page.goto(`${app.url}/water?day=2026-11-24`)
   await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
   rows.push(
-    summary('time of day, one step: script and layout', await scrub(page, STEPS)),
+    ...(await stepped('time of day', slider('time of day'))),
     summary('a day’s timetable: asked, in the worker, shown', await askPlans(page, 12)),
   )
   for (const [family, way, name] of [
@@ -163,7 +153,7 @@ await runMain(async () => {
   ] as const) {
     await openMoving(page, app.url, family)
     if (way) await page.getByRole('button', { name: way }).click()
-    rows.push(summary(`${family}: ${name}, one step: script and layout`, await scrub(page, STEPS, name)))
+    rows.push(...(await stepped(`${family}: ${name}`, slider(name))))
   }
   console.table(rows)
   console.log(JSON.stringify({ screen: rows }))

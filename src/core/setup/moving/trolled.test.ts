@@ -1,31 +1,13 @@
 import { describe, expect, test } from 'vitest'
-import { draftOf } from '../../../../tests/fixtures/drafts.ts'
-import { braidOutfit, LB } from '../../../../tests/fixtures/outfits.ts'
-import { setupOf } from '../../../../tests/fixtures/setups.ts'
+import { outfit, set, setupFor, usual } from '../../../../tests/fixtures/moving.ts'
 import type { FamilyId } from '../../catalogue/familyIds.ts'
-import { defaultConditions } from '../../documents/conditions.ts'
-import { type MovingBy, type MovingWay, usualMoving } from '../../documents/moving.ts'
-import type { Piece, Trace } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
+import type { Trace } from '../../documents/trace.ts'
 import { type TowedLine, towed } from '../../physics/flown/towed.ts'
 import { trollDepth } from '../../physics/flown/trollDepth.ts'
 import { towRows, trollTow } from '../../physics/flown/trollTow.ts'
 import { withMainLine } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
-import { fallOf } from './fall.ts'
-import {
-  flownBait,
-  GUST,
-  hungKg,
-  kiteInput,
-  kiteLinePoints,
-  leadBySlack,
-  leadByWind,
-  mostWindMperS,
-  ownedFor,
-  ringLoadN,
-} from './kite.ts'
-import { bedAtM, keptShare, retrieve, TURNS } from './retrieved.ts'
+import { fallOf, runsOffS } from './fall.ts'
 import { TRIED, towOf } from './tow.ts'
 import {
   deepestOf,
@@ -40,12 +22,6 @@ import {
   wantedDepthM,
 } from './trolled.ts'
 
-const outfit = braidOutfit(50)
-const afloat = { ...defaultConditions(), castStyle: 'none', freeboardM: 1.5 } as const
-const setupFor = (family: FamilyId, change: (trace: Trace) => Trace = (trace) => trace, on = outfit): Setup =>
-  setupOf(change(draftOf(family, on, afloat).trace), on, afloat)
-const usual = <Way extends MovingWay>(way: Way, more: object = {}) => ({ ...usualMoving(way), ...more }) as MovingBy<Way>
-const set = (id: string, change: object) => (trace: Trace) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
 const depthOf = (setup: Setup, speedMperS = 1.5, lineOutM = 30) =>
   deepestOf(trolledAt(towOf(setup), { speedMperS, lineOutM }).places)!.depthM
 
@@ -209,137 +185,6 @@ describe('towed', () => {
   })
 })
 
-describe('wound in', () => {
-  const setup = setupFor('castingLeader')
-  const tow = towOf(setup)
-
-  test('a rate keeps it a metre over a sloping bed nearly all the way; the reel turns slower as the line shortens', () => {
-    const way = usual('retrieved')
-    const points = retrieve(setup, tow, way)
-    expect(points[0]!.lineOutM).toBeCloseTo(way.lineOutM, 0)
-    for (const { off, depthM, bedM, awayM } of points) {
-      expect(bedM).toBeCloseTo(bedAtM(way, awayM), 9)
-      if (off === undefined) expect(depthM).toBeCloseTo(bedM - 1, 1)
-    }
-    expect(keptShare(points)).toBeGreaterThan(0.9)
-    const kept = points.filter(({ off }) => off === undefined)
-    expect(kept.at(-1)!.turnsPerS).toBeLessThan(kept[0]!.turnsPerS)
-  })
-
-  test('upper water wants it wound faster; a tip held high lifts it, so that it is wound slower', () => {
-    const rate = (more: object) => retrieve(setup, tow, usual('retrieved', more))[0]!.turnsPerS
-    expect(rate({ swimsAt: { from: 'surface', m: 2 } })).toBeGreaterThan(rate({ swimsAt: { from: 'surface', m: 4 } }))
-    expect(rate({ rodTip: 'high', lineOutM: 15 })).toBeLessThan(rate({ rodTip: 'low', lineOutM: 15 }))
-  })
-
-  test('deeper than it gets, however slowly: wound as slowly as a hand does, and it says so', () => {
-    const points = retrieve(setup, tow, usual('retrieved', { waterM: 60, nearWaterM: 60 }))
-    expect(points[0]).toMatchObject({ off: 'tooShallow', turnsPerS: TURNS.least })
-    expect(keptShare(points)).toBe(0)
-    // A heavy lure in a foot of water lies on the bed whatever is done.
-    const shoal = usual('retrieved', { waterM: 0.5, nearWaterM: 0.5, swimsAt: { from: 'surface', m: 0 } })
-    for (const { depthM, bedM } of retrieve(setup, tow, shoal)) expect(depthM).toBeLessThanOrEqual(bedM)
-  })
-
-  test('it falls so far in a pause as the time to there says; what floats does not fall', () => {
-    const { timeToS, dropM } = fallOf(setup, tow)!
-    expect(timeToS(5 + dropM(5, 1)) - timeToS(5)).toBeCloseTo(1, 1)
-    const floating = setupFor('straightLure', set('lure', { floats: true }))
-    expect(fallOf(floating, towOf(floating))).toBeUndefined()
-  })
-})
-
-describe('flown from a kite', () => {
-  const mono = withMainLine(outfit, { material: 'mono', strengthN: 30 * LB })
-  const setup = setupFor('kiteBait', undefined, mono)
-  const way = usual('kite')
-  const [short, long] = way.baits
-
-  test('the long line wants more lead than the short, gusts more than the wind, and both more of a thicker line', () => {
-    const lead = (bait: typeof short, times = 1) => flownBait(setup, usual('kite', { windMperS: times * 8 }), bait!)
-    const [near, far, harder] = [lead(short), lead(long), lead(long, 1.2)]
-    if (near.trouble !== undefined || far.trouble !== undefined || harder.trouble !== undefined) throw new Error('no answer')
-    expect(far.steady.leadMassKg).toBeGreaterThan(near.steady.leadMassKg)
-    expect(far.gust.leadMassKg).toBeGreaterThan(far.steady.leadMassKg)
-    expect(harder.steady.leadMassKg).toBeGreaterThan(far.steady.leadMassKg)
-    const thick = flownBait(
-      { ...setup, outfit: withMainLine(mono, { strengthN: 60 * LB }) },
-      usual('kite', { windMperS: 8 }),
-      long!,
-    )
-    if (thick.trouble !== undefined) throw new Error(thick.trouble)
-    expect(thick.gust.leadMassKg).toBeGreaterThan(far.gust.leadMassKg)
-  })
-
-  test('up to a wind the lead carried is enough: its gusts want just that', () => {
-    const flown = flownBait(setup, way, long!)
-    if (flown.trouble !== undefined) throw new Error(flown.trouble)
-    const mostMperS = mostWindMperS(setup, way, long!, flown.carriedKg)!
-    const wanted = flownBait(setup, { ...way, windMperS: mostMperS }, long!)
-    if (wanted.trouble !== undefined) throw new Error(wanted.trouble)
-    expect(wanted.gust.leadMassKg).toBeCloseTo(flown.carriedKg, 3)
-    expect(flownBait(setup, way, { ...long!, leadKg: 2 })).toMatchObject({ carriedKg: 2 })
-    expect(mostWindMperS(setup, way, long!, 2)).toBeUndefined()
-    expect(GUST).toBe(1.3)
-  })
-
-  test('what hangs there besides lead helps; bait and hook are borne by the water', () => {
-    const grams = hungKg(setup) * 1000
-    expect(grams).toBeGreaterThan(10)
-    const heavier = { ...setup, trace: set('marker', { massKg: 0.02 })(setup.trace) }
-    expect(hungKg(heavier) * 1000).toBeCloseTo(grams + 10, 6)
-    expect(hungKg({ ...setup, trace: set('hook-bait', { massKg: 1 })(setup.trace) }) * 1000).toBeCloseTo(grams, 9)
-    expect(kiteInput(setup, way, long!, 6).hungMassKg * 1000).toBeCloseTo(grams, 9)
-  })
-
-  test('lead falls with slack, until the belly nears the sea', () => {
-    const points = leadBySlack(setup, way, long!, 4)
-    for (const [i, { leadKg, lowestM }] of points.slice(1).entries()) {
-      expect(leadKg).toBeLessThanOrEqual(points[i]!.leadKg)
-      expect(lowestM).toBeLessThanOrEqual(points[i]!.lowestM)
-    }
-    expect(points.at(-1)!.lowestM).toBeLessThan(0)
-  })
-
-  test('the line that is drawn goes from the tip to the ring, as long as its slack says', () => {
-    const points = kiteLinePoints(setup, way, long!)
-    const [tip, ring] = [points[0]!, points.at(-1)!]
-    expect([ring.x, ring.z]).toEqual([expect.closeTo(long!.ringDistanceM, 1), expect.closeTo(long!.ringHeightM, 1)])
-    const lengthM = points.slice(1).reduce((sum, { x, z }, i) => sum + Math.hypot(x - points[i]!.x, z - points[i]!.z), 0)
-    expect(lengthM / Math.hypot(ring.x - tip.x, ring.z - tip.z)).toBeCloseTo(way.slack, 2)
-  })
-
-  test('a line pulls on the kite’s line by what comes in to the ring and what goes down from it', () => {
-    const lead = {
-      lineToRingM: 1,
-      ringTensionN: 2,
-      ringAngleDeg: 0,
-      wrapRad: Math.PI / 2,
-      lowestM: 1,
-      hungForceN: 0,
-      leadMassKg: 0,
-    }
-    expect(ringLoadN(lead, 0)).toBeCloseTo(Math.hypot(2, 2), 12)
-    expect(ringLoadN({ ...lead, ringAngleDeg: 90, wrapRad: Math.PI }, 0)).toBeCloseTo(4, 12)
-    expect(ringLoadN(lead, 0.2)).toBeLessThan(ringLoadN(lead, 0))
-  })
-
-  test('lead grows with the wind, from none; the gusts of a wind are among its points', () => {
-    const points = leadByWind(setup, way, long!)
-    for (const [i, { leadKg }] of points.slice(1).entries()) expect(leadKg).toBeGreaterThanOrEqual(points[i]!.leadKg)
-    const flown = flownBait(setup, way, long!)
-    if (flown.trouble !== undefined) throw new Error(flown.trouble)
-    expect(points.find(({ windMperS }) => windMperS === GUST * way.windMperS)!.leadKg).toBe(flown.gust.leadMassKg)
-  })
-
-  test('a ring under the rod is told in words; of the sinkers owned the lightest that is enough is named', () => {
-    expect(flownBait(setup, way, { ...short!, ringHeightM: 1 }).trouble).toMatch(/ring must be over the rod tip/)
-    expect(flownBait(setup, { ...way, windMperS: 40 }, long!)).toBeDefined()
-    expect(ownedFor(0.031, [0.06, 0.03, 0.09])).toBe(0.06)
-    expect(ownedFor(0.2, [0.06])).toBeUndefined()
-  })
-})
-
 test('a box of one kind of trace answers for every family without NaN', () => {
   for (const family of [
     'jigAndTrailer',
@@ -356,4 +201,32 @@ test('a box of one kind of trace answers for every family without NaN', () => {
     for (const { depthM, setbackM } of places) expect(Number.isFinite(depthM + setbackM), family).toBe(true)
     expect(topTensionN).toBeGreaterThan(0)
   }
+})
+
+test('a curve by line out goes from the trace alone to all that is asked for, or all there is; what floats runs at the top', () => {
+  const tow = towOf(setupFor('castingLeader'))
+  const points = depthByLineOut(tow, 1.5, 60)
+  expect([points[0]!.lineOutM, points.at(-1)!.lineOutM]).toEqual([
+    expect.closeTo(Math.max(1, tow.traceM), 9),
+    expect.closeTo(60, 9),
+  ])
+  const [one, other] = [points[1]!.lineOutM - points[0]!.lineOutM, points.at(-1)!.lineOutM - points.at(-2)!.lineOutM]
+  expect(one).toBeCloseTo(other, 9)
+  for (const { lineOutM, depthM } of points)
+    expect(depthM).toBe(deepestOf(trolledAt(tow, { speedMperS: 1.5, lineOutM }).places)!.depthM)
+  expect(depthByLineOut(tow, 1.5, 1e6).at(-1)!.lineOutM).toBeCloseTo(tow.mostM, 6)
+  expect(depthByLineOut(tow, 1.5, 0.1).map(({ lineOutM }) => lineOutM)).toEqual(points.map(() => Math.max(1, tow.traceM)))
+  const floating = towOf(setupFor('straightLure', set('lure', { floats: true })))
+  expect(new Set(depthByLineOut(floating, 1.5, 30).map(({ depthM }) => depthM))).toEqual(new Set([0]))
+  // A depth that the trace alone passes is not to be had by letting out.
+  expect(lineOutFor(tow, 1.5, points[0]!.depthM / 2)).toBeUndefined()
+})
+
+test('line runs off by the boat’s way and by what falls', () => {
+  expect(runsOffS(30, 1.5, undefined, 5)).toBe(20)
+  expect(runsOffS(30, 1.5, { timeToS: () => 0, dropM: (_depthM, seconds) => 2 * seconds }, 5)).toBeCloseTo(12, 12)
+  const setup = setupFor('castingLeader')
+  const fall = fallOf(setup, towOf(setup))!
+  expect(fall.dropM(5, 3)).toBeCloseTo(3 * fall.dropM(5, 1), 12)
+  expect(fall.timeToS(8)).toBeGreaterThan(fall.timeToS(4))
 })
