@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { outfit } from '../../../../tests/fixtures/moving.ts'
-import { at, hw, lead, line, lure, slides, to } from '../../../../tests/fixtures/pieces.ts'
+import { at, bait, hook, hw, lead, line, lure, slides, to } from '../../../../tests/fixtures/pieces.ts'
 import { rigOf } from '../../../../tests/fixtures/setups.ts'
+import { END_ON_SHARE } from '../../catalogue/baits.ts'
 import { OWN_DESIGN } from '../../catalogue/familyIds.ts'
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
@@ -9,6 +10,7 @@ import type { Piece, Trace } from '../../documents/trace.ts'
 import { TRACE_VERSION } from '../../documents/versions.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { towRows } from '../../physics/flown/trollTow.ts'
+import { streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
 import { mainLine, woundM } from '../outfitLines.ts'
 import { towOf } from './tow.ts'
@@ -17,8 +19,10 @@ import { towOf } from './tow.ts'
 const pieces: Piece[] = [
   line('leader', 'leader', 'mono', 40, 2, to(OUTFIT, 'uni')),
   lead('running', 40, slides(OUTFIT, 3, 'leader')),
-  lead('pinched', 20, at('leader', 1.2)),
+  lead('onMain', 15, at(OUTFIT, 2)),
   lead('early', 10, at('leader', 0.3)),
+  lead('pinched', 20, at('leader', 1.2)),
+  lead('loose', 12, slides('leader', 0.6)),
   hw('swivel', 'swivel', to('leader', 'uni'), '4'),
   lead('sliding', 30, slides('leader', 0.5, 'swivel')),
   line('short', 'snood', 'mono', 30, 1, to('swivel', 'uni')),
@@ -40,16 +44,18 @@ function reaches(rows: ReturnType<typeof towRows>): Record<string, number> {
 test('every part is as far down the line as it is drawn; what slides is at the stop it bears on', () => {
   expect(tow.traceM).toBeCloseTo(5, 9)
   expect(reaches(towRows(tow.line(30)))).toEqual({
+    onMain: 25,
     running: 25,
     early: 25.3,
     pinched: 26.2,
+    loose: 27,
     swivel: 27,
     sliding: 27,
     a: 28,
     b: 30,
   })
   // The trace alone at the least, and all that is wound at the most.
-  expect(reaches(towRows(tow.line(1)))).toEqual({ running: 0, early: 0.3, pinched: 1.2, swivel: 2, sliding: 2, a: 3, b: 5 })
+  expect(reaches(towRows(tow.line(1)))).toMatchObject({ onMain: 0, running: 0, early: 0.3, pinched: 1.2, loose: 2, a: 3, b: 5 })
   expect(tow.mostM).toBeCloseTo(5 + woundM(rig.catalogue, outfit), 3)
   expect(reaches(towRows(tow.line(1e6))).b).toBeCloseTo(tow.mostM, 6)
 })
@@ -92,4 +98,23 @@ test('a lure’s own drag area counts as it is; without a rating it has no lip',
   const rated = pieces.map((piece) => (piece.id === 'b' ? ({ ...piece, ratedDepthM: 4 } as Piece) : piece))
   const lips = towRows(towOf(rigOf({ ...trace, pieces: rated }, outfit)).line(30)).bodies
   expect(lips.filter(({ liftAreaM2 }) => liftAreaM2 > 0).map(({ id }) => id)).toEqual(['b'])
+})
+
+test('a bait trails end on; measured by its drag area it counts as it is measured', () => {
+  const hooked = [
+    line('leader', 'leader', 'mono', 40, 2, to(OUTFIT, 'uni')),
+    hook('hook', '4/0', to('leader', 'uni')),
+    bait('fish', 'halfFish', 'hook'),
+  ]
+  const towedWith = (more: object) => {
+    const made = hooked.map((piece) => (piece.id === 'fish' ? ({ ...piece, ...more } as Piece) : piece))
+    const drawn = rigOf({ ...trace, pieces: made }, outfit)
+    return { drawn, body: towRows(towOf(drawn).line(30)).bodies.find(({ id }) => id === 'fish')! }
+  }
+  const usual = towedWith({})
+  const piece = hooked[2] as Parameters<typeof streamAreaM2>[1]
+  expect(usual.body.dragAreaM2).toBeCloseTo(END_ON_SHARE * streamAreaM2(usual.drawn, piece), 15)
+  // A broadside that was measured does not count: it is drawn end on.
+  expect(towedWith({ lengthM: 0.4, depthM: 0.2 }).body.dragAreaM2).toBe(usual.body.dragAreaM2)
+  expect(towedWith({ dragAreaM2: 3e-3 }).body.dragAreaM2).toBe(3e-3)
 })

@@ -222,6 +222,12 @@ test('a curve by line out goes from the trace alone to all that is asked for, or
   expect(lineOutFor(tow, 1.5, points[0]!.depthM / 2)).toBeUndefined()
 })
 
+test('what meets the bed first is the deepest, whatever its place', () => {
+  const at = (depthM: number) => ({ id: `${depthM}`, depthM, setbackM: 0 })
+  expect(deepestOf([at(1), at(5), at(3)])?.id).toBe('5')
+  expect(deepestOf([])).toBeUndefined()
+})
+
 test('line runs off by the boat’s way and by what falls', () => {
   expect(runsOffS(30, 1.5, undefined, 5)).toBe(20)
   expect(runsOffS(30, 1.5, { timeToS: () => 0, dropM: (_depthM, seconds) => 2 * seconds }, 5)).toBeCloseTo(12, 12)
