@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { GRAVITY_M_PER_S2 } from '../../math/constants.ts'
 import type { LinePoint } from '../water/lineInFluid.ts'
-import { type KiteLeadInput, kiteLead, windProfile } from './kiteLead.ts'
+import { type KiteLeadInput, kiteFollower, kiteLead, windProfile } from './kiteLead.ts'
 import { type TrollDepthInput, trollDepth } from './trollDepth.ts'
 import { trollLift } from './trollLift.ts'
 
@@ -199,6 +199,19 @@ describe('a bait under a kite', () => {
       }),
       RUNS,
     )
+  })
+
+  test('one after the other they are what each is alone, and what has no answer does not stand in the way of the next', () => {
+    for (const windMperS of [2, 8, 14]) {
+      const lead = kiteFollower()
+      for (const slack of [1.004, 1.02, 1.06, 1.12, 1.3]) {
+        const input = { ...KITE, windMperS, slack }
+        const [alone, after] = [kiteLead(input), lead(input)]
+        expect(after.hungForceN).toBeCloseTo(alone.hungForceN, 2)
+        expect(after.lowestM).toBeCloseTo(alone.lowestM, 1)
+        expect(() => lead({ ...input, ringHeightM: 0 })).toThrow('over the rod tip')
+      }
+    }
   })
 
   test('the wind is what is told at ten metres, weaker below, even close to the sea', () => {

@@ -73,18 +73,38 @@ export const windProfile = (windMperS: number): CurrentProfile => powerProfile(w
  * drop's own drift left out.
  */
 export function kiteLead(input: KiteLeadInput, onPoint?: (point: LinePoint) => void): KiteLead {
+  const { at, shot } = flown(input)
+  return leadOf(input, onPoint ? shotOf(input)(at, careFor(input.slack - 1).fine, onPoint) : shot)
+}
+
+/**
+ * The same of one after the other that change little: each begins as far from its own first guess as the one before was found.
+ * @throws CoreError as `kiteLead` does.
+ */
+export function kiteFollower(): (input: KiteLeadInput) => KiteLead {
+  let off: Pull | undefined
+  return (input) => {
+    const { at, shot } = flown(input, off)
+    const [guess] = startsFor(input)
+    off = [at[0] - guess[0], at[1] - guess[1]]
+    return leadOf(input, shot)
+  }
+}
+
+function flown(input: KiteLeadInput, off?: Pull): Met<Pull, KiteShot> {
   check(input)
-  const { tipHeightM, ringHeightM, ringDistanceM } = input
-  const chordM = Math.hypot(ringDistanceM, ringHeightM - tipHeightM)
-  const found = solve(input, chordM)
+  const found = solve(input, off)
   if (!found) throw new CoreError('no-convergence', 'No pull brings the line to the ring', { value: input.windMperS })
-  const { ring, lowestM } = onPoint ? shotOf(input, chordM)(found.at, careFor(input.slack - 1).fine, onPoint) : found.shot
+  return found
+}
+
+function leadOf(input: KiteLeadInput, { ring, lowestM }: KiteShot): KiteLead {
   const ringTensionN = Math.hypot(ring.tx, ring.tz)
   const angle = Math.atan2(ring.tz, ring.tx)
   const wrapRad = Math.min(Math.PI, Math.max(0, angle + Math.PI / 2))
-  const hungForceN = Math.max(0, ringTensionN * Math.exp(-input.ringFriction * wrapRad) - weightOf(input) * ringHeightM)
+  const hungForceN = Math.max(0, ringTensionN * Math.exp(-input.ringFriction * wrapRad) - weightOf(input) * input.ringHeightM)
   return {
-    lineToRingM: input.slack * chordM,
+    lineToRingM: input.slack * chordOf(input),
     ringTensionN,
     ringAngleDeg: (angle * 180) / Math.PI,
     wrapRad,
@@ -104,8 +124,12 @@ function check({ slack, windMperS, ringHeightM, tipHeightM }: KiteLeadInput): vo
   if (!(ringHeightM > tipHeightM)) refuse('The ring must be over the rod tip', ringHeightM)
 }
 
+/** The straight way from tip to ring, m. */
+const chordOf = ({ tipHeightM, ringHeightM, ringDistanceM }: KiteLeadInput) => Math.hypot(ringDistanceM, ringHeightM - tipHeightM)
+
 /** Follows the line that a pull at the tip makes: how far its end misses the ring, over the straight way. */
-function shotOf(input: KiteLeadInput, chordM: number) {
+function shotOf(input: KiteLeadInput) {
+  const chordM = chordOf(input)
   const { tipHeightM, ringHeightM, ringDistanceM } = input
   const forces = {
     line: { diameterM: input.lineDiameterM, densityKgperM3: input.lineDensityKgperM3 },
@@ -141,7 +165,7 @@ function shotOf(input: KiteLeadInput, chordM: number) {
  * Pulls to begin at, the likeliest first: a catenary with the slack, across the straight way, of about the load that wind and weight make
  * on a line of its angles.
  */
-function startsFor(input: KiteLeadInput, chordM: number): Pull[] {
+function startsFor(input: KiteLeadInput): [Pull, ...Pull[]] {
   const { lineDiameterM: d, tipHeightM, ringHeightM, ringDistanceM } = input
   const way = Math.atan2(ringHeightM - tipHeightM, ringDistanceM)
   const x = sinhOverRoot(input.slack)
@@ -151,10 +175,11 @@ function startsFor(input: KiteLeadInput, chordM: number): Pull[] {
   const across = 0.5 - (Math.sin(2 * (way + off)) - Math.sin(2 * (way - off))) / (8 * off)
   const windNperM = 0.5 * AIR_KG_PER_M3 * NORMAL_COEFFICIENT * d * windMperS ** 2 * across
   const loadNperM = windNperM + weightOf(input) * Math.cos(way)
-  const pullN = (loadNperM * chordM) / (2 * x)
+  const pullN = (loadNperM * chordOf(input)) / (2 * x)
   // The wind’s part lies where the line is steep, by the ring: there it turns more, by the tip less.
   const tipAngle = way - off * (1 - LESS_AT_TIP * (windNperM / loadNperM))
-  return STARTS.map((times) => [Math.log(times * pullN), tipAngle])
+  const [first, ...others] = STARTS.map((times): Pull => [Math.log(times * pullN), tipAngle])
+  return [first!, ...others]
 }
 
 const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
@@ -164,15 +189,17 @@ const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
 const GENTLER = 0.75
 const MOST_GENTLER = 10
 
-function solve(input: KiteLeadInput, chordM: number, gentler = 0): Met<Pull, KiteShot> | undefined {
-  const shoot = shotOf(input, chordM)
+function solve(input: KiteLeadInput, off?: Pull, gentler = 0): Met<Pull, KiteShot> | undefined {
+  const shoot = shotOf(input)
   const care = careFor(input.slack - 1)
-  for (const start of startsFor(input, chordM)) {
+  const starts = startsFor(input)
+  const near: Pull[] = off ? [[starts[0][0] + off[0], starts[0][1] + off[1]]] : []
+  for (const start of [...near, ...starts]) {
     const found = meet(shoot, start, LONGEST, care)
     if (found) return found
   }
   if (gentler === MOST_GENTLER) return undefined
-  const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, chordM, gentler + 1)
+  const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, undefined, gentler + 1)
   return before && meet(shoot, before.at, LONGEST, care)
 }
 

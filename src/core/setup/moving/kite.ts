@@ -3,7 +3,7 @@ import type { KiteBait, MovingBy } from '../../documents/moving.ts'
 import { isHardware, isLine } from '../../documents/pieces.ts'
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
-import { type KiteLead, type KiteLeadInput, kiteLead } from '../../physics/flown/kiteLead.ts'
+import { type KiteLead, type KiteLeadInput, kiteFollower, kiteLead } from '../../physics/flown/kiteLead.ts'
 import { tipHeightM } from '../lineWanted.ts'
 import { massOfKg } from '../masses.ts'
 import { freeLine, withMainLine } from '../outfitLines.ts'
@@ -89,7 +89,8 @@ export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait
  * @throws CoreError as `kiteLead` does.
  */
 export function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
-  const over = (windMperS: number) => kiteLead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
+  const lead = kiteFollower()
+  const over = (windMperS: number) => lead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
   const least = WINDS.least
   // From the wind that is told up or down, to where the sign turns.
   let [inside, outside] = [way.windMperS, way.windMperS]
@@ -114,16 +115,18 @@ export function ringLoadN({ ringTensionN: pull, ringAngleDeg, wrapRad }: KiteLea
 export type WindPoint = { windMperS: number; leadKg: number }
 
 /** Lead against wind, up to half as much again as is told; where no answer is found a place is left out. */
-export const leadByWind = (setup: Setup, way: KiteWay, bait: KiteBait): WindPoint[] =>
-  WIND_SHARES.flatMap((share) => {
+export function leadByWind(setup: Setup, way: KiteWay, bait: KiteBait): WindPoint[] {
+  const lead = kiteFollower()
+  return WIND_SHARES.flatMap((share) => {
     const windMperS = share * way.windMperS
     try {
-      return [{ windMperS, leadKg: kiteLead(kiteInput(setup, way, bait, windMperS)).leadMassKg }]
+      return [{ windMperS, leadKg: lead(kiteInput(setup, way, bait, windMperS)).leadMassKg }]
     } catch (error) {
       if (error instanceof CoreError) return []
       throw error
     }
   })
+}
 
 /** Slacks that a line to a kite is asked about. */
 const SLACKS = [1.004, 1.008, 1.014, 1.02, 1.03, 1.045, 1.065, 1.09, 1.12, 1.16, 1.22, 1.3]
@@ -138,16 +141,18 @@ export function kiteLinePoints(setup: Setup, way: KiteWay, bait: KiteBait): { x:
 export type SlackPoint = { slack: number; leadKg: number; lowestM: number }
 
 /** Lead against slack in a wind; where no answer is found a place is left out. */
-export const leadBySlack = (setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number): SlackPoint[] =>
-  SLACKS.flatMap((slack) => {
+export function leadBySlack(setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number): SlackPoint[] {
+  const lead = kiteFollower()
+  return SLACKS.flatMap((slack) => {
     try {
-      const { leadMassKg, lowestM } = kiteLead(kiteInput(setup, { ...way, slack }, bait, windMperS))
+      const { leadMassKg, lowestM } = lead(kiteInput(setup, { ...way, slack }, bait, windMperS))
       return [{ slack, leadKg: leadMassKg, lowestM }]
     } catch (error) {
       if (error instanceof CoreError) return []
       throw error
     }
   })
+}
 
 /** The lightest of the sinkers at hand that is enough, kg; undefined where none is. */
 export const ownedFor = (neededKg: number, sinkersKg: readonly number[]): number | undefined =>
