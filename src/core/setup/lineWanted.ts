@@ -4,7 +4,7 @@ import type { Water } from '../documents/water.ts'
 import { woundM } from './outfitLines.ts'
 import type { Setup } from './setup.ts'
 
-type Ashore = Pick<Setup, 'outfit' | 'conditions'>
+type Ashore = Pick<Setup, 'outfit'> & { conditions: Pick<Setup['conditions'], 'freeboardM'> }
 
 /** Height of the tip of a rod in its rest over the water, m. */
 export const tipHeightM = ({ outfit, conditions }: Ashore): number => conditions.freeboardM + tipOverFeetM(outfit.rod)

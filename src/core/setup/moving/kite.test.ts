@@ -3,10 +3,12 @@ import { outfit, set, setupFor, usual } from '../../../../tests/fixtures/moving.
 import { LB } from '../../../../tests/fixtures/outfits.ts'
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { isHardware, isLine } from '../../documents/pieces.ts'
+import { kiteLead } from '../../physics/flown/kiteLead.ts'
 import { tipHeightM } from '../lineWanted.ts'
 import { massOfKg } from '../masses.ts'
 import { withMainLine } from '../outfitLines.ts'
 import {
+  chartEndMperS,
   flownBait,
   GUST,
   hungKg,
@@ -96,12 +98,16 @@ describe('flown from a kite', () => {
     expect(ringLoadN(lead, 0.2)).toBeLessThan(ringLoadN(lead, 0))
   })
 
-  test('lead grows with the wind, from none; the gusts of a wind are among its points', () => {
-    const points = leadByWind(setup, way, long!)
+  test('lead grows with the wind, from none, the same by the chart as alone; a chart ends past the gusts, and is the same for winds near by', () => {
+    const endMperS = chartEndMperS(way.windMperS)
+    const points = leadByWind(setup, way, long!, endMperS)
     for (const [i, { leadKg }] of points.slice(1).entries()) expect(leadKg).toBeGreaterThanOrEqual(points[i]!.leadKg)
-    const flown = flownBait(setup, way, long!)
-    if (flown.trouble !== undefined) throw new Error(flown.trouble)
-    expect(points.find(({ windMperS }) => windMperS === GUST * way.windMperS)!.leadKg).toBeCloseTo(flown.gust.leadMassKg, 5)
+    for (const { windMperS, leadKg } of points)
+      expect(leadKg).toBeCloseTo(kiteLead(kiteInput(setup, way, long!, windMperS)).leadMassKg, 4)
+    expect(points.at(-1)!.windMperS).toBeCloseTo(endMperS, 12)
+    expect([4, 5, 8, 12, 40].map(chartEndMperS)).toEqual([6, 12, 12, 18, 60])
+    for (let windMperS = 0.5; windMperS <= 40; windMperS += 0.5)
+      expect(chartEndMperS(windMperS)).toBeGreaterThan(GUST * windMperS)
   })
 
   test('a ring under the rod is told in words; of the sinkers owned the lightest that is enough is named', () => {
@@ -144,6 +150,6 @@ describe('flown from a kite', () => {
 
   test('a place without an answer is left out of a chart', () => {
     const under = { ...long!, ringHeightM: 0.5 }
-    expect([leadByWind(setup, way, under), leadBySlack(setup, way, under, 6)]).toEqual([[], []])
+    expect([leadByWind(setup, way, under, 12), leadBySlack(setup, way, under, 6)]).toEqual([[], []])
   })
 })

@@ -1,4 +1,5 @@
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
+import type { Conditions } from '../../documents/conditions.ts'
 import type { KiteBait, MovingBy } from '../../documents/moving.ts'
 import { isHardware, isLine } from '../../documents/pieces.ts'
 import { CoreError } from '../../errors.ts'
@@ -10,14 +11,21 @@ import { freeLine, withMainLine } from '../outfitLines.ts'
 import type { Rig, Setup } from '../setup.ts'
 
 export type KiteWay = MovingBy<'kite'>
+/** All that a line to a kite has but the wind and its ring. */
+export type KiteRig = Rig & { conditions: Pick<Conditions, 'freeboardM'> }
+/** How a line runs to its ring and over it. */
+export type KiteRun = Pick<KiteWay, 'slack' | 'ringFriction'>
 
 /** How much harder gusts blow than the wind that is told. */
 export const GUST = 1.3
 /** Winds that are asked about, m/s, and how closely one is found. */
 const WINDS = { least: 0.5, most: 40 }
 const CLOSE_MPERS = 0.05
-/** Winds of a chart over the one that is told, its gusts among them. */
-const WIND_SHARES = [0.25, 0.5, 0.75, 0.9, 1, 1.15, GUST, 1.5]
+/** The wind from which one is looked for, m/s. */
+const FROM_MPERS = 8
+/** Where a chart of winds may end, m/s, and its places up to there: a wind that is dragged moves along the same curve. */
+const CHART_ENDS_MPERS = [6, 12, 18, 24, 36, 60]
+const CHART_PLACES = 10
 /** A usual kite flies from this wind on, m/s. Nominal. */
 export const KITE_FLIES_FROM_MPERS = 3
 
@@ -39,8 +47,8 @@ export const leadKg = ({ trace }: Pick<Rig, 'trace'>): number =>
 
 /** What `kite.lead` is asked of one bait in a wind. */
 export function kiteInput(
-  setup: Setup,
-  way: KiteWay,
+  setup: KiteRig,
+  way: KiteRun,
   bait: KiteBait,
   windMperS: number,
   line: LineSpec = freeLine(setup.outfit),
@@ -69,7 +77,7 @@ export type FlownBait = { bait: KiteBait; carriedKg: number } & (
 export type ToldBait = Exclude<FlownBait, { trouble: string }>
 export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble === undefined
 
-export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait {
+export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBait {
   const carriedKg = bait.leadKg ?? leadKg(setup)
   try {
     return {
@@ -88,12 +96,12 @@ export function flownBait(setup: Setup, way: KiteWay, bait: KiteBait): FlownBait
  * The wind up to which a lead keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any.
  * @throws CoreError as `kiteLead` does.
  */
-export function mostWindMperS(setup: Setup, way: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
+export function mostWindMperS(setup: KiteRig, way: KiteRun, bait: KiteBait, carriedKg: number): number | undefined {
   const lead = kiteFollower()
   const over = (windMperS: number) => lead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
   const least = WINDS.least
-  // From the wind that is told up or down, to where the sign turns.
-  let [inside, outside] = [way.windMperS, way.windMperS]
+  // From a usual wind up or down, to where the sign turns.
+  let [inside, outside] = [FROM_MPERS, FROM_MPERS]
   const holdsHere = over(inside) <= 0
   while (over(outside) <= 0 === holdsHere) {
     inside = outside
@@ -114,11 +122,14 @@ export function ringLoadN({ ringTensionN: pull, ringAngleDeg, wrapRad }: KiteLea
 
 export type WindPoint = { windMperS: number; leadKg: number }
 
-/** Lead against wind, up to half as much again as is told; where no answer is found a place is left out. */
-export function leadByWind(setup: Setup, way: KiteWay, bait: KiteBait): WindPoint[] {
+/** The wind at which a chart ends that shows one and its gusts, m/s. */
+export const chartEndMperS = (windMperS: number): number =>
+  CHART_ENDS_MPERS.find((endMperS) => endMperS >= 1.1 * GUST * windMperS) ?? CHART_ENDS_MPERS.at(-1)!
+
+/** Lead against wind, up to where a chart ends; where no answer is found a place is left out. */
+export function leadByWind(setup: KiteRig, way: KiteRun, bait: KiteBait, endMperS: number): WindPoint[] {
   const lead = kiteFollower()
-  return WIND_SHARES.flatMap((share) => {
-    const windMperS = share * way.windMperS
+  return Array.from({ length: CHART_PLACES }, (_, i) => ((i + 1) / CHART_PLACES) * endMperS).flatMap((windMperS) => {
     try {
       return [{ windMperS, leadKg: lead(kiteInput(setup, way, bait, windMperS)).leadMassKg }]
     } catch (error) {

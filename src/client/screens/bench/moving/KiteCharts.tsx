@@ -1,5 +1,13 @@
 import { useMemo } from 'react'
-import { GUST, type KiteWay, leadBySlack, leadByWind, type ToldBait } from '../../../../core/setup/moving/kite.ts'
+import {
+  chartEndMperS,
+  GUST,
+  type KiteRig,
+  type KiteWay,
+  leadBySlack,
+  leadByWind,
+  type ToldBait,
+} from '../../../../core/setup/moving/kite.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
@@ -8,7 +16,7 @@ import { useShow } from '../../../settings/preferences.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 
 /** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
-export type Later = { setup: Setup; moving: KiteWay; told: ToldBait[] }
+export type Later = { setup: Setup; moving: KiteWay; told: ToldBait[]; rig: KiteRig }
 
 /** Lead of the farthest bait against slack, in the wind and in gusts. */
 export function SlackChart({ setup, moving, told }: Later) {
@@ -56,13 +64,15 @@ export function SlackChart({ setup, moving, told }: Later) {
 }
 
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-export function WindChart({ setup, moving, told }: Later) {
+export function WindChart({ rig, moving }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
+  const { windMperS, slack, ringFriction, baits } = moving
+  const endMperS = chartEndMperS(windMperS)
   const curves = useMemo(
-    () => told.map(({ bait }) => ({ name: bait.name, points: leadByWind(setup, moving, bait) })),
-    [setup, moving, told],
+    () => baits.map((bait) => ({ name: bait.name, points: leadByWind(rig, { slack, ringFriction }, bait, endMperS) })),
+    [rig, slack, ringFriction, baits, endMperS],
   )
   const most = Math.max(0.01, ...curves.flatMap(({ points }) => points.map(({ leadKg }) => leadKg)))
   return (
@@ -75,16 +85,16 @@ export function WindChart({ setup, moving, told }: Later) {
               look: CURVE_LOOKS[i] ?? 'thin',
               points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
             }))}
-            span={{ x: [0, 1.5 * moving.windMperS], y: [0, 1.1 * most] }}
+            span={{ x: [0, endMperS], y: [0, 1.1 * most] }}
             x={axis('wind felt', 'speed')}
             y={axis('lead', 'mass')}
             marks={[
-              { id: 'wind', x: moving.windMperS },
-              { id: 'gusts', x: GUST * moving.windMperS },
+              { id: 'wind', x: windMperS },
+              { id: 'gusts', x: GUST * windMperS },
             ]}
             width={width}
             height={170}
-            summary={`Lead for each bait against the wind: told are ${show.computed('speed', moving.windMperS)}.`}
+            summary={`Lead for each bait against the wind: told are ${show.computed('speed', windMperS)}.`}
           />
         )}
       </div>

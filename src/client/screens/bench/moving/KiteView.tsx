@@ -11,9 +11,12 @@ import {
   hungKg,
   isTold,
   KITE_FLIES_FROM_MPERS,
+  type KiteRig,
+  type KiteRun,
   type KiteWay,
   kiteLineOutM,
   kiteLinePoints,
+  leadKg,
   mostWindMperS,
   onMainLine,
   ownedFor,
@@ -53,7 +56,11 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
     const moved = setup.moved()
     return moved?.way === 'kite' ? moved.baits : []
   }, [setup])
-  const later = useDeferredValue(useMemo(() => ({ setup, moving, told: flown.filter(isTold) }), [setup, moving, flown]))
+  const { trace, outfit, catalogue } = setup
+  const { freeboardM } = setup.conditions
+  // The same while the wind is dragged, so that what does not ask for the wind rests.
+  const rig = useMemo(() => ({ trace, outfit, catalogue, conditions: { freeboardM } }), [trace, outfit, catalogue, freeboardM])
+  const later = useDeferredValue(useMemo(() => ({ setup, moving, told: flown.filter(isTold), rig }), [setup, moving, flown, rig]))
   return (
     <Beside
       fields={
@@ -161,20 +168,24 @@ function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flow
 type LeadProps = { later: Later; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
-function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadProps) {
+function LeadTable({ later: { setup, moving, told, rig }, flown, sinkersKg }: LeadProps) {
   const show = useShow()
   const { units } = usePreferences()
   const heavierN = nextLabelN(nextLabelN(mainLine(setup.outfit).strengthN, 1, units.strength), 1, units.strength)
-  const extra = useMemo(() => {
+  const heavierKg = useMemo(() => {
     const thick = onMainLine(setup, heavierN)
     return new Map(
-      told.map(({ bait, carriedKg }) => {
+      told.map(({ bait }) => {
         const other = flownBait(thick, moving, bait)
-        const heavierKg = isTold(other) ? other.gust.leadMassKg : undefined
-        return [bait.name, { heavierKg, windMperS: upTo(setup, moving, bait, carriedKg) }]
+        return [bait.name, isTold(other) ? other.gust.leadMassKg : undefined]
       }),
     )
   }, [setup, moving, told, heavierN])
+  const { slack, ringFriction, baits } = moving
+  const enough = useMemo(
+    () => new Map(baits.map((bait) => [bait.name, upTo(rig, { slack, ringFriction }, bait)])),
+    [rig, slack, ringFriction, baits],
+  )
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
   return (
     <ScrollAcross label="Lead for each bait">
@@ -213,8 +224,8 @@ function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadPro
                 <td className="pl-2 text-right">
                   {each.gust.leadMassKg > 0 ? mass(ownedFor(each.gust.leadMassKg, sinkersKg)) : 'none'}
                 </td>
-                <td className="pl-2 text-right">{mass(extra.get(each.bait.name)?.heavierKg)}</td>
-                <td className="pl-2 text-right whitespace-nowrap">{windWords(extra.get(each.bait.name)?.windMperS, show)}</td>
+                <td className="pl-2 text-right">{mass(heavierKg.get(each.bait.name))}</td>
+                <td className="pl-2 text-right whitespace-nowrap">{windWords(enough.get(each.bait.name), show)}</td>
               </tr>
             ) : (
               <tr key={each.bait.name} className="border-t border-rule">
@@ -236,9 +247,9 @@ function LeadTable({ later: { setup, moving, told }, flown, sinkersKg }: LeadPro
 const windWords = (windMperS: number | undefined, show: ReturnType<typeof useShow>) =>
   windMperS === undefined ? 'any wind asked' : show.computed('speed', windMperS)
 
-function upTo(setup: Setup, moving: KiteWay, bait: KiteBait, carriedKg: number): number | undefined {
+function upTo(rig: KiteRig, run: KiteRun, bait: KiteBait): number | undefined {
   try {
-    return mostWindMperS(setup, moving, bait, carriedKg)
+    return mostWindMperS(rig, run, bait, bait.leadKg ?? leadKg(rig))
   } catch (error) {
     if (error instanceof CoreError) return undefined
     throw error
