@@ -95,9 +95,9 @@ export const beside = (page: Page, sheet: 'Part' | 'Conditions' | 'Why' | 'Findi
 export async function ceilingLb(page: Page): Promise<number> {
   const text = await page
     .locator('[data-moment=run]')
-    .getByText(/safe to [\d.]+ lb/)
+    .getByText(/safe to [\d.]+\slb/)
     .textContent()
-  return Number(/([\d.]+) lb/.exec(text ?? '')![1])
+  return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }
 
 /**

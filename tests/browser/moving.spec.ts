@@ -166,7 +166,7 @@ test('a rush that a pointed rod does not bear is fixed by a remedy', async ({ pa
   await page.getByLabel('line out', { exact: true }).fill('10 m')
   await page.getByLabel('rod, in a rush').selectOption('pointed')
   const hand = page.locator('[data-moment=hand]')
-  await expect(hand).toContainText(/a rush pulls [\d.]+ lb: whole \d+\s%/)
+  await expect(hand).toContainText(/a rush pulls [\d.]+\slb: whole \d+\s%/)
   await expect(hand).toHaveAttribute('data-verdict', 'fails')
   await beside(page, 'Findings')
   const finding = page.locator('[data-finding^=rush-breaks]')

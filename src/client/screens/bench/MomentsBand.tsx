@@ -8,6 +8,9 @@ import { momentName } from '../../words/momentNames.ts'
 
 type Props = { evaluation: Evaluation; open: MomentName | undefined; onOpen: (moment: MomentName) => void }
 
+/** A number and what it counts stay on one line. */
+const unbroken = (text: string) => text.replace(/(\d) (?=\S)/g, '$1\u00a0')
+
 /** One verdict for each moment that applies, with its figure and what decides it. */
 export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen }: Props) {
   const wording = useWording(evaluation.setup)
@@ -30,7 +33,7 @@ export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen 
               <span className="text-base font-semibold">{momentName(name)}</span>
               <VerdictMark verdict={moment.verdict} />
             </span>
-            <span className="block text-balance sm:line-clamp-2">{view.figure(moment, wording)}</span>
+            <span className="block text-balance sm:line-clamp-2">{unbroken(view.figure(moment, wording))}</span>
             <span className="block text-sm leading-snug text-quiet sm:line-clamp-2" title={decides}>
               {decides}
             </span>
