@@ -152,7 +152,7 @@ export function kiteLinePoints(setup: Setup, way: KiteWay, bait: KiteBait): { x:
 export type SlackPoint = { slack: number; leadKg: number; lowestM: number }
 
 /** Lead against slack in a wind; where no answer is found a place is left out. */
-export function leadBySlack(setup: Setup, way: KiteWay, bait: KiteBait, windMperS: number): SlackPoint[] {
+export function leadBySlack(setup: KiteRig, way: KiteRun, bait: KiteBait, windMperS: number): SlackPoint[] {
   const lead = kiteFollower()
   return SLACKS.flatMap((slack) => {
     try {
@@ -175,9 +175,9 @@ const STEP_KG = 0.005
 export const leadInStepsKg = (neededKg: number): number => Math.max(1, Math.ceil(neededKg / STEP_KG - 1e-9)) * STEP_KG
 
 /** The same rig on a main line of another label, of the usual thickness of that. */
-export const onMainLine = (setup: Setup, strengthN: number): Setup => ({
-  ...setup,
-  outfit: withMainLine(setup.outfit, { strengthN, diameterM: undefined }),
+export const onMainLine = (rig: KiteRig, strengthN: number): KiteRig => ({
+  ...rig,
+  outfit: withMainLine(rig.outfit, { strengthN, diameterM: undefined }),
 })
 
 /** The kite’s own line out to a ring, straight from the rod’s tip, m. */

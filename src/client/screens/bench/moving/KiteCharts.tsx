@@ -1,33 +1,30 @@
 import { useMemo } from 'react'
-import {
-  chartEndMperS,
-  GUST,
-  type KiteRig,
-  type KiteWay,
-  leadBySlack,
-  leadByWind,
-  type ToldBait,
-} from '../../../../core/setup/moving/kite.ts'
-import type { Setup } from '../../../../core/setup/setup.ts'
+import type { KiteBait } from '../../../../core/documents/moving.ts'
+import { chartEndMperS, GUST, type KiteRig, type KiteWay, leadBySlack, leadByWind } from '../../../../core/setup/moving/kite.ts'
 import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 
-/** What is drawn a moment later than the values that are dragged: its baits are those that have an answer. */
-export type Later = { setup: Setup; moving: KiteWay; told: ToldBait[]; rig: KiteRig }
+/** What is drawn a moment later than the values that are dragged; `baits` and `rig` stay the same while the wind is. */
+export type Later = {
+  moving: KiteWay
+  /** Those that have an answer: asking for each place of one that has none takes long. */
+  baits: KiteBait[]
+  rig: KiteRig
+}
 
 /** Lead of the farthest bait against slack, in the wind and in gusts. */
-export function SlackChart({ setup, moving, told }: Later) {
+export function SlackChart({ rig, moving, baits }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
-  const bait = told.at(-1)?.bait
+  const bait = baits.at(-1)
   const { steady, gust } = useMemo(() => {
-    const at = (windMperS: number) => (bait ? leadBySlack(setup, moving, bait, windMperS) : [])
+    const at = (windMperS: number) => (bait ? leadBySlack(rig, moving, bait, windMperS) : [])
     return { steady: at(moving.windMperS), gust: at(GUST * moving.windMperS) }
-  }, [setup, moving, bait])
+  }, [rig, moving, bait])
   const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
   const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
   if (!bait) return <p className="text-quiet">No bait has an answer.</p>
@@ -64,11 +61,11 @@ export function SlackChart({ setup, moving, told }: Later) {
 }
 
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-export function WindChart({ rig, moving }: Later) {
+export function WindChart({ rig, moving, baits }: Later) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
-  const { windMperS, slack, ringFriction, baits } = moving
+  const { windMperS, slack, ringFriction } = moving
   const endMperS = chartEndMperS(windMperS)
   const curves = useMemo(
     () => baits.map((bait) => ({ name: bait.name, points: leadByWind(rig, { slack, ringFriction }, bait, endMperS) })),

@@ -60,7 +60,9 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
   const { freeboardM } = setup.conditions
   // The same while the wind is dragged, so that what does not ask for the wind rests.
   const rig = useMemo(() => ({ trace, outfit, catalogue, conditions: { freeboardM } }), [trace, outfit, catalogue, freeboardM])
-  const later = useDeferredValue(useMemo(() => ({ setup, moving, told: flown.filter(isTold), rig }), [setup, moving, flown, rig]))
+  const answered = flown.map((each) => (isTold(each) ? '1' : '0')).join('')
+  const baits = useMemo(() => moving.baits.filter((_, i) => answered[i] === '1'), [moving.baits, answered])
+  const later = useDeferredValue(useMemo(() => ({ moving, baits, rig }), [moving, baits, rig]))
   return (
     <Beside
       fields={
@@ -168,20 +170,20 @@ function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flow
 type LeadProps = { later: Later; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
-function LeadTable({ later: { setup, moving, told, rig }, flown, sinkersKg }: LeadProps) {
+function LeadTable({ later: { moving, baits, rig }, flown, sinkersKg }: LeadProps) {
   const show = useShow()
   const { units } = usePreferences()
-  const heavierN = nextLabelN(nextLabelN(mainLine(setup.outfit).strengthN, 1, units.strength), 1, units.strength)
+  const heavierN = nextLabelN(nextLabelN(mainLine(rig.outfit).strengthN, 1, units.strength), 1, units.strength)
   const heavierKg = useMemo(() => {
-    const thick = onMainLine(setup, heavierN)
+    const thick = onMainLine(rig, heavierN)
     return new Map(
-      told.map(({ bait }) => {
+      baits.map((bait) => {
         const other = flownBait(thick, moving, bait)
         return [bait.name, isTold(other) ? other.gust.leadMassKg : undefined]
       }),
     )
-  }, [setup, moving, told, heavierN])
-  const { slack, ringFriction, baits } = moving
+  }, [rig, moving, baits, heavierN])
+  const { slack, ringFriction } = moving
   const enough = useMemo(
     () => new Map(baits.map((bait) => [bait.name, upTo(rig, { slack, ringFriction }, bait)])),
     [rig, slack, ringFriction, baits],
