@@ -16,6 +16,7 @@ import {
   legsOnCourse,
   lineOutFor,
   linesOnCourse,
+  type Pair,
   speedsOnCourse,
   TIP_OFF_M,
   trolledAt,
@@ -157,12 +158,14 @@ describe('towed', () => {
       return legsOnCourse(setup.trace, towOf(setup), usual('trolled', { lineOutM: 30, speedMperS: 1.5, ...way }))
     }
     const [straight, inside, outside] = legs('tandemTroll')
-    expect(straight!.deepM).toBeLessThan(0)
-    expect(straight!.alongM).toBeGreaterThan(1)
-    expect(straight!.apartM).toBeCloseTo(Math.hypot(straight!.deepM, straight!.alongM), 12)
+    const deepM = ({ one, other }: Pair) => other.depthM - one.depthM
+    const alongM = ({ one, other }: Pair) => other.setbackM - one.setbackM
+    expect(deepM(straight!)).toBeLessThan(0)
+    expect(alongM(straight!)).toBeGreaterThan(1)
+    expect(straight!.apartM).toBeCloseTo(Math.hypot(deepM(straight!), alongM(straight!)), 12)
     // Slower, both sink, the heavy one by more.
     expect(inside!.one.depthM).toBeGreaterThan(straight!.one.depthM)
-    expect(Math.abs(inside!.deepM)).toBeGreaterThan(Math.abs(outside!.deepM))
+    expect(Math.abs(deepM(inside!))).toBeGreaterThan(Math.abs(deepM(outside!)))
     const [, wide] = legs('tandemTroll', undefined, { turnRadiusM: 1_000 })
     expect(Math.abs(wide!.apartM - straight!.apartM)).toBeLessThan(Math.abs(inside!.apartM - straight!.apartM))
     const alike = (trace: Trace) => set('light', { massKg: 0.06 })(set('long-leg', { lengthM: 1.5 })(trace))

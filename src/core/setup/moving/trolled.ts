@@ -88,13 +88,12 @@ export function speedsOnCourse({
 /** Two lines nearer than this take hold of each other, m; two legs of one trace, m. Ours. */
 export const TANGLES_UNDER_M = { lines: 1, legs: 0.3 }
 
-/** Two that are towed, on a part of the course: how far the other is under the one, behind it, and from it altogether, m. */
-export type Pair = { on: OnCourse; one: TowedPlace; other: TowedPlace; deepM: number; alongM: number; apartM: number }
+/** Two that are towed, on a part of the course, and how far they are from each other, m. */
+export type Pair = { on: OnCourse; one: TowedPlace; other: TowedPlace; apartM: number }
 
 function pairOf(on: OnCourse, one: TowedPlace | undefined, other: TowedPlace | undefined): Pair[] {
   if (!one || !other) return []
-  const [deepM, alongM] = [other.depthM - one.depthM, other.setbackM - one.setbackM]
-  return [{ on, one, other, deepM, alongM, apartM: Math.hypot(deepM, alongM) }]
+  return [{ on, one, other, apartM: Math.hypot(other.depthM - one.depthM, other.setbackM - one.setbackM) }]
 }
 
 /** The two lures of a tandem on each part of a course; none without two. @throws CoreError as `trolledAt` does. */

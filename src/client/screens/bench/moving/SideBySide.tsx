@@ -22,21 +22,16 @@ type Props = { setup: Setup; tow: Tow; moving: TrolledWay }
 
 /** Two legs of one trace, and another line beside it: straight on and in a turn, whether they keep apart. */
 export function SideBySide({ setup, tow, moving }: Props) {
-  const worked = useMemo(
-    () =>
-      tried(() => ({
-        legs: legsOnCourse(setup.trace, tow, moving),
-        lines: linesOnCourse(tow, moving),
-      })),
-    [setup.trace, tow, moving],
-  )
   const show = useShow()
-  if (!worked.ok) return moving.beside && <Sheet title="Side by side">The second line: {worked.message}</Sheet>
-  const { legs, lines } = worked.value
-  if (legs.length === 0 && lines.length === 0) return null
+  const ofLegs = useMemo(() => tried(() => legsOnCourse(setup.trace, tow, moving)), [setup.trace, tow, moving])
+  const ofLines = useMemo(() => tried(() => linesOnCourse(tow, moving)), [tow, moving])
+  const [legs, lines] = [ofLegs, ofLines].map((worked) => (worked.ok ? worked.value : [])) as [Pair[], Pair[]]
+  if (ofLegs.ok && ofLines.ok && legs.length === 0 && lines.length === 0) return null
   const nameOf = (id: string) => pieceName(pieceNamed(setup.trace, id))
   return (
     <Sheet title="Side by side">
+      {!ofLegs.ok && <p className="text-watch">The two legs: {ofLegs.message}</p>}
+      {!ofLines.ok && <p className="text-watch">The second line: {ofLines.message}</p>}
       {legs[0] && (
         <Pairs
           what="Two legs"
