@@ -57,19 +57,13 @@ export const ReachOption = memo(function ReachOption(props: Props) {
   )
 }, isSame)
 
-/** Alike where its words and its drawing are: the places of a layout are new each time. */
-function isSame({ item: one, ...rest }: Props, { item: other, ...others }: Props): boolean {
-  const keys = Object.keys(rest) as (keyof typeof rest)[]
-  return (
-    one.x0 === other.x0 &&
-    one.x1 === other.x1 &&
-    one.y === other.y &&
-    one.onLine === other.onLine &&
-    one.kind === other.kind &&
-    one.id === other.id &&
-    keys.every((key) => rest[key] === others[key])
-  )
+/** Alike where its words and its drawing are: items are new in each layout, and their references; the `id` says which. */
+function isSame(one: Props, other: Props): boolean {
+  return isAlike(one, other, 'item') && isAlike(one.item, other.item, 'ref')
 }
+
+const isAlike = <T extends object>(one: T, other: T, but: keyof T): boolean =>
+  (Object.keys(one) as (keyof T)[]).every((key) => key === but || one[key] === other[key])
 
 /** The mark of the chosen item, over a hit area that takes in the labels: wet fingers and a moving deck. */
 function ItemBox({ item, selected }: { item: ReachItem; selected: boolean }) {

@@ -118,7 +118,7 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
             <StrengthView
               rig={setup}
-              prepared={prepared.ok ? prepared.value : undefined}
+              paths={paths}
               moments={evaluation?.moments}
               path={path}
               selected={selected}

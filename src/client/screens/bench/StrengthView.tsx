@@ -8,7 +8,6 @@ import { layOutProfile } from '../../../core/layout/profile.ts'
 import type { JudgedPath } from '../../../core/moments/judge.ts'
 import type { Moments } from '../../../core/moments/moments.ts'
 import { pieceName } from '../../../core/setup/names.ts'
-import type { PreparedSetup } from '../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { formatComputed } from '../../../core/units/formatQuantity.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
@@ -24,8 +23,8 @@ import type { Edits } from './useEdits.ts'
 
 type Props = {
   rig: Setup
-  /** Undefined where the trace does not hold together. */
-  prepared: PreparedSetup | undefined
+  /** To each end; none where the trace does not hold together. */
+  paths: readonly JudgedPath[]
   /** What was last said of it, for the loads. */
   moments: Moments | undefined
   path: JudgedPath | undefined
@@ -41,7 +40,7 @@ const PROFILE_HEIGHT = 148
 /** The reach, and under it, part by part, the strength of the chosen path with the loads across it. */
 export const StrengthView = memo(function StrengthView({
   rig,
-  prepared,
+  paths,
   moments,
   path,
   selected,
@@ -79,14 +78,13 @@ export const StrengthView = memo(function StrengthView({
   const slide = useStableCallback(edits.slideTo)
   const slid = useStableCallback(onSettle)
   const onKey = useStableCallback((action: ReachAction) => KEYS[action](edits))
-  const ends = prepared?.ends ?? []
 
   return (
     <Tabs.Root asChild value={path?.end.id ?? ''} onValueChange={onEnd} activationMode="automatic">
       <section className="rounded-lg border border-rule bg-sheet" aria-label="Reach and strength profile">
         <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
           <Tabs.List className="flex flex-wrap gap-1" aria-label="Strength to which end">
-            {ends.map((piece) => (
+            {paths.map(({ end: piece }) => (
               <Tabs.Trigger
                 key={piece.id}
                 value={piece.id}
