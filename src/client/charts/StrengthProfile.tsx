@@ -58,7 +58,6 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
             />
             {!step.over && (
               <rect
-                className="moves"
                 x={step.x0}
                 y={step.yHigh}
                 width={step.x1 - step.x0}
@@ -68,7 +67,6 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
               />
             )}
             <line
-              className="moves"
               x1={step.x0}
               x2={step.x1}
               y1={step.y}
