@@ -1,5 +1,7 @@
+import { memo } from 'react'
 import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { ProfileLayout, ProfileStep } from '../../core/layout/profile.ts'
+import { useStableCallback } from '../ui/useStableCallback.ts'
 import { HALO } from './halo.ts'
 
 /** A load drawn across the profile. */
@@ -28,6 +30,10 @@ const LOAD_LABEL_X = 34
 
 /** The strength of each link of one path as a step under its part, with its spread, the loads across it, and the lowest marked. */
 export function StrengthProfile({ layout, width, height, loads, selected, onSelect, name, format, unit, summary }: Props) {
+  const choose = useStableCallback((id: string) => {
+    const step = layout.steps.find((each) => each.id === id)
+    if (step) onSelect(step.ref)
+  })
   return (
     <svg width={width} height={height} className="block text-ink" role="img" aria-label={summary}>
       {layout.ticksN.map((tickN) => (
@@ -44,45 +50,24 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
       {layout.steps.map((step, i) => {
         const next = layout.steps.slice(i + 1).find(({ dip }) => !dip)
         const line = step.dip ? layout.steps.slice(0, i).findLast(({ dip }) => !dip) : undefined
-        const colour = step.weakest ? 'var(--fails)' : 'currentColor'
         return (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the reach above is the keyboard's way to the same choice
-          <g key={step.id} onClick={() => onSelect(step.ref)} className="cursor-pointer">
-            <title>{`${name(step.ref)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}</title>
-            <rect
-              x={step.x0}
-              y={0}
-              width={step.x1 - step.x0}
-              height={height}
-              fill={step.id === selected ? 'var(--well)' : 'transparent'}
-            />
-            {!step.over && (
-              <rect
-                x={step.x0}
-                y={step.yHigh}
-                width={step.x1 - step.x0}
-                height={Math.max(1, step.yLow - step.yHigh)}
-                fill="var(--spread)"
-                opacity={0.8}
-              />
-            )}
-            <line
-              x1={step.x0}
-              x2={step.x1}
-              y1={step.y}
-              y2={step.y}
-              stroke={colour}
-              strokeWidth={3}
-              strokeDasharray={step.over ? '2 3' : undefined}
-            />
-            {line &&
-              [step.x0, step.x1].map((x) => (
-                <line key={x} x1={x} x2={x} y1={line.y} y2={step.y} stroke="currentColor" strokeWidth={0.8} />
-              ))}
-            {next && !step.dip && (
-              <line x1={step.x1} x2={step.x1} y1={step.y} y2={next.y} stroke="currentColor" strokeWidth={0.8} />
-            )}
-          </g>
+          <Step
+            key={step.id}
+            id={step.id}
+            x0={step.x0}
+            x1={step.x1}
+            y={step.y}
+            yHigh={step.yHigh}
+            yLow={step.yLow}
+            over={step.over}
+            weakest={step.weakest}
+            chosen={step.id === selected}
+            height={height}
+            dipsFrom={line?.y}
+            leadsTo={step.dip ? undefined : next?.y}
+            title={`${name(step.ref)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}
+            onChoose={choose}
+          />
         )
       })}
       <Loads layout={layout} width={width} loads={loads} format={format} />
@@ -91,6 +76,41 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
     </svg>
   )
 }
+
+type StepProps = Pick<ProfileStep, 'id' | 'x0' | 'x1' | 'y' | 'yHigh' | 'yLow' | 'over' | 'weakest'> & {
+  chosen: boolean
+  height: number
+  /** Height of the line that a part on it is weaker than; of the next step. */
+  dipsFrom: number | undefined
+  leadsTo: number | undefined
+  title: string
+  onChoose: (id: string) => void
+}
+
+/** One link; it rests while only others change. */
+const Step = memo(function Step(props: StepProps) {
+  const { id, x0, x1, y, yHigh, yLow, over, weakest, chosen, height, dipsFrom, leadsTo, title, onChoose } = props
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the reach above is the keyboard's way to the same choice
+    <g onClick={() => onChoose(id)} className="cursor-pointer">
+      <title>{title}</title>
+      <rect x={x0} y={0} width={x1 - x0} height={height} fill={chosen ? 'var(--well)' : 'transparent'} />
+      {!over && <rect x={x0} y={yHigh} width={x1 - x0} height={Math.max(1, yLow - yHigh)} fill="var(--spread)" opacity={0.8} />}
+      <line
+        x1={x0}
+        x2={x1}
+        y1={y}
+        y2={y}
+        stroke={weakest ? 'var(--fails)' : 'currentColor'}
+        strokeWidth={3}
+        strokeDasharray={over ? '2 3' : undefined}
+      />
+      {dipsFrom !== undefined &&
+        [x0, x1].map((x) => <line key={x} x1={x} x2={x} y1={dipsFrom} y2={y} stroke="currentColor" strokeWidth={0.8} />)}
+      {leadsTo !== undefined && <line x1={x1} x2={x1} y1={y} y2={leadsTo} stroke="currentColor" strokeWidth={0.8} />}
+    </g>
+  )
+})
 
 function Loads({ layout, width, loads, format }: Pick<Props, 'layout' | 'width' | 'loads' | 'format'>) {
   const rows = loads.toSorted((a, b) => b.forceN - a.forceN)

@@ -6,10 +6,13 @@ import { ridesOn } from '../../core/edit/along.ts'
 import { layOutReach } from '../../core/layout/reach.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
-import { reachLabel } from '../words/names.ts'
+import { type ReachLabel, reachLabel } from '../words/names.ts'
 
 /** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */
 const CHARACTER = 6.1
+
+/** Rooms of lines’ labels, in characters: that of “mono 20 lb”, and by four more or less. */
+const roomyCharacters = (characters: number) => 10 + 4 * Math.ceil((characters - 10) / 4)
 
 /** The reach laid out with its labels, for a width in px; of many branches alike that of the chosen piece, or of the path’s end, is drawn. */
 export function useReach(
@@ -22,12 +25,19 @@ export function useReach(
 ) {
   const { trace, outfit, catalogue } = rig
   return useMemo(() => {
-    const label = (ref: LinkRef) => reachLabel({ trace, outfit, catalogue }, ref, show)
+    const labels = new Map<string, ReachLabel>()
+    const label = (ref: LinkRef) => {
+      const known = labels.get(linkKey(ref)) ?? reachLabel({ trace, outfit, catalogue }, ref, show)
+      labels.set(linkKey(ref), known)
+      return known
+    }
     const labelWidth = (ref: LinkRef) => {
       const { above, below } = label(ref)
       // Where branches drop from a line its length is written after the name.
       const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === linkKey(ref)) ? `${above.at(-1)}, ${below}` : ''
-      return CHARACTER * Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
+      const characters = Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
+      // Room for a digit more or less: the strip rests while a strength or a length is stepped.
+      return CHARACTER * (below === undefined ? characters : roomyCharacters(characters))
     }
     const drawn = [chosen, end].filter((id) => id !== undefined)
     const layout = layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale, drawn })

@@ -22,21 +22,23 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
   const [others, setOthers] = useState(() => keeper.others())
   const [actions] = useState(() => {
     const look = () => setOthers(keeper.others())
+    /** Drawn anew only where it is news: this is done at every keystroke. */
+    const telling = (change: () => void) => {
+      const was = keeper.unkept
+      change()
+      if (keeper.unkept !== was) setUnkept(keeper.unkept)
+    }
     return {
       look: (other: OtherDraft) => keeper.look(other),
       discard: (other: OtherDraft) => {
         keeper.discard(other.key)
         look()
       },
-      keep: (baseRevision: number, content: object) => {
-        keeper.keep(baseRevision, content)
-        setUnkept(keeper.unkept)
-      },
-      drop: () => {
-        keeper.drop()
-        setUnkept(false)
-      },
+      keep: (baseRevision: number, content: object) => telling(() => keeper.keep(baseRevision, content)),
+      drop: () => telling(() => keeper.drop()),
       refresh: look,
+      // Asked of the keeper: what leaves right after a save goes before the page has drawn it.
+      isKeptFromLeaving: () => keeper.unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'),
     }
   })
   useEffect(() => {
@@ -52,8 +54,7 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
       window.removeEventListener('storage', actions.refresh)
     }
   }, [keeper, actions])
-  // Asked of the keeper: what leaves right after a save goes before the page has drawn it.
-  useBlocker(() => keeper.unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'))
+  useBlocker(actions.isKeptFromLeaving)
   useEffect(() => {
     if (!unkept) return
     const warn = (event: BeforeUnloadEvent) => event.preventDefault()

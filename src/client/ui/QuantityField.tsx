@@ -58,7 +58,8 @@ export function QuantityField({
   const move = (direction: 1 | -1) => {
     if (valueSi === undefined || !step) return
     draft.drop()
-    onChange(step(valueSi, direction))
+    const next = step(valueSi, direction)
+    if (next !== valueSi) onChange(next)
   }
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Escape') draft.drop()

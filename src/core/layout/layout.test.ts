@@ -77,6 +77,19 @@ describe.each(FAMILY_FIXTURES)('the reach of $trace.family', ({ trace }) => {
       expect(steps.filter((step) => step.weakest).length).toBeGreaterThan(0)
     }
   })
+
+  test('the profile’s scale holds its loads with little over, and rests while one changes by small steps', () => {
+    const { snag } = evaluated(trace, outfit, { ...defaultConditions(), dragN: 10 * LB })
+    const { links, first } = snag!.paths[0]!
+    const room = { height: 190, padTop: 20, padBottom: 12, tickUnitN: LB }
+    const loads = Array.from({ length: 100 }, (_, i) => 1000 * 10 ** (i / 100))
+    const tops = loads.map((loadN) => layOutProfile(links, first, layout, { ...room, loadsN: [loadN] }).topN)
+    for (const [i, topN] of tops.entries()) {
+      expect(topN).toBeGreaterThanOrEqual(1.02 * loads[i]!)
+      expect(topN).toBeLessThan(1.3 * loads[i]!)
+    }
+    expect(new Set(tops).size).toBeLessThanOrEqual(11)
+  })
 })
 
 test('the reach fills its width exactly where there is room, and asks for more where labels need it', () => {

@@ -28,6 +28,9 @@ const LEAST_STEP = 5
 /** Steps above so many times the weakest are cut off at the top and say so: what matters is below. */
 const TOP_OVER_WEAKEST = 2.4
 
+/** The next of ten a decade: the scale rests while a strength is stepped, so that what moves is what changed. */
+const restingTop = (leastN: number) => 10 ** (Math.ceil(10 * Math.log10(leastN)) / 10)
+
 /**
  * The strength of each link of one path as a step under its slot on the reach. A link that the path passes out of the
  * drawing's order (through a stop) is put after the one before it, so that steps never run backwards.
@@ -41,7 +44,7 @@ export function layOutProfile(
 ): ProfileLayout {
   const weakestN = Math.min(...links.map(({ strengthN }) => strengthN))
   const strongestN = Math.max(...links.map(({ strengthN }) => strengthN))
-  const topN = 1.1 * Math.max(Math.min(strongestN, TOP_OVER_WEAKEST * weakestN), ...options.loadsN, 1)
+  const topN = restingTop(1.02 * Math.max(Math.min(strongestN, TOP_OVER_WEAKEST * weakestN), ...options.loadsN, 1))
   const yOf = scaleLinear([0, topN], [options.height - options.padBottom, options.padTop]).clamp(true)
   const slots = new Map(reach.items.map((item) => [item.id, item]))
   const knotInLine = ({ id, ref }: Link) => (slots.has(id) || ref.at !== 'joint' ? undefined : slots.get(ref.id))

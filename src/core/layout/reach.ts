@@ -92,7 +92,8 @@ const LEAST_STRETCH = 0.3
  * reaches grows with that factor in straight pieces (a branch may reach past the trunk's end), so a few secant steps find it.
  */
 function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
-  const at = (stretch: number) => new Layout(trace, outfit, options, stretch).whole()
+  const layout = new Layout(trace, outfit, options)
+  const at = (stretch: number) => layout.whole(stretch)
   let [low, placed] = [1, at(1)]
   const other = placed.extent > options.width ? 0.6 : 1.5
   let slope = (at(other).extent - placed.extent) / (other - 1)
@@ -111,16 +112,16 @@ class Layout {
   private readonly trace: Trace
   private readonly outfit: Outfit
   private readonly options: ReachOptions
-  private readonly stretch: number
+  private stretch = 1
   private readonly trunk: Set<string>
   private readonly unitsPerMetre: number | undefined
+  /** Of branches: they do not stretch. */
   private readonly widths = new Map<string, number>()
 
-  constructor(trace: Trace, outfit: Outfit, options: ReachOptions, stretch: number) {
+  constructor(trace: Trace, outfit: Outfit, options: ReachOptions) {
     this.trace = trace
     this.outfit = outfit
     this.options = options
-    this.stretch = stretch
     this.trunk = trunkOf(trace)
     if (options.trueScale) {
       const trunkM = trace.pieces.reduce((sum, piece) => sum + (isLine(piece) && this.trunk.has(piece.id) ? piece.lengthM : 0), 0)
@@ -128,7 +129,8 @@ class Layout {
     }
   }
 
-  whole(): Placed {
+  whole(stretch: number): Placed {
+    this.stretch = stretch
     const head = this.outfitRun()
     const roots = hungFrom(this.trace, OUTFIT)
     const onOutfit = roots.filter(({ attach }) => attach.how !== 'joined')

@@ -1,5 +1,5 @@
-import { ArrowLeft, ArrowRight, MapPin, Plus, Replace, Scissors, Trash2 } from 'lucide-react'
-import { useMemo, useState } from 'react'
+import { ArrowLeft, ArrowRight, type LucideIcon, MapPin, Plus, Replace, Scissors, Trash2 } from 'lucide-react'
+import { memo, useState } from 'react'
 import { type LinkRef, pieceIdOf } from '../../../core/documents/linkRef.ts'
 import { isLine, parentId, pieceById } from '../../../core/documents/pieces.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
@@ -14,6 +14,7 @@ import { replacePart } from '../../../core/edit/replacePart.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { Button } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
+import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { placeWords, theName } from '../../words/placeWords.ts'
 import { type PartChoice, PartChooser } from './PartChooser.tsx'
 import type { Edits } from './useEdits.ts'
@@ -22,73 +23,84 @@ type Props = { rig: Rig; selected: LinkRef; edits: Edits }
 
 /** What can be done to the chosen part: put one in, change it for another, split, change places, take out. */
 export function EditBar({ rig, selected, edits }: Props) {
-  const { trace } = rig
   const id = pieceIdOf(selected)
-  const piece = id === undefined ? undefined : pieceById(trace, id)
-  const { asked, ask } = edits
-  const parts = useMemo(() => newParts(rig.catalogue), [rig.catalogue])
+  const piece = id === undefined ? undefined : pieceById(rig.trace, id)
+  const { asked } = edits
+  const press = useStableCallback((button: BarButton) => button.press(edits))
   return (
     <div role="toolbar" aria-label="Change the trace" className="flex flex-wrap gap-1">
-      <BarButton worded onClick={() => ask('add')} keys="Insert" text="Add part" icon={<Plus className="size-4" />} />
-      <BarButton onClick={() => ask('replace')} off={!piece} text="Replace" icon={<Replace className="size-4" />} />
-      <BarButton onClick={edits.split} off={!isLine(piece)} text="Split" icon={<Scissors className="size-4" />} />
-      <BarButton onClick={() => ask('move')} off={!piece} text="Move to …" icon={<MapPin className="size-4" />} />
-      <BarButton
-        onClick={() => edits.move('reel')}
-        off={!piece}
-        keys="Shift+ArrowLeft"
-        text="To the reel"
-        icon={<ArrowLeft className="size-4" />}
-      />
-      <BarButton
-        onClick={() => edits.move('hook')}
-        off={!piece}
-        keys="Shift+ArrowRight"
-        text="To the hook"
-        icon={<ArrowRight className="size-4" />}
-      />
-      <BarButton onClick={edits.remove} off={!piece} keys="Delete" text="Remove" icon={<Trash2 className="size-4" />} />
+      <BarButtons chosen={isLine(piece) ? 'line' : piece ? 'part' : 'other'} onPress={press} />
       {asked === 'add' && <AddPanel rig={rig} selected={selected} edits={edits} />}
-      {asked === 'replace' && piece && (
-        <Panel
-          open
-          onOpenChange={() => ask(undefined)}
-          title={`Another part for ${theName(trace, piece.id)}`}
-          about="What hangs from it hangs from the new part."
-        >
-          <PartChooser
-            choices={(Object.keys(SINGLE_PARTS) as (keyof typeof SINGLE_PARTS)[]).map((each) => ({
-              id: each,
-              name: parts[each]?.name ?? each,
-              group: SINGLE_PARTS[each].group,
-              result: replacePart(rig, piece.id, each),
-            }))}
-            onChoose={edits.take}
-          />
-        </Panel>
-      )}
+      {asked === 'replace' && piece && <ReplacePanel rig={rig} piece={piece} edits={edits} />}
       {asked === 'move' && piece && <MovePanel rig={rig} piece={piece} edits={edits} />}
       {asked === 'remove' && piece && <RemovePanel rig={rig} piece={piece} edits={edits} />}
     </div>
   )
 }
 
-/** `worded`: its text stays beside its picture where room is short. */
-type ButtonProps = { onClick: () => void; off?: boolean; keys?: string; text: string; icon: React.ReactNode; worded?: boolean }
+/** What is chosen: a line of the trace, another part of it, or what belongs to the outfit. */
+type Chosen = 'line' | 'part' | 'other'
+type BarButton = {
+  text: string
+  icon: LucideIcon
+  press: (edits: Edits) => void
+  of: readonly Chosen[]
+  keys?: string
+  /** Its text stays beside its picture where room is short. */
+  worded?: true
+}
 
-function BarButton({ onClick, off = false, keys, text, icon, worded = false }: ButtonProps) {
-  const shown = keys?.replace('Arrow', '').replace('Left', '←').replace('Right', '→')
+const ANY_PART = ['line', 'part'] as const
+const BUTTONS: readonly BarButton[] = [
+  { text: 'Add part', icon: Plus, press: ({ ask }) => ask('add'), of: [...ANY_PART, 'other'], keys: 'Insert', worded: true },
+  { text: 'Replace', icon: Replace, press: ({ ask }) => ask('replace'), of: ANY_PART },
+  { text: 'Split', icon: Scissors, press: ({ split }) => split(), of: ['line'] },
+  { text: 'Move to …', icon: MapPin, press: ({ ask }) => ask('move'), of: ANY_PART },
+  { text: 'To the reel', icon: ArrowLeft, press: ({ move }) => move('reel'), of: ANY_PART, keys: 'Shift+ArrowLeft' },
+  { text: 'To the hook', icon: ArrowRight, press: ({ move }) => move('hook'), of: ANY_PART, keys: 'Shift+ArrowRight' },
+  { text: 'Remove', icon: Trash2, press: ({ remove }) => remove(), of: ANY_PART, keys: 'Delete' },
+]
+
+/** They rest while a value of the chosen part is changed. */
+const BarButtons = memo(function BarButtons({ chosen, onPress }: { chosen: Chosen; onPress: (button: BarButton) => void }) {
+  return BUTTONS.map((button) => {
+    const { text, icon: Icon, of, keys, worded } = button
+    const shown = keys?.replace('Arrow', '').replace('Left', '←').replace('Right', '→')
+    return (
+      <Button
+        key={text}
+        tone="quiet"
+        className="px-2! text-sm"
+        onClick={() => onPress(button)}
+        disabled={!of.includes(chosen)}
+        title={keys ? `${text} (${shown}, on the reach)` : text}
+        {...(keys ? { 'aria-keyshortcuts': keys } : {})}
+      >
+        <Icon className="size-4" /> <span className={worded ? '' : 'max-2xl:sr-only'}>{text}</span>
+      </Button>
+    )
+  })
+})
+
+function ReplacePanel({ rig, piece, edits }: { rig: Rig; piece: Piece; edits: Edits }) {
+  const parts = newParts(rig.catalogue)
   return (
-    <Button
-      tone="quiet"
-      className="px-2! text-sm"
-      onClick={onClick}
-      disabled={off}
-      title={keys ? `${text} (${shown}, on the reach)` : text}
-      {...(keys ? { 'aria-keyshortcuts': keys } : {})}
+    <Panel
+      open
+      onOpenChange={() => edits.ask(undefined)}
+      title={`Another part for ${theName(rig.trace, piece.id)}`}
+      about="What hangs from it hangs from the new part."
     >
-      {icon} <span className={worded ? '' : 'max-2xl:sr-only'}>{text}</span>
-    </Button>
+      <PartChooser
+        choices={(Object.keys(SINGLE_PARTS) as (keyof typeof SINGLE_PARTS)[]).map((each) => ({
+          id: each,
+          name: parts[each]?.name ?? each,
+          group: SINGLE_PARTS[each].group,
+          result: replacePart(rig, piece.id, each),
+        }))}
+        onChoose={edits.take}
+      />
+    </Panel>
   )
 }
 

@@ -85,13 +85,7 @@ export const StrengthView = memo(function StrengthView({
         <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
           <Tabs.List className="flex flex-wrap gap-1" aria-label="Strength to which end">
             {paths.map(({ end: piece }) => (
-              <Tabs.Trigger
-                key={piece.id}
-                value={piece.id}
-                className="rounded-md px-2 py-1 text-quiet data-[state=active]:bg-well data-[state=active]:font-semibold data-[state=active]:text-ink"
-              >
-                to {pieceName(piece)}
-              </Tabs.Trigger>
+              <EndTab key={piece.id} id={piece.id} name={pieceName(piece)} />
             ))}
           </Tabs.List>
           <EditBar rig={rig} selected={selected} edits={edits} />
@@ -131,7 +125,7 @@ export const StrengthView = memo(function StrengthView({
                   height={PROFILE_HEIGHT}
                   loads={loads}
                   selected={chosen}
-                  onSelect={onSelect}
+                  onSelect={select}
                   name={name}
                   format={(forceN) => formatComputed('strength', forceN, units.strength).value.replace(/\.0$/, '')}
                   unit={units.strength}
@@ -147,6 +141,17 @@ export const StrengthView = memo(function StrengthView({
         </Tabs.Content>
       </section>
     </Tabs.Root>
+  )
+})
+
+const EndTab = memo(function EndTab({ id, name }: { id: string; name: string }) {
+  return (
+    <Tabs.Trigger
+      value={id}
+      className="rounded-md px-2 py-1 text-quiet data-[state=active]:bg-well data-[state=active]:font-semibold data-[state=active]:text-ink"
+    >
+      to {name}
+    </Tabs.Trigger>
   )
 })
 
