@@ -1,16 +1,17 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
 import { type LinkRef, pieceRef, sameLink, woundRef } from '../../../core/documents/linkRef.ts'
+import type { Outfit } from '../../../core/documents/outfit.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
+import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { cutText } from '../../../core/documents/text.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
-import { createDocument, gearQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
-import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
+import { createDocument, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
@@ -30,8 +31,16 @@ import { TitleBar } from './TitleBar.tsx'
 import { type Bench, useBench } from './useBench.ts'
 import { useEdits } from './useEdits.ts'
 
+type Props = {
+  saved: SavedTrace
+  outfits: SavedOutfit[]
+  ruleSet: RuleSet | undefined
+  ownedSinkersKg: readonly number[]
+}
+
 /** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
-export function BenchBody({ saved, outfits }: { saved: SavedTrace; outfits: SavedOutfit[] }) {
+export function BenchBody(props: Props) {
+  const { saved, outfits } = props
   const bench = useBench(saved)
   usePageTitle('Bench', bench.content.trace.name)
   const outfit = outfits.find(({ id }) => id === bench.content.outfitId)?.content
@@ -44,16 +53,13 @@ export function BenchBody({ saved, outfits }: { saved: SavedTrace; outfits: Save
         </p>
       </div>
     )
-  return <BenchOn bench={bench} saved={saved} outfits={outfits} outfit={outfit} />
+  return <BenchOn {...props} bench={bench} outfit={outfit} />
 }
 
-type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[]; outfit: SavedOutfit['content'] }
-
-function BenchOn({ bench, saved, outfits, outfit }: Props) {
+function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Props & { bench: Bench; outfit: Outfit }) {
   const { trace, conditions } = bench.content
   const catalogue = useCatalogue()
   const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
-  const ruleSet = useRuleSetInForce()
   const prepared = usePrepared(setup)
   // What is told of the trace follows its drawing: a value that is stepped is seen in the profile at once.
   const judged = useLaterEvaluation(prepared, ruleSet)
@@ -62,11 +68,6 @@ function BenchOn({ bench, saved, outfits, outfit }: Props) {
   const [open, setOpen] = useState<MomentName>('run')
   const [side, setSide] = useState<BenchSheet>('part')
   const [end, setEnd] = useState<string>()
-  const gear = useQuery(gearQuery)
-  const ownedSinkersKg = useMemo(
-    () => (gear.data ?? []).flatMap(({ content }) => (content.kind === 'sinker' ? [content.massKg] : [])),
-    [gear.data],
-  )
   useShortcuts(bench)
 
   const evaluation = judged.ok ? judged.value : undefined

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import { useParams } from 'react-router'
-import { documentQuery, outfitsQuery } from '../../api/documents.ts'
+import { documentQuery, gearQuery, outfitsQuery } from '../../api/documents.ts'
 import { ApiError } from '../../api/http.ts'
+import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { BenchBody } from './BenchBody.tsx'
 
@@ -9,6 +11,12 @@ export default function BenchScreen() {
   const { id = '' } = useParams()
   const trace = useQuery(documentQuery('traces', id))
   const outfits = useQuery(outfitsQuery)
+  const gear = useQuery(gearQuery).data
+  const ruleSet = useRuleSetInForce()
+  const ownedSinkersKg = useMemo(
+    () => (gear ?? []).flatMap(({ content }) => (content.kind === 'sinker' ? [content.massKg] : [])),
+    [gear],
+  )
   const error = (trace.data ? null : trace.error) ?? (outfits.data ? null : outfits.error)
   if (error)
     return (
@@ -23,5 +31,5 @@ export default function BenchScreen() {
     )
   if (!trace.data || !outfits.data) return <Loading what="the trace" />
   // The bench keeps its own working copy; another trace is another bench.
-  return <BenchBody key={id} saved={trace.data} outfits={outfits.data} />
+  return <BenchBody key={id} saved={trace.data} outfits={outfits.data} ruleSet={ruleSet} ownedSinkersKg={ownedSinkersKg} />
 }

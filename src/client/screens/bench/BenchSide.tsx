@@ -15,11 +15,9 @@ export function BenchSide({ shown, onShow, sheets }: Props) {
       className="bench-side grid grid-cols-[minmax(0,1fr)] gap-1"
     >
       <SheetTabs />
-      {(Object.keys(NAMES) as BenchSheet[]).map((sheet) => (
-        <Tabs.Content key={sheet} value={sheet} tabIndex={-1}>
-          {sheets[sheet]}
-        </Tabs.Content>
-      ))}
+      <Tabs.Content value={shown} tabIndex={-1}>
+        {sheets[shown]}
+      </Tabs.Content>
     </Tabs.Root>
   )
 }
