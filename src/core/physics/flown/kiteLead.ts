@@ -73,27 +73,40 @@ export const windProfile = (windMperS: number): CurrentProfile => powerProfile(w
  * drop's own drift left out.
  */
 export function kiteLead(input: KiteLeadInput, onPoint?: (point: LinePoint) => void): KiteLead {
+  check(input)
   const { at, shot } = flown(input)
   return leadOf(input, onPoint ? shotOf(input)(at, careFor(input.slack - 1).fine, onPoint) : shot)
 }
 
 /**
- * The same of one after the other that change little: each begins as far from its own first guess as the one before was found.
+ * The same of one after the other that change a little in wind or slack: each begins as far from its own first guess as the two before
+ * were found from theirs, carried on.
  * @throws CoreError as `kiteLead` does.
  */
 export function kiteFollower(): (input: KiteLeadInput) => KiteLead {
-  let off: Pull | undefined
+  let found: Off[] = []
   return (input) => {
-    const { at, shot } = flown(input, off)
+    check(input)
     const [guess] = startsFor(input)
-    off = [at[0] - guess[0], at[1] - guess[1]]
+    const place = Math.log(input.windMperS * (input.slack - 1))
+    const { at, shot } = flown(input, carriedOn(guess, found, place))
+    found = [{ place, off: [at[0] - guess[0], at[1] - guess[1]] }, ...found.slice(0, 1)]
     return leadOf(input, shot)
   }
 }
 
-function flown(input: KiteLeadInput, off?: Pull): Met<Pull, KiteShot> {
-  check(input)
-  const found = solve(input, off)
+/** How far from its first guess a pull was found, and where that was among winds and slacks. */
+type Off = { place: number; off: Pull }
+
+function carriedOn(guess: Pull, [last, before]: readonly Off[], place: number): Pull | undefined {
+  if (!last) return undefined
+  const share = before && before.place !== last.place ? (place - last.place) / (last.place - before.place) : 0
+  const at = (i: 0 | 1) => guess[i] + last.off[i] + share * (last.off[i] - (before?.off[i] ?? 0))
+  return [at(0), at(1)]
+}
+
+function flown(input: KiteLeadInput, near?: Pull): Met<Pull, KiteShot> {
+  const found = solve(input, near)
   if (!found) throw new CoreError('no-convergence', 'No pull brings the line to the ring', { value: input.windMperS })
   return found
 }
@@ -189,12 +202,13 @@ const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
 const GENTLER = 0.75
 const MOST_GENTLER = 10
 
-function solve(input: KiteLeadInput, off?: Pull, gentler = 0): Met<Pull, KiteShot> | undefined {
+/** @param near a pull close to the one looked for: no rough shots from there. */
+function solve(input: KiteLeadInput, near?: Pull, gentler = 0): Met<Pull, KiteShot> | undefined {
   const shoot = shotOf(input)
   const care = careFor(input.slack - 1)
-  const starts = startsFor(input)
-  const near: Pull[] = off ? [[starts[0][0] + off[0], starts[0][1] + off[1]]] : []
-  for (const start of [...near, ...starts]) {
+  const nearby = near && meet(shoot, near, LONGEST, { ...care, rough: care.fine })
+  if (nearby) return nearby
+  for (const start of startsFor(input)) {
     const found = meet(shoot, start, LONGEST, care)
     if (found) return found
   }

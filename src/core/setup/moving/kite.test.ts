@@ -11,6 +11,7 @@ import {
   chartEndMperS,
   flownBait,
   GUST,
+  gustLeadKg,
   hungKg,
   kiteInput,
   kiteLineOutM,
@@ -66,13 +67,29 @@ describe('flown from a kite', () => {
     expect(kiteInput(setup, way, long!, 6).hungMassKg * 1000).toBeCloseTo(grams, 9)
   })
 
-  test('lead falls with slack, until the belly nears the sea', () => {
-    const points = leadBySlack(setup, way, long!, 4)
-    for (const [i, { leadKg, lowestM }] of points.slice(1).entries()) {
-      expect(leadKg).toBeLessThanOrEqual(points[i]!.leadKg)
-      expect(lowestM).toBeLessThanOrEqual(points[i]!.lowestM)
+  test('lead falls with slack, in gusts from more; its curves end where the belly is in the sea, past the slack that is set', () => {
+    const { steady, gust, wetFrom, end } = leadBySlack(setup, usual('kite', { windMperS: 4 }), long!)
+    for (const points of [steady, gust])
+      for (const [i, { leadKg }] of points.slice(1).entries()) expect(leadKg).toBeLessThanOrEqual(points[i]!.leadKg)
+    for (const [i, { slack, leadKg }] of gust.entries()) {
+      expect(slack).toBe(steady[i]!.slack)
+      expect(leadKg).toBeGreaterThanOrEqual(steady[i]!.leadKg)
+      expect(leadKg).toBeCloseTo(gustLeadKg(setup, { ...usual('kite', { windMperS: 4 }), slack }, long!)!, 4)
     }
-    expect(points.at(-1)!.lowestM).toBeLessThan(0)
+    expect(gust[0]!.leadKg).toBeGreaterThan(1.05 * steady[0]!.leadKg)
+    const lowestM = (slack: number) => kiteLead(kiteInput(setup, { ...way, slack }, long!, 4)).lowestM
+    expect(lowestM(wetFrom!)).toBeLessThanOrEqual(0)
+    const dry = steady.filter(({ slack }) => slack < wetFrom!)
+    expect(dry.length).toBeGreaterThan(2)
+    for (const { slack } of dry) expect(lowestM(slack)).toBeGreaterThan(0)
+    expect(end).toBeCloseTo(wetFrom! + 0.02, 12)
+    const last = steady.at(-1)!.slack
+    expect([last >= end, steady.at(-2)!.slack < end]).toEqual([true, true])
+    const slacker = leadBySlack(setup, usual('kite', { windMperS: 4, slack: 1.2 }), long!)
+    expect([slacker.wetFrom, slacker.end]).toEqual([wetFrom, expect.closeTo(1.22, 12)])
+    // What never comes to the sea is shown to a usual end.
+    const high = leadBySlack(setup, usual('kite', { windMperS: 20 }), { ...short!, ringHeightM: 60, ringDistanceM: 10 })
+    expect([high.wetFrom, high.end]).toEqual([undefined, expect.closeTo(1.14, 12)])
   })
 
   test('the line that is drawn goes from the tip to the ring, as long as its slack says', () => {
@@ -150,6 +167,8 @@ describe('flown from a kite', () => {
 
   test('a place without an answer is left out of a chart', () => {
     const under = { ...long!, ringHeightM: 0.5 }
-    expect([leadByWind(setup, way, under, 12), leadBySlack(setup, way, under, 6)]).toEqual([[], []])
+    expect(leadByWind(setup, way, under, 12)).toEqual([])
+    expect(leadBySlack(setup, way, under)).toMatchObject({ steady: [], gust: [], wetFrom: undefined })
+    expect([gustLeadKg(setup, way, under), mostWindMperS(setup, way, under, 0.1)]).toEqual([undefined, undefined])
   })
 })

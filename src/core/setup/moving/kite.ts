@@ -73,6 +73,10 @@ export type FlownBait = { bait: KiteBait; carriedKg: number } & (
   | { trouble: string }
 )
 
+/** Lead that gusts want, kg; undefined where it cannot be told. */
+export const gustLeadKg = (setup: KiteRig, way: KiteWay, bait: KiteBait): number | undefined =>
+  answerOf(() => kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)).leadMassKg)
+
 /** A bait that has an answer. */
 export type ToldBait = Exclude<FlownBait, { trouble: string }>
 export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble === undefined
@@ -93,10 +97,13 @@ export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBa
 }
 
 /**
- * The wind up to which a lead keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any.
- * @throws CoreError as `kiteLead` does.
+ * The wind up to which a lead keeps a bait in the water, its gusts counted, m/s; undefined where none does, or any, or no line comes to the
+ * ring.
  */
-export function mostWindMperS(setup: KiteRig, way: KiteRun, bait: KiteBait, carriedKg: number): number | undefined {
+export const mostWindMperS = (setup: KiteRig, way: KiteRun, bait: KiteBait, carriedKg: number): number | undefined =>
+  answerOf(() => windHeldMperS(setup, way, bait, carriedKg))
+
+function windHeldMperS(setup: KiteRig, way: KiteRun, bait: KiteBait, carriedKg: number): number | undefined {
   const lead = kiteFollower()
   const over = (windMperS: number) => lead(kiteInput(setup, way, bait, GUST * windMperS)).leadMassKg - carriedKg
   const least = WINDS.least
@@ -130,13 +137,19 @@ export const chartEndMperS = (windMperS: number): number =>
 export function leadByWind(setup: KiteRig, way: KiteRun, bait: KiteBait, endMperS: number): WindPoint[] {
   const lead = kiteFollower()
   return Array.from({ length: CHART_PLACES }, (_, i) => ((i + 1) / CHART_PLACES) * endMperS).flatMap((windMperS) => {
-    try {
-      return [{ windMperS, leadKg: lead(kiteInput(setup, way, bait, windMperS)).leadMassKg }]
-    } catch (error) {
-      if (error instanceof CoreError) return []
-      throw error
-    }
+    const answer = answerOf(() => lead(kiteInput(setup, way, bait, windMperS)))
+    return answer ? [{ windMperS, leadKg: answer.leadMassKg }] : []
   })
+}
+
+/** What was asked, or nothing where it has no answer. */
+function answerOf<T>(ask: () => T): T | undefined {
+  try {
+    return ask()
+  } catch (error) {
+    if (error instanceof CoreError) return undefined
+    throw error
+  }
 }
 
 /** Slacks that a line to a kite is asked about. */
@@ -149,20 +162,33 @@ export function kiteLinePoints(setup: Setup, way: KiteWay, bait: KiteBait): { x:
   return points
 }
 
-export type SlackPoint = { slack: number; leadKg: number; lowestM: number }
+export type SlackPoint = { slack: number; leadKg: number }
+/** Lead against slack, in the wind and in its gusts: from the slack that `wetFrom` is the line hangs into the sea; `end` is what is worth showing. */
+export type SlackCurves = { steady: SlackPoint[]; gust: SlackPoint[]; wetFrom: number | undefined; end: number }
 
-/** Lead against slack in a wind; where no answer is found a place is left out. */
-export function leadBySlack(setup: KiteRig, way: KiteRun, bait: KiteBait, windMperS: number): SlackPoint[] {
-  const lead = kiteFollower()
-  return SLACKS.flatMap((slack) => {
-    try {
-      const { leadMassKg, lowestM } = lead(kiteInput(setup, { ...way, slack }, bait, windMperS))
-      return [{ slack, leadKg: leadMassKg, lowestM }]
-    } catch (error) {
-      if (error instanceof CoreError) return []
-      throw error
+/** Where a chart of slacks ends that never come to the sea, and how far it goes past what it must show. */
+const DRY_END = 1.12
+const SLACK_PAST = 0.02
+
+/** Lead against slack, to just past the slack that is set and that from which the line hangs into the sea; a place without an answer is left out. */
+export function leadBySlack(setup: KiteRig, way: KiteWay, bait: KiteBait): SlackCurves {
+  const [inWind, inGust] = [kiteFollower(), kiteFollower()]
+  const inputAt = (slack: number, windMperS: number) => kiteInput(setup, { ...way, slack }, bait, windMperS)
+  const curves: SlackCurves = { steady: [], gust: [], wetFrom: undefined, end: Math.max(DRY_END, way.slack) + SLACK_PAST }
+  let past = false
+  for (const slack of SLACKS) {
+    if (past) break
+    const steady = answerOf(() => inWind(inputAt(slack, way.windMperS)))
+    const gust = answerOf(() => inGust(inputAt(slack, GUST * way.windMperS)))
+    if (steady) curves.steady.push({ slack, leadKg: steady.leadMassKg })
+    if (gust) curves.gust.push({ slack, leadKg: gust.leadMassKg })
+    if (steady && steady.lowestM <= 0 && curves.wetFrom === undefined) {
+      curves.wetFrom = slack
+      curves.end = Math.max(slack, way.slack) + SLACK_PAST
     }
-  })
+    past = slack >= curves.end
+  }
+  return { ...curves, end: Math.min(SLACKS.at(-1)!, curves.end) }
 }
 
 /** The lightest of the sinkers at hand that is enough, kg; undefined where none is. */

@@ -1,33 +1,50 @@
-import { useMemo } from 'react'
+import { memo, useDeferredValue, useMemo } from 'react'
 import type { KiteBait } from '../../../../core/documents/moving.ts'
 import { chartEndMperS, GUST, type KiteRig, type KiteWay, leadBySlack, leadByWind } from '../../../../core/setup/moving/kite.ts'
 import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
+import { Sheet } from '../../../ui/controls.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 
-/** What is drawn a moment later than the values that are dragged; `baits` and `rig` stay the same while the wind is. */
-export type Later = {
+/** What leads are asked of; `baits` and `rig` stay the same while the wind is dragged. */
+export type Asked = {
   moving: KiteWay
   /** Those that have an answer: asking for each place of one that has none takes long. */
   baits: KiteBait[]
   rig: KiteRig
 }
 
+/** The same, a moment later than the values that are dragged. */
+export const useLater = ({ moving, baits, rig }: Asked): Asked =>
+  useDeferredValue(useMemo(() => ({ moving, baits, rig }), [moving, baits, rig]))
+
+/** Lead against slack and against wind; they follow what is dragged. */
+export function KiteCharts(asked: Asked) {
+  const later = useLater(asked)
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <Sheet title="Lead against slack">
+        <SlackChart {...later} />
+      </Sheet>
+      <Sheet title="Lead against wind">
+        <WindChart {...later} />
+      </Sheet>
+    </div>
+  )
+}
+
 /** Lead of the farthest bait against slack, in the wind and in gusts. */
-export function SlackChart({ rig, moving, baits }: Later) {
+const SlackChart = memo(function SlackChart({ rig, moving, baits }: Asked) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
   const bait = baits.at(-1)
-  const { steady, gust } = useMemo(() => {
-    const at = (windMperS: number) => (bait ? leadBySlack(rig, moving, bait, windMperS) : [])
-    return { steady: at(moving.windMperS), gust: at(GUST * moving.windMperS) }
-  }, [rig, moving, bait])
+  const curves = useMemo(() => bait && leadBySlack(rig, moving, bait), [rig, moving, bait])
+  if (!bait || !curves) return <p className="text-quiet">No bait has an answer.</p>
+  const { steady, gust, wetFrom, end } = curves
   const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
-  const wetFrom = steady.find(({ lowestM }) => lowestM <= 0)?.slack
-  if (!bait) return <p className="text-quiet">No bait has an answer.</p>
   const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
   return (
     <>
@@ -38,7 +55,7 @@ export function SlackChart({ rig, moving, baits }: Later) {
               { id: 'gusts', look: 'first', points: curve(gust) },
               { id: 'wind', look: 'second', points: curve(steady) },
             ]}
-            span={{ x: [1, Math.min(1.3, Math.max(wetFrom ?? 1.12, moving.slack) + 0.02)], y: [0, 1.1 * most] }}
+            span={{ x: [1, end], y: [0, 1.1 * most] }}
             x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
             y={axis('lead', 'mass')}
             marks={[
@@ -58,10 +75,10 @@ export function SlackChart({ rig, moving, baits }: Later) {
       </p>
     </>
   )
-}
+})
 
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-export function WindChart({ rig, moving, baits }: Later) {
+const WindChart = memo(function WindChart({ rig, moving, baits }: Asked) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
@@ -98,4 +115,4 @@ export function WindChart({ rig, moving, baits }: Later) {
       <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
     </>
   )
-}
+})

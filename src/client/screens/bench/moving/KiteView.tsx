@@ -1,18 +1,15 @@
-import { useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import { nextLabelN } from '../../../../core/catalogue/labels.ts'
-import type { KiteBait, Moving } from '../../../../core/documents/moving.ts'
+import type { Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
-import { CoreError } from '../../../../core/errors.ts'
 import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
 import {
   type FlownBait,
-  flownBait,
   GUST,
+  gustLeadKg,
   hungKg,
   isTold,
   KITE_FLIES_FROM_MPERS,
-  type KiteRig,
-  type KiteRun,
   type KiteWay,
   kiteLineOutM,
   kiteLinePoints,
@@ -38,7 +35,7 @@ import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import { percent } from '../../../words/percent.ts'
-import { type Later, SlackChart, WindChart } from './KiteCharts.tsx'
+import { type Asked, KiteCharts, useLater } from './KiteCharts.tsx'
 import { BaitFields, SlackField } from './KiteFields.tsx'
 import { Beside } from './MovingFields.tsx'
 
@@ -62,7 +59,7 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
   const rig = useMemo(() => ({ trace, outfit, catalogue, conditions: { freeboardM } }), [trace, outfit, catalogue, freeboardM])
   const answered = flown.map((each) => (isTold(each) ? '1' : '0')).join('')
   const baits = useMemo(() => moving.baits.filter((_, i) => answered[i] === '1'), [moving.baits, answered])
-  const later = useDeferredValue(useMemo(() => ({ moving, baits, rig }), [moving, baits, rig]))
+  const asked = { moving, baits, rig }
   return (
     <Beside
       fields={
@@ -108,19 +105,12 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
         <Drawing setup={setup} moving={moving} flown={flown} />
       </Sheet>
       <Sheet title="Lead">
-        <LeadTable later={later} flown={flown} sinkersKg={sinkersKg} />
+        <LeadTable asked={asked} flown={flown} sinkersKg={sinkersKg} />
         <WindWords moving={moving} flown={flown} />
         <KiteLineWords setup={setup} moving={moving} flown={flown} />
         <Hung setup={setup} />
       </Sheet>
-      <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <Sheet title="Lead against slack">
-          <SlackChart {...later} />
-        </Sheet>
-        <Sheet title="Lead against wind">
-          <WindChart {...later} />
-        </Sheet>
-      </div>
+      <KiteCharts {...asked} />
     </Beside>
   )
 }
@@ -167,25 +157,22 @@ function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flow
   )
 }
 
-type LeadProps = { later: Later; flown: FlownBait[]; sinkersKg: readonly number[] }
+type LeadProps = { asked: Asked; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
-function LeadTable({ later: { moving, baits, rig }, flown, sinkersKg }: LeadProps) {
+function LeadTable({ asked, flown, sinkersKg }: LeadProps) {
+  const { moving, baits, rig } = useLater(asked)
   const show = useShow()
   const { units } = usePreferences()
   const heavierN = nextLabelN(nextLabelN(mainLine(rig.outfit).strengthN, 1, units.strength), 1, units.strength)
   const heavierKg = useMemo(() => {
     const thick = onMainLine(rig, heavierN)
-    return new Map(
-      baits.map((bait) => {
-        const other = flownBait(thick, moving, bait)
-        return [bait.name, isTold(other) ? other.gust.leadMassKg : undefined]
-      }),
-    )
+    return new Map(baits.map((bait) => [bait.name, gustLeadKg(thick, moving, bait)]))
   }, [rig, moving, baits, heavierN])
   const { slack, ringFriction } = moving
   const enough = useMemo(
-    () => new Map(baits.map((bait) => [bait.name, upTo(rig, { slack, ringFriction }, bait)])),
+    () =>
+      new Map(baits.map((bait) => [bait.name, mostWindMperS(rig, { slack, ringFriction }, bait, bait.leadKg ?? leadKg(rig))])),
     [rig, slack, ringFriction, baits],
   )
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
@@ -248,15 +235,6 @@ function LeadTable({ later: { moving, baits, rig }, flown, sinkersKg }: LeadProp
 
 const windWords = (windMperS: number | undefined, show: ReturnType<typeof useShow>) =>
   windMperS === undefined ? 'any wind asked' : show.computed('speed', windMperS)
-
-function upTo(rig: KiteRig, run: KiteRun, bait: KiteBait): number | undefined {
-  try {
-    return mostWindMperS(rig, run, bait, bait.leadKg ?? leadKg(rig))
-  } catch (error) {
-    if (error instanceof CoreError) return undefined
-    throw error
-  }
-}
 
 /** How much of the kite’s line is out to each ring, and what the rings pull on it in gusts. */
 function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
