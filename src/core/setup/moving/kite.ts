@@ -69,7 +69,13 @@ export function kiteInput(
 
 /** A bait under a kite: what it needs in the wind and in its gusts, and what it carries; or why it cannot be told. */
 export type FlownBait = { bait: KiteBait; carriedKg: number } & (
-  | { steady: KiteLead; gust: KiteLead; trouble?: never }
+  | {
+      steady: KiteLead
+      gust: KiteLead
+      /** The line from the rod’s tip to the ring, down-wind and over the sea, m. */
+      line: { x: number; z: number }[]
+      trouble?: never
+    }
   | { trouble: string }
 )
 
@@ -83,13 +89,10 @@ export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble ===
 
 export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBait {
   const carriedKg = bait.leadKg ?? leadKg(setup)
+  const line: { x: number; z: number }[] = []
   try {
-    return {
-      bait,
-      carriedKg,
-      steady: kiteLead(kiteInput(setup, way, bait, way.windMperS)),
-      gust: kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)),
-    }
+    const steady = kiteLead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => line.push({ x, z }))
+    return { bait, carriedKg, steady, gust: kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)), line }
   } catch (error) {
     if (error instanceof CoreError) return { bait, carriedKg, trouble: error.message }
     throw error
@@ -152,18 +155,11 @@ function answerOf<T>(ask: () => T): T | undefined {
   }
 }
 
-/** Slacks that a line to a kite is asked about. */
-const SLACKS = [1.004, 1.008, 1.014, 1.02, 1.03, 1.045, 1.065, 1.09, 1.12, 1.16, 1.22, 1.3]
-
-/** The line from the rod’s tip to the ring, down-wind and over the sea, m. */
-export function kiteLinePoints(setup: Setup, way: KiteWay, bait: KiteBait): { x: number; z: number }[] {
-  const points: { x: number; z: number }[] = []
-  kiteLead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => points.push({ x, z }))
-  return points
-}
+/** Slacks that a line to a kite is asked about: each about 1.8 times as far from none. */
+const SLACKS = [1.004, 1.0075, 1.014, 1.025, 1.045, 1.08, 1.15, 1.22, 1.3]
 
 export type SlackPoint = { slack: number; leadKg: number }
-/** Lead against slack, in the wind and in its gusts: from the slack that `wetFrom` is the line hangs into the sea; `end` is what is worth showing. */
+/** Lead against slack, in the wind and in its gusts; from `wetFrom` on the line hangs into the sea; `end` is as far as is worth showing. */
 export type SlackCurves = { steady: SlackPoint[]; gust: SlackPoint[]; wetFrom: number | undefined; end: number }
 
 /** Where a chart of slacks ends that never come to the sea, and how far it goes past what it must show. */
@@ -175,18 +171,19 @@ export function leadBySlack(setup: KiteRig, way: KiteWay, bait: KiteBait): Slack
   const [inWind, inGust] = [kiteFollower(), kiteFollower()]
   const inputAt = (slack: number, windMperS: number) => kiteInput(setup, { ...way, slack }, bait, windMperS)
   const curves: SlackCurves = { steady: [], gust: [], wetFrom: undefined, end: Math.max(DRY_END, way.slack) + SLACK_PAST }
-  let past = false
+  let before: { slack: number; lowestM: number } | undefined
   for (const slack of SLACKS) {
-    if (past) break
     const steady = answerOf(() => inWind(inputAt(slack, way.windMperS)))
     const gust = answerOf(() => inGust(inputAt(slack, GUST * way.windMperS)))
     if (steady) curves.steady.push({ slack, leadKg: steady.leadMassKg })
     if (gust) curves.gust.push({ slack, leadKg: gust.leadMassKg })
     if (steady && steady.lowestM <= 0 && curves.wetFrom === undefined) {
-      curves.wetFrom = slack
-      curves.end = Math.max(slack, way.slack) + SLACK_PAST
+      const share = before ? steady.lowestM / (steady.lowestM - before.lowestM) : 0
+      curves.wetFrom = slack - share * (slack - (before?.slack ?? 0))
+      curves.end = Math.max(curves.wetFrom, way.slack) + SLACK_PAST
     }
-    past = slack >= curves.end
+    if (slack >= curves.end) break
+    before = steady && { slack, lowestM: steady.lowestM }
   }
   return { ...curves, end: Math.min(SLACKS.at(-1)!, curves.end) }
 }

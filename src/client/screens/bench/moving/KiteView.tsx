@@ -12,7 +12,6 @@ import {
   KITE_FLIES_FROM_MPERS,
   type KiteWay,
   kiteLineOutM,
-  kiteLinePoints,
   leadKg,
   mostWindMperS,
   onMainLine,
@@ -102,7 +101,7 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
       }
     >
       <Sheet title="Seen from the side, to scale">
-        <Drawing setup={setup} moving={moving} flown={flown} />
+        <Drawing setup={setup} flown={flown} />
       </Sheet>
       <Sheet title="Lead">
         <LeadTable asked={asked} flown={flown} sinkersKg={sinkersKg} />
@@ -115,20 +114,27 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
   )
 }
 
-function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
+function Drawing({ setup, flown }: { setup: Setup; flown: FlownBait[] }) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const show = useShow()
   const tipM = tipHeightM(setup)
-  const told = useMemo(() => new Set(flown.filter(isTold).map(({ bait }) => bait.name)), [flown])
   const lines = useMemo(
     () =>
-      moving.baits.map((bait) => {
-        const ring = { x: bait.ringDistanceM, z: bait.ringHeightM }
+      flown.map((each) => {
+        const { name, ringDistanceM: x, ringHeightM: z } = each.bait
         // What has no answer is drawn straight.
-        const points = told.has(bait.name) ? kiteLinePoints(setup, moving, bait) : [{ x: 0, z: tipM }, ring]
-        return { name: bait.name, points, ring }
+        return {
+          name,
+          points: isTold(each)
+            ? each.line
+            : [
+                { x: 0, z: tipM },
+                { x, z },
+              ],
+          ring: { x, z },
+        }
       }),
-    [setup, moving, told, tipM],
+    [flown, tipM],
   )
   const height = width < 500 ? 200 : 280
   return (
@@ -140,9 +146,9 @@ function Drawing({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flow
             tipM={tipM}
             width={width}
             height={height}
-            summary={`From the side: the rod’s tip ${show.computed('length', tipM)} over the sea, ${moving.baits
+            summary={`From the side: the rod’s tip ${show.computed('length', tipM)} over the sea, ${flown
               .map(
-                ({ name, ringHeightM, ringDistanceM }) =>
+                ({ bait: { name, ringHeightM, ringDistanceM } }) =>
                   `the ${name} bait’s ring ${show.entered('length', ringHeightM)} up and ${show.entered('length', ringDistanceM)} out`,
               )
               .join(', ')}.`}
