@@ -11,8 +11,8 @@ import { type ReachLabel, reachLabel } from '../words/names.ts'
 /** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */
 const CHARACTER = 6.1
 
-/** Rooms of lines’ labels, in characters: that of “mono 20 lb”, and by four more or less. */
-const roomyCharacters = (characters: number) => 10 + 4 * Math.ceil((characters - 10) / 4)
+/** Rooms of lines’ labels, in characters: that of “mono 100 lb”, and by four more or less. */
+const roomyCharacters = (characters: number) => 11 + 4 * Math.ceil((characters - 11) / 4)
 
 /** The reach laid out with its labels, for a width in px; of many branches alike that of the chosen piece, or of the path’s end, is drawn. */
 export function useReach(

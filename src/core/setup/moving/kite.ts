@@ -156,7 +156,7 @@ function answerOf<T>(ask: () => T): T | undefined {
 }
 
 /** Slacks that a line to a kite is asked about: each about 1.8 times as far from none. */
-const SLACKS = [1.004, 1.0075, 1.014, 1.025, 1.045, 1.08, 1.15, 1.22, 1.3]
+const SLACKS = [1.004, 1.008, 1.014, 1.025, 1.045, 1.08, 1.15, 1.22, 1.3]
 
 export type SlackPoint = { slack: number; leadKg: number }
 /** Lead against slack, in the wind and in its gusts; from `wetFrom` on the line hangs into the sea; `end` is as far as is worth showing. */
