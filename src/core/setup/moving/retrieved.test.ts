@@ -5,7 +5,7 @@ import { towed } from '../../physics/flown/towed.ts'
 import { linePerTurnM } from '../outfitLines.ts'
 import { fallOf } from './fall.ts'
 import { bedAtM, keptShare, type RetrievePoint, retrieve, TURNS, tipOverWaterM } from './retrieved.ts'
-import { TOW_TOLERANCE, towOf } from './tow.ts'
+import { towOf } from './tow.ts'
 import { deepestOf } from './trolled.ts'
 
 describe('wound in', () => {
@@ -23,6 +23,12 @@ describe('wound in', () => {
     expect(keptShare(points)).toBeGreaterThan(0.9)
     const kept = points.filter(({ off }) => off === undefined)
     expect(kept.at(-1)!.turnsPerS).toBeLessThan(kept[0]!.turnsPerS)
+  })
+
+  test('the rates of a long line follow each other evenly: none goes up on the way in', () => {
+    const kept = retrieve(setup, tow, usual('retrieved', { lineOutM: 90 })).filter(({ off }) => off === undefined)
+    expect(kept.length).toBeGreaterThan(9)
+    for (const [i, { turnsPerS }] of kept.slice(1).entries()) expect(turnsPerS).toBeLessThan(1.005 * kept[i]!.turnsPerS)
   })
 
   test('upper water wants it wound faster; a tip held high lifts it, so that it is wound slower', () => {
@@ -53,7 +59,7 @@ describe('wound in', () => {
       const tipM = tipOverWaterM(setup, way)
       const points = retrieve(setup, tow, way)
       for (const { inWaterM, speedMperS, lineOutM, awayM, depthM, bedM, turnsPerS } of points) {
-        const { places, topAngleFromVerticalDeg } = towed(tow.line(inWaterM), speedMperS, { tolerance: TOW_TOLERANCE })
+        const { places, topAngleFromVerticalDeg } = towed(tow.line(inWaterM), speedMperS, { tolerance: 1e-4 })
         const swims = deepestOf(places)!
         // Flatter than 85° it is taken to lie on the water.
         const angle = (Math.min(85, topAngleFromVerticalDeg) * Math.PI) / 180

@@ -5,7 +5,7 @@ import { findRoot } from '../../math/findRoot.ts'
 import { towed } from '../../physics/flown/towed.ts'
 import { linePerTurnM } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
-import { TOW_TOLERANCE, type Tow } from './tow.ts'
+import type { Tow } from './tow.ts'
 import { deepestOf, wantedDepthM } from './trolled.ts'
 
 export type RetrievedWay = MovingBy<'retrieved'>
@@ -14,10 +14,13 @@ export type RetrievedWay = MovingBy<'retrieved'>
 export const TURNS = { least: 0.2, most: 4 }
 /** Height of a rod tip held low, over the water, m. Nominal. */
 const LOW_TIP_M = 0.5
-/** Places along a retrieve, and how closely a rate is found, as a share. */
+/** Places along a retrieve, and how closely a rate is found, as a share; how near to where it is meant to swim is near enough, m. */
 const SAMPLES = 11
 const CLOSE = 2e-3
+const NEAR_M = 0.02
 const CLOSE_M = 0.05
+/** Error of the line's steps over its length: a coarser one shows in the rates. */
+const TOLERANCE = 1e-4
 /** The last line in the water that is told of, m. */
 const LAST_M = 1
 
@@ -60,7 +63,8 @@ export function retrieve(setup: Setup, tow: Tow, way: RetrievedWay, swimsAt: Swi
   const outM = Math.min(way.lineOutM, tow.mostM)
   const firstM = inWaterOf(outM, (inWaterM) => swimming(tow, inWaterM, perTurnM(outM), tipM).airM)
   const lastM = Math.min(firstM, Math.max(tow.traceM, LAST_M))
-  let near: number | undefined
+  // Of the places before, the nearest first.
+  let kept: number[] = []
   return Array.from({ length: SAMPLES + 1 }, (_, i): RetrievePoint => {
     const inWaterM = firstM + ((lastM - firstM) * i) / SAMPLES
     const turnM = perTurnM(inWaterM + tipM)
@@ -69,8 +73,8 @@ export function retrieve(setup: Setup, tow: Tow, way: RetrievedWay, swimsAt: Swi
       const { depthM, awayM } = swim(turnsPerS)
       return depthM - wantedDepthM(swimsAt, bedAtM(way, awayM))
     }
-    const rate = rateFor(over, near)
-    near = rate.off ? undefined : rate.turnsPerS
+    const rate = rateFor(over, carriedOn(kept))
+    kept = rate.off ? [] : [rate.turnsPerS, ...kept.slice(0, 1)]
     const { depthM, awayM, airM } = swim(rate.turnsPerS)
     const bedM = bedAtM(way, awayM)
     return {
@@ -92,22 +96,37 @@ function inWaterOf(lineOutM: number, airM: (inWaterM: number) => number): number
   return over(LAST_M) >= 0 ? LAST_M : findRoot(over, LAST_M, lineOutM, CLOSE_M)
 }
 
-/** How far from the rate of the place before one is looked for at first. */
-const NEAR = 1.3
+/** The rate that those of the two places before lead to. */
+const carriedOn = ([last, before]: readonly number[]): number | undefined => last && (before ? last ** 2 / before : last)
 
 /** The rate at which a lure is neither too deep nor too shallow; else the end of what a hand winds that comes nearest. */
-function rateFor(over: (turnsPerS: number) => number, near?: number): { turnsPerS: number; off?: OffPath } {
-  const between = (least: number, most: number) => {
-    const [slow, fast] = [over(least), over(most)]
-    if (slow > 0 === fast > 0) return { slow, fast }
-    return { turnsPerS: Math.exp(findRoot((rate) => over(Math.exp(rate)), Math.log(least), Math.log(most), CLOSE)) }
+function rateFor(over: (turnsPerS: number) => number, about?: number): { turnsPerS: number; off?: OffPath } {
+  const near = about && nearby(over, about)
+  if (near) return { turnsPerS: near }
+  const [slow, fast] = [over(TURNS.least), over(TURNS.most)]
+  if (slow > 0 !== fast > 0)
+    return { turnsPerS: Math.exp(findRoot((rate) => over(Math.exp(rate)), Math.log(TURNS.least), Math.log(TURNS.most), CLOSE)) }
+  const turnsPerS = Math.abs(slow) <= Math.abs(fast) ? TURNS.least : TURNS.most
+  return { turnsPerS, off: slow > 0 ? 'tooDeep' : 'tooShallow' }
+}
+
+/** The first step of a rate that is looked for close by, as a share, and the steps after it. */
+const FIRST_STEP = 0.02
+const MOST_NEARBY = 4
+
+/** A rate close to one, by secants; undefined where they lead nowhere. */
+function nearby(over: (turnsPerS: number) => number, about: number): number | undefined {
+  let [before, missedBefore] = [about, over(about)]
+  if (Math.abs(missedBefore) <= NEAR_M) return about
+  let at = about * (1 + FIRST_STEP)
+  for (let i = 0; i < MOST_NEARBY; i += 1) {
+    if (!(at >= TURNS.least && at <= TURNS.most)) return undefined
+    const missed = over(at)
+    if (Math.abs(missed) <= NEAR_M) return at
+    const next = at - (missed * (at - before)) / (missed - missedBefore)
+    ;[before, missedBefore, at] = [at, missed, next]
   }
-  const first = near && between(Math.max(TURNS.least, near / NEAR), Math.min(TURNS.most, near * NEAR))
-  if (first && first.turnsPerS !== undefined) return first
-  const all = between(TURNS.least, TURNS.most)
-  if (all.turnsPerS !== undefined) return all
-  const turnsPerS = Math.abs(all.slow) <= Math.abs(all.fast) ? TURNS.least : TURNS.most
-  return { turnsPerS, off: all.slow > 0 ? 'tooDeep' : 'tooShallow' }
+  return undefined
 }
 
 /** The flattest that a line is taken to leave the water, from upright: flatter it lies on it. */
@@ -121,7 +140,7 @@ function swimming(tow: Tow, inWaterM: number, speedMperS: number, tipM: number):
 
 function towedAs(tow: Tow, inWaterM: number, speedMperS: number): { depthM: number; setbackM: number; angle: number } {
   try {
-    const { places, topAngleFromVerticalDeg } = towed(tow.line(inWaterM), speedMperS, { tolerance: TOW_TOLERANCE })
+    const { places, topAngleFromVerticalDeg } = towed(tow.line(inWaterM), speedMperS, { tolerance: TOLERANCE })
     const angle = Math.min(FLATTEST, Math.max(0, (topAngleFromVerticalDeg * Math.PI) / 180))
     return { ...(deepestOf(places) ?? { depthM: 0, setbackM: inWaterM }), angle }
   } catch (error) {
