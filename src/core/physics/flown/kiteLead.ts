@@ -72,26 +72,22 @@ export const windProfile = (windMperS: number): CurrentProfile => powerProfile(w
  * Source: H. O. Berteaux, Buoy Engineering (1976), the same line in air; capstan equation (Euler–Eytelwein). Valid: a steady wind; the
  * drop's own drift left out.
  */
-export function kiteLead(input: KiteLeadInput, onPoint?: (point: LinePoint) => void): KiteLead {
-  check(input)
-  const { at, shot } = flown(input)
-  return leadOf(input, onPoint ? shotOf(input)(at, careFor(input.slack - 1).fine, onPoint) : shot)
-}
+export const kiteLead = (input: KiteLeadInput, onPoint?: (point: LinePoint) => void): KiteLead => kiteFollower()(input, onPoint)
 
 /**
  * The same of one after the other that change a little in wind or slack: each begins as far from its own first guess as the two before
  * were found from theirs, carried on.
  * @throws CoreError as `kiteLead` does.
  */
-export function kiteFollower(): (input: KiteLeadInput) => KiteLead {
+export function kiteFollower(): (input: KiteLeadInput, onPoint?: (point: LinePoint) => void) => KiteLead {
   let found: Off[] = []
-  return (input) => {
+  return (input, onPoint) => {
     check(input)
     const [guess] = startsFor(input)
     const place = Math.log(input.windMperS * (input.slack - 1))
     const { at, shot } = flown(input, carriedOn(guess, found, place))
     found = [{ place, off: [at[0] - guess[0], at[1] - guess[1]] }, ...found.slice(0, 1)]
-    return leadOf(input, shot)
+    return leadOf(input, onPoint ? shotOf(input)(at, careFor(input.slack - 1).fine, onPoint) : shot)
   }
 }
 
@@ -230,9 +226,11 @@ class Lowest {
   pass(point: LinePoint): void {
     const [from, to] = [this.last, point]
     this.heightM = Math.min(this.heightM, to.z)
-    const h = to.s - from.s
-    const [a, b] = [(h * from.tz) / Math.hypot(from.tx, from.tz), (h * to.tz) / Math.hypot(to.tx, to.tz)]
-    if (a < 0 && b > 0) this.heightM = Math.min(this.heightM, -cubicTop(-from.z, -to.z, -a, -b))
+    if (from.tz < 0 && to.tz > 0) {
+      const h = to.s - from.s
+      const [a, b] = [(h * from.tz) / Math.hypot(from.tx, from.tz), (h * to.tz) / Math.hypot(to.tx, to.tz)]
+      this.heightM = Math.min(this.heightM, -cubicTop(-from.z, -to.z, -a, -b))
+    }
     this.last = point
   }
 }

@@ -90,9 +90,10 @@ export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble ===
 export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBait {
   const carriedKg = bait.leadKg ?? leadKg(setup)
   const line: { x: number; z: number }[] = []
+  const lead = kiteFollower()
   try {
-    const steady = kiteLead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => line.push({ x, z }))
-    return { bait, carriedKg, steady, gust: kiteLead(kiteInput(setup, way, bait, GUST * way.windMperS)), line }
+    const steady = lead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => line.push({ x, z }))
+    return { bait, carriedKg, steady, gust: lead(kiteInput(setup, way, bait, GUST * way.windMperS)), line }
   } catch (error) {
     if (error instanceof CoreError) return { bait, carriedKg, trouble: error.message }
     throw error

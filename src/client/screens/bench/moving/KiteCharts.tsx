@@ -1,11 +1,10 @@
-import { memo, useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import type { KiteBait } from '../../../../core/documents/moving.ts'
 import { chartEndMperS, GUST, type KiteRig, type KiteWay, leadBySlack, leadByWind } from '../../../../core/setup/moving/kite.ts'
 import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
 import { useShow } from '../../../settings/preferences.tsx'
-import { Sheet } from '../../../ui/controls.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 
 /** What leads are asked of; `baits` and `rig` stay the same while the wind is dragged. */
@@ -16,27 +15,8 @@ export type Asked = {
   rig: KiteRig
 }
 
-/** The same, a moment later than the values that are dragged. */
-export const useLater = ({ moving, baits, rig }: Asked): Asked =>
-  useDeferredValue(useMemo(() => ({ moving, baits, rig }), [moving, baits, rig]))
-
-/** Lead against slack and against wind; they follow what is dragged. */
-export function KiteCharts(asked: Asked) {
-  const later = useLater(asked)
-  return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-      <Sheet title="Lead against slack">
-        <SlackChart {...later} />
-      </Sheet>
-      <Sheet title="Lead against wind">
-        <WindChart {...later} />
-      </Sheet>
-    </div>
-  )
-}
-
 /** Lead of the farthest bait against slack, in the wind and in gusts. */
-const SlackChart = memo(function SlackChart({ rig, moving, baits }: Asked) {
+export function SlackChart({ rig, moving, baits }: Asked) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
@@ -75,10 +55,10 @@ const SlackChart = memo(function SlackChart({ rig, moving, baits }: Asked) {
       </p>
     </>
   )
-})
+}
 
 /** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
-const WindChart = memo(function WindChart({ rig, moving, baits }: Asked) {
+export function WindChart({ rig, moving, baits }: Asked) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
@@ -115,4 +95,4 @@ const WindChart = memo(function WindChart({ rig, moving, baits }: Asked) {
       <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
     </>
   )
-})
+}

@@ -34,7 +34,7 @@ import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import { percent } from '../../../words/percent.ts'
-import { type Asked, KiteCharts, useLater } from './KiteCharts.tsx'
+import { type Asked, SlackChart, WindChart } from './KiteCharts.tsx'
 import { BaitFields, SlackField } from './KiteFields.tsx'
 import { Beside } from './MovingFields.tsx'
 
@@ -109,7 +109,14 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
         <KiteLineWords setup={setup} moving={moving} flown={flown} />
         <Hung setup={setup} />
       </Sheet>
-      <KiteCharts {...asked} />
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <Sheet title="Lead against slack">
+          <SlackChart {...asked} />
+        </Sheet>
+        <Sheet title="Lead against wind">
+          <WindChart {...asked} />
+        </Sheet>
+      </div>
     </Beside>
   )
 }
@@ -166,8 +173,7 @@ function Drawing({ setup, flown }: { setup: Setup; flown: FlownBait[] }) {
 type LeadProps = { asked: Asked; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
-function LeadTable({ asked, flown, sinkersKg }: LeadProps) {
-  const { moving, baits, rig } = useLater(asked)
+function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProps) {
   const show = useShow()
   const { units } = usePreferences()
   const heavierN = nextLabelN(nextLabelN(mainLine(rig.outfit).strengthN, 1, units.strength), 1, units.strength)
