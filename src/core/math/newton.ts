@@ -27,21 +27,22 @@ export function meet<At extends readonly number[], S extends Shot>(
   { rough, fine }: { rough: Care; fine: Care },
 ): Met<At, S> | undefined {
   const about = newton(shoot, start, longest, rough)
-  return (about && newton(shoot, about.at, longest, fine, about.jacobian)) ?? newton(shoot, start, longest, fine)
+  return (about && newton(shoot, about.at, longest, fine, { known: about.jacobian })) ?? newton(shoot, start, longest, fine)
 }
 
-function newton<At extends readonly number[], S extends Shot>(
+/** From close by, without rough shots; undefined where it gets stuck. */
+export function newton<At extends readonly number[], S extends Shot>(
   shoot: Shoot<At, S>,
   start: At,
   longest: At,
   care: Care,
-  known?: Jacobian,
+  { known, mostSteps = MOST_STEPS }: { known?: Jacobian | undefined; mostSteps?: number } = {},
 ): Found<At, S> | undefined {
   let at = start
   let jacobian = known
   let shot = shoot(at, care)
   let fresh = false
-  for (let i = 0; i < MOST_STEPS && sizeOf(shot.missed) > care.close; i += 1) {
+  for (let i = 0; i < mostSteps && sizeOf(shot.missed) > care.close; i += 1) {
     const { missed } = shot
     if (!jacobian) {
       jacobian = differences(shoot, at, missed, care)

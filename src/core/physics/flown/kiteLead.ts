@@ -2,7 +2,7 @@ import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, GRAVITY_M_PER_S2 } from '../../math/constants.ts'
 import { cubicTop } from '../../math/cubicTop.ts'
 import { stepRoom } from '../../math/followState.ts'
-import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
+import { type Care, type Met, meet, newton, type Shot } from '../../math/newton.ts'
 import { type CurrentProfile, powerProfile } from '../water/current.ts'
 import { followLine, type LinePoint, lineWeightNperM, NORMAL_COEFFICIENT } from '../water/lineInFluid.ts'
 import { sinhOverRoot } from '../water/shoreHold.ts'
@@ -76,35 +76,51 @@ export const kiteLead = (input: KiteLeadInput, onPoint?: (point: LinePoint) => v
 
 /**
  * The same of one after the other that change a little in wind or slack: each begins as far from its own first guess as the two before
- * were found from theirs, carried on.
- * @throws CoreError as `kiteLead` does.
+ * were found from theirs, carried on, and where that does not get there, by way of the place midway.
+ * @throws CoreError as `kiteLead` does; 'no-convergence' also where only a search from anew finds the pull.
  */
 export function kiteFollower(): (input: KiteLeadInput, onPoint?: (point: LinePoint) => void) => KiteLead {
-  let found: Off[] = []
+  let found: Found[] = []
   return (input, onPoint) => {
     check(input)
-    const [guess] = startsFor(input)
-    const place = Math.log(input.windMperS * (input.slack - 1))
-    const { at, shot } = flown(input, carriedOn(guess, found, place))
-    found = [{ place, off: [at[0] - guess[0], at[1] - guess[1]] }, ...found.slice(0, 1)]
-    return leadOf(input, onPoint ? shotOf(input)(at, careFor(input.slack - 1).fine, onPoint) : shot)
+    const met = found.length > 0 ? followed(input, found) : solve(input)
+    if (!met) throw new CoreError('no-convergence', 'No pull brings the line to the ring', { value: input.windMperS })
+    found = [foundAt(input, met), ...found.slice(0, 1)]
+    return leadOf(input, onPoint ? shotOf(input)(met.at, careFor(input.slack - 1).fine, onPoint) : met.shot)
   }
 }
 
 /** How far from its first guess a pull was found, and where that was among winds and slacks. */
-type Off = { place: number; off: Pull }
+type Found = { windMperS: number; slack: number; off: Pull }
 
-function carriedOn(guess: Pull, [last, before]: readonly Off[], place: number): Pull | undefined {
-  if (!last) return undefined
-  const share = before && before.place !== last.place ? (place - last.place) / (last.place - before.place) : 0
-  const at = (i: 0 | 1) => guess[i] + last.off[i] + share * (last.off[i] - (before?.off[i] ?? 0))
-  return [at(0), at(1)]
+function foundAt(input: KiteLeadInput, { at }: Met<Pull, KiteShot>): Found {
+  const [guess] = startsFor(input)
+  return { windMperS: input.windMperS, slack: input.slack, off: [at[0] - guess[0], at[1] - guess[1]] }
 }
 
-function flown(input: KiteLeadInput, near?: Pull): Met<Pull, KiteShot> {
-  const found = solve(input, near)
-  if (!found) throw new CoreError('no-convergence', 'No pull brings the line to the ring', { value: input.windMperS })
-  return found
+/** Steps of Newton from close by; a way to a place that is not found so is halved so many times. */
+const MOST_NEARBY = 10
+const MOST_HALVINGS = 3
+
+/** From what was found, at once or by way of the place midway. */
+function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): Met<Pull, KiteShot> | undefined {
+  const met = newton(shotOf(input), carriedOn(input, found), LONGEST, careFor(input.slack - 1).fine, { mostSteps: MOST_NEARBY })
+  const [last] = found
+  if (met || halvings === MOST_HALVINGS || !last) return met
+  const windMperS = Math.sqrt(last.windMperS * input.windMperS)
+  const midway = { ...input, windMperS, slack: 1 + Math.sqrt((last.slack - 1) * (input.slack - 1)) }
+  const half = followed(midway, found, halvings + 1)
+  return half && followed(input, [foundAt(midway, half), last], halvings + 1)
+}
+
+const placeOf = ({ windMperS, slack }: Pick<KiteLeadInput, 'windMperS' | 'slack'>) => Math.log(windMperS * (slack - 1))
+
+function carriedOn(input: KiteLeadInput, [last, before]: readonly Found[]): Pull {
+  const [guess] = startsFor(input)
+  const way = last && before ? placeOf(last) - placeOf(before) : 0
+  const share = last && way !== 0 ? (placeOf(input) - placeOf(last)) / way : 0
+  const at = (i: 0 | 1) => guess[i] + (last ? last.off[i] + share * (last.off[i] - (before?.off[i] ?? 0)) : 0)
+  return [at(0), at(1)]
 }
 
 function leadOf(input: KiteLeadInput, { ring, lowestM }: KiteShot): KiteLead {
@@ -198,18 +214,15 @@ const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
 const GENTLER = 0.75
 const MOST_GENTLER = 10
 
-/** @param near a pull close to the one looked for: no rough shots from there. */
-function solve(input: KiteLeadInput, near?: Pull, gentler = 0): Met<Pull, KiteShot> | undefined {
+function solve(input: KiteLeadInput, gentler = 0): Met<Pull, KiteShot> | undefined {
   const shoot = shotOf(input)
   const care = careFor(input.slack - 1)
-  const nearby = near && meet(shoot, near, LONGEST, { ...care, rough: care.fine })
-  if (nearby) return nearby
   for (const start of startsFor(input)) {
     const found = meet(shoot, start, LONGEST, care)
     if (found) return found
   }
   if (gentler === MOST_GENTLER) return undefined
-  const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, undefined, gentler + 1)
+  const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, gentler + 1)
   return before && meet(shoot, before.at, LONGEST, care)
 }
 

@@ -93,7 +93,8 @@ export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBa
   const lead = kiteFollower()
   try {
     const steady = lead(kiteInput(setup, way, bait, way.windMperS), ({ x, z }) => line.push({ x, z }))
-    return { bait, carriedKg, steady, gust: lead(kiteInput(setup, way, bait, GUST * way.windMperS)), line }
+    const inGusts = kiteInput(setup, way, bait, GUST * way.windMperS)
+    return { bait, carriedKg, steady, gust: answerOf(() => lead(inGusts)) ?? kiteLead(inGusts), line }
   } catch (error) {
     if (error instanceof CoreError) return { bait, carriedKg, trouble: error.message }
     throw error
