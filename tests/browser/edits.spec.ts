@@ -70,6 +70,33 @@ test('a boom is dragged along the body with its crimps, one undo step; a step by
   await expect(page.getByText(/nothing follows it/i)).toBeVisible()
 })
 
+test('stepped to the last label, a step further is no edit; while it is stepped the strip stays where it is', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'stepped')}`)
+  const leader = page.getByRole('option', { name: 'leader', exact: true })
+  await leader.click()
+  const strength = page.getByLabel('strength', { exact: true })
+  await expect(strength).toHaveValue('40 lb')
+  const snood = page.getByRole('option', { name: 'snood a', exact: true })
+  const before = (await snood.boundingBox())!
+  for (const shown of ['50 lb', '60 lb', '80 lb', '100 lb']) {
+    await strength.press('ArrowUp')
+    await expect(strength).toHaveValue(shown)
+    expect(await snood.boundingBox()).toEqual(before)
+  }
+  for (const shown of ['130 lb', '150 lb', '200 lb', '300 lb', '300 lb']) {
+    await strength.press('ArrowUp')
+    await expect(strength).toHaveValue(shown)
+  }
+  // All steps in a row are one: undone they are gone, and the step that led nowhere was none.
+  await leader.click()
+  await strength.press('ArrowUp')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(strength).toHaveValue('40 lb')
+})
+
 test('replace, split and remove keep the trace whole', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'edited')}`)
   await page.getByRole('option', { name: 'swivel', exact: true }).click()
