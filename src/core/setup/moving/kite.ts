@@ -42,8 +42,11 @@ export const hungKg = ({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>): 
   }, 0)
 
 /** Lead on the trace, kg. */
-export const leadKg = ({ trace }: Pick<Rig, 'trace'>): number =>
+const leadKg = ({ trace }: Pick<Rig, 'trace'>): number =>
   trace.pieces.reduce((sum, piece) => sum + (piece.role === 'sinker' ? piece.massKg : 0), 0)
+
+/** Lead that a bait carries, kg: its own, else what is on the trace. */
+export const carriedKgOf = (rig: Pick<Rig, 'trace'>, bait: KiteBait): number => bait.leadKg ?? leadKg(rig)
 
 /** What `kite.lead` is asked of one bait in a wind. */
 export function kiteInput(
@@ -88,7 +91,7 @@ export type ToldBait = Exclude<FlownBait, { trouble: string }>
 export const isTold = (flown: FlownBait): flown is ToldBait => flown.trouble === undefined
 
 export function flownBait(setup: KiteRig, way: KiteWay, bait: KiteBait): FlownBait {
-  const carriedKg = bait.leadKg ?? leadKg(setup)
+  const carriedKg = carriedKgOf(setup, bait)
   const line: { x: number; z: number }[] = []
   const lead = kiteFollower()
   try {
@@ -157,8 +160,10 @@ function answerOf<T>(ask: () => T): T | undefined {
   }
 }
 
+/** The slack from which a chart of leads is to hold them: tauter they go out of all bounds. */
+export const SHOWN_FROM_SLACK = 1.008
 /** Slacks that a line to a kite is asked about: each about 1.8 times as far from none. */
-const SLACKS = [1.004, 1.008, 1.014, 1.025, 1.045, 1.08, 1.15, 1.22, 1.3]
+const SLACKS = [1.004, SHOWN_FROM_SLACK, 1.014, 1.025, 1.045, 1.08, 1.15, 1.22, 1.3]
 
 export type SlackPoint = { slack: number; leadKg: number }
 /** Lead against slack, in the wind and in its gusts; from `wetFrom` on the line hangs into the sea; `end` is as far as is worth showing. */

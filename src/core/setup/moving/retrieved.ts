@@ -2,6 +2,7 @@ import { tipOverFeetM } from '../../catalogue/rods.ts'
 import type { MovingBy, SwimsAt } from '../../documents/moving.ts'
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
+import { newton } from '../../math/newton.ts'
 import { towed } from '../../physics/flown/towed.ts'
 import { linePerTurnM } from '../outfitLines.ts'
 import type { Setup } from '../setup.ts'
@@ -110,23 +111,17 @@ function rateFor(over: (turnsPerS: number) => number, about?: number): { turnsPe
   return { turnsPerS, off: slow > 0 ? 'tooDeep' : 'tooShallow' }
 }
 
-/** The first step of a rate that is looked for close by, as a share, and the steps after it. */
-const FIRST_STEP = 0.02
-const MOST_NEARBY = 4
+/** How a rate is looked for close by, in its logarithm, and the longest step and most steps there. */
+const CARE = { tolerance: TOLERANCE, close: NEAR_M, difference: 0.02 }
+const LONGEST = 0.3
+const MOST_STEPS = 4
 
-/** A rate close to one, by secants; undefined where they lead nowhere. */
+/** A rate close to one; undefined where none is that a hand winds. */
 function nearby(over: (turnsPerS: number) => number, about: number): number | undefined {
-  let [before, missedBefore] = [about, over(about)]
-  if (Math.abs(missedBefore) <= NEAR_M) return about
-  let at = about * (1 + FIRST_STEP)
-  for (let i = 0; i < MOST_NEARBY; i += 1) {
-    if (!(at >= TURNS.least && at <= TURNS.most)) return undefined
-    const missed = over(at)
-    if (Math.abs(missed) <= NEAR_M) return at
-    const next = at - (missed * (at - before)) / (missed - missedBefore)
-    ;[before, missedBefore, at] = [at, missed, next]
-  }
-  return undefined
+  const shoot = ([log]: readonly [number]) => ({ missed: [over(Math.exp(log))] })
+  const met = newton(shoot, [Math.log(about)], [LONGEST], CARE, { mostSteps: MOST_STEPS })
+  const turnsPerS = met && Math.exp(met.at[0])
+  return turnsPerS && turnsPerS >= TURNS.least && turnsPerS <= TURNS.most ? turnsPerS : undefined
 }
 
 /** The flattest that a line is taken to leave the water, from upright: flatter it lies on it. */

@@ -1,6 +1,14 @@
 import { useMemo } from 'react'
 import type { KiteBait } from '../../../../core/documents/moving.ts'
-import { chartEndMperS, GUST, type KiteRig, type KiteWay, leadBySlack, leadByWind } from '../../../../core/setup/moving/kite.ts'
+import {
+  chartEndMperS,
+  GUST,
+  type KiteRig,
+  type KiteWay,
+  leadBySlack,
+  leadByWind,
+  SHOWN_FROM_SLACK,
+} from '../../../../core/setup/moving/kite.ts'
 import { CURVE_LOOKS, CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
@@ -25,7 +33,10 @@ export function SlackChart({ rig, moving, baits }: Asked) {
   if (!bait || !curves) return <p className="text-quiet">No bait has an answer.</p>
   const { steady, gust, wetFrom, end } = curves
   const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
-  const most = Math.max(0.01, ...[...steady, ...gust].filter(({ slack }) => slack >= 1.008).map(({ leadKg }) => leadKg))
+  const most = Math.max(
+    0.01,
+    ...[...steady, ...gust].filter(({ slack }) => slack >= SHOWN_FROM_SLACK).map(({ leadKg }) => leadKg),
+  )
   return (
     <>
       <div ref={ref} style={{ minHeight: 170 }}>

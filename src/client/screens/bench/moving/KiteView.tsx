@@ -4,6 +4,7 @@ import type { Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
 import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
 import {
+  carriedKgOf,
   type FlownBait,
   GUST,
   gustLeadKg,
@@ -12,7 +13,6 @@ import {
   KITE_FLIES_FROM_MPERS,
   type KiteWay,
   kiteLineOutM,
-  leadKg,
   mostWindMperS,
   onMainLine,
   ownedFor,
@@ -183,8 +183,7 @@ function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProp
   }, [rig, moving, baits, heavierN])
   const { slack, ringFriction } = moving
   const enough = useMemo(
-    () =>
-      new Map(baits.map((bait) => [bait.name, mostWindMperS(rig, { slack, ringFriction }, bait, bait.leadKg ?? leadKg(rig))])),
+    () => new Map(baits.map((bait) => [bait.name, mostWindMperS(rig, { slack, ringFriction }, bait, carriedKgOf(rig, bait))])),
     [rig, slack, ringFriction, baits],
   )
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))

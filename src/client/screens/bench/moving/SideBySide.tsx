@@ -25,7 +25,8 @@ export function SideBySide({ setup, tow, moving }: Props) {
   const show = useShow()
   const ofLegs = useMemo(() => tried(() => legsOnCourse(setup.trace, tow, moving)), [setup.trace, tow, moving])
   const ofLines = useMemo(() => tried(() => linesOnCourse(tow, moving)), [tow, moving])
-  const [legs, lines] = [ofLegs, ofLines].map((worked) => (worked.ok ? worked.value : [])) as [Pair[], Pair[]]
+  const legs = ofLegs.ok ? ofLegs.value : []
+  const lines = ofLines.ok ? ofLines.value : []
   if (ofLegs.ok && ofLines.ok && legs.length === 0 && lines.length === 0) return null
   const nameOf = (id: string) => pieceName(pieceNamed(setup.trace, id))
   return (
