@@ -219,3 +219,28 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
   await page.getByRole('link', { name: 'Compare with the saved one' }).click()
   await expect(page.getByText('leader 60 lb → 40 lb')).toBeVisible()
 })
+
+test('a trace that cannot be drawn says so on its card; the other cards are there, and it can be deleted', async ({ page, app }) => {
+  const oddM = 7.7771
+  const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
+  const pieces = content.trace.pieces.map((piece: { role: string }) =>
+    piece.role === 'leader' ? { ...piece, lengthM: oddM } : piece,
+  )
+  const data = { id: crypto.randomUUID(), content: { ...content, trace: { ...content.trace, name: 'Undrawable', pieces } } }
+  expect((await page.request.post(`${app.url}/api/traces`, { data })).ok()).toBe(true)
+  // No trace is known that breaks the drawing, so the drawing of one length is made to throw.
+  await page.addInitScript((length) => {
+    const { log10 } = Math
+    Math.log10 = (x) => {
+      if (x === 1 + length / 0.05) throw new Error('cannot be drawn')
+      return log10(x)
+    }
+  }, oddM)
+  await page.goto(`${app.url}/traces`)
+  const cards = page.getByRole('listitem')
+  const card = cards.filter({ hasText: 'Undrawable' })
+  await expect(card.getByText('This trace cannot be drawn.')).toBeVisible()
+  await expect(cards.filter({ hasNotText: 'Undrawable' }).first().locator('svg[viewBox]').first()).toBeVisible()
+  await card.getByRole('button', { name: 'Put Undrawable in the bin' }).click()
+  await expect(card).toHaveCount(0)
+})

@@ -6,7 +6,7 @@ import { downAtX } from '../../core/layout/downAtX.ts'
 import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
 import { useStableCallback } from '../ui/useStableCallback.ts'
 import type { ReachLabel } from '../words/names.ts'
-import { drawnAs, Glyph, ReachOption } from './ReachOption.tsx'
+import { drawnAs, ReachOption } from './ReachOption.tsx'
 
 type Props = {
   trace: Trace
@@ -161,23 +161,4 @@ function useSlideDrag({ trace, layout, rides, onSlide, onSlid }: DragArgs) {
       held.current = undefined
     },
   }
-}
-
-/** The strip without words, for a list: the same drawing, small. */
-export function MiniReach({ trace, outfit, layout }: Pick<Props, 'trace' | 'outfit' | 'layout'>) {
-  return (
-    <svg
-      viewBox={`0 0 ${layout.width} ${layout.height}`}
-      className="block h-auto max-h-28 w-full text-ink"
-      preserveAspectRatio="xMinYMin"
-      aria-hidden="true"
-    >
-      {layout.drops.map(({ x, y0, y1 }) => (
-        <path key={`${x} ${y1}`} d={`M${x} ${y0}V${y1}`} stroke="currentColor" strokeWidth={1.5} />
-      ))}
-      {layout.items.map((item) => (
-        <Glyph key={item.id} item={item} drawn={drawnAs(item, trace, outfit)} />
-      ))}
-    </svg>
-  )
 }

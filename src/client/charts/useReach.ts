@@ -1,7 +1,5 @@
 import { useMemo } from 'react'
 import { type LinkRef, linkKey } from '../../core/documents/linkRef.ts'
-import type { Outfit } from '../../core/documents/outfit.ts'
-import type { Trace } from '../../core/documents/trace.ts'
 import { ridesOn } from '../../core/edit/along.ts'
 import { layOutReach } from '../../core/layout/reach.ts'
 import type { Rig } from '../../core/setup/setup.ts'
@@ -43,12 +41,4 @@ export function useReach(
     const layout = layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale, drawn })
     return { label, labelWidth, layout }
   }, [trace, outfit, catalogue, width, show, trueScale, chosen, end])
-}
-
-/** The small drawing of the library, and a smaller one to choose a family by. */
-export function useMiniReach(trace: Trace, outfit: Outfit, width = 420) {
-  return useMemo(
-    () => layOutReach(trace, outfit, { width, trunkY: 22, laneHeight: 26, labelWidth: () => 0 }),
-    [trace, outfit, width],
-  )
 }

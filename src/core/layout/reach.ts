@@ -4,7 +4,7 @@ import { hungFrom, isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { type Branch, foldAlike } from './alike.ts'
-import { type Block, BRANCH_GAP, inTheWay, lowered } from './blocks.ts'
+import { type Block, BRANCH_GAP, overlaps, translated } from './blocks.ts'
 import { trunkOf } from './trunk.ts'
 
 /** One thing drawn on the reach, in the drawing's units (px at scale 1): a slot from x0 to x1 at height y. */
@@ -133,14 +133,14 @@ class Layout {
     this.stretch = stretch
     const head = this.outfitRun()
     const roots = hungFrom(this.trace, OUTFIT)
+    const joined = roots.filter(({ attach }) => attach.how === 'joined')
     const onOutfit = roots.filter(({ attach }) => attach.how !== 'joined')
-    const main =
-      roots.find((piece) => piece.attach.how === 'joined' && this.trunk.has(piece.id)) ??
-      roots.find((piece) => piece.attach.how === 'joined')
+    const main = joined.find(({ id }) => this.trunk.has(id)) ?? joined[0]
     const wound = head.items.at(-1)
     const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
     const run = main ? this.run(main, head.width) : NO_RUN
-    const branches = this.hang(riding.branches, [run])
+    const beside = joined.filter((piece) => piece !== main).map((piece) => ({ x: head.width - 2, piece }))
+    const branches = this.hang([...beside, ...riding.branches], [run])
     const items = [...head.items, ...riding.items, ...run.items, ...branches.items]
     return {
       run: {
@@ -245,10 +245,8 @@ class Layout {
     let rows = 1
     for (const { x, piece, count } of this.folded(branches.toSorted((a, b) => b.x - a.x))) {
       const run = this.run(piece, x)
-      const own = [{ x0: x, x1: x + run.width + BRANCH_GAP, from: 0, to: 1 }, ...run.blocks]
-      let lane = 1
-      while (own.some((block) => placed.some((other) => inTheWay(lowered(block, lane), other)))) lane += 1
-      const here = own.map((block) => lowered(block, lane))
+      const lane = this.freeLane(x, run, placed)
+      const here = [branchBlock(x, run, lane), ...run.blocks.map((block) => translated(block, lane))]
       placed.push(...here)
       blocks.push(...here)
       const dy = lane * this.options.laneHeight
@@ -260,6 +258,17 @@ class Layout {
       rows = Math.max(rows, lane + run.rows)
     }
     return { items, drops, folds, width: 0, rows, blocks }
+  }
+
+  /** The highest lane in which a branch meets nothing; below all that is placed there is always room, so the search ends. */
+  private freeLane(x: number, run: Run, placed: readonly Block[]): number {
+    const below = 1 + Math.max(0, ...placed.map(({ lane }) => lane))
+    const meets = (block: Block) => placed.some((other) => overlaps(block, other))
+    for (let lane = 1; lane < below; lane += 1) {
+      const own = branchBlock(x, run, lane)
+      if (!meets(own) && !run.blocks.some((block) => meets(translated(block, lane)))) return lane
+    }
+    return below
   }
 
   /** Branches from the right, of many alike that have no room beside each other only one. */
@@ -305,6 +314,13 @@ class Layout {
     return Math.max(natural * this.stretch, label === 0 ? 0 : label + LABEL_GAP)
   }
 }
+
+const branchBlock = (x: number, { width }: Run, lane: number): Block => ({
+  x0: x,
+  x1: x + width + BRANCH_GAP,
+  lane,
+  hangsFromLane: 0,
+})
 
 function itemOf(ref: LinkRef, kind: ReachItem['kind'], x0: number, width: number, y: number): ReachItem {
   return { id: linkKey(ref), ref, kind, x0, x1: x0 + width, y, onLine: false }

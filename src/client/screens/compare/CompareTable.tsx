@@ -6,8 +6,7 @@ import type { Run } from '../../../core/moments/run.ts'
 import { type Replacement, wholeReplacement } from '../../../core/setup/replacement.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
+import { MiniReach } from '../../charts/MiniReach.tsx'
 import { viewOf } from '../../moments/momentViews.ts'
 import { type Evaluated, evaluated } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
@@ -40,7 +39,7 @@ export function CompareTable({ sides }: { sides: Side[] }) {
               <th key={side.key} scope="col" className="px-2 text-left align-bottom">
                 {side.title}
                 <span className="block text-sm font-normal text-quiet">{side.setup.outfit.name}</span>
-                <Drawing side={side} />
+                <MiniReach trace={side.setup.trace} outfit={side.setup.outfit} />
               </th>
             ))}
           </tr>
@@ -133,8 +132,3 @@ const weakestWords = (setup: Setup, { deciding: { weakest } }: Run, show: Show) 
 
 const firstWords = (setup: Setup, { deciding: { goesFirst } }: Run) =>
   `${linkName(setup, goesFirst.ref)}, ${percent(goesFirst.probability)}${goesFirst.byChance ? ', by chance' : ''}`
-
-function Drawing({ side: { setup } }: { side: Side }) {
-  const layout = useMiniReach(setup.trace, setup.outfit)
-  return <MiniReach trace={setup.trace} outfit={setup.outfit} layout={layout} />
-}

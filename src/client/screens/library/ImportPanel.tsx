@@ -9,8 +9,7 @@ import type { ParsedTrace } from '../../../core/setup/parseTrace.ts'
 import { readTraceFile } from '../../../files/traceFile.ts'
 import { createDocument, type SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
+import { MiniReach } from '../../charts/MiniReach.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
@@ -63,7 +62,6 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
   const [chosen, setChosen] = useState(outfits.find(fits) ?? first)
   const { id: outfitId, content: outfit } = chosen
   const [misfit] = fitIssues({ trace, outfit, catalogue })
-  const layout = useMiniReach(trace, outfit)
   const take = useMutation({
     mutationFn: () => createDocument('traces', { trace, outfitId, conditions: defaultConditions() }),
     onSuccess: (saved) => {
@@ -76,7 +74,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
       <p>
         <strong>{trace.name}</strong>, {trace.pieces.length} parts.
       </p>
-      <MiniReach trace={trace} outfit={outfit} layout={layout} />
+      <MiniReach trace={trace} outfit={outfit} />
       <Field label="on the outfit" htmlFor="import-outfit" fault={misfit?.message}>
         <Select
           id="import-outfit"

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
 import { lazy, Suspense } from 'react'
+import { ErrorBoundary } from 'react-error-boundary'
 import { Link } from 'react-router'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import type { Trace } from '../../../core/documents/trace.ts'
 import { revisionQuery, type SavedTraceHead } from '../../api/documents.ts'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
+import { MiniReach } from '../../charts/MiniReach.tsx'
 import { Button, buttonClass } from '../../ui/controls.tsx'
 import type { TraceActions } from './useTraceActions.ts'
 import { VerdictRows } from './VerdictRows.tsx'
@@ -67,13 +66,18 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
           ))}
         </p>
         <div className="mt-1 h-12 max-w-xl [&_svg]:h-12">
-          {saved && outfit && <SmallReach trace={saved.content.trace} outfit={outfit} />}
+          {saved && outfit && <MiniReach trace={saved.content.trace} outfit={outfit} />}
           {query.error && <p className="text-sm text-fails">{query.error.message} It is kept as it is.</p>}
         </div>
       </div>
-      <Suspense fallback={<VerdictRows />}>
-        <CardVerdicts saved={saved} outfit={outfit} />
-      </Suspense>
+      <ErrorBoundary
+        resetKeys={[saved, outfit]}
+        fallback={<p className="text-sm text-fails">This trace cannot be calculated. You can still delete it.</p>}
+      >
+        <Suspense fallback={<VerdictRows />}>
+          <CardVerdicts saved={saved} outfit={outfit} />
+        </Suspense>
+      </ErrorBoundary>
       <div className="flex flex-col justify-between max-sm:flex-row max-sm:justify-end">
         {bin ? (
           <Button onClick={() => actions.restore(id)}>
@@ -117,7 +121,3 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
 
 /** Dense at a table; as large as a thumb on a phone. */
 const SMALL = 'px-2! sm:min-h-7!'
-
-function SmallReach({ trace, outfit }: { trace: Trace; outfit: Outfit }) {
-  return <MiniReach trace={trace} outfit={outfit} layout={useMiniReach(trace, outfit)} />
-}

@@ -6,8 +6,7 @@ import { defaultWishes } from '../../../core/families/family.ts'
 import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
 import { createDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
+import { MiniReach } from '../../charts/MiniReach.tsx'
 import { viewOf } from '../../moments/momentViews.ts'
 import { useEvaluation } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
@@ -112,12 +111,11 @@ function DraftSaid({ made, trace, conditions }: Said) {
   const setup = useMemo(() => ({ trace, outfit: outfit.content, conditions, catalogue }), [trace, outfit, conditions, catalogue])
   const judged = useEvaluation(setup)
   const wording = useWording(setup)
-  const layout = useMiniReach(trace, outfit.content)
   const draft = drafted?.ok ? drafted.draft : undefined
   const found = draft?.findings.filter(({ severity }) => severity !== 'note') ?? []
   return (
     <>
-      <MiniReach trace={trace} outfit={outfit.content} layout={layout} />
+      <MiniReach trace={trace} outfit={outfit.content} />
       {judged.ok && family && (
         <ul className="my-3 grid gap-1">
           {MOMENT_NAMES.map((moment) => {

@@ -6,8 +6,7 @@ import { familyOf } from '../../../core/families/families.ts'
 import { FAMILY_GROUPS, type Family } from '../../../core/families/family.ts'
 import { SUITS, type Suit } from '../../../core/families/suits.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { MiniReach } from '../../charts/Reach.tsx'
-import { useMiniReach } from '../../charts/useReach.ts'
+import { MiniReach } from '../../charts/MiniReach.tsx'
 
 /** Width that a family is drawn for, in the drawing’s units. */
 const SKETCH_WIDTH = 300
@@ -82,7 +81,7 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
 function Sketch({ family, outfit }: { family: Family; outfit: Outfit }) {
   const catalogue = useCatalogue()
   const trace = useMemo(() => sketch(family, outfit, catalogue), [family, outfit, catalogue])
-  return <MiniReach trace={trace} outfit={outfit} layout={useMiniReach(trace, outfit, SKETCH_WIDTH)} />
+  return <MiniReach trace={trace} outfit={outfit} width={SKETCH_WIDTH} />
 }
 
 type CardProps = {
