@@ -220,7 +220,10 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
   await expect(page.getByText('leader 60 lb → 40 lb')).toBeVisible()
 })
 
-test('a trace that cannot be drawn says so on its card; the other cards are there, and it can be deleted', async ({ page, app }) => {
+test('a trace that cannot be drawn says so on its card; the other cards are there, and it can be deleted', async ({
+  page,
+  app,
+}) => {
   const oddM = 7.7771
   const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
   const pieces = content.trace.pieces.map((piece: { role: string }) =>

@@ -1,172 +1,131 @@
 import type { Difference } from '../../core/analysis/differences.ts'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
-import { type Joint, jointSchema } from '../../core/documents/fields.ts'
-import type { Trace } from '../../core/documents/trace.ts'
-import type { Quantity } from '../../core/units/quantities.ts'
+import { type FamilyId, familyName } from '../../core/catalogue/familyIds.ts'
+import type { Conditions } from '../../core/documents/conditions.ts'
+import { FIELD_INFO, type FieldName } from '../../core/documents/fieldInfo.ts'
+import type { Joint } from '../../core/documents/fields.ts'
+import type { Target } from '../../core/documents/fish.ts'
+import type { KiteBait, Moving, SwimsAt } from '../../core/documents/moving.ts'
+import type { Attach, Piece, Trace } from '../../core/documents/trace.ts'
+import type { Water } from '../../core/documents/water.ts'
+import { isQuantity } from '../../core/units/quantities.ts'
 import type { Show } from '../settings/show.ts'
+import { castName } from './castWords.ts'
+import { FEEDS_WORDS, FIGHTS_WORDS, TAKES_WORDS, TEETH_WORDS } from './fishWords.ts'
+import { MOVING_WORDS } from './movingWords.ts'
 import { percent } from './percent.ts'
+import { CLARITY_WORDS, LIGHT_WORDS } from './purposeWords.ts'
+import { RIGGING_WORDS } from './riggingWords.ts'
+import { FISHES_WORDS } from './waterWords.ts'
 
-/** What a field is called; a strength or a weight goes without saying. */
-const FIELD_NAMES: Record<string, string> = {
-  strengthN: '',
-  massKg: '',
-  lengthM: 'length',
-  diameterM: 'diameter',
-  boreM: 'sleeve’s bore',
-  connection: 'tied with',
-  attach: '',
-  weakLink: 'weak link',
-  dragN: 'drag',
-  dragMeasuredAt: 'drag measured at',
-  lineOutM: 'line out',
-  castStyle: 'cast',
-  fishes: 'how the end fishes',
-  dropM: 'drop',
-  launchDeg: 'launch',
-  fishSpeedMperS: 'fish’s speed',
-  fishMassKg: 'fish landed',
-  landing: 'how landed',
-  mouthWidthM: 'mouth of the fish',
-  headKg: 'head',
-  headSwings: 'swings from its head',
-  dragAreaM2: 'drag area, m²',
-  floats: 'floats',
-  metal: 'made of',
-  freeboardM: 'freeboard',
-  water: 'how it settles calculated',
-  own: 'own test',
-  depthM: 'depth',
-  streamMperS: 'stream',
-  distanceM: 'distance',
-  driftMperS: 'drift',
-  rodHeld: 'rod held',
-  moving: 'how the line moves',
-  speedMperS: 'boat speed',
-  windMperS: 'wind',
-  waterM: 'water',
-  nearWaterM: 'water under the rod',
-  ringFriction: 'friction at the ring',
-  rodTip: 'rod tip',
-  pauseS: 'pause, s',
-  turnRadiusM: 'radius of a turn',
-  swimsAt: 'where it swims',
-  otherAt: 'the second plan',
-  course: 'the boat’s way',
-  beside: 'the line beside it',
-  baits: 'baits under the kite',
-  kiteLineN: 'kite line',
-  ratedDepthM: 'rated to',
-  ratedSpeedMperS: 'rated at',
-  ratedLineOutM: 'rated with line out',
-  ratedLineDiameterM: 'rated on line of',
-  weedFactor: 'weed',
-  startFactor: 'start factor',
-  guideFriction: 'guide friction',
-  guideWrapRad: 'guide wrap',
-  allowedFraction: 'allowed fraction',
-  lineSpread: 'spread of lines about their label',
-  pulledSpread: 'spread of lines that were pulled',
-  pulled: 'spool pulled',
-  twistPerM: 'twist a metre',
-}
-
-const QUANTITY_OF: Record<string, Quantity> = {
-  strengthN: 'strength',
-  dragN: 'strength',
-  lengthM: 'length',
-  lineOutM: 'length',
-  dropM: 'length',
-  freeboardM: 'length',
-  depthM: 'length',
-  distanceM: 'length',
-  streamMperS: 'speed',
-  driftMperS: 'speed',
-  speedMperS: 'speed',
-  windMperS: 'speed',
-  kiteLineN: 'strength',
-  ratedSpeedMperS: 'speed',
-  ratedDepthM: 'length',
-  ratedLineOutM: 'length',
-  ratedLineDiameterM: 'diameter',
-  waterM: 'length',
-  nearWaterM: 'length',
-  turnRadiusM: 'length',
-  diameterM: 'diameter',
-  boreM: 'diameter',
-  massKg: 'mass',
-  fishMassKg: 'fish',
-  mouthWidthM: 'diameter',
-  headKg: 'mass',
-  fishSpeedMperS: 'speed',
-}
-
-/** Fields of several values, which are told of as a whole. */
-const PLANS = ['swimsAt', 'otherAt', 'course', 'beside', 'baits']
+/** What words are made with: units, the catalogue’s names, and what the crew calls an outfit, mark or fish. */
+export type DifferenceWording = { catalogue: Catalogue; show: Show; nameOf: (id: string) => string | undefined }
 
 /** A difference as a person would say it: “leader 60 lb → 40 lb”. */
-export function differenceWords(catalogue: Catalogue, difference: Difference, show: Show): string {
-  if (!('field' in difference)) return `${difference.id.replaceAll('-', ' ')} ${difference.kind}`
-  const name = difference.kind === 'changed' ? difference.id.replaceAll('-', ' ') : ''
-  const field = FIELD_NAMES[difference.field] ?? difference.field
-  if (PLANS.includes(difference.field)) return `${field} changed`
-  const [before, after] = [difference.before, difference.after].map((raw) => valueWords(catalogue, difference.field, raw, show))
-  if (difference.field === 'attach' && before === after) return `${name} ${before}, at another place`
-  return [name, field, before, '→', after].filter((word) => word !== '').join(' ')
+export function differenceWords(difference: Difference, wording: DifferenceWording): string {
+  if (!('field' in difference)) return `${partName(difference.id)} ${difference.kind}`
+  const { field, before, after } = difference
+  const { label } = FIELD_INFO[field]
+  const part = difference.kind === 'changed' ? partName(difference.id) : ''
+  const [was, is] = [before, after].map((value) => valueWords(field, value, wording))
+  // What reads alike is not what differs: a place along a line, the order of parts, the figures of a plan.
+  if (was === is) return field === 'attach' ? `${part} ${was}, at another place` : sentence(part, label, 'changed')
+  return sentence(part, label, was!, '→', is!)
 }
 
-function valueWords(catalogue: Catalogue, field: string, raw: unknown, show: Show): string {
-  if (raw === undefined) return absentWords(field)
-  if (typeof raw === 'number') {
-    const quantity = QUANTITY_OF[field]
-    return quantity ? show.entered(quantity, raw) : String(raw)
+const sentence = (...words: string[]) => words.filter((word) => word !== '').join(' ')
+const partName = (id: string) => id.replaceAll('-', ' ')
+
+function valueWords(field: FieldName, value: unknown, wording: DifferenceWording): string {
+  const { unit, absent = 'as usual' } = FIELD_INFO[field]
+  if (value === undefined) return absent
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'number') return numberWords(unit, value, wording.show)
+  return WORDS[field]?.(value as never, wording) ?? String(value)
+}
+
+/** A plain figure to what it is worth. */
+const plain = (value: number) => String(Number(value.toPrecision(3)))
+
+function numberWords(unit: (typeof FIELD_INFO)[FieldName]['unit'], value: number, show: Show): string {
+  if (isQuantity(unit)) return show.entered(unit, value)
+  switch (unit) {
+    case 'share':
+      return percent(value)
+    case 'radians':
+      return `${plain((value * 180) / Math.PI)}°`
+    case 'degrees':
+      return `${plain(value)}°`
+    case 'seconds':
+      return `${plain(value)} s`
+    case 'squareMetres':
+      return `${plain(value * 1e4)} cm²`
+    case 'perMetre':
+      return `${plain(value)} a metre`
+    default:
+      return plain(value)
   }
-  if (field === 'connection') {
-    const connection = jointSchema.shape.connection.safeParse(raw)
-    return connection.success ? catalogue.connections[connection.data].name : String(raw)
-  }
-  if (field === 'weakLink') return String(raw).replaceAll('-', ' ')
-  if (field === 'fuse') return fuseName(raw)
-  if (field === 'own') return percent((raw as NonNullable<Joint['own']>).efficiency)
-  if (field === 'attach') return hangsWords(raw)
-  if (typeof raw === 'boolean') return raw ? 'yes' : 'no'
-  if (Array.isArray(raw)) return raw.join(', ')
-  return typeof raw === 'string' ? nameIn(catalogue, field, raw) : 'elsewhere'
 }
 
-/** What the catalogue calls a value, where it is one of its own. */
-function nameIn(catalogue: Catalogue, field: string, raw: string): string {
-  const { baits, hooks, sinkers, sinkerMetals, castStyles, materials, hardware, landings, methods, beds } = catalogue
-  const tables: Record<string, Readonly<Record<string, { name: string }>>> = {
-    bait: baits,
-    pattern: hooks.patterns,
-    shape: sinkers,
-    metal: sinkerMetals,
-    castStyle: castStyles,
-    material: materials,
-    type: hardware,
-    landing: landings,
-    method: methods,
-    bed: beds,
-  }
-  return tables[field]?.[raw]?.name ?? raw
-}
+const depthWords = ({ from, m }: SwimsAt, show: Show) =>
+  `${show.entered('length', m)} ${from === 'bed' ? 'over the bottom' : 'under the surface'}`
 
-/** The link that is meant to go first: a piece, or its knot. */
-function fuseName(raw: unknown): string {
-  const { at, id } = raw as NonNullable<Trace['fuse']>
-  return `${id.replaceAll('-', ' ')}${at === 'joint' ? '’s knot' : ''}`
-}
+const LINE_NAMES: { [Role in Piece['role']]?: string } = { sinkerLink: 'sinker line', biteTrace: 'bite trace' }
 
-/** What stands where nothing was said: a name, notes or a fuse are simply not there; a size is the usual one. */
-function absentWords(field: string): string {
-  return ['notes', 'tags', 'weakLink', 'fuse'].includes(field) ? 'none' : 'as usual'
-}
-
-const HANGS: Record<string, string> = { joined: 'tied to', fixed: 'fixed on', sliding: 'slides on', through: 'runs through' }
+const HANGS = { joined: 'tied to', fixed: 'fixed on', sliding: 'slides on', through: 'runs through' } as const
 
 /** How a piece hangs, and from what. */
-function hangsWords(raw: unknown): string {
-  const [how, place] = raw as [string, Record<string, unknown>]
-  const from = place.to ?? place.on ?? place.carrier
-  return `${HANGS[how]} ${from === 'outfit' ? 'the outfit’s line' : String(from).replaceAll('-', ' ')}`
+function hangsWords(place: Attach): string {
+  const from = 'to' in place ? place.to : 'on' in place ? place.on : place.carrier
+  return `${HANGS[place.how]} ${from === 'outfit' ? 'the main line' : partName(from)}`
+}
+
+const crewName = (id: string, { nameOf }: DifferenceWording) => nameOf(id) ?? 'one that was deleted'
+const list = (values: readonly string[]) => values.join(', ')
+
+/** Fields whose values are neither figures nor words to be shown as they are. */
+const WORDS: { [Field in FieldName]?: (value: never, wording: DifferenceWording) => string } = {
+  attach: hangsWords,
+  material: (id: keyof Catalogue['materials'], { catalogue }) => catalogue.materials[id].name,
+  role: (id: Piece['role']) => LINE_NAMES[id] ?? id,
+  pattern: (id: keyof Catalogue['hooks']['patterns'], { catalogue }) => catalogue.hooks.patterns[id].name,
+  shape: (id: keyof Catalogue['sinkers'], { catalogue }) => catalogue.sinkers[id].name,
+  metal: (id: keyof Catalogue['sinkerMetals'], { catalogue }) => catalogue.sinkerMetals[id].name,
+  type: (id: keyof Catalogue['hardware'], { catalogue }) => catalogue.hardware[id].name,
+  bait: (id: keyof Catalogue['baits'], { catalogue }) => catalogue.baits[id].name,
+  rigging: (id: keyof typeof RIGGING_WORDS) => RIGGING_WORDS[id].name,
+  connection: (id: keyof Catalogue['connections'], { catalogue }) => catalogue.connections[id].name,
+  own: ({ efficiency }: NonNullable<Joint['own']>) => percent(efficiency),
+  from: partName,
+  to: partName,
+  family: (id: FamilyId) => familyName(id),
+  fishes: (id: keyof typeof FISHES_WORDS) => FISHES_WORDS[id],
+  tags: list,
+  setAside: (findings: NonNullable<Trace['setAside']>) => list(findings.map(({ reason }) => `“${reason}”`)),
+  pieces: () => '',
+  weakLink: partName,
+  fuse: ({ at, id }: NonNullable<Trace['fuse']>) => `${partName(id)}${at === 'joint' ? '’s knot' : ''}`,
+  outfitId: crewName,
+  markId: crewName,
+  fishId: crewName,
+  castStyle: (id: Conditions['castStyle'], { catalogue }) => castName(catalogue, id),
+  dragMeasuredAt: (at: Conditions['dragMeasuredAt']) => (at === 'tip' ? 'rod tip' : 'reel'),
+  rodHeld: (how: Conditions['rodHeld']) => (how === 'bent' ? 'bent' : 'pointed at the fish'),
+  clarity: (id: keyof typeof CLARITY_WORDS) => CLARITY_WORDS[id],
+  light: (id: keyof typeof LIGHT_WORDS) => LIGHT_WORDS[id],
+  landing: (id: keyof Catalogue['landings'], { catalogue }) => catalogue.landings[id].name,
+  target: ({ name }: Target) => name,
+  teeth: (id: keyof typeof TEETH_WORDS) => TEETH_WORDS[id],
+  feeds: (id: keyof typeof FEEDS_WORDS) => FEEDS_WORDS[id],
+  takes: (id: keyof typeof TAKES_WORDS) => TAKES_WORDS[id],
+  fights: (ids: Target['fights']) => list(ids.map((id) => FIGHTS_WORDS[id])) || 'unknown',
+  water: ({ depthM, streamMperS }: Water, { show }) => `${show.entered('length', depthM)}, ${show.entered('speed', streamMperS)}`,
+  method: (id: keyof Catalogue['methods'], { catalogue }) => catalogue.methods[id].name,
+  bed: (id: keyof Catalogue['beds'], { catalogue }) => catalogue.beds[id].name,
+  moving: ({ way }: Moving) => MOVING_WORDS[way],
+  swimsAt: (height: SwimsAt, { show }) => depthWords(height, show),
+  otherAt: (height: SwimsAt, { show }) => depthWords(height, show),
+  course: (places: readonly unknown[]) => `${places.length} depths`,
+  beside: ({ lineOutM }: { lineOutM: number }, { show }) => `${show.entered('length', lineOutM)} out`,
+  baits: (baits: readonly KiteBait[]) => list(baits.map(({ name }) => name)),
 }

@@ -50,9 +50,10 @@ test('every part of every family has a label of at most two short lines', () => 
     }
 })
 
+const wording = { catalogue, show, nameOf: () => undefined }
+
 describe('differences in words', () => {
-  const words = (changed: typeof trace) =>
-    differences(trace, changed).map((difference) => differenceWords(catalogue, difference, show))
+  const words = (changed: typeof trace) => differences(trace, changed).map((difference) => differenceWords(difference, wording))
   test('strength, length, knot, size', () => {
     expect(words(withPiece(trace, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 60 * LB })))).toEqual([
       'leader 40 lb → 60 lb',
@@ -108,28 +109,28 @@ describe('of the whole trace, and of its conditions', () => {
       fuse: jointRef('hook') as NonNullable<Trace['fuse']>,
       weakLink: 'hook-length',
     }
-    expect(differences(trace, changed).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
+    expect(differences(trace, changed).map((difference) => differenceWords(difference, wording))).toEqual([
       'name runningLedger → night ledger',
       'tags none → night, sand',
-      'weak link none → hook length',
       'fuse none → hook’s knot',
+      'weak link none → hook length',
     ])
   })
   test('conditions in the units shown', () => {
     const before = defaultConditions()
     const after = { ...before, dragN: 12 * LB, fishMassKg: 5, castStyle: 'lob' as const, wet: false }
-    expect(conditionDifferences(before, after).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
+    expect(conditionDifferences(before, after).map((difference) => differenceWords(difference, wording))).toEqual([
       'cast overhead → lob',
       'drag 6.7 lb → 12 lb',
       'fish landed 3 kg → 5 kg',
-      'wet yes → no',
+      'line wet yes → no',
     ])
     const wet = { ...before, water: defaultWater(catalogue, 'anchor') }
-    expect(conditionDifferences(before, wet).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
-      'how it settles calculated no → yes',
+    expect(conditionDifferences(before, wet).map((difference) => differenceWords(difference, wording))).toEqual([
+      'depth and current unknown → 25 m, 1 kn',
     ])
     const deeper = { ...wet, water: { ...wet.water, depthM: 40, weedFactor: 2 } }
-    expect(conditionDifferences(wet, deeper).map((difference) => differenceWords(catalogue, difference, show))).toEqual([
+    expect(conditionDifferences(wet, deeper).map((difference) => differenceWords(difference, wording))).toEqual([
       'depth 25 m → 40 m',
       'weed 1 → 2',
     ])

@@ -1,72 +1,104 @@
 import type { Conditions } from '../documents/conditions.ts'
-import type { Moving } from '../documents/moving.ts'
+import type { FieldName } from '../documents/fieldInfo.ts'
 import { sameJson } from '../documents/sameJson.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 
 /** One thing that differs between two traces; values are as in the documents (SI, ids). */
 export type Difference =
   | { kind: 'added' | 'removed'; id: string }
-  | { kind: 'changed'; id: string; field: string; before: unknown; after: unknown }
-  /** Of the trace as a whole, or of the conditions it is judged under. */
-  | { kind: 'whole'; field: string; before: unknown; after: unknown }
+  /** Of one piece or release clip. */
+  | { kind: 'changed'; id: string; field: FieldName; before: unknown; after: unknown }
+  /** Of the trace as a whole, its fish, or the conditions it is judged under. */
+  | { kind: 'whole'; field: FieldName; before: unknown; after: unknown }
 
-const WHOLE = ['name', 'notes', 'tags', 'weakLink', 'fuse'] as const
+/** What is saved of a trace. */
+type Saved = {
+  trace: Trace
+  conditions: Conditions
+  outfitId: string
+  markId?: string | undefined
+  fishId?: string | undefined
+}
 
-/** What differs from one trace to another: as a whole, then piece by piece in the order of the later one. */
-export function differences(before: Trace, after: Trace): Difference[] {
-  const old = new Map(before.pieces.map((piece) => [piece.id, piece]))
-  const kept = new Set(after.pieces.map(({ id }) => id))
+/** Everything that differs from one saved trace to another. Only two contents that are the same JSON have no difference. */
+export function contentDifferences(before: Saved, after: Saved): Difference[] {
+  const { trace: _was, conditions: _wasUnder, ...refs } = before
+  const { trace: _is, conditions: _isUnder, ...newRefs } = after
   return [
-    ...WHOLE.flatMap((field) => whole(field, before[field], after[field])),
-    ...after.pieces.flatMap((piece): Difference[] => {
-      const was = old.get(piece.id)
-      return was ? changedFields(was, piece) : [{ kind: 'added', id: piece.id }]
-    }),
-    ...before.pieces.filter(({ id }) => !kept.has(id)).map(({ id }): Difference => ({ kind: 'removed', id })),
+    ...differences(before.trace, after.trace),
+    ...fieldsThatDiffer(refs, newRefs),
+    ...conditionDifferences(before.conditions, after.conditions),
+  ]
+}
+
+/** What differs from one trace to another: as a whole, then piece by piece in the order of the later one, then release clips. */
+export function differences(before: Trace, after: Trace): Difference[] {
+  const { pieces, releaseClips = [], formatVersion: _old, ...was } = before
+  const { pieces: newPieces, releaseClips: newClips = [], formatVersion: _new, ...is } = after
+  return [
+    ...fieldsThatDiffer(was, is),
+    ...partDifferences(pieces.map(flatPiece), newPieces.map(flatPiece)),
+    ...orderDifference(pieces, newPieces),
+    ...partDifferences(releaseClips, newClips),
   ]
 }
 
 /** What differs from one set of conditions to another. */
 export function conditionDifferences(before: Conditions, after: Conditions): Difference[] {
-  const { water: was, moving: moved, ...plain } = before
-  const { water: is, moving, ...now } = after
-  const rest = [...fieldsThatDiffer(plain, now), ...wayDifferences(moved, moving)]
-  if (!was || !is) return [...rest, ...whole('water', was !== undefined, is !== undefined)]
-  return [...rest, ...fieldsThatDiffer(was, is)]
+  const { water, moving, target, formatVersion: _old, ...was } = before
+  const { water: newWater, moving: newMoving, target: newTarget, formatVersion: _new, ...is } = after
+  return [
+    ...partOfConditions('target', target, newTarget, target?.name === newTarget?.name),
+    ...fieldsThatDiffer(was, is),
+    ...partOfConditions('moving', moving, newMoving, moving?.way === newMoving?.way),
+    ...partOfConditions('water', water, newWater, true),
+  ]
 }
 
-/** Of two ways of moving only the ways are told, of one its fields. */
-function wayDifferences(was: Moving | undefined, is: Moving | undefined): Difference[] {
-  if (was === undefined || is === undefined || was.way !== is.way) return whole('moving', was?.way, is?.way)
-  return fieldsThatDiffer(was, is)
+/** Field by field where both are there and `alike`, else as one. */
+function partOfConditions<Part extends object>(
+  field: FieldName,
+  before: Part | undefined,
+  after: Part | undefined,
+  alike: boolean,
+): Difference[] {
+  return before && after && alike ? fieldsThatDiffer(before, after) : whole(field, before, after)
 }
 
-function fieldsThatDiffer<Part extends object>(was: Part, is: Part): Difference[] {
-  const fields = [...new Set([...Object.keys(was), ...Object.keys(is)])] as (keyof Part & string)[]
-  return fields.flatMap((field) => whole(field, was[field], is[field]))
+const whole = (field: FieldName, before: unknown, after: unknown): Difference[] =>
+  sameJson(before, after) ? [] : [{ kind: 'whole', field, before, after }]
+
+function fieldsThatDiffer(before: object, after: object): Difference[] {
+  const [was, is] = [before, after] as Record<string, unknown>[]
+  const fields = [...new Set([...Object.keys(was!), ...Object.keys(is!)])] as FieldName[]
+  return fields.flatMap((field) => whole(field, was![field], is![field]))
 }
 
-function whole(field: string, before: unknown, after: unknown): Difference[] {
-  return sameJson(before, after) ? [] : [{ kind: 'whole', field, before, after }]
+type Part = { id: string; [field: string]: unknown }
+
+function partDifferences(before: readonly Part[], after: readonly Part[]): Difference[] {
+  const old = new Map(before.map((part) => [part.id, part]))
+  const kept = new Set(after.map(({ id }) => id))
+  return [
+    ...after.flatMap((part): Difference[] => {
+      const was = old.get(part.id)
+      if (!was) return [{ kind: 'added', id: part.id }]
+      return fieldsThatDiffer(was, part).flatMap((each) => ('field' in each ? [{ ...each, kind: 'changed', id: part.id }] : []))
+    }),
+    ...before.filter(({ id }) => !kept.has(id)).map(({ id }): Difference => ({ kind: 'removed', id })),
+  ]
 }
 
-function changedFields(before: Piece, after: Piece): Difference[] {
-  const [was, is] = [fieldsOf(before), fieldsOf(after)]
-  const names = [...new Set([...Object.keys(was), ...Object.keys(is)])]
-  return names
-    .filter((field) => !sameJson(was[field], is[field]))
-    .map((field) => ({ kind: 'changed', id: after.id, field, before: was[field], after: is[field] }))
+/** Of what both have: which order it is listed in decides which end the drawing follows. */
+function orderDifference(before: readonly Piece[], after: readonly Piece[]): Difference[] {
+  const [old, now] = [before, after].map((pieces) => new Set(pieces.map(({ id }) => id)))
+  const orderOf = (pieces: readonly Piece[], others: Set<string>) => pieces.map(({ id }) => id).filter((id) => others.has(id))
+  return whole('pieces', orderOf(before, now!), orderOf(after, old!))
 }
 
-/** A piece's own fields with its joint's beside them; where it hangs counts as one field. */
-function fieldsOf(piece: Piece): Record<string, unknown> {
-  const { attach, id: _id, ...own } = piece
-  const { how, ...rest } = attach
-  const joint = 'joint' in rest ? rest.joint : {}
-  const place = Object.fromEntries(
-    Object.entries(rest)
-      .filter(([key]) => key !== 'joint')
-      .sort(([a], [b]) => a.localeCompare(b)),
-  )
-  return { ...own, ...joint, attach: [how, place] }
+/** A piece with the fields of its joint beside its own; where it hangs is one field. */
+function flatPiece(piece: Piece): Part {
+  const { attach, ...own } = piece
+  const { joint = {}, ...place } = { joint: undefined, ...attach }
+  return { ...own, ...joint, attach: place }
 }

@@ -1,5 +1,5 @@
+import { DifferenceList } from '../../documents/DifferenceList.tsx'
 import { Button } from '../../ui/controls.tsx'
-import { DifferenceList } from '../../ui/DifferenceList.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { clockTime } from '../../words/clockTime.ts'
 import type { Bench } from './useBench.ts'

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
-import { useMemo, useState } from 'react'
+import { type ReactNode, useEffect, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { strikesOf } from '../../../core/advice/strike.ts'
 import { cutList } from '../../../core/build/cutList.ts'
@@ -11,7 +11,7 @@ import { usedOfOutfitM } from '../../../core/setup/cutLength.ts'
 import { freeLine } from '../../../core/setup/outfitLines.ts'
 import { wholeReplacement } from '../../../core/setup/replacement.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
-import { documentQuery, outfitsQuery } from '../../api/documents.ts'
+import { documentQuery, outfitsQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
@@ -22,6 +22,8 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { lineSpec, pieceSpec } from '../../words/names.ts'
 import { CutTable } from './CutTable.tsx'
 import { stepWords } from './stepWords.ts'
+import { UnsavedNote } from './UnsavedNote.tsx'
+import { useSheetTrace } from './useSheetTrace.ts'
 
 /** Cut list, order of threading and steps of one trace, for a batch; made to be printed and to be read on a phone. */
 export default function BuildSheetScreen() {
@@ -29,6 +31,9 @@ export default function BuildSheetScreen() {
   const saved = useQuery(documentQuery('traces', id))
   usePageTitle('Build sheet', saved.data?.content.trace.name)
   const outfits = useQuery(outfitsQuery)
+  // The bench lets go of its draft when it has left the page, which is after this screen was first drawn.
+  const [hasLeft, setHasLeft] = useState(false)
+  useEffect(() => setHasLeft(true), [])
   const error = (saved.data ? null : saved.error) ?? (outfits.data ? null : outfits.error)
   if (error)
     return (
@@ -41,18 +46,30 @@ export default function BuildSheetScreen() {
         }}
       />
     )
-  if (!saved.data || !outfits.data) return <Loading what="the build sheet" />
-  const { content, revision } = saved.data
-  const outfit = outfits.data.find((each) => each.id === content.outfitId)?.content
-  if (!outfit) return <p className="p-6">The outfit of this trace is in the bin; take it back or choose another on the bench.</p>
-  return <BuildSheet id={id} content={content} outfit={outfit} revision={revision} />
+  if (!saved.data || !outfits.data || !hasLeft) return <Loading what="the build sheet" />
+  return <SheetOfTrace key={id} saved={saved.data} outfits={outfits.data} />
+}
+
+function SheetOfTrace({ saved, outfits }: { saved: SavedTrace; outfits: SavedOutfit[] }) {
+  const of = useSheetTrace(saved)
+  const outfit = outfits.find(({ id }) => id === of.content.outfitId)?.content
+  const note = <UnsavedNote of={of} id={saved.id} revision={saved.revision} />
+  if (!outfit)
+    return (
+      <div className="grid gap-3 p-6">
+        {note}
+        <p>The outfit of this trace is in the bin; take it back or choose another on the bench.</p>
+      </div>
+    )
+  const version = of.unsaved && !of.isSavedShown ? 'not saved' : `revision ${saved.revision}`
+  return <BuildSheet id={saved.id} content={of.content} outfit={outfit} version={version} note={note} />
 }
 
 const MOST = 200
 
-type SheetProps = { id: string; content: TraceContent; outfit: Outfit; revision: number }
+type SheetProps = { id: string; content: TraceContent; outfit: Outfit; version: string; note: ReactNode }
 
-function BuildSheet({ id, content: { trace, conditions }, outfit, revision }: SheetProps) {
+function BuildSheet({ id, content: { trace, conditions }, outfit, version, note }: SheetProps) {
   const show = useShow()
   const [count, setCount] = useState(1)
   const catalogue = useCatalogue()
@@ -68,7 +85,7 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, revision }: Sh
     <article className="mx-auto grid max-w-5xl gap-3 p-3 sm:px-6">
       <header className="flex flex-wrap items-end gap-3">
         <div className="mr-auto">
-          <p className="text-sm text-quiet">Build sheet · revision {revision}</p>
+          <p className="text-sm text-quiet">Build sheet · {version}</p>
           <h1 className="text-xl font-bold">{trace.name}</h1>
           <p className="text-quiet">for {outfit.name}</p>
         </div>
@@ -91,6 +108,7 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, revision }: Sh
           </Button>
         </div>
       </header>
+      {note}
       <p className="rounded-md bg-well px-3 py-2">
         {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
         {(whole.cost * count).toFixed(2)} units of tackle.{' '}

@@ -1,5 +1,5 @@
+import { DifferenceList } from '../../documents/DifferenceList.tsx'
 import { Sheet } from '../../ui/controls.tsx'
-import { DifferenceList } from '../../ui/DifferenceList.tsx'
 import type { Side } from './side.ts'
 
 /** Part by part, what is different from the first: for designs that grew out of one another. */

@@ -1,0 +1,156 @@
+import type { Quantity } from '../units/quantities.ts'
+import type { Conditions } from './conditions.ts'
+import type { Joint } from './fields.ts'
+import type { Target } from './fish.ts'
+import type { Moving } from './moving.ts'
+import type { Piece, Trace } from './trace.ts'
+import type { Water } from './water.ts'
+
+type KeysOf<T> = T extends unknown ? keyof T & string : never
+type Clip = NonNullable<Trace['releaseClips']>[number]
+
+/** Fields that hold other fields, or that nobody is shown. */
+type Structure = 'id' | 'formatVersion' | 'releaseClips' | 'joint' | 'way'
+
+/** Every field of a trace and its conditions that a person may be shown. */
+export type FieldName =
+  | Exclude<KeysOf<Piece | Joint | Clip | Trace | Conditions | Water | Moving | Target>, Structure>
+  | 'outfitId'
+  | 'markId'
+  | 'fishId'
+
+/** How a value is written: in the units of a quantity, or as one of these. */
+export type FieldUnit = Quantity | 'share' | 'degrees' | 'radians' | 'seconds' | 'squareMetres' | 'perMetre' | 'number' | 'words'
+
+/** `label` is empty where the value says what it is: a strength, a weight, a name. */
+export type FieldInfo = { label: string; unit: FieldUnit; absent?: string }
+
+const is = (label: string, unit: FieldUnit = 'words', absent?: string): FieldInfo => ({
+  label,
+  unit,
+  ...(absent === undefined ? {} : { absent }),
+})
+
+/** What each field is called, the unit it is in, and what stands where it is absent (otherwise: as usual). */
+export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
+  // of a piece
+  label: is('label', 'words', 'none'),
+  role: is('role'),
+  attach: is(''),
+  material: is('material'),
+  strengthN: is('', 'strength'),
+  diameterM: is('diameter', 'diameter'),
+  lengthM: is('length', 'length'),
+  condition: is('condition', 'share', 'as new'),
+  pulled: is('strength measured', 'words', 'no'),
+  strands: is('strands', 'number', '1'),
+  twistPerM: is('twist', 'perMetre', 'none'),
+  hollow: is('hollow', 'words', 'no'),
+  pattern: is('pattern'),
+  size: is('size'),
+  gapeM: is('gap', 'diameter'),
+  wireM: is('wire', 'diameter'),
+  offset: is('point offset', 'words', 'no'),
+  barbless: is('barbless', 'words', 'no'),
+  headKg: is('head', 'mass', 'none'),
+  headSwings: is('swings from its head', 'words', 'no'),
+  shape: is('shape'),
+  massKg: is('', 'mass'),
+  metal: is('made of', 'words', 'lead'),
+  type: is('type'),
+  spins: is('spins', 'words', 'no'),
+  ratedDepthM: is('rated depth', 'length'),
+  ratedSpeedMperS: is('rated at', 'speed'),
+  ratedLineOutM: is('rated with line out', 'length'),
+  ratedLineDiameterM: is('rated on line of', 'diameter'),
+  depthM: is('depth', 'length'),
+  dragAreaM2: is('drag area', 'squareMetres'),
+  floats: is('floats', 'words', 'no'),
+  rigging: is('put on'),
+  tailM: is('last hook from the tail', 'length'),
+  bait: is('bait'),
+  trimmed: is('trimmed', 'words', 'no'),
+  // of the joint it hangs by
+  connection: is('tied with'),
+  turns: is('turns', 'number'),
+  loopM: is('loop', 'length'),
+  boreM: is('sleeve bore', 'diameter'),
+  own: is('own test', 'words', 'none'),
+  // of a release clip
+  from: is('opens from'),
+  to: is('to'),
+  // of the whole trace
+  name: is('name'),
+  family: is('family'),
+  fishes: is('how the end fishes'),
+  notes: is('notes', 'words', 'none'),
+  tags: is('tags', 'words', 'none'),
+  setAside: is('ignored findings', 'words', 'none'),
+  pieces: is('order of the parts'),
+  weakLink: is('weak link', 'words', 'none'),
+  fuse: is('fuse', 'words', 'none'),
+  outfitId: is('outfit'),
+  markId: is('mark', 'words', 'none'),
+  fishId: is('saved fish', 'words', 'none'),
+  // of the conditions
+  castStyle: is('cast'),
+  dropM: is('drop', 'length'),
+  launchDeg: is('launch angle', 'degrees'),
+  lineOutM: is('line out', 'length'),
+  fishSpeedMperS: is('speed of the fish', 'speed'),
+  dragN: is('drag', 'strength'),
+  dragMeasuredAt: is('drag measured at'),
+  startFactor: is('start factor', 'number'),
+  guideFriction: is('guide friction', 'number'),
+  guideWrapRad: is('guide wrap', 'radians'),
+  rodHeld: is('rod'),
+  allowedFraction: is('allowed share of the strength', 'share'),
+  target: is('fish', 'words', 'any fish'),
+  clarity: is('water', 'words', 'unknown'),
+  light: is('time of day', 'words', 'unknown'),
+  fishMassKg: is('fish landed', 'fish'),
+  mouthWidthM: is('mouth of the fish', 'diameter', 'unknown'),
+  landing: is('landed by'),
+  freeboardM: is('freeboard', 'length'),
+  wet: is('line wet'),
+  lineSpread: is('spread of labels', 'share'),
+  pulledSpread: is('spread of measured lines', 'share'),
+  water: is('depth and current', 'words', 'unknown'),
+  moving: is('how the line moves', 'words', 'with the current'),
+  // of the fish that it is for
+  typicalMassKg: is('usual weight', 'fish'),
+  typicalLengthM: is('usual length', 'length'),
+  largeLengthM: is('length of a large one', 'length'),
+  teeth: is('teeth'),
+  feeds: is('feeds'),
+  takes: is('takes a bait'),
+  fights: is('fights', 'words', 'unknown'),
+  shakesCircles: is('may throw circle hooks'),
+  lineShy: is('shy of line'),
+  released: is('usually released'),
+  // of the water
+  method: is('fished from'),
+  streamMperS: is('current', 'speed'),
+  bed: is('bottom'),
+  scope: is('scope', 'number'),
+  distanceM: is('distance', 'length'),
+  driftMperS: is('drift with the current', 'speed'),
+  driftAcrossMperS: is('drift across the current', 'speed'),
+  weedFactor: is('weed', 'number'),
+  // of a line that is towed, wound in or flown
+  speedMperS: is('boat speed', 'speed'),
+  swimsAt: is('swims at'),
+  otherAt: is('second depth', 'words', 'none'),
+  waterM: is('water depth', 'length'),
+  nearWaterM: is('water under the rod', 'length'),
+  course: is('depths along the way', 'words', 'none'),
+  beside: is('line beside it', 'words', 'none'),
+  turnRadiusM: is('radius of a turn', 'length'),
+  rodTip: is('rod tip'),
+  pauseS: is('pause', 'seconds'),
+  windMperS: is('wind', 'speed'),
+  slack: is('slack', 'number'),
+  ringFriction: is('friction at the ring', 'number'),
+  kiteLineN: is('kite line', 'strength', 'unknown'),
+  baits: is('baits under the kite'),
+}
