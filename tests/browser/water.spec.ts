@@ -149,6 +149,12 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
   await expect(lesson).toContainText('after 0 held and 1 dragged here')
   await lesson.getByRole('button', { name: 'Take this out' }).click()
   await expect(lesson).toContainText('nothing seen here yet')
+  // As many holds as when it dragged, but another answer: the table follows it.
+  await lesson.getByRole('button', { name: 'It held' }).click()
+  await expect(lesson).toContainText('after 1 held and 0 dragged here')
+  const held = Number(/dragged here, ([\d.]+)/.exec((await lesson.textContent())!)![1])
+  expect(held).toBeLessThan(learned)
+  await expect(page.getByRole('list', { name: 'What holds' })).toContainText(`reserve of ${held.toFixed(2)}`)
 })
 
 test('days: outside the years a plain error, the day of a clock change has 46 half hours', async ({ page, app }) => {

@@ -1,10 +1,10 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Sensitivity, Sway } from '../../../core/analysis/sensitivity.ts'
 import type { Verdict } from '../../../core/moments/moment.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { runSensitivity } from '../../../workers/runSensitivity.ts'
+import { useJob } from '../../jobs/useJob.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Select, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
@@ -20,13 +20,8 @@ const REST_MS = 150
 export function SensitivityBars({ sides }: { sides: Side[] }) {
   const [moment, setMoment] = useState<MomentName>('run')
   const settled = useDebouncedValue(sides, REST_MS, sides)
-  const setups = settled.map(({ setup }) => setup)
-  const result = useQuery({
-    queryKey: ['sensitivity', moment, setups],
-    queryFn: ({ signal }) => runSensitivity({ setups, moment }, signal),
-    placeholderData: keepPreviousData,
-    staleTime: Number.POSITIVE_INFINITY,
-  })
+  const input = useMemo(() => ({ setups: settled.map(({ setup }) => setup), moment }), [settled, moment])
+  const { result, error, start } = useJob({ name: 'sensitivity', input, run: runSensitivity, keepsPrevious: true })
   return (
     <Sheet
       title="What moves the verdict most"
@@ -44,16 +39,16 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
       <p className="mb-2 text-sm text-quiet">
         The margin with each input 10 % less and 10 % more; the line is the margin now, at 1 it has nothing to spare.
       </p>
-      {result.error ? (
-        <Failed what="The bars" error={result.error} onRetry={() => result.refetch()} />
-      ) : !result.data ? (
+      {error ? (
+        <Failed what="The bars" error={error} onRetry={start} />
+      ) : !result ? (
         <Loading what="the bars" />
       ) : (
         <div className={`grid gap-4 ${sides.length === 3 ? 'lg:grid-cols-3' : 'lg:grid-cols-2'}`}>
           {sides.map((side, i) => (
             <section key={side.key} aria-label={side.title} className="min-w-0">
               <h3 className="mb-1 font-semibold">{side.title}</h3>
-              <Bars sensitivity={result.data[i]} rig={side.setup} />
+              <Bars sensitivity={result[i]} rig={side.setup} />
             </section>
           ))}
         </div>

@@ -6,10 +6,10 @@ import { isKnot } from '../../../core/knots/choose.ts'
 import type { WorthTesting } from '../../../core/learning/testNext.ts'
 import { runTestNext } from '../../../workers/runTestNext.ts'
 import { fetchLatestTraceRows, listQuery } from '../../api/documents.ts'
+import { JobProgress } from '../../jobs/JobProgress.tsx'
+import { useJob } from '../../jobs/useJob.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { percent } from '../../words/percent.ts'
-import { JobProgress } from './JobProgress.tsx'
-import { useJob } from './useJob.ts'
 
 /** So many are said. */
 const SHOWN = 6
@@ -17,23 +17,28 @@ const SHOWN = 6
 /** What to pull next: the knots whose uncertainty moves the verdicts of the saved traces most. */
 export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
   const client = useQueryClient()
-  const { state, start, stop } = useJob<WorthTesting[]>(async (signal, onProgress) => {
-    const [rows, outfits] = await Promise.all([fetchLatestTraceRows(signal), client.fetchQuery(listQuery('outfits'))])
-    const byId = new Map(outfits.documents.map(({ id, content }) => [id, content]))
-    return runTestNext({ rows, outfits: byId, catalogue: NOMINAL_CATALOGUE, pulls }, signal, onProgress)
+  const { result, error, isRunning, share, start, stop } = useJob({
+    name: 'what-to-pull-next',
+    input: pulls,
+    startsBy: 'hand',
+    run: async (input, signal, onProgress) => {
+      const [rows, outfits] = await Promise.all([fetchLatestTraceRows(signal), client.fetchQuery(listQuery('outfits'))])
+      const byId = new Map(outfits.documents.map(({ id, content }) => [id, content]))
+      return runTestNext({ rows, outfits: byId, catalogue: NOMINAL_CATALOGUE, pulls: input }, signal, onProgress)
+    },
   })
   return (
     <Sheet title="What to pull next">
-      {state.is === 'running' ? (
-        <JobProgress share={state.share} onStop={stop} />
-      ) : state.is === 'done' ? (
-        <WorthList found={state.result.slice(0, SHOWN)} />
+      {isRunning ? (
+        <JobProgress share={share} onStop={stop} />
+      ) : result ? (
+        <WorthList found={result.slice(0, SHOWN)} />
       ) : (
         <>
           <p className="mb-2 text-quiet">The knots whose uncertainty moves the verdicts of your saved traces most.</p>
-          {state.is === 'failed' && (
+          {error && (
             <p role="alert" className="mb-2 text-fails">
-              {state.message}
+              {error.message}
             </p>
           )}
           <Button onClick={start}>Look through my traces</Button>

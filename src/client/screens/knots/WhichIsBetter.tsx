@@ -4,13 +4,13 @@ import { MATERIAL_IDS, type Material } from '../../../core/catalogue/ids.ts'
 import type { Pull } from '../../../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { testsOf } from '../../../core/learning/knotLessons.ts'
-import { type Settled, STEPS, SURE } from '../../../core/learning/pullsToSettle.ts'
+import { STEPS, SURE } from '../../../core/learning/pullsToSettle.ts'
 import { chanceBetter, type Tested, testedEfficiency } from '../../../core/physics/strength/testedEfficiency.ts'
 import { runPullsToSettle } from '../../../workers/runPullsToSettle.ts'
+import { JobProgress } from '../../jobs/JobProgress.tsx'
+import { useJob } from '../../jobs/useJob.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { percent } from '../../words/percent.ts'
-import { JobProgress } from './JobProgress.tsx'
-import { useJob } from './useJob.ts'
 
 /** The same imagined crews each time, so that the answer does not jump. */
 const SEED = 20_261_126
@@ -59,15 +59,7 @@ export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
       {one === other ? (
         <p className="mt-3 text-quiet">Choose two that differ.</p>
       ) : (
-        a &&
-        b && (
-          <Answer
-            key={`${one} ${other} ${material} ${pulls.length}`}
-            a={a}
-            b={b}
-            names={[connections[one].name, connections[other].name]}
-          />
-        )
+        a && b && <Answer a={a} b={b} names={[connections[one].name, connections[other].name]} />
       )}
     </Sheet>
   )
@@ -94,18 +86,22 @@ function Answer({ a, b, names }: { a: Tested; b: Tested; names: readonly [string
 
 /** How many more pulls would settle it, worked out beside the page. */
 function HowMany({ a, b }: { a: Tested; b: Tested }) {
-  const { state, start, stop } = useJob<Settled>((signal, onProgress) =>
-    runPullsToSettle({ a, b, seed: SEED }, signal, onProgress),
-  )
-  if (state.is === 'running') return <JobProgress share={state.share} onStop={stop} />
-  if (state.is === 'failed')
+  const input = useMemo(() => ({ a, b, seed: SEED }), [a, b])
+  const { result, error, isRunning, share, start, stop } = useJob({
+    name: 'pulls-to-settle',
+    input,
+    startsBy: 'hand',
+    run: runPullsToSettle,
+  })
+  if (isRunning) return <JobProgress share={share} onStop={stop} />
+  if (error)
     return (
       <p role="alert" className="text-fails">
-        {state.message}
+        {error.message}
       </p>
     )
-  if (state.is === 'idle') return <Button onClick={start}>How many more pulls would settle it?</Button>
-  const { pulls, settled } = state.result
+  if (!result) return <Button onClick={start}>How many more pulls would settle it?</Button>
+  const { pulls, settled } = result
   return (
     <p>
       {pulls === undefined

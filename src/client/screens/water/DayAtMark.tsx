@@ -7,7 +7,7 @@ import type { Way } from '../../../core/plan/planDay.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import type { SavedMark, SavedTrace } from '../../api/documents.ts'
+import type { SavedMark } from '../../api/documents.ts'
 import { observationsQuery } from '../../api/water.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
@@ -29,7 +29,6 @@ const HOUR_MS = 3_600_000
 type Props = {
   mark: SavedMark
   localDay: LocalDay
-  trace: SavedTrace
   setup: Setup
   owned: readonly Owned[]
   box: Owned[]
@@ -45,17 +44,7 @@ export function DayAtMark(props: Props) {
   return <KnownDay {...props} day={day} windFailed={windError !== null} />
 }
 
-function KnownDay({
-  mark,
-  localDay,
-  trace,
-  setup,
-  owned,
-  box,
-  onBox,
-  day,
-  windFailed,
-}: Props & { day: Day; windFailed: boolean }) {
+function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }: Props & { day: Day; windFailed: boolean }) {
   const { startMs, endMs, timeZone } = localDay
   const [atMs, setAtMs] = useState(() => firstTime(localDay))
   // Near slack water a line’s shape takes long: the slider does not wait for it.
@@ -68,16 +57,21 @@ function KnownDay({
   // Without what was seen there, the book counts alone.
   const seen = useQuery(observationsQuery(mark.id)).data
   const holds = useMemo(() => standingHolds(seen ?? []), [seen])
-  const setupKey = `${trace.id} ${trace.revision}`
   const [way, setWay] = useState<Way>('fewest')
   const [hours, setHours] = useState<Hours>({ from: 0, to: 24 })
   const [fromMs, toMs] = [startMs + hours.from * HOUR_MS, hours.to === 24 ? endMs : startMs + hours.to * HOUR_MS]
-  const { plan, error, share, stopped, stop, again } = usePlan({
+  const {
+    result: plan,
+    error,
+    share,
+    isStopped,
+    stop,
+    start,
+  } = usePlan({
     mark,
     holds,
     day,
     setup,
-    setupKey,
     owned: box,
     way,
     fromMs,
@@ -114,10 +108,10 @@ function KnownDay({
           <BoxChoice owned={owned} box={box} onBox={onBox} />
           <SessionChoice way={way} onWay={setWay} hours={hours} onHours={setHours} counts={plan?.counts} />
           {error ? (
-            <Failed what="The timetable" error={error} onRetry={again} />
-          ) : stopped ? (
+            <Failed what="The timetable" error={error} onRetry={start} />
+          ) : isStopped ? (
             <p className="flex items-center gap-3 py-3">
-              Stopped. <Button onClick={again}>Work it out</Button>
+              Stopped. <Button onClick={start}>Work it out</Button>
             </p>
           ) : !plan ? (
             <p role="status" className="flex items-center gap-3 py-3 text-quiet">

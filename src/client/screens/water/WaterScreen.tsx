@@ -128,7 +128,6 @@ function Chosen({ marks, first, traces, outfits, owned }: ChosenProps) {
           key={`${mark.id} ${day.startMs}`}
           mark={mark}
           localDay={day}
-          trace={trace}
           setup={setup}
           owned={owned}
           box={box}

@@ -1,4 +1,4 @@
-import { Button } from '../../ui/controls.tsx'
+import { Button } from '../ui/controls.tsx'
 
 /** How far a piece of work is, and a way to stop it. */
 export function JobProgress({ share, onStop }: { share: number; onStop: () => void }) {

@@ -1,0 +1,80 @@
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import stableJson from 'safe-stable-stringify'
+
+/** The key of a job’s answer: its whole input, so that an answer is never shown for another input. */
+export const jobKey = (name: string, input: unknown): readonly [string, string] => [name, stableJson(input) ?? '']
+
+type Work<Input, Result> = {
+  name: string
+  /** Kept as one object while nothing in it changes. */
+  input: Input
+  run: (input: Input, signal: AbortSignal, onProgress: (share: number) => void) => Promise<Result>
+  /** Left out, the job starts when its input is there. */
+  startsBy?: 'hand'
+  /** Shows the answer of the input before while the next one is worked out. */
+  keepsPrevious?: boolean
+}
+
+export type Job<Result> = {
+  /** Undefined until there is an answer for the input as it is now. */
+  result: Result | undefined
+  error: Error | null
+  isRunning: boolean
+  isStopped: boolean
+  /** Share done, 0 to 1. */
+  share: number
+  start: () => void
+  stop: () => void
+}
+
+/** The page is drawn again for each step of the share, so there are few. */
+const SHARES = 8
+
+/** A calculation in a worker: its answer belongs to one input, it says how far it is, and it can be stopped and started again. */
+export function useJob<Input, Result extends object>({
+  name,
+  input,
+  run,
+  startsBy,
+  keepsPrevious,
+}: Work<Input, Result>): Job<Result> {
+  const client = useQueryClient()
+  const queryKey = useMemo(() => jobKey(name, input), [name, input])
+  const [, key] = queryKey
+  const [started, setStarted] = useState<string>()
+  const [stopped, setStopped] = useState<string>()
+  const [progress, setProgress] = useState({ key, share: 0 })
+  const isWanted = stopped !== key && (startsBy !== 'hand' || started === key)
+  const query = useQuery<Result, Error, Result, readonly [string, string]>({
+    queryKey,
+    enabled: isWanted,
+    queryFn: ({ signal }) =>
+      run(input, signal, (done) => {
+        const share = Math.floor(done * SHARES) / SHARES
+        setProgress((old) => (old.key === key && old.share === share ? old : { key, share }))
+      }),
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+    // What was started by hand may rest on more than its input, such as the traces that were saved then.
+    ...(startsBy === 'hand' ? { gcTime: 0 } : {}),
+    ...(keepsPrevious ? { placeholderData: keepPreviousData } : {}),
+  })
+  return {
+    result: isWanted ? query.data : undefined,
+    error: isWanted ? query.error : null,
+    isRunning: isWanted && query.isFetching,
+    isStopped: stopped === key,
+    share: progress.key === key ? progress.share : 0,
+    start: () => {
+      setStopped(undefined)
+      setStarted(key)
+      setProgress({ key, share: 0 })
+      if (query.error) void query.refetch()
+    },
+    stop: () => {
+      setStopped(key)
+      void client.cancelQueries({ queryKey })
+    },
+  }
+}
