@@ -11,6 +11,7 @@ import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
 import { identifyCrew } from './http/crew.ts'
 import { type Doors, guardDoors, refuseOddPaths } from './http/doors.ts'
+import { drainBody } from './http/drainBody.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
 import { limitRate, USUAL_MOST } from './http/rateLimit.ts'
@@ -20,7 +21,7 @@ import { securityHeaders } from './http/securityHeaders.ts'
 import { serveClient } from './http/serveClient.ts'
 import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
-import { ownFiguresIn } from './observations/ownFigures.ts'
+import { OwnFigures } from './observations/ownFigures.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
 import { scaleRoutes } from './scale/routes.ts'
@@ -72,9 +73,10 @@ export function createApp(options: AppOptions): Koa {
   const app = new Koa()
   const documents = new DocumentRepository(db)
   const observations = new ObservationRepository(db)
+  const ownFigures = new OwnFigures(observations, jobs)
   const checks = contentChecks(documents, tides)
   const routers = [
-    calculationRoutes(jobs, ownFiguresIn(observations)),
+    calculationRoutes(jobs, (crewId) => ownFigures.of(crewId)),
     backupRoutes(db, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),
@@ -87,6 +89,7 @@ export function createApp(options: AppOptions): Koa {
   app.use(securityHeaders())
   app.use(identifyCrew)
   app.use(requestLog(log))
+  app.use(drainBody)
   app.use(errorHandler(log))
   app.use(refuseOddPaths)
   app.use(guardDoors(doors))

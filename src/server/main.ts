@@ -1,11 +1,11 @@
 import type { Server } from 'node:http'
-import pino from 'pino'
 import { createApp } from './app.ts'
 import { KeptBackups } from './backup/keptBackups.ts'
 import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
 import { prepareDatabase } from './db/prepareDatabase.ts'
 import { JobPool } from './jobs/jobPool.ts'
+import { openLog } from './openLog.ts'
 
 export type ServerOptions = {
   databaseUrl: string
@@ -34,7 +34,7 @@ export async function startServer({
   backupFolder,
   ...options
 }: ServerOptions): Promise<RunningServer> {
-  const log = pino({ level: logLevel })
+  const log = openLog(logLevel)
   await prepareDatabase(databaseUrl, migrationsUrl, log)
   const db = openDatabase(databaseUrl, log)
   await loadDemo(db)

@@ -9,7 +9,6 @@ import { readDocument } from '../core/documents/readDocument.ts'
 import { ruleSetSchema } from '../core/documents/ruleSet.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
 import { traceContent, upgradeTraceContent } from './traceContent.ts'
-import { TRACE_HEAD } from './traceHead.ts'
 import type { Saved, SavedRow } from './versioned.ts'
 
 /**
@@ -20,7 +19,7 @@ type Kind<T extends object> = {
   one: string
   content: z.ZodType<T>
   lift: (value: unknown) => Upgraded
-  head?: Readonly<Record<string, readonly string[]>>
+  hasHeads?: true
 }
 
 const kind = <T extends object>(definition: Kind<T>): Kind<T> => definition
@@ -32,7 +31,7 @@ const firstFormat = (value: unknown): Upgraded => {
 
 /** Every kind of document, by the name of its addresses. A new one is a schema of its own and a line here. */
 export const DOCUMENT_KINDS = {
-  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, head: TRACE_HEAD }),
+  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, hasHeads: true }),
   outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
   gear: kind({ one: 'piece of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
   fish: kind({ one: 'fish', content: fishSchema, lift: firstFormat }),
@@ -46,8 +45,8 @@ export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] exten
 
 export const DOCUMENT_KIND_NAMES = Object.keys(DOCUMENT_KINDS) as readonly DocumentKind[]
 
-/** Where each part of the head of a kind is; undefined where it is listed whole. */
-export const headOf = (name: DocumentKind): Kind<object>['head'] => (DOCUMENT_KINDS[name] as Kind<object>).head
+/** Whether a kind is listed by heads: its contents are long. */
+export const hasHeads = (name: DocumentKind): boolean => (DOCUMENT_KINDS[name] as Kind<object>).hasHeads === true
 
 /** Reads a content of this format or an earlier one; refused, its message says why in a sentence. */
 export function readContent<K extends DocumentKind>(

@@ -2,22 +2,13 @@ import { z } from 'zod'
 import { FAMILY_IDS } from '../core/catalogue/familyIds.ts'
 import { CAST_STYLE_IDS, METHOD_IDS } from '../core/catalogue/ids.ts'
 
-/** Where in what is saved of a trace each part of its head is. */
-export const TRACE_HEAD = {
-  name: ['trace', 'name'],
-  family: ['trace', 'family'],
-  tags: ['trace', 'tags'],
-  notes: ['trace', 'notes'],
-  outfitId: ['outfitId'],
-  markId: ['markId'],
-  castStyle: ['conditions', 'castStyle'],
-  method: ['conditions', 'water', 'method'],
-} as const
-
 const ofList = <T extends readonly string[]>(list: T) => z.enum(list).nullable().catch(null)
 const idOrNull = z.uuid().nullable().catch(null)
 
-/** What a list shows and searches of a trace before its content is looked at. A content that cannot be read has what of it can be. */
+/**
+ * What a list shows and searches of a trace before its content is looked at; the database keeps it (`document_head` of the
+ * migrations). A content that cannot be read has what of it can be.
+ */
 export const traceHead = z.object({
   name: z.string().catch('without a name'),
   family: ofList(FAMILY_IDS),

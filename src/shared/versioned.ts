@@ -15,12 +15,12 @@ export type Saved<T> = { id: string; revision: number; savedAt: string; binnedAt
 export const savedRow = z.object({ ...envelope, content: z.unknown() })
 export type SavedRow = Saved<unknown>
 
-/** So many documents a page of a list has. */
+/** So many documents a page of a list has at most; fewer where they are long. */
 export const ON_PAGE = 200
 /** The most documents asked for by name at once. */
 export const MOST_BY_NAME = 100
-/** Where a page ended: when the last document on it was saved, in microseconds, and its id. The next page goes on after it. */
-export const pageKey = z.string().regex(/^\d{1,16}\.[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/)
+/** Where a page ended: the place of its last document among all saves. The next page goes on after it. */
+export const pageKey = z.string().regex(/^\d{1,18}$/)
 /** A page of a list, the latest saved first; `next` is the key to ask for what comes after it. */
 export const listPage = z.object({ documents: z.array(savedRow), next: pageKey.nullable() })
 export type ListPage = z.infer<typeof listPage>

@@ -1,13 +1,13 @@
 import { once } from 'node:events'
 import type { AddressInfo } from 'node:net'
 import pg from 'pg'
-import pino from 'pino'
 import { inject } from 'vitest'
 import { type AppOptions, createApp } from '../../src/server/app.ts'
 import { type Database, openDatabase } from '../../src/server/db/database.ts'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
 import { migrate } from '../../src/server/db/migrate.ts'
 import { type JobLimits, JobPool } from '../../src/server/jobs/jobPool.ts'
+import { openLog } from '../../src/server/openLog.ts'
 
 type More = { jobs?: Partial<JobLimits>; app?: Partial<AppOptions> }
 
@@ -38,7 +38,7 @@ export async function freshDatabase(): Promise<string> {
 /** The whole server on a database: a fresh one, with the demonstration data, where none is named. */
 export async function startTestServer(existingUrl?: string, more: More = {}): Promise<TestServer> {
   const logged: string[] = []
-  const log = pino({ level: 'info' }, { write: (line: string) => void logged.push(line) })
+  const log = openLog('info', { write: (line: string) => void logged.push(line) })
   const databaseUrl = existingUrl ?? (await freshDatabase())
   const db = openDatabase(databaseUrl, log)
   await migrate(db)

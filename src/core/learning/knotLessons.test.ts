@@ -78,3 +78,30 @@ describe('a knot', () => {
     expect(efficiencyOf(over, { connection: 'uni' }, 'fluoro')!.origin).toBe('nominal')
   })
 })
+
+test('own figures are those of the lessons, and each pull is held against all the others', () => {
+  const shares = Array.from({ length: 40 }, (_, i) => 0.7 + 0.004 * ((i * 17) % 41))
+  const pulls = [...shares.map((share, i) => pull(i, share)), pull(50, 0.9, { connection: 'palomar', material: 'braid' })]
+  const [uni, palomar] = ownConnections(catalogue, pulls)
+  const { posterior, breaks } = lesson(pulls)
+  expect(uni).toMatchObject({ connection: 'uni', mean: posterior.mean, spread: posterior.variation, tests: 40 })
+  expect(palomar).toMatchObject({ connection: 'palomar', material: 'braid', tests: 1 })
+  // The plain way: leave one out and work everything out from the rest.
+  for (const [i, { share, farOff }] of breaks.entries()) {
+    const { mean, variation } = lesson(pulls.filter((_, at) => at !== i)).posterior
+    expect(farOff).toBe(Math.abs(share - mean) > 3 * variation * mean)
+  }
+})
+
+test('twenty thousand pulls cost a small multiple of what two thousand cost (2026-11-29: a hundred times)', () => {
+  const many = Array.from({ length: 20_000 }, (_, i) => pull(i, 0.7 + 0.2 * ((i * 0.618) % 1)))
+  const fastestMs = (pulls: readonly Pull[]) =>
+    Math.min(
+      ...Array.from({ length: 5 }, () => {
+        const beganMs = performance.now()
+        lesson(pulls)
+        return performance.now() - beganMs
+      }),
+    )
+  expect(fastestMs(many) / fastestMs(many.slice(0, 2_000))).toBeLessThan(40)
+})

@@ -1,7 +1,13 @@
 import type { Catalogue, OwnConnection } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
 import type { Observation, Pull } from '../documents/observation.ts'
-import { type Tested, type TestedEfficiency, testedEfficiency } from '../physics/strength/testedEfficiency.ts'
+import {
+  type Tested,
+  type TestedEfficiency,
+  testedEfficiency,
+  testedMean,
+  testedMeanWithoutEach,
+} from '../physics/strength/testedEfficiency.ts'
 import { standing } from './standing.ts'
 
 /** What the nominal figure counts as, in pulls, and how sure its spread is. Ours. */
@@ -41,15 +47,15 @@ export function knotLesson(
   const broke = of.filter(counts)
   const tests = testsOf(catalogue, broke, id, material)
   if (!tests) return undefined
-  const posterior = testedEfficiency(tests)
+  // Held against the others: one of its own would widen what is thought usual.
+  const others = testedMeanWithoutEach(tests)
   return {
     prior: testedEfficiency({ ...tests, tested: [] }),
-    posterior,
+    posterior: testedEfficiency(tests),
     breaks: broke.map((pull, i) => {
-      const share = shareOf(catalogue, pull)
-      // Held against the others: one of its own would widen what is thought usual.
-      const others = testedEfficiency({ ...tests, tested: tests.tested.filter((_, at) => at !== i) })
-      return { pull, share, farOff: Math.abs(share - others.mean) > FAR_OFF * others.variation * others.mean }
+      const { mean, variation } = others[i]!
+      const share = tests.tested[i]!
+      return { pull, share, farOff: Math.abs(share - mean) > FAR_OFF * variation * mean }
     }),
     apart: of.filter((pull) => !counts(pull)),
   }
@@ -71,13 +77,19 @@ const shareOf = ({ materials }: Catalogue, { loadN, lineN, material, wet }: Pull
 
 /** What a crew’s pulls lay over the nominal figures: each connection in each material that was pulled at least once. */
 export function ownConnections(catalogue: Catalogue, pulls: readonly Pull[]): OwnConnection[] {
-  const pairs = new Map(
-    pulls.filter(counts).map(({ connection, material }) => [`${connection} ${material}`, { connection, material }]),
-  )
-  return [...pairs.values()].flatMap(({ connection, material }): OwnConnection[] => {
-    const lesson = knotLesson(catalogue, pulls, connection, material)
-    if (!lesson) return []
-    const { mean, variation } = lesson.posterior
-    return [{ connection, material, mean: Math.min(1, mean), spread: variation, tests: lesson.breaks.length }]
+  const byPair = new Map<string, Pull[]>()
+  for (const pull of pulls) {
+    if (!counts(pull)) continue
+    const pair = `${pull.connection} ${pull.material}`
+    const known = byPair.get(pair)
+    if (known) known.push(pull)
+    else byPair.set(pair, [pull])
+  }
+  return [...byPair.values()].flatMap((alike): OwnConnection[] => {
+    const { connection, material } = alike[0]!
+    const tests = testsOf(catalogue, alike, connection, material)
+    if (!tests) return []
+    const { mean, variation } = testedMean(tests)
+    return [{ connection, material, mean: Math.min(1, mean), spread: variation, tests: alike.length }]
   })
 }

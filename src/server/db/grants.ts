@@ -10,8 +10,11 @@ const MAY: Record<string, string> = {
   observations: 'select, insert',
 }
 
+const SEQUENCES = ['document_saves']
+
 /** Grants a role what the application does. */
 export async function grantTo(migrations: Database, role: string): Promise<void> {
   for (const [table, may] of Object.entries(MAY))
     await sql`grant ${sql.raw(may)} on ${sql.table(table)} to ${sql.id(role)}`.execute(migrations)
+  for (const sequence of SEQUENCES) await sql`grant usage on sequence ${sql.id(sequence)} to ${sql.id(role)}`.execute(migrations)
 }

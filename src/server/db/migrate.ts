@@ -6,6 +6,7 @@ import { marks } from './migrations/2026-11-23-s-marks.ts'
 import { oneShape } from './migrations/2026-11-25-one-shape.ts'
 import { emptyBin } from './migrations/2026-11-25-p-empty-bin.ts'
 import { listOrder } from './migrations/2026-11-25-q-list-order.ts'
+import { savedOrder } from './migrations/2026-11-29-saved-order.ts'
 
 /** Every migration under its date and name, oldest first, a letter before the name where a day has several. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = {
@@ -15,6 +16,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '2026-11-25-one-shape': oneShape,
   '2026-11-25-p-empty-bin': emptyBin,
   '2026-11-25-q-list-order': listOrder,
+  '2026-11-29-saved-order': savedOrder,
 }
 
 /** Brings the database to the newest shape; throws what a migration threw. */

@@ -7,6 +7,11 @@ type DocumentTable = {
   crewId: string
   revision: number
   binnedAt: ColumnType<Date | null, null | undefined, Date | null>
+  /** Its place among all saves; this and the next two are kept by a trigger as revisions are added. */
+  savedOrder: Generated<string>
+  savedAt: Generated<Date>
+  /** What a list shows of it, where its kind has heads. */
+  head: Generated<object | null>
 }
 
 /** Every revision that was ever acknowledged; rows are added, never changed. */

@@ -1,7 +1,7 @@
 import Router, { type RouterContext } from '@koa/router'
 import { z } from 'zod'
 import { revisionNumber } from '../../core/documents/fields.ts'
-import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, headOf, readContent } from '../../shared/documentKinds.ts'
+import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, hasHeads, readContent } from '../../shared/documentKinds.ts'
 import {
   createBody,
   type EmptiedBin,
@@ -45,7 +45,6 @@ const pageQuery = z.strictObject({
 export function documentRoutes<K extends DocumentKind>(kind: K, repository: DocumentRepository, check?: ContentCheck<K>): Router {
   const router = new Router({ prefix: `/api/${kind}` })
   const { one } = DOCUMENT_KINDS[kind]
-  const head = headOf(kind)
   const keyOf = (ctx: RouterContext) => ({ crewId: crewOf(ctx), kind, id: parseParam(ctx.params.id, uuid, one) })
   const orMissing = (document: SavedRow | undefined): SavedRow => {
     if (!document) throw notFound(one)
@@ -68,8 +67,9 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     const { bin, heads, after } = parseQuery(ctx, pageQuery)
     const page = { binned: bin === 'true', after, limit: ON_PAGE }
     if (heads) {
-      if (!head) throw new HttpError(400, 'no-heads', `There are no heads of ${kind}: ask for the whole list.`)
-      ctx.body = (await repository.list(crewId, kind, { ...page, head })) satisfies ListPage
+      if (!hasHeads(kind)) throw new HttpError(400, 'no-heads', `There are no heads of ${kind}: ask for the whole list.`)
+      ctx.type = 'json'
+      ctx.body = await repository.listHeads(crewId, kind, page)
       return
     }
     const { documents, next } = await repository.list(crewId, kind, page)
@@ -100,6 +100,8 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     const { baseRevision, content } = parseBody(ctx, saveBody)
     const saved = await repository.save(key, baseRevision, await checked(key.crewId, content))
     if (saved.outcome === 'missing') throw notFound(one)
+    if (saved.outcome === 'in-trash')
+      throw new HttpError(409, 'in-trash', `This ${one} is in the trash. Restore it there, then save again.`)
     if (saved.outcome === 'stale')
       throw new HttpError(409, 'stale', `This ${one} was saved elsewhere as revision ${saved.document.revision}.`, {
         extra: { current: lifted(kind, saved.document) },

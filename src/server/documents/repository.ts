@@ -4,16 +4,10 @@ import type { ListPage, SavedRow } from '../../shared/versioned.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'
 
-type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' }
+type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' } | { outcome: 'in-trash' }
 /** Which document is meant; every statement names the crew. */
 export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
-/** `head`: the name of each part of a head, and the path to it in a content. */
-export type ListQuery = {
-  binned: boolean
-  after?: string | undefined
-  limit: number
-  head?: Readonly<Record<string, readonly string[]>> | undefined
-}
+export type ListQuery = { binned: boolean; after?: string | undefined; limit: number }
 type Executor = Database | Transaction<Tables>
 
 /** Documents of every kind: heads with their revisions. Contents go in and out as they are. */
@@ -24,24 +18,37 @@ export class DocumentRepository {
     this.db = db
   }
 
-  /** A page of a list, of contents or, where paths into them are given, of heads made of what is there. */
-  async list(crewId: string, kind: DocumentKind, { binned, after, limit, head }: ListQuery): Promise<ListPage> {
-    let query = current(this.db, crewId, kind)
-      .select([headed(head).as('content'), savedMicros.as('savedMicros')])
-      .where('head.binnedAt', binned ? 'is not' : 'is', null)
-      .orderBy('revision.savedAt', 'desc')
-      .orderBy('revision.id', 'desc')
-      .limit(limit + 1)
-    if (after) {
-      const [micros, id] = after.split('.')
-      query = query.where(
-        sql<boolean>`(revision.saved_at, revision.id) < ('epoch'::timestamptz + ${micros}::bigint * interval '1 microsecond', ${id}::uuid)`,
+  /** A page of a list with contents: as many as the limit, and no more bytes than a page may have unless one alone has them. */
+  async list(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<ListPage> {
+    const { rows } = await sql<Row & { savedOrder: string; found: string }>`
+      with page as (
+        select id, revision, binned_at, revision.saved_at, content, head.saved_order,
+          sum(pg_column_size(content)) over (order by head.saved_order desc) - pg_column_size(content) as bytes_before
+        from documents head join document_revisions revision using (crew_id, kind, id, revision)
+        where ${onPage(crewId, kind, binned, after)}
+        order by head.saved_order desc limit ${limit + 1}
       )
-    }
-    const rows = await query.execute()
-    const page = rows.slice(0, limit)
-    const last = rows.length > limit ? page.at(-1) : undefined
-    return { documents: page.map(savedOf), next: last ? `${last.savedMicros}.${last.id}` : null }
+      select page.*, (select count(*) from page) as found from page
+      where bytes_before < ${MAX_PAGE_BYTES} order by saved_order desc limit ${limit}`.execute(this.db)
+    const hasMore = rows.length > 0 && Number(rows[0]!.found) > rows.length
+    return { documents: rows.map(savedOf), next: hasMore ? rows.at(-1)!.savedOrder : null }
+  }
+
+  /** A page of heads, as the JSON text of a `ListPage`: the database writes it from the documents’ own rows. */
+  async listHeads(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<string> {
+    const { rows } = await sql<{ json: string }>`
+      with page as (
+        select id, revision, binned_at, saved_at, head.head as content, saved_order,
+          row_number() over (order by saved_order desc) as place
+        from documents head where ${onPage(crewId, kind, binned, after)}
+        order by saved_order desc limit ${limit + 1}
+      )
+      select json_build_object(
+        'documents', coalesce(json_agg(json_build_object('id', id, 'revision', revision, 'savedAt', ${instant('saved_at')},
+          'binnedAt', ${instant('binned_at')}, 'content', content) order by place) filter (where place <= ${limit}), '[]'),
+        'next', case when count(*) > ${limit} then max(saved_order::text) filter (where place = ${limit}) end
+      )::text as json from page`.execute(this.db)
+    return rows[0]!.json
   }
 
   /** Those of the ids that are there, in any order. */
@@ -109,7 +116,8 @@ export class DocumentRepository {
         .executeTakeFirst()
       if (head) return { outcome: 'saved', document: await addRevision(transaction, key, head.revision, content) }
       const document = await find(transaction, key)
-      if (!document || document.binnedAt !== null) return { outcome: 'missing' }
+      if (!document) return { outcome: 'missing' }
+      if (document.binnedAt !== null) return { outcome: 'in-trash' }
       const repeated = document.revision === baseRevision + 1 && (await isContent(transaction, key, document.revision, content))
       return { outcome: repeated ? 'saved' : 'stale', document }
     })
@@ -169,25 +177,22 @@ function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {
 const current = (db: Executor, crewId: string, kind: DocumentKind) =>
   revisionsOf(db, crewId, kind).whereRef('revision.revision', '=', 'head.revision')
 
-const savedMicros = sql<string>`(extract(epoch from revision.saved_at) * 1000000)::bigint`
+/** Bytes of a page’s contents as the database keeps them, packed to about a quarter. */
+const MAX_PAGE_BYTES = 500_000
 
-/**
- * The content, or an object with a part of it for each path. A long content is unpacked anew by every operator that looks into it,
- * so it is taken apart once, by the first steps of all paths.
- */
-function headed(head: ListQuery['head']) {
-  if (!head) return sql<object>`revision.content`
-  const paths = Object.entries(head)
-  const columns = [...new Set(paths.map(([, [first]]) => `"${first}" jsonb`))]
-  const parts = paths.map(([name, [first, ...rest]]) => `'${name}', "${first}" #> '{${rest.join()}}'`)
-  return sql<object>`(select jsonb_build_object(${sql.raw(parts.join())})
-    from jsonb_to_record(revision.content) as content (${sql.raw(columns.join())}))`
-}
+const onPage = (crewId: string, kind: DocumentKind, binned: boolean, after: string | undefined) => sql`
+  head.crew_id = ${crewId} and head.kind = ${kind} and head.binned_at is ${sql.raw(binned ? 'not null' : 'null')}
+  and head.saved_order < ${after ?? MAX_ORDER}::bigint`
+
+/** Of a bigint: a list from its beginning. */
+const MAX_ORDER = '9223372036854775807'
+
+const instant = (column: string) => sql`to_char(${sql.ref(column)} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`
 
 /** As text, since it is asked most of all: built from parts, it took the server longer than it takes the database. */
 async function find(db: Executor, { crewId, kind, id }: DocumentKey): Promise<SavedRow | undefined> {
-  const { rows } = await sql<Row>`select id, revision, binned_at, saved_at, content
-    from documents join document_revisions using (crew_id, kind, id, revision)
+  const { rows } = await sql<Row>`select id, revision, binned_at, revision.saved_at, content
+    from documents join document_revisions revision using (crew_id, kind, id, revision)
     where crew_id = ${crewId} and kind = ${kind} and id = ${id}`.execute(db)
   return rows[0] && savedOf(rows[0])
 }

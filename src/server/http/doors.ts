@@ -58,7 +58,7 @@ function isForeign(ctx: Context): boolean {
   }
 }
 
-/** An address with steps up, back-slashes or bytes that are no text names nothing. */
+/** An address with steps up, empty steps, back-slashes or bytes that are no text names nothing. */
 export const refuseOddPaths: Middleware = async (ctx, next) => {
   if (isOdd(ctx.req.url ?? '')) throw new HttpError(404, 'no-such-route', 'There is nothing at this address.')
   await next()
@@ -68,7 +68,7 @@ function isOdd(url: string): boolean {
   const path = url.split('?')[0] ?? ''
   try {
     const plain = decodeURIComponent(path)
-    return !plain.startsWith('/') || plain.includes('\\') || plain.includes('\u0000') || plain.split('/').includes('..')
+    return !plain.startsWith('/') || plain.startsWith('//') || /[\\\0]/.test(plain) || plain.split('/').includes('..')
   } catch {
     return true
   }

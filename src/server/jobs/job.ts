@@ -5,12 +5,16 @@ import { type CalculationName, calculate } from '../../core/calculations/registr
 import { NOMINAL_CATALOGUE, type OwnConnection, withOwn } from '../../core/catalogue/catalogue.ts'
 import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
+import { ownConnections, standingPulls } from '../../core/learning/knotLessons.ts'
+import { readTold } from '../../shared/observations.ts'
 
 /** Work that may take a while, asked of the server. */
 export type Job =
   | { kind: 'calculate'; name: CalculationName; input: unknown }
   /** `own`: what the crew’s pulls lay over the nominal figures. */
   | { kind: 'evaluate'; request: unknown; own: readonly OwnConnection[] }
+  /** Pulls and retractions as a text of JSON. */
+  | { kind: 'ownFigures'; observations: string }
 
 /** What came out, or why nothing did: as data, since a thrown error loses its code on its way between threads. */
 export type JobAnswer =
@@ -21,7 +25,8 @@ export type JobAnswer =
 /** Does a job. Runs in a thread of the pool. */
 export function doJob(job: Job): JobAnswer {
   try {
-    return job.kind === 'calculate' ? calculated(job.name, job.input) : evaluated(job.request, job.own)
+    if (job.kind === 'calculate') return calculated(job.name, job.input)
+    return job.kind === 'evaluate' ? evaluated(job.request, job.own) : ownFigures(job.observations)
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     const { code, message, details } = error
@@ -39,4 +44,9 @@ function evaluated(request: unknown, own: readonly OwnConnection[]): JobAnswer {
   if (!parsed.ok) return { kind: 'invalid', issues: parsed.issues }
   const { setup, ruleSet } = parsed.request
   return { kind: 'done', output: reportOf(evaluate(setup, ruleSet), ruleSet) }
+}
+
+function ownFigures(observations: string): JobAnswer {
+  const pulls = standingPulls(readTold(JSON.parse(observations)))
+  return { kind: 'done', output: ownConnections(NOMINAL_CATALOGUE, pulls) }
 }

@@ -14,30 +14,30 @@ const MOST_HEAP_MB = 256
 export class JobPool {
   private readonly log: Logger
   private readonly limits: JobLimits
-  private pool: Piscina<Job, JobAnswer> | undefined
+  private started: Promise<Piscina<Job, JobAnswer>> | undefined
 
   constructor(log: Logger, limits: Partial<JobLimits> = {}) {
     this.log = log
     this.limits = { ...USUAL, ...limits }
   }
 
-  /** Starts the threads, which takes a second, before anyone waits for them. */
+  /** Starts the threads, which takes seconds on a busy machine, before anyone waits for them. */
   async warm(): Promise<void> {
-    await this.run({ kind: 'calculate', name: 'gear.barMass', input: {} })
+    await this.pool()
   }
 
   /**
-   * Does a job in a thread.
+   * Does a job in a thread. Its time begins when the threads have started.
    * @throws HttpError 503 where too many wait already, or where it took too long and was stopped.
    */
   async run(job: Job): Promise<JobAnswer> {
     const { timeMs, waiting } = this.limits
-    this.pool ??= this.started()
-    if (this.pool.queueSize >= waiting)
-      throw new HttpError(503, 'busy', 'Too much is being worked out just now. Try again in a moment.', { retryAfterS: 2 })
+    const pool = await this.pool()
+    if (pool.queueSize >= waiting)
+      throw new HttpError(503, 'busy', 'The server is busy calculating. Try again in a moment.', { retryAfterS: 2 })
     const signal = AbortSignal.timeout(timeMs)
     try {
-      return await this.pool.run(job, { signal })
+      return await pool.run(job, { signal })
     } catch (error) {
       if (!signal.aborted) throw error
       throw new HttpError(503, 'too-long', `This took over ${timeMs / 1000} s to work out and was stopped.`, { retryAfterS: 10 })
@@ -45,10 +45,19 @@ export class JobPool {
   }
 
   async close(): Promise<void> {
-    await this.pool?.destroy()
+    const pool = await this.started?.catch(() => undefined)
+    await pool?.destroy()
   }
 
-  private started(): Piscina<Job, JobAnswer> {
+  private pool(): Promise<Piscina<Job, JobAnswer>> {
+    this.started ??= this.start().catch((error: unknown) => {
+      this.started = undefined
+      throw error
+    })
+    return this.started
+  }
+
+  private async start(): Promise<Piscina<Job, JobAnswer>> {
     const pool = new Piscina<Job, JobAnswer>({
       filename: fileURLToPath(new URL('./thread.mjs', import.meta.url)),
       // All of them stay: one begun for a single job would cost that job a second.
@@ -60,6 +69,7 @@ export class JobPool {
     })
     // A thread that dies is replaced; without a listener its death would be the server’s.
     pool.on('error', (error) => this.log.error({ err: error }, 'a thread was lost'))
+    await pool.run({ kind: 'calculate', name: 'gear.barMass', input: {} })
     return pool
   }
 }

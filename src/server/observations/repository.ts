@@ -1,5 +1,8 @@
+import { sql } from 'kysely'
 import type { Observation } from '../../core/documents/observation.ts'
 import type { Database } from '../db/database.ts'
+
+const PULLS: Observation['kind'][] = ['pull', 'retraction']
 
 /** What happened on the water: rows that are only ever added. */
 export class ObservationRepository {
@@ -61,5 +64,25 @@ export class ObservationRepository {
         ...(outfitId === null ? {} : { outfit: { id: outfitId, revision: outfitRevision } }),
       }),
     )
+  }
+
+  /** How many pulls there are, and retractions with them; it grows with each that is added. */
+  async countPulls(crewId: string): Promise<number> {
+    const { count } = await this.db
+      .selectFrom('observations')
+      .select(({ fn }) => fn.countAll<string>().as('count'))
+      .where('crewId', '=', crewId)
+      .where('kind', 'in', PULLS)
+      .executeTakeFirstOrThrow()
+    return Number(count)
+  }
+
+  /** Pulls and retractions as one text of JSON, in the order of `list`: read in another thread, so that thousands hold up nothing here. */
+  async pullsAsJson(crewId: string): Promise<string> {
+    const { rows } = await sql<{ json: string | null }>`
+      select json_agg(details || jsonb_build_object('id', id, 'kind', kind,
+        'at', to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')) order by recorded_at, at)::text as json
+      from observations where crew_id = ${crewId} and kind in (${sql.join(PULLS)})`.execute(this.db)
+    return rows[0]?.json ?? '[]'
   }
 }

@@ -2,6 +2,7 @@ import { Readable } from 'node:stream'
 import { setTimeout as wait } from 'node:timers/promises'
 import Router from '@koa/router'
 import { pullQuery, type Sample } from '../../shared/scale.ts'
+import { limitStreams } from '../http/limitStreams.ts'
 import { parseQuery } from '../http/parse.ts'
 import type { ScaleSource } from './scaleSource.ts'
 import { RATE_HZ } from './standInScale.ts'
@@ -10,7 +11,7 @@ import { RATE_HZ } from './standInScale.ts'
 export function scaleRoutes(scale: ScaleSource, tickMs = 1000 / RATE_HZ): Router {
   const router = new Router({ prefix: '/api/scale' })
 
-  router.get('/pull', async (ctx) => {
+  router.get('/pull', limitStreams(), async (ctx) => {
     const sample = parseQuery(ctx, pullQuery)
     ctx.set('Content-Type', 'text/event-stream')
     ctx.set('Cache-Control', 'no-store, no-transform')

@@ -1,0 +1,49 @@
+import { type Kysely, type Migration, sql } from 'kysely'
+
+/**
+ * A list goes by the order of the saves, whatever the clock said, and reads what it shows of a trace from the document's own row. A
+ * trigger keeps both when a revision is added, however that comes in.
+ */
+export const savedOrder: Migration = {
+  up: async (db: Kysely<unknown>) => {
+    await sql`create sequence document_saves`.execute(db)
+    await sql`alter table documents add column saved_order bigint, add column saved_at timestamptz, add column head jsonb`.execute(
+      db,
+    )
+    // A long content is unpacked by every operator that looks into it, so it is taken apart once.
+    await sql`create function document_head(kind text, content jsonb) returns jsonb language sql immutable as $$
+      select case when kind = 'traces' then (
+        select jsonb_build_object(
+          'name', trace -> 'name', 'family', trace -> 'family', 'tags', trace -> 'tags', 'notes', trace -> 'notes',
+          'outfitId', "outfitId", 'markId', "markId",
+          'castStyle', conditions -> 'castStyle', 'method', conditions #> '{water,method}'
+        ) from jsonb_to_record(content) as part (trace jsonb, conditions jsonb, "outfitId" jsonb, "markId" jsonb)
+      ) end $$`.execute(db)
+    await sql`update documents head set saved_order = saved.place, saved_at = saved.saved_at, head = saved.head
+      from (
+        select crew_id, kind, id, revision.saved_at, document_head(kind, content) as head,
+          row_number() over (order by revision.saved_at, id) as place
+        from documents join document_revisions revision using (crew_id, kind, id, revision)
+      ) saved
+      where head.crew_id = saved.crew_id and head.kind = saved.kind and head.id = saved.id`.execute(db)
+    await sql`select setval('document_saves', (select count(*) + 1 from documents))`.execute(db)
+    await sql`alter table documents alter column saved_order set default nextval('document_saves')`.execute(db)
+    // By the statement: by the row, the plan of a table that was small when the first came in would be kept for thousands.
+    await sql`create function keep_heads() returns trigger language plpgsql as $$ begin
+      update documents head
+      set saved_order = latest.place, saved_at = latest.saved_at, head = document_head(latest.kind, latest.content)
+      from (
+        select *, nextval('document_saves') as place from (
+          select distinct on (crew_id, kind, id) * from added order by crew_id, kind, id, revision desc
+        ) each order by saved_at, id
+      ) latest
+      where head.crew_id = latest.crew_id and head.kind = latest.kind and head.id = latest.id
+        and head.revision <= latest.revision;
+      return null;
+    end $$`.execute(db)
+    await sql`create trigger keep_heads after insert on document_revisions
+      referencing new table as added for each statement execute function keep_heads()`.execute(db)
+    await sql`create index documents_latest on documents (crew_id, kind, saved_order desc)`.execute(db)
+    await sql`drop index document_revisions_latest`.execute(db)
+  },
+}
