@@ -1,7 +1,7 @@
 // npm run backup -- FILE: everything in the database as one open file.
 import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { writeBackup } from '../src/server/backup/keptBackups.ts'
+import { writeBackup } from '../src/server/backup/writeBackup.ts'
 import { withDatabase } from './lib/database.ts'
 import { Problem, runMain } from './lib/problem.ts'
 

@@ -2,8 +2,9 @@
 import { createReadStream, existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
+import { BackupFault } from '../src/server/backup/backupFault.ts'
 import { linesOf } from '../src/server/backup/lines.ts'
-import { BackupFault, takeIn } from '../src/server/backup/takeIn.ts'
+import { restoreBackup } from '../src/server/backup/restoreBackup.ts'
 import type { Database } from '../src/server/db/database.ts'
 import type { RestoreReport } from '../src/shared/backup.ts'
 import { withDatabase } from './lib/database.ts'
@@ -16,10 +17,10 @@ await runMain(async () => {
   const file = resolve(wanted)
   if (!existsSync(file)) throw new Problem(`There is no file ${file}.`)
   await withDatabase(async (db) => {
-    const taken = (lookOnly: boolean) => takeIn(db, linesOf(createReadStream(file)), { lookOnly })
-    const wouldDo = await taken(true)
+    const restored = (lookOnly: boolean) => restoreBackup(db, () => linesOf(createReadStream(file)), { lookOnly })
+    const wouldDo = await restored(true)
     if (!words.includes('--yes') && (await isFilled(db)) && !(await agreed(wouldDo))) throw new Problem('Nothing was changed.')
-    console.log(`Restored: ${told(await taken(false))}`)
+    console.log(`Restored: ${told(await restored(false))}`)
   }).catch((error: unknown) => {
     if (error instanceof BackupFault) throw new Problem(`${file} cannot be restored. ${error.message} Nothing was changed.`)
     throw error

@@ -2,6 +2,7 @@ import Koa from 'koa'
 import compress from 'koa-compress'
 import type { Logger } from 'pino'
 import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/documentKinds.ts'
+import type { BackupDesk } from './backup/backupDesk.ts'
 import type { KeptBackups } from './backup/keptBackups.ts'
 import { backupRoutes } from './backup/routes.ts'
 import { calculationRoutes } from './calculations/routes.ts'
@@ -38,6 +39,7 @@ export type AppOptions = {
   db: Database
   log: Logger
   jobs: JobPool
+  backups: BackupDesk
   doors: Doors
   clientFolder?: string
   /** The backups that are made by themselves; absent, none are. */
@@ -61,6 +63,7 @@ export function createApp(options: AppOptions): Koa {
     db,
     log,
     jobs,
+    backups,
     doors,
     clientFolder,
     keptBackups,
@@ -77,7 +80,7 @@ export function createApp(options: AppOptions): Koa {
   const checks = contentChecks(documents, tides)
   const routers = [
     calculationRoutes(jobs, (crewId) => ownFigures.of(crewId)),
-    backupRoutes(db, keptBackups),
+    backupRoutes(backups, keptBackups),
     tideRoutes(tides),
     weatherRoutes(weather),
     scaleRoutes(scale, scaleTickMs),

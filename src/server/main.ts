@@ -1,5 +1,6 @@
 import type { Server } from 'node:http'
 import { createApp } from './app.ts'
+import { BackupDesk } from './backup/backupDesk.ts'
 import { KeptBackups } from './backup/keptBackups.ts'
 import { openDatabase } from './db/database.ts'
 import { loadDemo } from './db/demo/loadDemo.ts'
@@ -39,8 +40,9 @@ export async function startServer({
   const db = openDatabase(databaseUrl, log)
   await loadDemo(db)
   const jobs = new JobPool(log)
+  const backups = new BackupDesk(databaseUrl, log)
   const keptBackups = backupFolder === undefined ? undefined : new KeptBackups(backupFolder, db, log)
-  const app = createApp({ db, log, jobs, doors: { host, names }, ...(keptBackups ? { keptBackups } : {}), ...options })
+  const app = createApp({ db, log, jobs, backups, doors: { host, names }, ...(keptBackups ? { keptBackups } : {}), ...options })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)
@@ -55,6 +57,7 @@ export async function startServer({
         server.closeAllConnections()
       })
       await keptBackups?.stop()
+      await backups.close()
       await jobs.close()
       await db.destroy()
     },

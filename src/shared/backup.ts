@@ -19,5 +19,9 @@ export const restoreReport = z.object({
 })
 export type RestoreReport = z.infer<typeof restoreReport>
 
+/** How much of the restore that is running is done; null where none is. */
+export const restoreProgress = z.object({ share: z.number().min(0).max(1).nullable() })
+export type RestoreProgress = z.infer<typeof restoreProgress>
+
 /** The newest of the backups that are kept by themselves; absent where none is kept yet. */
 export const keptBackups = z.object({ folder: z.string().optional(), newest: z.iso.datetime().optional(), count })

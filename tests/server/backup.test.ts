@@ -6,9 +6,11 @@ import fc from 'fast-check'
 import { sql } from 'kysely'
 import pino from 'pino'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { BackupFault } from '../../src/server/backup/backupFault.ts'
+import { backupLines } from '../../src/server/backup/backupLines.ts'
+import { Checksum } from '../../src/server/backup/format.ts'
 import { KeptBackups, outdated } from '../../src/server/backup/keptBackups.ts'
-import { BackupFault, takeIn } from '../../src/server/backup/takeIn.ts'
-import { backupLines } from '../../src/server/backup/writeBackup.ts'
+import { restoreBackup } from '../../src/server/backup/restoreBackup.ts'
 import { type Database, openDatabase } from '../../src/server/db/database.ts'
 import { migrate } from '../../src/server/db/migrate.ts'
 import { freshDatabase, startTestServer, type TestServer } from './testServer.ts'
@@ -32,7 +34,15 @@ async function linesOf(db: Database): Promise<string[]> {
 async function* each(lines: readonly string[]) {
   yield* lines
 }
-const restore = (db: Database, lines: readonly string[], lookOnly = false) => takeIn(db, each(lines), { lookOnly })
+const restore = (db: Database, lines: readonly string[], lookOnly = false) => restoreBackup(db, () => each(lines), { lookOnly })
+
+/** Lines that were changed, with a checksum that is right for them. */
+function resealed(lines: readonly string[]): string[] {
+  const rows = lines.slice(0, -1)
+  const checksum = new Checksum()
+  for (const line of rows) checksum.add(line)
+  return [...rows, JSON.stringify({ row: 'checksum', sha256: checksum.end() })]
+}
 
 /** Saves a trace of the server under another name, as its next revision. */
 async function rename(on: TestServer, name: string): Promise<void> {
@@ -70,6 +80,7 @@ test('five thousand traces with three revisions each come back byte for byte', a
   await restore(db, await linesOf(server.db))
   await sql`insert into documents (crew_id, kind, id, revision)
     select crew_id, kind, gen_random_uuid(), 3 from documents, generate_series(1, 5000) where id = ${TRACE}`.execute(db)
+  await sql`analyze documents`.execute(db)
   await sql`insert into document_revisions (crew_id, kind, id, revision, content)
     select head.crew_id, head.kind, head.id, n, one.content
     from documents head, generate_series(1, 3) n, document_revisions one
@@ -117,19 +128,36 @@ describe('a file that is no whole backup changes nothing and says why', () => {
       /later version/,
     ],
     ['cut in the middle', changed((lines) => lines.slice(0, 40)), /cut short/],
-    ['a letter changed', changed((lines) => lines.map((line) => line.replace('second', 'sekond'))), /checksum does not hold/],
-    ['a row left out', changed((lines) => lines.filter((_, i) => i !== 30)), /cannot be stored|checksum|lacks/],
-    ['a row twice', changed((lines) => [...lines.slice(0, 30), lines[29]!, ...lines.slice(30)]), /cannot be stored|checksum/],
-    ['more after its end', changed((lines) => [...lines, lines[3]!]), /after the checksum/],
+    ['a letter changed', changed((lines) => lines.map((line) => line.replace('second', 'sekond'))), /checksum does not match/],
+    ['a row left out', changed((lines) => lines.filter((_, i) => i !== 30)), /checksum does not match/],
+    ['a row twice', changed((lines) => [...lines.slice(0, 30), lines[29]!, ...lines.slice(30)]), /checksum does not match/],
+    ['more after its end', changed((lines) => [...lines, lines[3]!]), /after its checksum/],
+    ['a row left out, with a right checksum', changed((lines) => resealed(lines.filter((_, i) => i !== 80))), /lacks|belong/],
+    [
+      'a row without its crew, with a right checksum',
+      changed((lines) => resealed(lines.filter((line) => !line.startsWith('{"row":"crew"')))),
+      /do not belong together/,
+    ],
     [
       'a field too many',
-      changed((lines) => lines.map((line) => line.replace('{"row":"crew"', '{"row":"crew","owner":1'))),
+      changed((lines) => resealed(lines.map((line) => line.replace('{"row":"crew"', '{"row":"crew","owner":1')))),
       /Line 2 cannot be read/,
     ],
     [
       'a key that is none',
-      changed((lines) => lines.map((line) => line.replace('{"row":"crew"', '{"__proto__":{"x":1},"row":"crew"'))),
-      /checksum|cannot be read/,
+      changed((lines) => resealed(lines.map((line) => line.replace('{"row":"crew"', '{"__proto__":{"x":1},"row":"crew"')))),
+      /cannot be read/,
+    ],
+    [
+      'a content nested without end',
+      changed((lines) =>
+        resealed(
+          lines.map((line, i) =>
+            i === 80 ? line.replace(/"content":\{.*\}\}$/, `"content":${'{"a":'.repeat(5_000)}1${'}'.repeat(5_000)}}`) : line,
+          ),
+        ),
+      ),
+      /Line 81 is nested too deeply/,
     ],
   ])('%s', async (_what, made, says) => {
     const db = await emptyDatabase()
@@ -157,8 +185,8 @@ test('over HTTP: the file goes out, is looked at, and comes in; a broken one is 
   expect((await send('do=restore', file, 'application/json')).status).toBe(400)
   expect((await send('do=restore', file, 'text/plain')).status).toBe(415)
   expect((await send('', file)).status).toBe(400)
-  const foreign = file.replaceAll('6d1f9a52-3b0e-4c67-9f52-0a6f4e1c7b10', randomUUID())
-  expect((await send('do=restore', foreign)).body.error.message).toMatch(/another crew/)
+  const foreign = file.trimEnd().replaceAll('6d1f9a52-3b0e-4c67-9f52-0a6f4e1c7b10', randomUUID()).split('\n')
+  expect((await send('do=restore', resealed(foreign).join('\n'))).body.error.message).toMatch(/another crew/)
   expect((await other.send('GET', '/backup/kept')).body).toEqual({ count: 0 })
   await other.close()
 })

@@ -3,13 +3,15 @@ import type { AddressInfo } from 'node:net'
 import pg from 'pg'
 import { inject } from 'vitest'
 import { type AppOptions, createApp } from '../../src/server/app.ts'
+import { BackupDesk } from '../../src/server/backup/backupDesk.ts'
+import type { ReceiveLimits } from '../../src/server/backup/receiveFile.ts'
 import { type Database, openDatabase } from '../../src/server/db/database.ts'
 import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
 import { migrate } from '../../src/server/db/migrate.ts'
 import { type JobLimits, JobPool } from '../../src/server/jobs/jobPool.ts'
 import { openLog } from '../../src/server/openLog.ts'
 
-type More = { jobs?: Partial<JobLimits>; app?: Partial<AppOptions> }
+type More = { jobs?: Partial<JobLimits>; app?: Partial<AppOptions>; receive?: Partial<ReceiveLimits> }
 
 export type TestServer = {
   port: number
@@ -44,7 +46,8 @@ export async function startTestServer(existingUrl?: string, more: More = {}): Pr
   await migrate(db)
   await loadDemo(db)
   const jobs = new JobPool(log, more.jobs)
-  const server = createApp({ db, log, jobs, doors: { host: '127.0.0.1' }, ...more.app }).listen(0, '127.0.0.1')
+  const backups = new BackupDesk(databaseUrl, log, more.receive)
+  const server = createApp({ db, log, jobs, backups, doors: { host: '127.0.0.1' }, ...more.app }).listen(0, '127.0.0.1')
   // A test that blocks this process, server and client both, must not find its connection closed for idling.
   server.keepAliveTimeout = 0
   await once(server, 'listening')
@@ -69,6 +72,7 @@ export async function startTestServer(existingUrl?: string, more: More = {}): Pr
         server.closeAllConnections()
       })
       await jobs.close()
+      await backups.close()
       await db.destroy()
     },
   }

@@ -1,32 +1,14 @@
-import { createWriteStream } from 'node:fs'
-import { mkdir, readdir, rename, rm, stat } from 'node:fs/promises'
+import { mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import { Readable } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
 import { getISOWeek, getISOWeekYear, parseISO } from 'date-fns'
 import type { Logger } from 'pino'
 import type { Database } from '../db/database.ts'
-import { backupLines } from './writeBackup.ts'
+import { writeBackup } from './writeBackup.ts'
 
 const NAME = /^wide-reach-(\d{4}-\d\d-\d\d)\.jsonl$/
 /** Days that each keep their backup; of the time before, each week keeps its last. */
 const DAYS_KEPT = 7
 const HOUR_MS = 3_600_000
-
-/** Writes a backup to a file: whole under its name, or not there at all. */
-export async function writeBackup(db: Database, file: string): Promise<void> {
-  const passing = `${file}.part`
-  try {
-    const lines = async function* () {
-      for await (const line of backupLines(db)) yield `${line}\n`
-    }
-    await pipeline(Readable.from(lines()), createWriteStream(passing, { mode: 0o600 }))
-    await rename(passing, file)
-  } catch (error) {
-    await rm(passing, { force: true })
-    throw error
-  }
-}
 
 /** Of the names of kept backups, those whose time has passed: beyond the last seven days, all but the last of each week. */
 export function outdated(names: readonly string[]): string[] {

@@ -1,26 +1,37 @@
 import { TextDecoder } from 'node:util'
-import { BackupFault } from './takeIn.ts'
+import { BackupFault } from './backupFault.ts'
 
-/** The lines of a text that comes in pieces, read as they are wanted. @throws BackupFault where it is no UTF-8 or over so many bytes. */
-export async function* linesOf(pieces: AsyncIterable<Uint8Array>, mostBytes = Number.POSITIVE_INFINITY): AsyncGenerator<string> {
+/** Longest line that is read: a document is far shorter. */
+const MAX_LINE = 4_000_000
+
+/** The lines of a text that comes in pieces, each piece looked through once. @throws BackupFault where it is no UTF-8 or has an endless line. */
+export async function* linesOf(pieces: AsyncIterable<Uint8Array>): AsyncGenerator<string> {
   const decoder = new TextDecoder('utf-8', { fatal: true })
-  let bytes = 0
-  let rest = ''
-  for await (const piece of pieces) {
-    bytes += piece.length
-    if (bytes > mostBytes) throw new BackupFault('It is larger than any backup.')
-    const lines = `${rest}${decoded(decoder, piece)}`.split('\n')
-    rest = lines.pop() ?? ''
-    yield* lines
+  let begun: string[] = []
+  let length = 0
+  const begin = (text: string) => {
+    length += text.length
+    if (length > MAX_LINE) throw new BackupFault('This is not a backup: one of its lines is too long.')
+    if (text !== '') begun.push(text)
   }
-  rest += decoded(decoder)
-  if (rest !== '') yield rest
+  for await (const piece of pieces) {
+    const [first = '', ...more] = decoded(decoder, piece).split('\n')
+    begin(first)
+    for (const text of more) {
+      yield begun.join('')
+      begun = []
+      length = 0
+      begin(text)
+    }
+  }
+  begin(decoded(decoder))
+  if (begun.length > 0) yield begun.join('')
 }
 
 function decoded(decoder: TextDecoder, piece?: Uint8Array): string {
   try {
     return piece ? decoder.decode(piece, { stream: true }) : decoder.decode()
   } catch {
-    throw new BackupFault('It is no text.')
+    throw new BackupFault('This is not a backup: it is not text.')
   }
 }

@@ -11,13 +11,17 @@ const CONNECT_MS = 3_000
 const STATEMENT_MS = 8_000
 
 /** A pool that outlives its connections: one that breaks is dropped and the next request opens another. */
-export function openDatabase(url: string, log: Logger): Database {
+export function openDatabase(
+  url: string,
+  log: Logger,
+  { connections = 10, statementMs = STATEMENT_MS }: { connections?: number; statementMs?: number } = {},
+): Database {
   const pool = new pg.Pool({
     connectionString: url,
-    max: 10,
+    max: connections,
     connectionTimeoutMillis: CONNECT_MS,
-    statement_timeout: STATEMENT_MS,
-    query_timeout: STATEMENT_MS + 1_000,
+    statement_timeout: statementMs,
+    query_timeout: statementMs + 1_000,
   })
   // Without a listener, a connection lost while it runs no statement would end the process: idle ones report to the pool,
   // ones lent out to themselves.

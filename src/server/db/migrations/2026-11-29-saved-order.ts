@@ -28,17 +28,12 @@ export const savedOrder: Migration = {
       where head.crew_id = saved.crew_id and head.kind = saved.kind and head.id = saved.id`.execute(db)
     await sql`select setval('document_saves', (select count(*) + 1 from documents))`.execute(db)
     await sql`alter table documents alter column saved_order set default nextval('document_saves')`.execute(db)
-    // By the statement: by the row, the plan of a table that was small when the first came in would be kept for thousands.
-    await sql`create function keep_heads() returns trigger language plpgsql as $$ begin
+    // Always by the key’s index: a database that was just filled still counts as small, and would be read whole for each row.
+    await sql`create function keep_heads() returns trigger language plpgsql set enable_seqscan = off as $$ begin
       update documents head
-      set saved_order = latest.place, saved_at = latest.saved_at, head = document_head(latest.kind, latest.content)
-      from (
-        select *, nextval('document_saves') as place from (
-          select distinct on (crew_id, kind, id) * from added order by crew_id, kind, id, revision desc
-        ) each order by saved_at, id
-      ) latest
-      where head.crew_id = latest.crew_id and head.kind = latest.kind and head.id = latest.id
-        and head.revision <= latest.revision;
+      set saved_order = nextval('document_saves'), saved_at = added.saved_at, head = document_head(added.kind, added.content)
+      from added
+      where head.crew_id = added.crew_id and head.kind = added.kind and head.id = added.id and head.revision = added.revision;
       return null;
     end $$`.execute(db)
     await sql`create trigger keep_heads after insert on document_revisions

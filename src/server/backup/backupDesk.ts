@@ -1,0 +1,110 @@
+import { createReadStream } from 'node:fs'
+import { mkdtemp, rm } from 'node:fs/promises'
+import type { IncomingMessage } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Readable } from 'node:stream'
+import { fileURLToPath } from 'node:url'
+import { MessageChannel } from 'node:worker_threads'
+import type { Logger } from 'pino'
+import { Piscina } from 'piscina'
+import type { RestoreReport } from '../../shared/backup.ts'
+import { type Database, openDatabase } from '../db/database.ts'
+import { HttpError } from '../http/httpError.ts'
+import { type ReceiveLimits, receiveFile } from './receiveFile.ts'
+import type { RestoreAnswer, RestoreJob } from './restoreJob.ts'
+import { writeBackup } from './writeBackup.ts'
+
+const MAX_BACKUPS = 2
+const MAX_RECEIVING = 4
+
+const busy = (message: string) => new HttpError(503, 'busy', message, { retryAfterS: 10 })
+
+/**
+ * Makes and restores backups for requests without holding anything that other routes need: on connections of their own, a file on
+ * disk between the database and the network, the restore in a thread, and only a few at a time.
+ */
+export class BackupDesk {
+  private readonly databaseUrl: string
+  private readonly db: Database
+  private readonly limits: Partial<ReceiveLimits>
+  private readonly threads: Piscina<RestoreJob, RestoreAnswer>
+  private backups = 0
+  private receiving = 0
+  private share: number | undefined
+
+  constructor(databaseUrl: string, log: Logger, limits: Partial<ReceiveLimits> = {}) {
+    this.databaseUrl = databaseUrl
+    this.db = openDatabase(databaseUrl, log, { connections: MAX_BACKUPS })
+    this.limits = limits
+    this.threads = new Piscina<RestoreJob, RestoreAnswer>({
+      filename: fileURLToPath(new URL('./restoreThread.mjs', import.meta.url)),
+      minThreads: 0,
+      maxThreads: 1,
+      execArgv: [],
+    })
+    this.threads.on('error', (error) => log.error({ err: error }, 'the thread of a restore was lost'))
+  }
+
+  /** How much of the restore that is running is done; undefined where none is. */
+  get restoring(): number | undefined {
+    return this.share
+  }
+
+  /** A backup of one crew, written whole before the first byte goes out; gone when it was read or left. */
+  async backup(crewId: string): Promise<Readable> {
+    if (this.backups >= MAX_BACKUPS) throw busy('Other backups are being written. Try again in a moment.')
+    this.backups += 1
+    const folder = await mkdtemp(join(tmpdir(), 'wide-reach-backup-'))
+    const file = join(folder, 'backup.jsonl')
+    try {
+      await writeBackup(this.db, file, crewId)
+    } catch (error) {
+      await rm(folder, { recursive: true, force: true })
+      throw error
+    } finally {
+      this.backups -= 1
+    }
+    return createReadStream(file).once('close', () => void rm(folder, { recursive: true, force: true }))
+  }
+
+  /** Restores the file in a request’s body, or looks what that would do. @throws HttpError where it cannot be. */
+  async restore(req: IncomingMessage, crewId: string, lookOnly: boolean): Promise<RestoreReport> {
+    if (this.receiving >= MAX_RECEIVING) throw busy('Other files are being received. Try again in a moment.')
+    this.receiving += 1
+    const folder = await mkdtemp(join(tmpdir(), 'wide-reach-restore-'))
+    const file = join(folder, 'backup.jsonl')
+    try {
+      await receiveFile(req, file, this.limits).finally(() => {
+        this.receiving -= 1
+      })
+      return await this.restored(file, crewId, lookOnly)
+    } finally {
+      await rm(folder, { recursive: true, force: true })
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.threads.destroy()
+    await this.db.destroy()
+  }
+
+  private async restored(file: string, crewId: string, lookOnly: boolean): Promise<RestoreReport> {
+    if (this.share !== undefined) throw busy('Another restore is running. Try again when it is done.')
+    this.share = 0
+    const { port1, port2: progress } = new MessageChannel()
+    port1.on('message', (share: number) => {
+      this.share = share
+    })
+    try {
+      const job = { file, databaseUrl: this.databaseUrl, lookOnly, crewId, progress }
+      const answer = await this.threads.run(job, { transferList: [progress] })
+      if (answer.kind === 'done') return answer.report
+      if (answer.kind === 'fault') throw new HttpError(400, 'bad-backup', answer.message)
+      throw Object.assign(new Error(answer.message), { code: answer.code })
+    } finally {
+      port1.close()
+      this.share = undefined
+    }
+  }
+}
