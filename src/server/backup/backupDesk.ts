@@ -17,6 +17,7 @@ import { writeBackup } from './writeBackup.ts'
 
 const MAX_BACKUPS = 2
 const MAX_RECEIVING = 4
+const THREAD_IDLE_MS = 60_000
 
 const busy = (message: string) => new HttpError(503, 'busy', message, { retryAfterS: 10 })
 
@@ -41,6 +42,8 @@ export class BackupDesk {
       filename: fileURLToPath(new URL('./restoreThread.mjs', import.meta.url)),
       minThreads: 0,
       maxThreads: 1,
+      // A look is mostly followed by the restore: its thread is still there then.
+      idleTimeout: THREAD_IDLE_MS,
       execArgv: [],
     })
     this.threads.on('error', (error) => log.error({ err: error }, 'the thread of a restore was lost'))

@@ -84,6 +84,8 @@ class Restore {
   private readonly conflicts = new Set<string>()
   private readonly continued = new Set<string>()
   private batch: Batch = { row: 'crew', rows: [], text: 0 }
+  /** The batch that the database is working on while the next one is read. */
+  private writing: Promise<void> = Promise.resolve()
 
   constructor(db: Transaction<Tables>, crewId: string | undefined) {
     this.db = db
@@ -94,23 +96,32 @@ class Restore {
     const crew = row.row === 'crew' ? row.id : 'crew' in row ? row.crew : this.crewId
     if (this.crewId !== undefined && crew !== this.crewId) throw new BackupFault('The file holds rows of another crew.')
     const { batch } = this
-    if (batch.row !== row.row || batch.rows.length >= MAX_ROWS || batch.text + length > MAX_TEXT) await this.write()
+    if (batch.row !== row.row || batch.rows.length >= MAX_ROWS || batch.text + length > MAX_TEXT) await this.startWriting()
     this.batch.row = row.row
     this.batch.rows.push(row)
     this.batch.text += length
   }
 
   async finish(): Promise<RestoreReport> {
-    await this.write()
+    await this.startWriting()
+    await this.writing
     await this.orderBySave()
     await this.checkWhole()
     for (const key of this.known.keys()) if (!this.continued.has(key) && !this.conflicts.has(key)) this.report.kept += 1
     return { ...this.report, continued: this.continued.size }
   }
 
-  private async write(): Promise<void> {
-    const { row, rows } = this.batch
+  /** Begins with the rows that wait, once those before them are written. */
+  private async startWriting(): Promise<void> {
+    const { batch } = this
     this.batch = { row: 'crew', rows: [], text: 0 }
+    await this.writing
+    this.writing = this.write(batch)
+    // Whoever waits for it next is told.
+    this.writing.catch(() => {})
+  }
+
+  private async write({ row, rows }: Batch): Promise<void> {
     if (rows.length === 0) return
     if (row === 'crew') await this.crews(rows as CrewRow[])
     else if (row === 'document') await this.documents(rows as DocumentRow[])

@@ -22,6 +22,8 @@ export function openDatabase(
     connectionTimeoutMillis: CONNECT_MS,
     statement_timeout: statementMs,
     query_timeout: statementMs + 1_000,
+    // Compiling a plan takes longer than any of these statements runs.
+    options: '-c jit=off',
   })
   // Without a listener, a connection lost while it runs no statement would end the process: idle ones report to the pool,
   // ones lent out to themselves.
