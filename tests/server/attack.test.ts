@@ -23,6 +23,11 @@ afterAll(() => server.close())
 
 type Asked = { method: string; path: string; body?: unknown; headers?: Record<string, string> }
 
+/** Deeper than any document, up to where whatever calls itself runs out of stack. */
+const deep: fc.Arbitrary<unknown> = fc
+  .tuple(fc.constantFrom<[string, string]>(['[', ']'], ['{"trace":', '}']), fc.integer({ min: 60, max: 10_000 }))
+  .map(([[open, close], depth]) => `${open.repeat(depth)}1${close.repeat(depth)}`)
+
 const spoilt = (body: fc.Arbitrary<unknown>): fc.Arbitrary<unknown> =>
   fc.oneof({ weight: 3, arbitrary: body }, { weight: 1, arbitrary: fc.jsonValue() })
 const id = fc.oneof(
@@ -51,6 +56,11 @@ const othersAsked: fc.Arbitrary<Asked>[] = [
   ),
   fc.record({ method: fc.constant('POST'), path: fc.constant('/observations'), body: spoilt(contractArb(observationSchema)) }),
   fc.record({ method: fc.constant('POST'), path: fc.constant('/evaluate'), body: fc.jsonValue() }),
+  fc.record({
+    method: fc.constant('POST'),
+    path: fc.constantFrom('/evaluate', '/calculations/cast.load', '/traces', '/observations'),
+    body: deep,
+  }),
   fc.record({
     method: fc.constant('GET'),
     path: fc
