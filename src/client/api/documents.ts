@@ -13,7 +13,6 @@ import {
   staleBody,
 } from '../../shared/versioned.ts'
 import { ApiError, request } from './http.ts'
-import { newId } from './newId.ts'
 
 export type SavedDocument<K extends DocumentKind> = Saved<ContentOf<K>>
 export type SavedTrace = SavedDocument<'traces'>
@@ -98,7 +97,7 @@ export const revisionQuery = <K extends DocumentKind>(kind: K, id: string, revis
     staleTime: Number.POSITIVE_INFINITY,
   })
 
-export const createDocument = <K extends DocumentKind>(kind: K, content: ContentOf<K>, id: string = newId()) =>
+export const createDocument = <K extends DocumentKind>(kind: K, content: ContentOf<K>, id: string) =>
   fetchOne(kind, '', { method: 'POST', body: { id, content } })
 
 export const binDocument = <K extends DocumentKind>(kind: K, id: string) => fetchOne(kind, `/${id}`, { method: 'DELETE' })

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { toast } from 'sonner'
 import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
-import { binDocument, createDocument, restoreDocument, type SavedDocument } from './documents.ts'
+import { binDocument, restoreDocument, type SavedDocument } from './documents.ts'
+import { useCreate } from './useCreation.ts'
 
 type Options<K extends DocumentKind> = {
   kind: K
@@ -13,6 +14,7 @@ type Options<K extends DocumentKind> = {
 
 export type DocumentActions<K extends DocumentKind> = {
   duplicate: (saved: SavedDocument<K>) => void
+  isCopying: boolean
   bin: (id: string) => void
   restore: (id: string) => void
 }
@@ -33,13 +35,11 @@ export function useDocumentActions<K extends DocumentKind>({ kind, nameOf, copyO
     },
     onError,
   })
-  const duplicate = useMutation({
-    mutationFn: ({ content }: SavedDocument<K>) => createDocument(kind, copyOf(content)),
-    onSuccess: (saved) => {
-      void refresh()
-      onCopied?.(saved)
-    },
-    onError,
-  })
-  return { duplicate: duplicate.mutate, bin: bin.mutate, restore: restore.mutate }
+  const copy = useCreate(kind, { onMade: (saved) => onCopied?.(saved), onError })
+  return {
+    duplicate: ({ content }) => copy.create(copyOf(content)),
+    isCopying: copy.isPending,
+    bin: bin.mutate,
+    restore: restore.mutate,
+  }
 }

@@ -1,11 +1,11 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { MATERIAL_IDS, type Material } from '../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../core/catalogue/labels.ts'
 import { MOST_NAME } from '../../core/documents/vocabulary.ts'
 import { type KnownOfOutfit, quickOutfit } from '../../core/setup/quickOutfit.ts'
 import { QUANTITIES } from '../../core/units/quantities.ts'
-import { createDocument, type SavedOutfit } from '../api/documents.ts'
+import type { SavedOutfit } from '../api/documents.ts'
+import { useCreate } from '../api/useCreation.ts'
 import { useCatalogue } from '../catalogue.tsx'
 import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select } from '../ui/controls.tsx'
@@ -25,7 +25,6 @@ const USUAL: Omit<KnownOfOutfit, 'name'> = {
 /** One’s own outfit from what anyone knows of it: the line, the rod’s length and what the reel says it holds. */
 export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }) {
   const catalogue = useCatalogue()
-  const client = useQueryClient()
   const show = useShow()
   const { units } = usePreferences()
   const [known, setKnown] = useState(USUAL)
@@ -33,13 +32,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
   const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
   const set = (change: Partial<typeof known>) => setKnown((old) => ({ ...old, ...change }))
   const name = typed?.trim() || `${show.entered('strength', known.lineN)} ${catalogue.materials[known.material].name} outfit`
-  const make = useMutation({
-    mutationFn: () => createDocument('outfits', quickOutfit({ ...known, name })),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['outfits'] })
-      onMade(saved)
-    },
-  })
+  const make = useCreate('outfits', { onMade })
   return (
     <form
       ref={ref}
@@ -47,7 +40,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        whenSound(() => make.mutate())
+        whenSound(() => make.create(quickOutfit({ ...known, name })))
       }}
     >
       <QuantityField

@@ -11,7 +11,8 @@ import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
-import { createDocument, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import type { SavedOutfit, SavedTrace } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
@@ -209,19 +210,17 @@ function useShortcuts(bench: Bench) {
 function useKeepAsNew(bench: Bench, savedId: string) {
   const navigate = useNavigate()
   const client = useQueryClient()
+  const copy = useCreate('traces', {
+    onMade: ({ id }) => {
+      bench.dismissStale()
+      bench.draft.drop()
+      void client.invalidateQueries({ queryKey: ['traces', savedId] })
+      void navigate(`/traces/${id}`)
+    },
+    onError: (error) => toast.error(error.message),
+  })
   return () => {
     const { content } = bench
-    createDocument('traces', {
-      ...content,
-      trace: { ...content.trace, name: cutText(`${content.trace.name}, mine`, MOST_NAME) },
-    })
-      .then((created) => {
-        bench.dismissStale()
-        bench.draft.drop()
-        void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
-        void client.invalidateQueries({ queryKey: ['traces', savedId] })
-        void navigate(`/traces/${created.id}`)
-      })
-      .catch((error: Error) => toast.error(error.message))
+    copy.create({ ...content, trace: { ...content.trace, name: cutText(`${content.trace.name}, mine`, MOST_NAME) } })
   }
 }

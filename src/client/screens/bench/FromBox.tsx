@@ -1,10 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { toast } from 'sonner'
 import { gearSchema } from '../../../core/documents/gear.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { asItem, fromBox, isAs, suits } from '../../../core/edit/fromBox.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
-import { createDocument, gearQuery } from '../../api/documents.ts'
+import { gearQuery } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useSpools } from '../../api/useSpools.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
@@ -16,18 +17,13 @@ type Props = { rig: Rig; piece: Piece; edits: Edits }
 /** One’s own things that can stand where the part does, and a way to keep the part as one of them. */
 export function FromBox({ rig, piece, edits }: Props) {
   const show = useShow()
-  const client = useQueryClient()
   const owned = (useQuery(gearQuery).data ?? []).filter(({ content }) => suits(content, piece))
   const spools = useSpools()
   const bearsN = (id: string) => spools.find((spool) => spool.id === id)?.lesson?.strengthN
   const item = asItem(piece)
-  const keep = useMutation({
-    mutationFn: (name: string) => createDocument('gear', gearSchema.parse({ ...item, name })),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['gear'] })
-      toast(`“${saved.content.name}” is in the box.`)
-    },
-    onError: (error: Error) => toast.error(error.message),
+  const keep = useCreate('gear', {
+    onMade: (saved) => toast(`“${saved.content.name}” is in the box.`),
+    onError: (error) => toast.error(error.message),
   })
   const chosen = owned.find(({ id, content }) => isAs(piece, content, bearsN(id)))
   return (
@@ -50,7 +46,7 @@ export function FromBox({ rig, piece, edits }: Props) {
           tone="quiet"
           className="justify-self-start"
           disabled={keep.isPending}
-          onClick={() => keep.mutate(usualName(rig.catalogue, item, show))}
+          onClick={() => keep.create(gearSchema.parse({ ...item, name: usualName(rig.catalogue, item, show) }))}
         >
           Keep it in the box
         </Button>

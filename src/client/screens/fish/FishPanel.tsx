@@ -10,7 +10,7 @@ import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { FEEDS_WORDS, FIGHTS_WORDS, TAKES_WORDS, TEETH_WORDS, TRAITS } from '../../words/fishWords.ts'
 
-type Props = { fish: Fish | undefined; saving: boolean; onDone: (content: Fish | undefined) => void }
+type Props = { fish: Fish | undefined; saving: boolean; error: Error | null; onDone: (content: Fish | undefined) => void }
 
 const NEW_FISH: Fish = {
   formatVersion: FISH_VERSION,
@@ -52,7 +52,7 @@ const CHECKS = {
 }
 
 /** All that is told of one fish. */
-export function FishPanel({ fish, saving, onDone }: Props) {
+export function FishPanel({ fish, saving, error, onDone }: Props) {
   const { register, control, setValue, handleSubmit, formState } = useForm<Fish>({
     resolver: zodResolver(fishSchema),
     defaultValues: fish ?? NEW_FISH,
@@ -129,6 +129,11 @@ export function FishPanel({ fish, saving, onDone }: Props) {
         {fault && (
           <p role="alert" className="text-fails">
             {'message' in fault ? String(fault.message) : 'Something is not filled in.'}
+          </p>
+        )}
+        {error && (
+          <p role="alert" className="text-fails">
+            {error.message}
           </p>
         )}
         <Button type="submit" tone="strong" className="justify-self-end" disabled={saving}>

@@ -1,11 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { Download, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
-import type { Fish } from '../../../core/documents/fish.ts'
 import { copyName } from '../../../core/documents/text.ts'
-import { binnedQuery, createDocument, fishQuery, listQuery, type SavedFish, saveDocument } from '../../api/documents.ts'
+import { binnedQuery, fishQuery, listQuery, type SavedFish } from '../../api/documents.ts'
 import { type DocumentActions, useDocumentActions } from '../../api/useDocumentActions.ts'
+import { useKeep } from '../../api/useKeep.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { ImportTable } from '../../tables/ImportTable.tsx'
 import { Button } from '../../ui/controls.tsx'
@@ -26,22 +25,12 @@ export default function FishScreen() {
   const here = useQuery(fishQuery)
   const binned = useQuery({ ...binnedQuery('fish'), enabled: bin })
   const unreadable = useQuery(listQuery('fish')).data?.unreadable ?? []
-  const client = useQueryClient()
   const actions = useDocumentActions({
     kind: 'fish',
     nameOf: ({ name }) => name,
     copyOf: (fish) => ({ ...fish, name: copyName(fish.name) }),
   })
-  const keep = useMutation({
-    mutationFn: async (content: Fish) => {
-      if (editing === 'new' || !editing) return void (await createDocument('fish', content))
-      const saved = await saveDocument('fish', editing.id, editing.revision, content)
-      if ('stale' in saved) throw new Error('This fish was changed elsewhere since. Close this, and change it again.')
-    },
-    onSuccess: () => setEditing(undefined),
-    onError: (error: Error) => toast.error(error.message),
-    onSettled: () => client.invalidateQueries({ queryKey: ['fish'] }),
-  })
+  const { keep, saving, error, reset } = useKeep('fish', editing, () => setEditing(undefined))
   const save = async () => {
     const { writeFishCsv } = await import('../../../files/fishCsv.ts')
     download('fish.csv', 'text/csv', writeFishCsv((here.data ?? []).map(({ content }) => content)))
@@ -96,8 +85,13 @@ export default function FishScreen() {
       {editing && (
         <FishPanel
           fish={editing === 'new' ? undefined : editing.content}
-          saving={keep.isPending}
-          onDone={(content) => (content ? keep.mutate(content) : setEditing(undefined))}
+          saving={saving}
+          error={error}
+          onDone={(content) => {
+            if (content) return keep(content)
+            reset()
+            setEditing(undefined)
+          }}
         />
       )}
     </div>

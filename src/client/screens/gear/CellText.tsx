@@ -1,17 +1,31 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { fieldClass } from '../../ui/controls.tsx'
 import type { ReadText } from '../../ui/useDraftText.ts'
 
-type Props<T> = { label: string; shown: string; read: (text: string) => ReadText<T>; onCommit: (value: T) => void }
+type Props<T> = {
+  label: string
+  shown: string
+  read: (text: string) => ReadText<T>
+  /** Saves it; why it was not saved, in a sentence. */
+  onCommit: (value: T) => Promise<string | undefined>
+}
 
-/** A cell that is typed into: Enter or leaving it keeps what reads, Escape takes it back, and what does not read says why. */
+/** A cell that is typed into: Enter or leaving it saves what reads, Escape goes back. What does not read, or was not saved, stays and says why. */
 export function CellText<T>({ label, shown, read, onCommit }: Props<T>) {
   const [typed, setTyped] = useState<string>()
+  const [failed, setFailed] = useState<{ text: string; why: string }>()
+  const saving = useRef(false)
   const now = typed === undefined || typed === shown ? undefined : read(typed)
-  const fault = now && !now.ok ? now.message : undefined
-  const leave = () => {
-    if (now?.ok) onCommit(now.value)
-    if (!fault) setTyped(undefined)
+  const fault = now && !now.ok ? now.message : failed?.text === typed ? failed?.why : undefined
+  const leave = async () => {
+    if (typed === undefined || saving.current) return
+    if (!now) return setTyped(undefined)
+    if (!now.ok) return
+    saving.current = true
+    const why = await onCommit(now.value)
+    saving.current = false
+    if (why === undefined) setTyped((text) => (text === typed ? undefined : text))
+    else setFailed({ text: typed, why })
   }
   return (
     <span className="relative block">
@@ -24,9 +38,9 @@ export function CellText<T>({ label, shown, read, onCommit }: Props<T>) {
         spellCheck={false}
         value={typed ?? shown}
         onChange={(event) => setTyped(event.target.value)}
-        onBlur={leave}
+        onBlur={() => void (failed?.text !== typed && leave())}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') leave()
+          if (event.key === 'Enter') void leave()
           if (event.key === 'Escape') setTyped(undefined)
         }}
       />

@@ -1,4 +1,3 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { BAIT_IDS, HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
@@ -6,7 +5,7 @@ import { GEAR_KINDS, type Gear, type GearKind, gearSchema } from '../../../core/
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { createDocument } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { useShow } from '../../settings/preferences.tsx'
@@ -40,15 +39,12 @@ const NEW: Record<GearKind, Gear> = {
 /** One more thing for the box: its kind, what it is, and a name that is made from it where none is typed. */
 export function ItemPanel({ onClose }: { onClose: () => void }) {
   const catalogue = useCatalogue()
-  const client = useQueryClient()
   const show = useShow()
   const [item, setItem] = useState<Gear>(NEW.sinker)
   const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
   const unnamed = usualName(catalogue, item, show)
-  const add = useMutation({
-    mutationFn: () => createDocument('gear', gearSchema.parse({ ...item, name: item.name.trim() || unnamed })),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['gear'] })
+  const add = useCreate('gear', {
+    onMade: (saved) => {
       toast(`“${saved.content.name}” is in the box.`)
       onClose()
     },
@@ -66,7 +62,7 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
         noValidate
         onSubmit={(event) => {
           event.preventDefault()
-          whenSound(() => add.mutate())
+          whenSound(() => add.create(gearSchema.parse({ ...item, name: item.name.trim() || unnamed })))
         }}
       >
         <Field label="kind" htmlFor="item-kind">

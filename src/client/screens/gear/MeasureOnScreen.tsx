@@ -1,11 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { toast } from 'sonner'
 import { hookDimensions } from '../../../core/catalogue/hooks.ts'
 import { BAIT_IDS, type BaitType, HOOK_PATTERN_IDS, type HookPattern } from '../../../core/catalogue/ids.ts'
 import { type Gear, gearSchema } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
-import { createDocument } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { trueSize } from '../../charts/trueSize.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
@@ -147,18 +146,16 @@ type Measured =
   | Pick<Extract<Gear, { kind: 'bait' }>, 'kind' | 'bait' | 'lengthM' | 'depthM'>
 
 function Keep({ name: bare, measured }: { name: string; measured: Measured }) {
-  const client = useQueryClient()
   const name = `${bare}, measured`
-  const keep = useMutation({
-    mutationFn: () => createDocument('gear', gearSchema.parse({ formatVersion: GEAR_VERSION, name, ...measured })),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ['gear'] })
-      toast(`${name}: kept in the box.`)
-    },
+  const keep = useCreate('gear', {
+    onMade: () => toast(`${name}: kept in the box.`),
     onError: (error) => toast.error(error.message),
   })
   return (
-    <Button onClick={() => keep.mutate()} disabled={keep.isPending}>
+    <Button
+      onClick={() => keep.create(gearSchema.parse({ formatVersion: GEAR_VERSION, name, ...measured }))}
+      disabled={keep.isPending}
+    >
       Keep it in the box as measured
     </Button>
   )

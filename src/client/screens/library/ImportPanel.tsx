@@ -1,4 +1,3 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Upload } from 'lucide-react'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -7,7 +6,8 @@ import type { Trace } from '../../../core/documents/trace.ts'
 import { fitIssues } from '../../../core/setup/fitIssues.ts'
 import type { ParsedTrace } from '../../../core/setup/parseTrace.ts'
 import { readTraceFile } from '../../../files/traceFile.ts'
-import { createDocument, type SavedOutfit } from '../../api/documents.ts'
+import type { SavedOutfit } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
@@ -56,19 +56,12 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
 
 function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit[]; first: SavedOutfit }) {
   const navigate = useNavigate()
-  const client = useQueryClient()
   const catalogue = useCatalogue()
   const fits = ({ content }: SavedOutfit) => fitIssues({ trace, outfit: content, catalogue }).length === 0
   const [chosen, setChosen] = useState(outfits.find(fits) ?? first)
   const { id: outfitId, content: outfit } = chosen
   const [misfit] = fitIssues({ trace, outfit, catalogue })
-  const take = useMutation({
-    mutationFn: () => createDocument('traces', { trace, outfitId, conditions: defaultConditions() }),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
-      void navigate(`/traces/${saved.id}`)
-    },
-  })
+  const take = useCreate('traces', { onMade: ({ id }) => void navigate(`/traces/${id}`) })
   return (
     <>
       <p>
@@ -91,7 +84,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
       <Button
         tone="strong"
         className="justify-self-end"
-        onClick={() => take.mutate()}
+        onClick={() => take.create({ trace, outfitId, conditions: defaultConditions() })}
         disabled={take.isPending || misfit !== undefined}
       >
         Take it in

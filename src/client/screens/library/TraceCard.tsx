@@ -96,7 +96,7 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
             <Button
               tone="quiet"
               className={SMALL}
-              disabled={!saved}
+              disabled={!saved || actions.isCopying}
               onClick={() => saved && actions.duplicate(saved)}
               aria-label={`Duplicate ${name}`}
               title="Duplicate"

@@ -1,10 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { useNavigate } from 'react-router'
 import { emptyTrace } from '../../../core/families/emptyTrace.ts'
 import { defaultWishes } from '../../../core/families/family.ts'
 import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
-import { createDocument } from '../../api/documents.ts'
+import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { viewOf } from '../../moments/momentViews.ts'
@@ -28,7 +27,6 @@ type Props = {
 /** The draft as it would be made: its verdicts, what the last choice changed, what was done so that it holds, and the button that makes it. */
 export function DraftPreview({ made, complaint, whenSound }: Props) {
   const navigate = useNavigate()
-  const client = useQueryClient()
   const { choices, family, drafted, outfit, marks } = made
   const draft = drafted?.ok ? drafted.draft : undefined
   const typed = made.name ?? (family ? defaultWishes(family).name : 'New trace')
@@ -39,20 +37,15 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
     [draft, name],
   )
   const mark = marks.find(({ id }) => id === choices.markId)
-  const create = useMutation({
-    mutationFn: () =>
-      createDocument('traces', {
-        trace,
-        outfitId: outfit.id,
-        conditions,
-        ...(mark ? { markId: mark.id } : {}),
-        ...(choices.fishId === undefined ? {} : { fishId: choices.fishId }),
-      }),
-    onSuccess: (saved) => {
-      void client.invalidateQueries({ queryKey: ['traces', 'heads'] })
-      void navigate(`/traces/${saved.id}`)
-    },
-  })
+  const making = useCreate('traces', { onMade: ({ id }) => void navigate(`/traces/${id}`) })
+  const make = () =>
+    making.create({
+      trace,
+      outfitId: outfit.id,
+      conditions,
+      ...(mark ? { markId: mark.id } : {}),
+      ...(choices.fishId === undefined ? {} : { fishId: choices.fishId }),
+    })
   const cannot = drafted?.ok === false
   return (
     <Sheet
@@ -71,7 +64,7 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
         className="grid gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          if (name && !cannot) whenSound(() => create.mutate())
+          if (name && !cannot) whenSound(make)
         }}
       >
         <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Give it a name.'}>
@@ -89,12 +82,12 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
             {complaint}
           </p>
         )}
-        <Button tone="strong" type="submit" disabled={!name || cannot || create.isPending}>
-          {create.isPending ? 'Making …' : 'Make this trace'}
+        <Button tone="strong" type="submit" disabled={!name || cannot || making.isPending}>
+          {making.isPending ? 'Making …' : 'Make this trace'}
         </Button>
-        {create.error && (
+        {making.error && (
           <p role="alert" className="text-fails">
-            {create.error.message}
+            {making.error.message}
           </p>
         )}
       </form>

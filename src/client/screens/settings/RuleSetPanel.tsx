@@ -23,7 +23,7 @@ const CHECKS = [
 ] as const
 
 type Limit = (typeof LENGTHS)[number][0] | 'maxHooks' | 'leastLeadKg'
-type Props = { set: RuleSet | undefined; onDone: (content: RuleSet | undefined) => void }
+type Props = { set: RuleSet | undefined; saving: boolean; error: Error | null; onDone: (content: RuleSet | undefined) => void }
 
 const NEW_RULE_SET: RuleSet = {
   formatVersion: RULE_SET_VERSION,
@@ -38,7 +38,7 @@ const NEW_RULE_SET: RuleSet = {
 }
 
 /** What a rule set limits; an empty field limits nothing. */
-export function RuleSetPanel({ set, onDone }: Props) {
+export function RuleSetPanel({ set, saving, error, onDone }: Props) {
   const { register, control, setValue, handleSubmit, formState } = useForm<z.input<typeof ruleSetSchema>, unknown, RuleSet>({
     resolver: zodResolver(ruleSetSchema),
     defaultValues: set ?? NEW_RULE_SET,
@@ -101,7 +101,12 @@ export function RuleSetPanel({ set, onDone }: Props) {
           </label>
         ))}
         {!formState.isValid && <p className="text-sm text-quiet">It needs a name, and the day it was last checked.</p>}
-        <Button tone="strong" type="submit" className="justify-self-end" disabled={!formState.isValid}>
+        {error && (
+          <p role="alert" className="text-fails">
+            {error.message}
+          </p>
+        )}
+        <Button tone="strong" type="submit" className="justify-self-end" disabled={!formState.isValid || saving}>
           Keep
         </Button>
       </form>

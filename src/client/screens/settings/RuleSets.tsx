@@ -3,15 +3,8 @@ import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
-import {
-  binDocument,
-  changeCrewSettings,
-  createDocument,
-  crewSettingsQuery,
-  ruleSetsQuery,
-  type SavedRuleSet,
-  saveDocument,
-} from '../../api/documents.ts'
+import { binDocument, changeCrewSettings, crewSettingsQuery, ruleSetsQuery, type SavedRuleSet } from '../../api/documents.ts'
+import { useKeep } from '../../api/useKeep.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
@@ -49,15 +42,7 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
       changeCrewSettings(client, ({ ruleSetId: _old, ...rest }) => ({ ...rest, ...(id === undefined ? {} : { ruleSetId: id }) })),
     onError,
   })
-  const keep = useMutation({
-    mutationFn: async (content: RuleSet) => {
-      if (editing === 'new' || !editing) return void (await createDocument('rule-sets', content))
-      const saved = await saveDocument('rule-sets', editing.id, editing.revision, content)
-      if ('stale' in saved) throw new Error('This rule set was changed elsewhere since: it is read anew, change it again.')
-    },
-    onSettled: done.onSuccess,
-    onError,
-  })
+  const { keep, saving, error, reset } = useKeep('rule-sets', editing, () => setEditing(undefined))
   const bin = useMutation({ mutationFn: (id: string) => binDocument('rule-sets', id), ...done })
   const known = settings.data?.content.ruleSetId
   const inForce = force.isPending ? force.variables : sets.find(({ id }) => id === known)?.id
@@ -103,8 +88,11 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
       {editing && (
         <RuleSetPanel
           set={editing === 'new' ? undefined : editing.content}
+          saving={saving}
+          error={error}
           onDone={(content) => {
-            if (content) keep.mutate(content)
+            if (content) return keep(content)
+            reset()
             setEditing(undefined)
           }}
         />

@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { toast } from 'sonner'
 import { holdKindOf } from '../../../core/catalogue/grip.ts'
@@ -11,11 +11,12 @@ import { minimumSinker } from '../../../core/setup/settling/minimumSinker.ts'
 import type { Settling } from '../../../core/setup/settling/settling.ts'
 import { dateIn } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { newId } from '../../api/newId.ts'
+import { useCreation } from '../../api/useCreation.ts'
 import { addObservation } from '../../api/water.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 
+type WithoutId<Each> = Each extends unknown ? Omit<Each, 'id'> : never
 type Props = { mark: SavedMark; holds: readonly Hold[]; settling: Settling; at: number; clock: (timeMs: number) => string }
 
 /** Writes down that the sinker held or dragged here, and shows what the mark has taught: before, what was seen, and after. */
@@ -26,16 +27,16 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
   const { weight, catalogue } = settling
   const { method } = settling.water
   const demand = demandOn(settling, minimumSinker(settling))
-  const tell = useMutation({
-    mutationFn: (observation: Observation) => addObservation(observation),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['observations', mark.id] }),
+  const tell = useCreation({
+    make: (observation: WithoutId<Observation>, id: string) => addObservation({ ...observation, id }),
+    onMade: () => void client.invalidateQueries({ queryKey: ['observations', mark.id] }),
     onError: (error) => toast.error(error.message),
   })
-  const circumstances = { formatVersion: 1 as const, id: newId(), at: new Date(at).toISOString(), markId: mark.id }
+  const circumstances = { formatVersion: 1 as const, at: new Date(at).toISOString(), markId: mark.id }
   const saw = (held: boolean) => {
     if (demand === undefined) return
     const { shape, massKg } = weight
-    tell.mutate({ ...circumstances, kind: 'hold', method, shape, massKg, demand, held })
+    tell.create({ ...circumstances, kind: 'hold', method, shape, massKg, demand, held })
   }
   const cast = isCastMethod(method)
   const kind = holdKindOf(weight.shape)
@@ -73,7 +74,7 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
                 aria-label="Take this out"
                 title="Take this out"
                 disabled={tell.isPending}
-                onClick={() => tell.mutate({ ...circumstances, id: newId(), kind: 'retraction', of: hold.id })}
+                onClick={() => tell.create({ ...circumstances, kind: 'retraction', of: hold.id })}
               >
                 <Trash2 className="size-4" aria-hidden="true" />
               </Button>

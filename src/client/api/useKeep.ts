@@ -1,0 +1,39 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useRef } from 'react'
+import { type ContentOf, DOCUMENT_KINDS, type DocumentKind } from '../../shared/documentKinds.ts'
+import { createDocument, type SavedDocument, saveDocument } from './documents.ts'
+import { newId } from './newId.ts'
+
+/** What a panel is open on. */
+export type Editing<K extends DocumentKind> = SavedDocument<K> | 'new'
+
+/**
+ * Saves what a panel edits. The panel stays open, with all that was typed, until it was saved. What was saved elsewhere meanwhile is
+ * said once; kept again, this one goes over it, and theirs stays in the history.
+ */
+export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | undefined, onKept: () => void) {
+  const client = useQueryClient()
+  const newest = useRef<{ of: Editing<K>; id: string; base: number }>(undefined)
+  const mutation = useMutation({
+    mutationFn: async (content: ContentOf<K>) => {
+      if (!editing) return
+      const isNew = editing === 'new'
+      if (newest.current?.of !== editing)
+        newest.current = { of: editing, id: isNew ? newId() : editing.id, base: isNew ? 0 : editing.revision }
+      const { id, base } = newest.current
+      if (isNew) return void (await createDocument(kind, content, id))
+      const saved = await saveDocument(kind, id, base, content)
+      if (!('stale' in saved)) return
+      newest.current.base = saved.stale.revision
+      throw new Error(
+        `This ${DOCUMENT_KINDS[kind].one} was changed elsewhere meanwhile. Keep yours again to save it over that one, which stays in the history.`,
+      )
+    },
+    onSuccess: () => {
+      newest.current = undefined
+      onKept()
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: [kind] }),
+  })
+  return { keep: mutation.mutate, saving: mutation.isPending, error: mutation.error, reset: mutation.reset }
+}
