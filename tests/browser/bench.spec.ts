@@ -41,7 +41,7 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
   await expect(page.getByText(/12 × [\d.]+ m =/).first()).toBeVisible()
 })
 
-test('every keystroke that parses recomputes; one that does not says why and leaves the last good figure', async ({
+test('every keystroke that reads recomputes; one that does not says why, and leaves the value from before the typing in force', async ({
   page,
   app,
 }) => {
@@ -49,9 +49,20 @@ test('every keystroke that parses recomputes; one that does not says why and lea
   const strength = page.getByLabel('strength', { exact: true })
   await strength.fill('13.6 kg')
   await expect(page.getByText(/^leader: 27 lb ±/)).toBeVisible()
+  // What does not read leaves the value from before the typing in force, and so do Escape and Ctrl+Z.
   await strength.fill('20 kn')
   await expect(page.getByRole('alert')).toContainText('“kn” was read as a speed')
-  await expect(page.getByText(/^leader: 27 lb ±/)).toBeVisible()
+  await expect(page.getByText(/^leader: 40 lb ±/)).toBeVisible()
+  await strength.fill('')
+  await strength.pressSequentially('2/0')
+  await expect(page.getByText(/^leader: 40 lb ±/)).toBeVisible()
+  await strength.press('Escape')
+  await expect(strength).toHaveValue('40 lb')
+  await strength.fill('2')
+  await expect(page.getByText(/^leader: 2 lb ±/)).toBeVisible()
+  await strength.press('Control+z')
+  await expect(strength).toHaveValue('40 lb')
+  await expect(page.getByText(/^leader: 40 lb ±/)).toBeVisible()
   await strength.fill('-4')
   await expect(page.getByRole('alert')).toContainText('more than nothing')
   await strength.fill('99999999999999')

@@ -20,6 +20,11 @@ export function NumberField({ label, value, onChange, least, most, whole = false
     if (!(number >= least && number <= most)) return { ok: false, message: `From ${least} to ${most}.` }
     return whole && !Number.isInteger(number) ? { ok: false, message: 'A whole number.' } : { ok: true, value: number }
   }
-  const draft = useDraftText(value === undefined ? '' : String(Number(value.toFixed(4))), read, onChange)
+  const draft = useDraftText({
+    shown: value === undefined ? '' : String(Number(value.toFixed(4))),
+    value,
+    read,
+    commit: onChange,
+  })
   return <TextField label={label} draft={draft} hint={hint} placeholder={placeholder} inputMode="decimal" />
 }

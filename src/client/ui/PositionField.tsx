@@ -6,13 +6,14 @@ type Props = { kind: 'latitude' | 'longitude'; deg: number; onChange: (deg: numb
 
 /** A latitude or longitude as it is written on a chart. */
 export function PositionField({ kind, deg, onChange }: Props) {
-  const draft = useDraftText(
-    formatPosition(kind, deg),
-    (text) => {
+  const draft = useDraftText({
+    shown: formatPosition(kind, deg),
+    value: deg,
+    read: (text) => {
       const parsed = parsePosition(kind, text)
       return parsed.ok ? { ok: true, value: parsed.deg } : parsed
     },
-    onChange,
-  )
+    commit: onChange,
+  })
   return <TextField label={kind} draft={draft} />
 }

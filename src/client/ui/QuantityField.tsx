@@ -54,15 +54,20 @@ export function QuantityField({
   }
   const shown = valueSi === undefined ? '' : format(quantity, valueSi, unit)
   // Emptied, it is cleared when it is left: while another number is being typed the last one stays in force.
-  const draft = useDraftText(shown, read, (si) => si !== undefined && onChange(si))
+  const draft = useDraftText({
+    shown,
+    value: valueSi,
+    read,
+    commit: (si) => si !== undefined && onChange(si),
+    putBack: (si) => (si === undefined ? onClear?.() : onChange(si)),
+  })
   const move = (direction: 1 | -1) => {
     if (valueSi === undefined || !step) return
-    draft.drop()
+    draft.forget()
     const next = step(valueSi, direction)
     if (next !== valueSi) onChange(next)
   }
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Escape') draft.drop()
     if (!step || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
     event.preventDefault()
     move(event.key === 'ArrowUp' ? 1 : -1)

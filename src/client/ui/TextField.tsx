@@ -8,9 +8,9 @@ type Props = { label: string; draft: DraftText; hint?: string | undefined; child
 >
 
 /** A labelled field for a draft text, with its fault or its hint under it; what stands beside the input comes as children. */
-export function TextField({ label, draft, hint, children, onBlur, ...input }: Props) {
+export function TextField({ label, draft, hint, children, onBlur, onKeyDown, ...input }: Props) {
   const id = useId()
-  const { text, fault, type, leave } = draft
+  const { text, fault, type, leave, restore } = draft
   return (
     <Field label={label} htmlFor={id} hint={hint} fault={fault}>
       <div className="flex gap-1">
@@ -26,6 +26,13 @@ export function TextField({ label, draft, hint, children, onBlur, ...input }: Pr
           onBlur={(event) => {
             onBlur?.(event)
             leave()
+          }}
+          onKeyDown={(event) => {
+            const isUndo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z'
+            // The field's own undo would take back letters, and leave a half-typed value in force.
+            if (isUndo) event.preventDefault()
+            if (isUndo || event.key === 'Escape') restore()
+            onKeyDown?.(event)
           }}
           {...input}
         />

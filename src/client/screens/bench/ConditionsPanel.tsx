@@ -3,7 +3,7 @@ import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/documents/conditions.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { nextDragN } from '../../../core/units/dragSteps.ts'
 import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
@@ -27,7 +27,6 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
   const { units } = usePreferences()
   const { conditions } = bench.content
   const set = (change: Partial<Conditions>, tag?: string) => bench.editConditions(change, tag)
-  const stepN = QUANTITIES.strength.units[units.strength === 'lb' ? 'lb' : 'kg'] / 2
   const spool = evaluation?.setup.spool
   const run = evaluation?.moments.run
   const catalogue = useCatalogue()
@@ -41,7 +40,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           valueSi={conditions.dragN}
           check={above(0, 5_000)}
           onChange={(dragN) => set({ dragN }, 'drag')}
-          step={(dragN, direction) => Math.max(stepN, dragN + direction * stepN)}
+          step={(dragN, direction) => nextDragN(dragN, direction, units.strength)}
         />
         <Field label="measured" htmlFor="drag-measured">
           <Select

@@ -23,14 +23,15 @@ type Props = {
 export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Props) {
   const catalogue = useCatalogue()
   const id = useId()
-  const draft = useDraftText(
-    hook.size,
-    (text) => {
+  const draft = useDraftText({
+    shown: hook.size,
+    value: hook.size,
+    read: (text) => {
       const read = parseHookSize(text)
       return read.ok ? { ok: true, value: read.size.label } : read
     },
-    onSize,
-  )
+    commit: onSize,
+  })
   const parsed = parseHookSize(draft.text)
   const other = mistakenFor(hook.size)
   return (

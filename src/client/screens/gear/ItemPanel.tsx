@@ -222,14 +222,15 @@ function LineFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'line'
 
 function HookFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hook' }>>) {
   const { hooks } = useCatalogue()
-  const draft = useDraftText(
-    item.size,
-    (typed) => {
+  const draft = useDraftText({
+    shown: item.size,
+    value: item.size,
+    read: (typed) => {
       const parsed = parseHookSize(typed)
       return parsed.ok ? { ok: true, value: typed.trim() } : parsed
     },
-    (size) => onChange({ ...item, size }),
-  )
+    commit: (size) => onChange({ ...item, size }),
+  })
   return (
     <>
       <Field label="pattern" htmlFor="item-pattern">

@@ -97,7 +97,12 @@ function Cell({ name, value, column: { most, factor, decimals }, onChange }: Cel
       ? { ok: true, value: number }
       : { ok: false, message: `From 0 to ${Math.floor(most / factor)}.` }
   }
-  const { text, fault, type, leave } = useDraftText(String(Number((value / factor).toFixed(decimals))), read, onChange)
+  const { text, fault, type, leave, restore } = useDraftText({
+    shown: String(Number((value / factor).toFixed(decimals))),
+    value,
+    read,
+    commit: onChange,
+  })
   return (
     <input
       aria-label={name}
@@ -109,6 +114,7 @@ function Cell({ name, value, column: { most, factor, decimals }, onChange }: Cel
       title={fault}
       onChange={(event) => type(event.target.value)}
       onBlur={leave}
+      onKeyDown={(event) => event.key === 'Escape' && restore()}
     />
   )
 }

@@ -34,6 +34,6 @@ export function MarksField({
     return { ok: true, value: lengths.toSorted((a, b) => a - b) }
   }
   const shown = (marksM ?? []).map((si) => formatEntered('length', si, unit).value).join(', ')
-  const draft = useDraftText(shown, read, onChange)
+  const draft = useDraftText({ shown, value: marksM, read, commit: onChange })
   return <TextField label={`marked at, ${unit}`} draft={draft} hint="from its free end, apart by commas" placeholder="no marks" />
 }
