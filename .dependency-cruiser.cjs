@@ -60,7 +60,7 @@ module.exports = {
       ...npm('papaparse', 'fast-xml-parser', 'ical-generator', '@date-fns/tz', 'safe-stable-stringify', 'zod'),
     ]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|files|cli)/', '^(node:)?fs$']),
-    only('workers-are-thin', '^src/workers/', ['^src/(core|shared|workers)/']),
+    only('workers-are-thin', '^src/workers/', ['^src/(core|shared|files|workers)/']),
     never('server-knows-no-client', '^src/server/', { path: '^src/(client|workers|files|cli)/' }),
     never('server-resources-stand-alone', '^src/server/(documents|observations|calculations|tides|weather|health|backup)/', {
       path: '^src/server/(documents|observations|calculations|tides|weather|health|backup)/',

@@ -1,8 +1,8 @@
-import Papa from 'papaparse'
 import { type Fish, fishSchema } from '../core/documents/fish.ts'
 import { FISH_VERSION } from '../core/documents/versions.ts'
 import { parseQuantity } from '../core/units/parseQuantity.ts'
 import { type CsvRow, cellNumber, type LineFault, type ReadFile, readCsv } from './readCsv.ts'
+import { writeCsv } from './writeCsv.ts'
 
 /** Columns that hold a quantity: the field, and the unit that a bare number is in and that is written. */
 const QUANTITIES = {
@@ -69,5 +69,5 @@ export function writeFishCsv(fish: readonly Fish[]): string {
     ...Object.fromEntries(keysOf(YES).map((column) => [column, of[YES[column]] ? 'yes' : ''])),
     'to mind': of.notes ?? '',
   }))
-  return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
+  return writeCsv(table, COLUMNS)
 }

@@ -1,10 +1,10 @@
-import Papa from 'papaparse'
 import { GEAR_KINDS, type Gear, gearSchema } from '../core/documents/gear.ts'
 import { GEAR_VERSION } from '../core/documents/versions.ts'
 import { formatEntered } from '../core/units/formatQuantity.ts'
 import { parseQuantity } from '../core/units/parseQuantity.ts'
 import type { Quantity } from '../core/units/quantities.ts'
 import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
+import { writeCsv } from './writeCsv.ts'
 
 /** More lines than a box has. */
 const MOST_ROWS = 10_000
@@ -94,7 +94,7 @@ export function writeGearCsv(items: readonly Gear[]): string {
     const area = typeof of.dragAreaM2 === 'number' ? Number((of.dragAreaM2 * CM2_PER_M2).toPrecision(12)) : ''
     return Object.fromEntries([...words, ...quantities, [DRAG_AREA, area], ...yes])
   })
-  return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
+  return writeCsv(table, COLUMNS)
 }
 
 /** In the column’s unit where that says it exactly, else in SI to the last figure. */

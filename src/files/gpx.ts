@@ -74,9 +74,23 @@ function ownMark(text: string): Mark | undefined {
 
 const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" }
 
-/** The text of an element with the five entities of XML, and no others, read. */
+/** The text of an element, with or without attributes, with the five entities of XML and characters by number read, and no others. */
 function textOf(value: unknown): string {
-  return typeof value === 'string' ? value.replace(/&(amp|lt|gt|quot|apos);/g, (_, name: string) => ENTITIES[name]!).trim() : ''
+  if (typeof value === 'object' && value !== null) return textOf((value as { '#text'?: unknown })['#text'])
+  if (typeof value !== 'string') return ''
+  return value
+    .replace(
+      /&(?:(amp|lt|gt|quot|apos)|#(\d{1,7})|#x([0-9a-f]{1,6}));/gi,
+      (entity, name?: string, decimal?: string, hex?: string) =>
+        name ? ENTITIES[name.toLowerCase()]! : characterOf(decimal ? Number(decimal) : Number.parseInt(hex!, 16), entity),
+    )
+    .trim()
+}
+
+/** A character by its number; the entity as it is written where XML allows no such character. */
+function characterOf(code: number, entity: string): string {
+  const isSurrogate = code >= 0xd800 && code <= 0xdfff
+  return (code < 32 && ![9, 10, 13].includes(code)) || isSurrogate || code > 0x10ffff ? entity : String.fromCodePoint(code)
 }
 
 /** Marks as GPX: any reader has their names, places and notes, and this application the whole of them. */

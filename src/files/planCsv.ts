@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import type { PlanRow } from '../core/plan/planDay.ts'
 import { clockIn, dateIn } from '../core/time/localDay.ts'
 import { QUANTITIES } from '../core/units/quantities.ts'
+import { writeCsv } from './writeCsv.ts'
 
 const KN = QUANTITIES.speed.units.kn
 
@@ -25,5 +25,5 @@ export function writePlanCsv(rows: readonly PlanRow[], timeZone: string): string
     shape: take?.shape ?? '',
     note: 'trouble' in wanted ? wanted.trouble : take ? '' : 'none of the box holds',
   }))
-  return Papa.unparse(table, { newline: '\n', escapeFormulae: true })
+  return writeCsv(table)
 }

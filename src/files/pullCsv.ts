@@ -1,9 +1,9 @@
-import Papa from 'papaparse'
 import { type Catalogue, NOMINAL_CATALOGUE } from '../core/catalogue/catalogue.ts'
 import { observationSchema, type Pull, type StraightPull } from '../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../core/knots/facts.ts'
 import { parseQuantity } from '../core/units/parseQuantity.ts'
 import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
+import { writeCsv } from './writeCsv.ts'
 
 /** More pulls than a crew makes in a life. */
 const MOST_ROWS = 5_000
@@ -133,5 +133,5 @@ export function writePullCsv(pulls: readonly ToldPull[]): string {
     spool: pull.spoolId ?? '',
     discarded: pull.discarded ?? '',
   }))
-  return Papa.unparse({ fields: [...COLUMNS], data: table }, { newline: '\n', escapeFormulae: true })
+  return writeCsv(table, COLUMNS)
 }

@@ -1,4 +1,6 @@
 import Papa from 'papaparse'
+import { cutText } from '../core/documents/text.ts'
+import { unguarded } from './writeCsv.ts'
 
 /** A fault of a file: the line it stands on, counted from 1 with the heading, where it is one line's. */
 export type LineFault = { line?: number; message: string }
@@ -6,6 +8,9 @@ export type ReadFile<T> = { ok: true; value: T } | { ok: false; faults: LineFaul
 
 /** Larger than any table or list of marks that is taken in, bytes. */
 export const MOST_BYTES = 5_000_000
+
+/** More lines than any table has that is taken in. */
+const MAX_LINES = 20_000
 
 export type CsvRow = { line: number; cells: Record<string, string> }
 
@@ -19,6 +24,7 @@ export function readCsv(text: string, columns: readonly (readonly string[])[]): 
       ok: false,
       faults: unreadable.map(({ row, message }) => ({ ...(row === undefined ? {} : { line: row + 1 }), message })),
     }
+  if (data.length > MAX_LINES) return refused(`The file has ${data.length} lines: no such table is`)
   const [heading = [], ...rows] = data
   const names = heading.map((name) => name.trim().toLowerCase())
   const missing = columns.filter((either) => !either.some((name) => names.includes(name)))
@@ -36,14 +42,17 @@ export function readCsv(text: string, columns: readonly (readonly string[])[]): 
     ok: true,
     value: filled.map(({ cells, line }) => ({
       line,
-      cells: Object.fromEntries(names.map((name, i) => [name, cells[i]!.trim()])),
+      cells: Object.fromEntries(names.map((name, i) => [name, unguarded(cells[i]!.trim())])),
     })),
   }
 }
 
+/** Longer than any sentence here: a reader may quote the whole file. */
+const MAX_MESSAGE = 300
+
 export const refused = (message: string, line?: number): { ok: false; faults: LineFault[] } => ({
   ok: false,
-  faults: [{ ...(line === undefined ? {} : { line }), message }],
+  faults: [{ ...(line === undefined ? {} : { line }), message: cutText(message, MAX_MESSAGE) }],
 })
 
 /** A number written with a point or a comma; NaN for anything else, the empty cell among them. */

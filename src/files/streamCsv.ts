@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import { type Mark, streamRowSchema } from '../core/documents/mark.ts'
 import { QUANTITIES } from '../core/units/quantities.ts'
 import { type CsvRow, cellNumber, type LineFault, type ReadFile, readCsv } from './readCsv.ts'
+import { writeCsv } from './writeCsv.ts'
 
 const KN = QUANTITIES.speed.units.kn
 type Row = Mark['stream'][number]
@@ -49,5 +49,5 @@ export function writeStreamCsv(stream: readonly Row[]): string {
     neap_mps: neapMperS,
     direction_deg: directionDeg,
   }))
-  return Papa.unparse(rows, { newline: '\n', escapeFormulae: true })
+  return writeCsv(rows)
 }

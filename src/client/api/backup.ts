@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
-import { keptBackups, restoreReport } from '../../shared/backup.ts'
+import { keptBackups, restoreProgress, restoreReport } from '../../shared/backup.ts'
 import { request } from './http.ts'
 
 /** Where everything of the crew is to be had as one file. */
@@ -7,7 +7,13 @@ export const BACKUP_ADDRESS = '/api/backup'
 
 export const keptBackupsQuery = queryOptions({ queryKey: ['kept-backups'], queryFn: () => request(keptBackups, '/backup/kept') })
 
-/** What taking in a backup would do; nothing is changed. */
+/** How far the restore is that the server is working on. */
+export const restoringQuery = queryOptions({
+  queryKey: ['restoring'],
+  queryFn: () => request(restoreProgress, '/backup/restoring'),
+})
+
+/** What restoring a backup would do; nothing is changed. */
 export const lookAtBackup = (file: File) => request(restoreReport, '/backup?do=look', { method: 'POST', file })
 
 export const restoreBackup = (file: File) => request(restoreReport, '/backup?do=restore', { method: 'POST', file })

@@ -48,7 +48,12 @@ export function trueSizeSvg(drawing: SVGSVGElement, title: string): string {
 
 function file(size: { width: string; height: string; viewBox: string }, title: string, body: string): string {
   const [x, y, width, height] = size.viewBox.split(' ')
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="${size.viewBox}" font-family="sans-serif" color="${colourOf('ink')}"><title>${escaped(title)}</title><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${colourOf('sheet')}"/><g fill="${colourOf('ink')}">${body}</g></svg>\n`
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="${size.viewBox}" font-family="sans-serif" color="${colourOf('ink')}"><title>${escaped(title)}</title><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="${colourOf('sheet')}"/><g fill="${colourOf('ink')}">${body}</g></svg>\n`
+  return svg.replace(NOT_XML, '')
 }
+
+/** Characters that no XML may hold, not even by number: a label may have come with one. */
+// biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is taken out
+const NOT_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|&#x?0*(?:[0-8bcef]|1[0-9a-f]);/gi
 
 const ariaOf = (element: Element) => element.getAttributeNames().filter((name) => name.startsWith('aria-'))

@@ -3,20 +3,23 @@ import { Upload } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { toast } from 'sonner'
 import type { ReadFile } from '../../files/readCsv.ts'
+import type { FileFormats } from '../../workers/readFile.protocol.ts'
 import { Button } from './controls.tsx'
 import { FileFaults } from './FileFaults.tsx'
 import { FileField } from './FileField.tsx'
 import { Panel } from './Panel.tsx'
-import { placesOf, readChosen } from './readChosen.ts'
+import { placesOf, type RowFormat, type RowsOf, readChosen } from './readChosen.ts'
 
-type Props<Row> = {
+type Props<F extends RowFormat> = {
   title: string
   about: string
   file: { label: string; accept: string }
-  read: (text: string) => Promise<ReadFile<Row[]>>
+  format: F
+  /** What reading it needs beside the file. */
+  readWith: FileFormats[F]['with']
   /** What of a file is shown before it is taken in. */
-  shown: (rows: readonly Row[]) => ReactNode
-  take: (rows: readonly Row[]) => Promise<unknown>
+  shown: (rows: RowsOf<F>) => ReactNode
+  take: (rows: RowsOf<F>) => Promise<unknown>
   /** What is said once it is. */
   takenWords: (count: number) => string
   onSettled: () => unknown
@@ -25,19 +28,28 @@ type Props<Row> = {
 }
 
 /** Takes in a file: read and shown first, every fault with its place, and stored only when it is said so. */
-export function ImportFile<Row>({
+export function ImportFile<F extends RowFormat>({
   title,
   about,
   file,
-  read: readText,
+  format,
+  readWith,
   shown,
   take: takeIn,
   takenWords,
   onSettled,
   ready = true,
-}: Props<Row>) {
+}: Props<F>) {
   const [open, setOpen] = useState(false)
-  const [read, setRead] = useState<ReadFile<Row[]>>()
+  const [read, setRead] = useState<ReadFile<RowsOf<F>>>()
+  const [isReading, setReading] = useState(false)
+  const choose = async (chosen: File | undefined) => {
+    setRead(undefined)
+    if (!chosen) return
+    setReading(true)
+    setRead(await readChosen(format, chosen, readWith))
+    setReading(false)
+  }
   const take = useMutation({
     mutationFn: takeIn,
     onSuccess: (_, rows) => {
@@ -64,7 +76,8 @@ export function ImportFile<Row>({
       }
     >
       <div className="mt-3 grid gap-3">
-        <FileField {...file} onChoose={async (chosen) => setRead(chosen && (await readChosen(chosen, readText)))} />
+        <FileField {...file} onChoose={choose} />
+        {isReading && <p role="status">Reading the file …</p>}
         {read && !read.ok && <FileFaults faults={placesOf(read)} />}
         {read?.ok && (
           <>

@@ -1,8 +1,23 @@
 import { MOST_BYTES, type ReadFile, refused } from '../../files/readCsv.ts'
+import type { FileFormat, FileFormats } from '../../workers/readFile.protocol.ts'
+import { runReadFile } from '../../workers/runReadFile.ts'
 
-/** Reads a file that was chosen, unless it is larger than any that is taken: a wrong file is refused before it is read. */
-export async function readChosen<T>(file: File, read: (text: string) => Promise<ReadFile<T>>): Promise<ReadFile<T>> {
-  return file.size > MOST_BYTES ? refused('The file is over 5 MB') : read(await file.text())
+/** Formats that are read row by row. */
+export type RowFormat = Exclude<FileFormat, 'trace'>
+export type RowsOf<F extends RowFormat> = Extract<FileFormats[F]['read'], { ok: true }>['value']
+
+/** Reads a file that was chosen, unless it is larger than any that is taken. What goes wrong is a fault of the file. */
+export async function readChosen<F extends RowFormat>(
+  format: F,
+  file: File,
+  more: FileFormats[F]['with'],
+): Promise<ReadFile<RowsOf<F>>> {
+  if (file.size > MOST_BYTES) return refused('The file is over 5 MB')
+  try {
+    return (await runReadFile(format, file, more)) as ReadFile<RowsOf<F>>
+  } catch (error) {
+    return refused(error instanceof Error ? error.message : String(error))
+  }
 }
 
 /** Faults of a file with their places in words. */

@@ -18,7 +18,7 @@ export const text = (most: number) =>
 export const filledText = (most: number, empty: string) => text(most).trim().min(1, empty)
 
 /** The beginning of a text, at most so many code points: never half a character. */
-export const cutText = (long: string, most: number): string => [...long].slice(0, most).join('')
+export const cutText = (long: string, most: number): string => [...long.slice(0, 2 * most)].slice(0, most).join('')
 
 /** The name of a copy. */
 export const copyName = (name: string): string => cutText(`${name}, copy`, MOST_NAME)

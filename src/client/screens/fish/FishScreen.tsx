@@ -43,17 +43,7 @@ export default function FishScreen() {
         <h1 className="mr-auto text-xl font-bold">{bin ? 'Fish in the bin' : 'Fish'}</h1>
         {!bin && (
           <>
-            <ImportTable
-              kind="fish"
-              owned={here.data ?? []}
-              format={async () => {
-                const { readFishCsv, writeFishCsv } = await import('../../../files/fishCsv.ts')
-                return { read: readFishCsv, write: writeFishCsv }
-              }}
-              keyOf={({ name }) => name.toLowerCase()}
-              nameOf={({ name }) => name}
-              nothingNew="All of it is here already."
-            />
+            <ImportTable kind="fish" owned={here.data ?? []} nothingNew="All of it is here already." />
             <Button tone="quiet" disabled={!here.data?.length} onClick={save}>
               <Download className="size-4" aria-hidden="true" /> Export as CSV
             </Button>

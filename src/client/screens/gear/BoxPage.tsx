@@ -38,17 +38,7 @@ export default function BoxPage() {
         <h1 className="mr-auto text-xl font-bold">{bin ? 'From the box, in the bin' : 'In the box'}</h1>
         {!bin && (
           <>
-            <ImportTable
-              kind="gear"
-              owned={box.data ?? []}
-              format={async () => {
-                const { readGearCsv, writeGearCsv } = await import('../../../files/gearCsv.ts')
-                return { read: readGearCsv, write: writeGearCsv }
-              }}
-              keyOf={({ kind, name }) => `${kind} ${name.toLowerCase()}`}
-              nameOf={({ name }) => name}
-              nothingNew="All of it is in the box already."
-            />
+            <ImportTable kind="gear" owned={box.data ?? []} nothingNew="All of it is in the box already." />
             <Button tone="quiet" disabled={!box.data?.length} onClick={saveAll}>
               <Download className="size-4" aria-hidden="true" /> Export as CSV
             </Button>

@@ -5,7 +5,7 @@ import { defaultConditions } from '../../../core/documents/conditions.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { fitIssues } from '../../../core/setup/fitIssues.ts'
 import type { ParsedTrace } from '../../../core/setup/parseTrace.ts'
-import { readTraceFile } from '../../../files/traceFile.ts'
+import { runReadFile } from '../../../workers/runReadFile.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
 import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
@@ -18,6 +18,8 @@ import { Panel } from '../../ui/Panel.tsx'
 /** Larger than any trace of 200 parts can be; a wrong file is refused before it is read. */
 const MOST_BYTES = 1_000_000
 
+const failed = (error: Error): ParsedTrace => ({ ok: false, issues: [{ path: [], message: error.message }] })
+
 /** Takes in a trace file: every fault is shown with its path, and nothing changes until it is confirmed. */
 export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
   const [open, setOpen] = useState(false)
@@ -26,7 +28,7 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
   const choose = async (file: File | undefined) => {
     if (!file) return setRead(undefined)
     if (file.size > MOST_BYTES) return setRead({ ok: false, issues: [{ path: [], message: 'is over a megabyte: no trace is' }] })
-    setRead(readTraceFile(await file.text(), catalogue))
+    setRead(await runReadFile('trace', file, { catalogue }).catch(failed))
   }
   return (
     <Panel

@@ -1,17 +1,25 @@
 import { useState } from 'react'
 import type { ReadFile } from '../../../files/readCsv.ts'
+import type { FileFormats } from '../../../workers/readFile.protocol.ts'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
-import { placesOf, readChosen } from '../../ui/readChosen.ts'
+import { placesOf, type RowFormat, type RowsOf, readChosen } from '../../ui/readChosen.ts'
 
-type Props<T> = { label: string; hint: string; read: (text: string) => Promise<ReadFile<T[]>>; onRead: (rows: T[]) => void }
+type Props<F extends RowFormat> = {
+  label: string
+  hint: string
+  format: F
+  /** What reading it needs beside the file. */
+  readWith: FileFormats[F]['with']
+  onRead: (rows: RowsOf<F>) => void
+}
 
 /** A table from a CSV file: taken into the form when all of it reads, else every wrong line is named and nothing changes. */
-export function ChooseTable<T>({ label, hint, read, onRead }: Props<T>) {
-  const [outcome, setOutcome] = useState<ReadFile<T[]>>()
+export function ChooseTable<F extends RowFormat>({ label, hint, format, readWith, onRead }: Props<F>) {
+  const [outcome, setOutcome] = useState<ReadFile<RowsOf<F>>>()
   const choose = async (file: File | undefined) => {
     if (!file) return setOutcome(undefined)
-    const result = await readChosen(file, read)
+    const result = await readChosen(format, file, readWith)
     setOutcome(result)
     if (result.ok) onRead(result.value)
   }

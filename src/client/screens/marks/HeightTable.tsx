@@ -22,7 +22,8 @@ export function HeightTable({ mark: { heights = [], timeZone }, onChange }: Prop
       <ChooseTable
         label="printed table"
         hint="CSV with date, time, height_m of high and low waters; counts where it reaches"
-        read={async (text) => (await import('../../../files/heightCsv.ts')).readHeightCsv(text, timeZone)}
+        format="heights"
+        readWith={{ timeZone }}
         onRead={onChange}
       />
     </>

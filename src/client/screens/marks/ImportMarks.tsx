@@ -1,36 +1,41 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useRef } from 'react'
 import type { Waypoint } from '../../../files/gpx.ts'
-import type { ReadFile } from '../../../files/readCsv.ts'
 import { createDocument, marksQuery } from '../../api/documents.ts'
 import { newId } from '../../api/newId.ts'
 import { portsQuery } from '../../api/water.ts'
 import { ImportFile } from '../../ui/ImportFile.tsx'
 import { newMark } from './newMark.ts'
 
-/** A place with the id it is stored under: taken in again after a failure, what is stored already is not stored twice. */
-type Named = Waypoint & { id: string }
-
-async function readPlaces(text: string): Promise<ReadFile<Named[]>> {
-  const read = (await import('../../../files/gpx.ts')).readGpx(text)
-  return read.ok ? { ok: true, value: read.value.map((place) => ({ ...place, id: newId() })) } : read
-}
+const NOTHING_ELSE = {}
 
 /** Takes in the places of a GPX file: shown first, and stored only when it is said so. */
 export function ImportMarks() {
   const client = useQueryClient()
   const ports = useQuery(portsQuery)
-  const takeIn = async (points: readonly Named[]) => {
+  // Taken in again after a failure, what is stored already is not stored twice.
+  const ids = useRef(new Map<Waypoint, string>())
+  const idFor = (place: Waypoint) => {
+    const id = ids.current.get(place) ?? newId()
+    ids.current.set(place, id)
+    return id
+  }
+  const takeIn = async (points: readonly Waypoint[]) => {
     const [port] = ports.data ?? []
     if (!port) throw new Error('No port is known that a mark could have its tide from.')
     const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
-    for (const { id, mark, ...place } of points) await createDocument('marks', mark ?? newMark(port.id, timeZone, place), id)
+    for (const point of points) {
+      const { mark, ...place } = point
+      await createDocument('marks', mark ?? newMark(port.id, timeZone, place), idFor(point))
+    }
   }
   return (
     <ImportFile
       title="Take in marks"
       about="A GPX file with places, from a plotter or from here. Nothing changes until you say so."
       file={{ label: 'GPX file', accept: '.gpx,application/gpx+xml,.xml' }}
-      read={readPlaces}
+      format="places"
+      readWith={NOTHING_ELSE}
       shown={(places) => (
         <>
           <p>

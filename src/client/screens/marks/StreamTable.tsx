@@ -71,7 +71,8 @@ export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: s
         <ChooseTable
           label="from a file"
           hint="CSV with the columns hour, spring_kn, neap_kn, direction_deg"
-          read={async (text) => (await import('../../../files/streamCsv.ts')).readStreamCsv(text)}
+          format="stream"
+          readWith={{}}
           onRead={onChange}
         />
         <Button className="justify-self-end" onClick={saveTable}>

@@ -5,9 +5,11 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import type { RestoreReport } from '../../../shared/backup.ts'
 import { DOCUMENT_KINDS, type DocumentKind } from '../../../shared/documentKinds.ts'
-import { BACKUP_ADDRESS, keptBackupsQuery, lookAtBackup, restoreBackup } from '../../api/backup.ts'
+import { BACKUP_ADDRESS, keptBackupsQuery, lookAtBackup, restoreBackup, restoringQuery } from '../../api/backup.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { FileField } from '../../ui/FileField.tsx'
+
+const LOOK_MS = 500
 
 /** Everything carried away as one file and brought back, and how old the newest of those is that are kept by themselves. */
 export function Backups() {
@@ -67,7 +69,8 @@ function Restore() {
         accept=".jsonl"
         onChoose={choose}
       />
-      {look.isPending && <p role="status">Reading the backup …</p>}
+      {look.isPending && <Working what="Reading the backup" />}
+      {restore.isPending && <Working what="Restoring" />}
       {error && (
         <p role="alert" className="text-fails">
           {error.message} Nothing was changed.
@@ -85,6 +88,17 @@ function Restore() {
       )}
       {restore.data && <Report report={restore.data} />}
     </div>
+  )
+}
+
+/** How far the server is with a file that was sent. */
+function Working({ what }: { what: string }) {
+  const share = useQuery({ ...restoringQuery, refetchInterval: LOOK_MS }).data?.share ?? undefined
+  return (
+    <p role="status" className="flex items-center gap-3">
+      {what} …
+      <progress className="flex-1" value={share} aria-label={what} />
+    </p>
   )
 }
 

@@ -1,0 +1,24 @@
+import type { Catalogue } from '../core/catalogue/catalogue.ts'
+import type { Mark } from '../core/documents/mark.ts'
+import type { ParsedTrace } from '../core/setup/parseTrace.ts'
+import type { Waypoint } from '../files/gpx.ts'
+import type { ToldPull } from '../files/pullCsv.ts'
+import type { ReadFile } from '../files/readCsv.ts'
+import type { Owned, TableChange, TableItems } from '../files/tables.ts'
+
+/** What a file is read as, with what that needs beside its bytes, and what comes out. */
+export type FileFormats = {
+  gear: { with: { owned: readonly Owned<TableItems['gear']>[] }; read: ReadFile<TableChange<TableItems['gear']>[]> }
+  fish: { with: { owned: readonly Owned<TableItems['fish']>[] }; read: ReadFile<TableChange<TableItems['fish']>[]> }
+  pulls: { with: object; read: ReadFile<ToldPull[]> }
+  stream: { with: object; read: ReadFile<Mark['stream'][number][]> }
+  heights: { with: { timeZone: string }; read: ReadFile<NonNullable<Mark['heights']>[number][]> }
+  places: { with: object; read: ReadFile<Waypoint[]> }
+  trace: { with: { catalogue: Catalogue }; read: ParsedTrace }
+}
+export type FileFormat = keyof FileFormats
+
+export type ReadFileRequest<F extends FileFormat = FileFormat> = {
+  [Each in F]: { format: Each; bytes: Uint8Array } & FileFormats[Each]['with']
+}[F]
+export type ReadFileResult = FileFormats[FileFormat]['read']

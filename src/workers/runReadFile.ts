@@ -1,0 +1,19 @@
+import type { FileFormat, FileFormats, ReadFileRequest } from './readFile.protocol.ts'
+import { runJob } from './runJob.ts'
+
+/** A file that takes longer is made to be slow. */
+const MAX_MS = 10_000
+
+/** Reads a file in a thread of its own, so that a wrong or hostile one never holds up the page. @throws Error where it took too long. */
+export async function runReadFile<F extends FileFormat>(
+  format: F,
+  file: Blob,
+  more: FileFormats[F]['with'],
+): Promise<FileFormats[F]['read']> {
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  const worker = new Worker(new URL('./readFile.worker.ts', import.meta.url), { type: 'module' })
+  const request = { format, bytes, ...more } as unknown as ReadFileRequest
+  return runJob<ReadFileRequest, FileFormats[F]['read']>(worker, request, AbortSignal.timeout(MAX_MS)).catch((error: unknown) => {
+    throw error instanceof DOMException ? new Error('The file took too long to read. Is it the right one?') : error
+  })
+}

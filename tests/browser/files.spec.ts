@@ -1,0 +1,58 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { XMLValidator } from 'fast-xml-parser'
+import { copyOf, expect, HOUND, test } from './fixtures.ts'
+
+test('a hostile file of five megabytes is refused while the page goes on', async ({ page, app }) => {
+  await page.goto(`${app.url}/water/marks`)
+  await page.getByRole('button', { name: 'Import' }).click()
+  // The longest that the page does not answer, from here on.
+  await page.evaluate(() => {
+    let last = performance.now()
+    Object.assign(window, { longestMs: 0 })
+    setInterval(() => {
+      const now = performance.now()
+      Object.assign(window, { longestMs: Math.max((window as never as { longestMs: number }).longestMs, now - last) })
+      last = now
+    }, 10)
+  })
+  const nested = `<gpx>${'<a>'.repeat(700_000)}`
+  const places = `<gpx>${'<wpt lat="1" lon="2"><name>&amp;&#65;</name></wpt>'.repeat(98_000)}</gpx>`
+  for (const text of [nested, places, 'x,'.repeat(2_400_000)]) {
+    // By its path, as a person chooses it: handed over by the test, it would hold up the page by itself.
+    const file = test.info().outputPath('places.gpx')
+    writeFileSync(file, text)
+    await page.getByLabel('GPX file').setInputFiles(file)
+    await expect(page.getByRole('alert')).toContainText(/not XML|is not read here|at most|took too long/)
+  }
+  // A busy machine holds up any page now and then; read in the page it was five seconds and more.
+  expect(await page.evaluate(() => (window as never as { longestMs: number }).longestMs)).toBeLessThan(1_500)
+})
+
+test('the drawing of a trace whose label holds a control character is a sound file', async ({ page, app }) => {
+  const id = await copyOf(page, app.url, HOUND, 'odd label')
+  const { content } = await (await page.request.get(`${app.url}/api/traces/${id}`)).json()
+  const pieces = content.trace.pieces.map((piece: object, i: number) =>
+    i === 0 ? { ...piece, label: 'bell\u0007 & <b>' } : piece,
+  )
+  const data = { baseRevision: 1, content: { ...content, trace: { ...content.trace, pieces } } }
+  expect((await page.request.put(`${app.url}/api/traces/${id}`, { data })).ok()).toBe(true)
+  await page.goto(`${app.url}/traces/${id}`)
+  await page.getByRole('button', { name: 'Export' }).click()
+  const download = page.waitForEvent('download')
+  await page.getByRole('menuitem', { name: /Drawing and profile/ }).click()
+  const svg = readFileSync(await (await download).path(), 'utf8')
+  expect(svg).toContain('bell')
+  expect(svg).not.toContain('\u0007')
+  expect(XMLValidator.validate(svg)).toBe(true)
+})
+
+test('a table in UTF-16 is read with every letter, and a picture is refused in words', async ({ page, app }) => {
+  await page.goto(`${app.url}/gear/box`)
+  await page.getByRole('button', { name: 'Import' }).click()
+  const file = page.getByLabel('CSV file')
+  const table = 'kind,name,shape,weight\nsinker,Åsa’s bomb,bomb,150 g\n'
+  await file.setInputFiles({ name: 'box.csv', mimeType: 'text/csv', buffer: Buffer.from(`\uFEFF${table}`, 'utf16le') })
+  await expect(page.getByRole('dialog')).toContainText('1 new: Åsa’s bomb')
+  await file.setInputFiles({ name: 'box.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]) })
+  await expect(page.getByRole('alert')).toContainText('The file is not text')
+})
