@@ -29,13 +29,20 @@ export function useReach(
       labels.set(linkKey(ref), known)
       return known
     }
-    const labelWidth = (ref: LinkRef) => {
+    // Where branches drop from a line its length is written after the name.
+    const crowded = new Set(trace.pieces.map(ridesOn))
+    const widths = new Map<string, number>()
+    const widthOf = (ref: LinkRef) => {
       const { above, below } = label(ref)
-      // Where branches drop from a line its length is written after the name.
-      const crowded = below && trace.pieces.some((piece) => ridesOn(piece) === linkKey(ref)) ? `${above.at(-1)}, ${below}` : ''
-      const characters = Math.max(0, ...[...above, below ?? '', crowded].map((text) => text.length))
+      const inOne = below && crowded.has(linkKey(ref)) ? `${above.at(-1)}, ${below}` : ''
+      const characters = Math.max(0, ...[...above, below ?? '', inOne].map((text) => text.length))
       // Room for a digit more or less: the strip rests while a strength or a length is stepped.
       return CHARACTER * (below === undefined ? characters : roomyCharacters(characters))
+    }
+    const labelWidth = (ref: LinkRef) => {
+      const known = widths.get(linkKey(ref)) ?? widthOf(ref)
+      widths.set(linkKey(ref), known)
+      return known
     }
     const drawn = [chosen, end].filter((id) => id !== undefined)
     const layout = layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale, drawn })

@@ -62,8 +62,9 @@ export const LEAST_SHARE = 0.02
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
 
+/** What is laid out of a piece and all below it; whoever asked for it adds its own to the lists. */
 type Run = { items: ReachItem[]; drops: ReachDrop[]; folds: ReachFold[]; width: number; rows: number; blocks: Block[] }
-const NO_RUN: Run = { items: [], drops: [], folds: [], width: 0, rows: 1, blocks: [] }
+const emptyRun = (): Run => ({ items: [], drops: [], folds: [], width: 0, rows: 1, blocks: [] })
 
 /**
  * Places every part of an outfit and a trace on one strip: the trunk from the reel to the principal end, branches below it in
@@ -138,20 +139,13 @@ class Layout {
     const main = joined.find(({ id }) => this.trunk.has(id)) ?? joined[0]
     const wound = head.items.at(-1)
     const riding = this.alongLine(wound, onOutfit, (piece) => (piece.attach.how === 'joined' ? 0 : 1 / (1 + piece.attach.atM)))
-    const run = main ? this.run(main, head.width) : NO_RUN
+    const run = main ? this.run(main, head.width) : emptyRun()
     const beside = joined.filter((piece) => piece !== main).map((piece) => ({ x: head.width - 2, piece }))
     const branches = this.hang([...beside, ...riding.branches], [run])
-    const items = [...head.items, ...riding.items, ...run.items, ...branches.items]
+    const whole = joinedRuns(run, branches, [...head.items, ...riding.items])
     return {
-      run: {
-        items,
-        drops: [...run.drops, ...branches.drops],
-        folds: [...run.folds, ...branches.folds],
-        width: head.width + run.width,
-        rows: Math.max(run.rows, branches.rows),
-        blocks: [...run.blocks, ...branches.blocks],
-      },
-      extent: Math.max(...items.map(({ x1 }) => x1)),
+      run: { ...whole, width: head.width + run.width },
+      extent: Math.max(...whole.items.map(({ x1 }) => x1)),
       ...(this.unitsPerMetre === undefined ? {} : { metresPerUnit: 1 / this.unitsPerMetre }),
     }
   }
@@ -170,7 +164,7 @@ class Layout {
           : this.slot(woundRef(line.role), 60)
       x = push(items, itemOf(woundRef(line.role), 'wound', x, widthM, y))
     }
-    return { ...NO_RUN, items, width: x }
+    return { ...emptyRun(), items, width: x }
   }
 
   /** A piece with its joint, and everything that hangs from it, starting at x on the trunk's height. */
@@ -189,7 +183,7 @@ class Layout {
     const near = hung.filter(({ attach }) => attach.how === 'joined' && attach.end === 'near')
     const ends = hung.filter((child) => !partWay.includes(child) && !near.includes(child))
     const follows = ends.find(({ id }) => this.trunk.has(id)) ?? ends[0]
-    const after = follows ? this.run(follows, own.x1) : NO_RUN
+    const after = follows ? this.run(follows, own.x1) : emptyRun()
     const branches = this.hang(
       [
         ...near.map((child) => ({ x: own.x0 + BRANCH_GAP / 2, piece: child })),
@@ -200,14 +194,7 @@ class Layout {
       ],
       [after],
     )
-    return {
-      items: [...items, ...riding.items, ...after.items, ...branches.items],
-      drops: [...after.drops, ...branches.drops],
-      folds: [...after.folds, ...branches.folds],
-      width: own.x1 - x + after.width,
-      rows: Math.max(after.rows, branches.rows),
-      blocks: [...after.blocks, ...branches.blocks],
-    }
+    return { ...joinedRuns(after, branches, [...items, ...riding.items]), width: own.x1 - x + after.width }
   }
 
   private joint(items: ReachItem[], ref: LinkRef, x: number): number {
@@ -237,6 +224,7 @@ class Layout {
 
   /** Hangs branches below, from the right: each takes the highest free lanes, so a drop never crosses a branch. */
   private hang(branches: Branch[], taken: Run[]): Run {
+    if (branches.length === 0) return emptyRun()
     const placed = taken.flatMap(({ blocks }) => blocks)
     const blocks: Block[] = []
     const items: ReachItem[] = []
@@ -321,6 +309,16 @@ const branchBlock = (x: number, { width }: Run, lane: number): Block => ({
   lane,
   hangsFromLane: 0,
 })
+
+/** The first run with the branches and items added to its lists: copied at every piece, a long chain would cost its square. */
+function joinedRuns(run: Run, branches: Run, items: readonly ReachItem[]): Run {
+  run.items.push(...items, ...branches.items)
+  run.drops.push(...branches.drops)
+  run.folds.push(...branches.folds)
+  run.blocks.push(...branches.blocks)
+  run.rows = Math.max(run.rows, branches.rows)
+  return run
+}
 
 function itemOf(ref: LinkRef, kind: ReachItem['kind'], x0: number, width: number, y: number): ReachItem {
   return { id: linkKey(ref), ref, kind, x0, x1: x0 + width, y, onLine: false }

@@ -29,9 +29,10 @@ export function endsOf(trace: Trace): Piece[] {
  * A slider is reached through the stop it bears on; a line through a pulley, by the stop on the side that is not loaded.
  * @throws CoreError 'no-path' where a slider has no stop to bear on. The trace must be sound (`parseTrace`).
  */
-export function pathFinder(trace: Trace): (id: string) => PathElement[] {
-  const finder = new PathFinder(trace)
-  return (id) => finder.toPiece(id)
+export function pathToPiece(trace: Trace, id: string): PathElement[] {
+  const finder = finders.get(trace) ?? new PathFinder(trace)
+  finders.set(trace, finder)
+  return finder.toPiece(id)
 }
 
 /** The lines of a path, each as long as the path goes along it. */
@@ -43,9 +44,6 @@ export const linesAlong = (path: readonly PathElement[]): { line: LinePiece; len
 /** Line along a path, m. */
 export const lineAlongM = (path: readonly PathElement[]): number =>
   linesAlong(path).reduce((sum, { lengthM }) => sum + lengthM, 0)
-
-/** One such path, where no more are asked for. */
-export const pathToPiece = (trace: Trace, id: string): PathElement[] => pathFinder(trace)(id)
 
 class PathFinder {
   private readonly trace: Trace
@@ -60,11 +58,9 @@ class PathFinder {
       const ref = jointRef(id)
       const element: PathElement = { kind: 'joint', id: linkKey(ref), ref, joint: attach.joint, ties: [attach.on] }
       row.push({ id, atM: attach.atM, element })
-      this.knots.set(
-        attach.on,
-        row.sort((a, b) => a.atM - b.atM),
-      )
+      this.knots.set(attach.on, row)
     }
+    for (const row of this.knots.values()) row.sort((a, b) => a.atM - b.atM)
   }
 
   toPiece(id: string): PathElement[] {
@@ -148,3 +144,6 @@ function placeOn(line: LinePiece, piece: Piece): number {
   if (piece.attach.how === 'joined') return piece.attach.end === 'near' ? 0 : line.lengthM
   return piece.attach.atM
 }
+
+/** Documents are never changed in place, so what was found out about one holds as long as it does. */
+const finders = new WeakMap<Trace, PathFinder>()

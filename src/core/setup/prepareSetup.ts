@@ -7,7 +7,7 @@ import { lineOutInRunM } from './lineWanted.ts'
 import { type Moved, movedOf } from './moving/moved.ts'
 import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
-import { endsOf, type PathElement, pathFinder } from './paths.ts'
+import { endsOf, type PathElement, pathToPiece } from './paths.ts'
 import type { Setup } from './setup.ts'
 
 /** A path from the reel to one end: its links, the weakest, the chance that each goes first, and that nothing goes at a load. */
@@ -36,7 +36,7 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const spool = spoolOf(catalogue, outfit, lineOutM)
   const out = linesOut(outfit, spool, lineOutM)
   const wound = out.map(({ line }) => line)
-  const tracePath = remember(pathFinder(trace))
+  const tracePath = remember((id) => pathToPiece(trace, id))
   const linksOf = linkFinder({ catalogue, wound, conditions })
   const chancesOf = chanceFinder()
   const path = remember((id: string): EndPath => {
