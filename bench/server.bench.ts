@@ -73,7 +73,8 @@ await runMain(async () => {
     )
     console.table({
       'first page of heads, alone': await load(`${ours.origin}/api/traces?heads=true`, 1),
-      'first page of heads, 20 connections': await load(`${ours.origin}/api/traces?heads=true`, 20),
+      'first page of heads, 50 connections': await load(`${ours.origin}/api/traces?heads=true`, 50),
+      'one trace, 50 connections': await load(ours.url, 50),
       'first page of contents, alone': await load(`${ours.origin}/api/traces`, 1),
     })
     await ours.stop()

@@ -1,7 +1,7 @@
 import Koa from 'koa'
 import compress from 'koa-compress'
 import type { Logger } from 'pino'
-import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/documentKinds.ts'
+import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/kindNames.ts'
 import type { BackupDesk } from './backup/backupDesk.ts'
 import type { KeptBackups } from './backup/keptBackups.ts'
 import { backupRoutes } from './backup/routes.ts'

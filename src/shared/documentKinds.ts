@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { crewSettingsSchema } from '../core/documents/crewSettings.ts'
 import { fishSchema } from '../core/documents/fish.ts'
 import { gearSchema } from '../core/documents/gear.ts'
@@ -8,6 +8,7 @@ import { outfitSchema } from '../core/documents/outfit.ts'
 import { readDocument } from '../core/documents/readDocument.ts'
 import { ruleSetSchema } from '../core/documents/ruleSet.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
+import { type DocumentKind, nameOfUnread } from './kindNames.ts'
 import { traceContent, upgradeTraceContent } from './traceContent.ts'
 import type { Saved, SavedRow } from './versioned.ts'
 
@@ -29,7 +30,7 @@ const firstFormat = (value: unknown): Upgraded => {
   return typeof version === 'number' && version > 1 ? { newerVersion: version } : { value }
 }
 
-/** Every kind of document, by the name of its addresses. A new one is a schema of its own and a line here. */
+/** Every kind of document, by the name of its addresses. A new one is a schema of its own, its name in `kindNames.ts` and a line here. */
 export const DOCUMENT_KINDS = {
   traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, hasHeads: true }),
   outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
@@ -38,12 +39,9 @@ export const DOCUMENT_KINDS = {
   marks: kind({ one: 'mark', content: markSchema, lift: (value) => upgrade('mark', value) }),
   'rule-sets': kind({ one: 'rule set', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
   settings: kind({ one: 'set of settings', content: crewSettingsSchema, lift: firstFormat }),
-}
+} satisfies { [K in DocumentKind]: unknown }
 
-export type DocumentKind = keyof typeof DOCUMENT_KINDS
 export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] extends Kind<infer T> ? T : never
-
-export const DOCUMENT_KIND_NAMES = Object.keys(DOCUMENT_KINDS) as readonly DocumentKind[]
 
 /** Whether a kind is listed by heads: its contents are long. */
 export const hasHeads = (name: DocumentKind): boolean => (DOCUMENT_KINDS[name] as Kind<object>).hasHeads === true
@@ -61,13 +59,6 @@ export function readContent<K extends DocumentKind>(
   const message =
     'newerVersion' in upgraded ? newerWords(one) : `This ${one} cannot be read: ${first?.path.join('.')}: ${first?.message}.`
   return { ok: false, message, issues: read.issues }
-}
-
-/** The name that a content which cannot be read goes by, where it has one. */
-export function nameOfUnread(value: unknown): string | undefined {
-  const found = z.union([z.object({ trace: z.object({ name: z.string() }) }), z.object({ name: z.string() })]).safeParse(value)
-  if (!found.success) return undefined
-  return 'trace' in found.data ? found.data.trace.name : found.data.name
 }
 
 /** A document that cannot be read: one of a list, which the others are not hurt by. */

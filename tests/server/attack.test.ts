@@ -3,11 +3,13 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { z } from 'zod'
 import { CALCULATIONS } from '../../src/core/calculations/registry.ts'
 import { observationSchema } from '../../src/core/documents/observation.ts'
-import { DOCUMENT_KIND_NAMES, DOCUMENT_KINDS, readContent } from '../../src/shared/documentKinds.ts'
+import { DOCUMENT_KINDS, readContent } from '../../src/shared/documentKinds.ts'
+import { DOCUMENT_KIND_NAMES } from '../../src/shared/kindNames.ts'
 import { contractArb } from '../fixtures/contractArb.ts'
 import { rawRequest } from './rawRequest.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
+const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 /** `SEED=… REQUESTS=… npx vitest run --project server attack` tries others. */
 const SEED = Number(process.env.SEED ?? 20261125)
 const REQUESTS = Number(process.env.REQUESTS ?? 10_000)
@@ -27,6 +29,15 @@ type Asked = { method: string; path: string; body?: unknown; headers?: Record<st
 const deep: fc.Arbitrary<unknown> = fc
   .tuple(fc.constantFrom<[string, string]>(['[', ']'], ['{"trace":', '}']), fc.integer({ min: 60, max: 10_000 }))
   .map(([[open, close], depth]) => `${open.repeat(depth)}1${close.repeat(depth)}`)
+
+/** As wide as a body may be. */
+const wide: fc.Arbitrary<unknown> = fc
+  .tuple(fc.boolean(), fc.integer({ min: 1_000, max: 20_000 }))
+  .map(([isList, width]) =>
+    isList
+      ? Array.from({ length: width }, (_, i) => i)
+      : Object.fromEntries(Array.from({ length: width }, (_, i) => [`k${i}`, i])),
+  )
 
 const spoilt = (body: fc.Arbitrary<unknown>): fc.Arbitrary<unknown> =>
   fc.oneof({ weight: 3, arbitrary: body }, { weight: 1, arbitrary: fc.jsonValue() })
@@ -59,7 +70,11 @@ const othersAsked: fc.Arbitrary<Asked>[] = [
   fc.record({
     method: fc.constant('POST'),
     path: fc.constantFrom('/evaluate', '/calculations/cast.load', '/traces', '/observations'),
-    body: deep,
+    body: fc.oneof(
+      deep,
+      wide,
+      wide.map((content) => ({ id: HOUND, content })),
+    ),
   }),
   fc.record({
     method: fc.constant('GET'),

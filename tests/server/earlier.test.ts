@@ -1,6 +1,7 @@
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type ContentOf, type DocumentKind, readList } from '../../src/shared/documentKinds.ts'
+import { type ContentOf, readList } from '../../src/shared/documentKinds.ts'
+import type { DocumentKind } from '../../src/shared/kindNames.ts'
 import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
 import { freshDatabase, startTestServer, type TestServer } from './testServer.ts'
 

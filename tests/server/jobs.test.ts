@@ -45,6 +45,18 @@ test.each([
   await narrow.close()
 })
 
+test('the time of a job begins when its threads have started (2026-11-29: the first on a busy machine were refused)', async () => {
+  // Far less than a thread takes to start, and far more than this calculation takes.
+  const cold = await startTestServer(server.databaseUrl, { jobs: { timeMs: 400 } })
+  const { status } = await cold.send('POST', '/calculations/gear.barMass', {
+    diameterM: 0.03,
+    lengthM: 0.4,
+    densityKgperM3: 7850,
+  })
+  expect(status).toBe(200)
+  await cold.close()
+})
+
 test('a client that sends more than a person does is told to wait; health still answers', async () => {
   const strict = await startTestServer(server.databaseUrl, { app: { mostRequests: 5 } })
   const statuses: number[] = []

@@ -101,6 +101,25 @@ test('pulls of the scale, pipelined and unread: all else goes on, and so does a 
     .toBe(200)
 })
 
+test('one address has four pulls at a time and is told so at the fifth; one that ends makes room', async () => {
+  const slow = await startTestServer(server.databaseUrl, { app: { scaleTickMs: 200 } })
+  const pull = () => fetch(`http://127.0.0.1:${slow.port}/api/scale/pull?aboutN=900&kind=x`)
+  const open = await Promise.all(Array.from({ length: 4 }, pull))
+  expect(open.map(({ status }) => status)).toEqual([200, 200, 200, 200])
+  const fifth = await pull()
+  expect([fifth.status, ((await fifth.json()) as any).error.code]).toEqual([503, 'too-many-streams'])
+  await open[0]!.body!.cancel()
+  await expect
+    .poll(async () => {
+      const next = await pull()
+      await next.body?.cancel()
+      return next.status
+    })
+    .toBe(200)
+  for (const each of open.slice(1)) await each.body!.cancel()
+  await slow.close()
+})
+
 test('a body of 40 MB without a line end is refused in the time it takes to read', async () => {
   const answer = await fetch(`http://127.0.0.1:${server.port}/api/backup?do=look`, {
     method: 'POST',
@@ -108,7 +127,9 @@ test('a body of 40 MB without a line end is refused in the time it takes to read
     headers: { 'Content-Type': 'application/x-ndjson' },
   })
   expect(answer.status).toBe(400)
-  expect((await answer.json()) as object).toMatchObject({ error: { code: 'bad-backup' } })
+  expect((await answer.json()) as object).toMatchObject({
+    error: { code: 'bad-backup', message: expect.stringContaining('too long') },
+  })
 })
 
 describe('a refused body leaves its connection good for the next request', () => {

@@ -1,6 +1,7 @@
 import { infiniteQueryOptions, type QueryClient, queryOptions } from '@tanstack/react-query'
 import { CREW_SETTINGS_ID, type CrewSettings, DEFAULT_CREW_SETTINGS } from '../../core/documents/crewSettings.ts'
-import { type ContentOf, type DocumentKind, readContent, readList } from '../../shared/documentKinds.ts'
+import { type ContentOf, readContent, readList } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { type TraceHead, traceHead } from '../../shared/traceHead.ts'
 import {
   emptiedBin,

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useRef } from 'react'
 import stableJson from 'safe-stable-stringify'
-import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import type { ContentOf } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { createDocument, type SavedDocument } from './documents.ts'
 import { newId } from './newId.ts'
 

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { toast } from 'sonner'
-import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import type { ContentOf } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { binDocument, restoreDocument, type SavedDocument } from './documents.ts'
 import { useCreate } from './useCreation.ts'
 

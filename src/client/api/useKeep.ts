@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useRef } from 'react'
-import { type ContentOf, DOCUMENT_KINDS, type DocumentKind } from '../../shared/documentKinds.ts'
+import { type ContentOf, DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { createDocument, type SavedDocument, saveDocument } from './documents.ts'
 import { newId } from './newId.ts'
 

@@ -1,6 +1,7 @@
 import { format } from 'date-fns'
 import { useMemo } from 'react'
-import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import type { ContentOf } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { Button } from '../ui/controls.tsx'
 import type { Draft, OtherDraft } from './draftKeeper.ts'
 import type { DraftState } from './useDraft.ts'

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { type ContentOf, type DocumentKind, readContent } from '../../shared/documentKinds.ts'
+import { type ContentOf, readContent } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { newId } from '../api/newId.ts'
 
 /** Unsaved work, with the revision it was made from. */

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react'
 import { useBlocker } from 'react-router'
-import type { ContentOf, DocumentKind } from '../../shared/documentKinds.ts'
+import type { ContentOf } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import { type Draft, DraftKeeper, type OtherDraft } from './draftKeeper.ts'
 
 export type DraftState<K extends DocumentKind> = {

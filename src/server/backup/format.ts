@@ -2,7 +2,7 @@ import { createHash, type Hash } from 'node:crypto'
 import { z } from 'zod'
 import { revisionNumber } from '../../core/documents/fields.ts'
 import { text } from '../../core/documents/text.ts'
-import { DOCUMENT_KINDS, type DocumentKind } from '../../shared/documentKinds.ts'
+import { DOCUMENT_KIND_NAMES } from '../../shared/kindNames.ts'
 
 /**
  * A backup is a text of JSON, one row a line: a header, then crews, documents, revisions and observations, each in the order of
@@ -12,7 +12,7 @@ export const BACKUP_VERSION = 1
 
 /** An instant to the microsecond, as the database keeps it. */
 const instant = z.string().regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{6}Z$/, 'is no instant')
-const kind = z.enum(Object.keys(DOCUMENT_KINDS) as [DocumentKind, ...DocumentKind[]])
+const kind = z.enum(DOCUMENT_KIND_NAMES)
 const key = { crew: z.uuid(), kind, id: z.uuid() }
 const json = z.record(z.string(), z.unknown())
 

@@ -1,6 +1,6 @@
 import { sql, type Transaction } from 'kysely'
 import type { RestoreReport } from '../../shared/backup.ts'
-import { nameOfUnread } from '../../shared/documentKinds.ts'
+import { nameOfUnread } from '../../shared/kindNames.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'
 import { isTooDeep } from '../http/nesting.ts'

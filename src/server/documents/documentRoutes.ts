@@ -1,7 +1,8 @@
 import Router, { type RouterContext } from '@koa/router'
 import { z } from 'zod'
 import { revisionNumber } from '../../core/documents/fields.ts'
-import { type ContentOf, DOCUMENT_KINDS, type DocumentKind, hasHeads, readContent } from '../../shared/documentKinds.ts'
+import { type ContentOf, DOCUMENT_KINDS, hasHeads, readContent } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import {
   createBody,
   type EmptiedBin,

@@ -1,5 +1,5 @@
 import { sql, type Transaction } from 'kysely'
-import type { DocumentKind } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
 import type { ListPage, SavedRow } from '../../shared/versioned.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'

@@ -4,7 +4,8 @@ import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { RestoreReport } from '../../../shared/backup.ts'
-import { DOCUMENT_KINDS, type DocumentKind } from '../../../shared/documentKinds.ts'
+import { DOCUMENT_KINDS } from '../../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../../shared/kindNames.ts'
 import { BACKUP_ADDRESS, keptBackupsQuery, lookAtBackup, restoreBackup, restoringQuery } from '../../api/backup.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { FileField } from '../../ui/FileField.tsx'
@@ -97,7 +98,7 @@ function Working({ what }: { what: string }) {
   return (
     <p role="status" className="flex items-center gap-3">
       {what} …
-      <progress className="flex-1" value={share} aria-label={what} />
+      <progress className="h-2 flex-1 accent-tide" value={share} aria-label={what} />
     </p>
   )
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { normalOf, seeded } from '../../math/seeded.ts'
-import { chanceBetter, type Tested, testedEfficiency } from './testedEfficiency.ts'
+import { chanceBetter, type Tested, testedEfficiency, testedMean, testedMeanWithoutEach } from './testedEfficiency.ts'
 
 const nominal: Tested = { nominalEfficiency: 0.8, nominalVariation: 0.08, priorWeight: 4, priorDegrees: 6, tested: [] }
 const pulls = fc.array(fc.double({ min: 0.3, max: 1.1, noNaN: true }), { maxLength: 30 })
@@ -84,4 +84,18 @@ describe('which is better', () => {
     expect(chances[0]).toBeLessThan(0.2)
     expect(chances[3]).toBeGreaterThan(0.9)
   })
+})
+
+test('without each value in turn: the same as working everything out from the others', () => {
+  const share = fc.double({ min: 0.2, max: 1.2, noNaN: true })
+  fc.assert(
+    fc.property(fc.array(share, { minLength: 1, maxLength: 40 }), (tested) => {
+      const tests: Tested = { nominalEfficiency: 0.8, nominalVariation: 0.1, priorWeight: 4, priorDegrees: 6, tested }
+      for (const [i, { mean, variation }] of testedMeanWithoutEach(tests).entries()) {
+        const others = testedMean({ ...tests, tested: tested.filter((_, at) => at !== i) })
+        expect(mean).toBeCloseTo(others.mean, 12)
+        expect(variation).toBeCloseTo(others.variation, 10)
+      }
+    }),
+  )
 })

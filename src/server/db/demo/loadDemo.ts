@@ -1,5 +1,6 @@
 import { CREW_SETTINGS_ID, DEFAULT_CREW_SETTINGS } from '../../../core/documents/crewSettings.ts'
-import { type DocumentKind, readContent } from '../../../shared/documentKinds.ts'
+import { readContent } from '../../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../../shared/kindNames.ts'
 import { DocumentRepository } from '../../documents/repository.ts'
 import { DEMO_CREW } from '../../http/crew.ts'
 import { ObservationRepository } from '../../observations/repository.ts'

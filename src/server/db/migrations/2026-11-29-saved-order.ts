@@ -45,5 +45,7 @@ export const savedOrder: Migration = {
     ] as const)
       await sql`create index ${sql.id(name)} on documents (crew_id, kind, saved_order desc) where ${sql.raw(where)}`.execute(db)
     await sql`drop index document_revisions_latest`.execute(db)
+    // Pulls are counted at each evaluation.
+    await sql`create index observations_of_kind on observations (crew_id, kind)`.execute(db)
   },
 }

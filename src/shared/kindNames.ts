@@ -1,0 +1,14 @@
+import { z } from 'zod'
+
+// Apart from the schemas of the kinds, so that what only moves documents about starts without them.
+
+/** The kinds of document, by the names of their addresses. */
+export const DOCUMENT_KIND_NAMES = ['traces', 'outfits', 'gear', 'fish', 'marks', 'rule-sets', 'settings'] as const
+export type DocumentKind = (typeof DOCUMENT_KIND_NAMES)[number]
+
+/** The name that a content which cannot be read goes by, where it has one. */
+export function nameOfUnread(value: unknown): string | undefined {
+  const found = z.union([z.object({ trace: z.object({ name: z.string() }) }), z.object({ name: z.string() })]).safeParse(value)
+  if (!found.success) return undefined
+  return 'trace' in found.data ? found.data.trace.name : found.data.name
+}
