@@ -22,6 +22,8 @@ export type ServerOptions = {
   names?: readonly string[]
   mostRequests?: number
 }
+const IDLE_CONNECTION_MS = 60_000
+
 export type RunningServer = { url: string; close: () => Promise<void> }
 
 /** Migrates, loads the demonstration data where there is none yet, and listens. Rejects if the port is taken. */
@@ -47,6 +49,8 @@ export async function startServer({
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)
   })
+  // A connection on which nothing moves, as of a client that does not read its answer, is closed.
+  server.setTimeout(IDLE_CONNECTION_MS)
   keptBackups?.start()
   jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))
   return {

@@ -12,7 +12,7 @@ export type Editing<K extends DocumentKind> = SavedDocument<K> | 'new'
  * Saves what a panel edits. The panel stays open, with all that was typed, until it was saved. What was saved elsewhere meanwhile is
  * said once; kept again, this one goes over it, and theirs stays in the history.
  */
-export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | undefined, onKept: () => void) {
+export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | undefined, close: () => void) {
   const client = useQueryClient()
   const newest = useRef<{ of: Editing<K>; id: string; base: number }>(undefined)
   const mutation = useMutation({
@@ -32,9 +32,18 @@ export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | u
     },
     onSuccess: () => {
       newest.current = undefined
-      onKept()
+      close()
     },
     onSettled: () => client.invalidateQueries({ queryKey: [kind] }),
   })
-  return { keep: mutation.mutate, saving: mutation.isPending, error: mutation.error, reset: mutation.reset }
+  return {
+    saving: mutation.isPending,
+    error: mutation.error,
+    /** The panel’s content, or nothing where it was closed without saving. */
+    onDone: (content: ContentOf<K> | undefined) => {
+      if (content) return mutation.mutate(content)
+      mutation.reset()
+      close()
+    },
+  }
 }

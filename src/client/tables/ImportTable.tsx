@@ -1,10 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useRef } from 'react'
 import type { TableChange, TableItems, TableKind } from '../../files/tables.ts'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { FileFormats } from '../../workers/readFile.protocol.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../api/documents.ts'
-import { newId } from '../api/newId.ts'
+import { useStableIds } from '../api/useStableIds.ts'
 import { ImportFile } from '../ui/ImportFile.tsx'
 import type { RowsOf } from '../ui/readChosen.ts'
 
@@ -18,13 +17,7 @@ type Props<K extends TableKind> = {
 /** Takes in a table: what it would change is shown first, and nothing that is there goes. */
 export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Props<K>) {
   const client = useQueryClient()
-  // Taken in again after a failure, what is stored already is not stored twice.
-  const ids = useRef(new Map<unknown, string>())
-  const idFor = (item: unknown) => {
-    const id = ids.current.get(item) ?? newId()
-    ids.current.set(item, id)
-    return id
-  }
+  const idFor = useStableIds()
   const takeIn = async (rows: RowsOf<K>) => {
     for (const { item, was } of rows as TableChange<TableItems[K]>[]) {
       const content = item as unknown as ContentOf<K>

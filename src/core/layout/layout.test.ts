@@ -2,9 +2,9 @@ import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { REACH_OPTIONS } from '../../../tests/fixtures/reach.ts'
 import { evaluated, rigOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
-import { linkKey } from '../documents/linkRef.ts'
 import { isLine } from '../documents/pieces.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { drawInWords } from '../edit/inWords.ts'
@@ -12,15 +12,10 @@ import type { LineShape } from '../setup/settling/lineShape.ts'
 import { layOutLineView } from './lineView.ts'
 import { layOutPeakChart } from './peakChart.ts'
 import { layOutProfile } from './profile.ts'
-import { layOutReach, type ReachLayout, type ReachOptions } from './reach.ts'
+import { layOutReach, type ReachLayout } from './reach.ts'
 
 const outfit = braidOutfit(50)
-const options: ReachOptions = {
-  width: 1230,
-  trunkY: 58,
-  laneHeight: 70,
-  labelWidth: (ref) => 6 * Math.min(12, linkKey(ref).length),
-}
+const options = REACH_OPTIONS
 const lanesOf = (layout: ReachLayout) => {
   const slots = layout.items.filter(({ onLine }) => !onLine)
   return [...new Set(slots.map(({ y }) => y))].map((lane) => slots.filter(({ y }) => y === lane))

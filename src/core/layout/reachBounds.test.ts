@@ -2,21 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { attempt, growthArb, STARTS } from '../../../tests/fixtures/randomTraces.ts'
+import { REACH_OPTIONS } from '../../../tests/fixtures/reach.ts'
 import { rigOf } from '../../../tests/fixtures/setups.ts'
-import { linkKey } from '../documents/linkRef.ts'
 import type { Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { drawInWords } from '../edit/inWords.ts'
 import { emptyTrace } from '../families/emptyTrace.ts'
-import { layOutReach, type ReachOptions } from './reach.ts'
+import { layOutReach } from './reach.ts'
 
 const outfit = braidOutfit(50)
-const options: ReachOptions = {
-  width: 1230,
-  trunkY: 58,
-  laneHeight: 70,
-  labelWidth: (ref) => 6 * Math.min(12, linkKey(ref).length),
-}
+const options = REACH_OPTIONS
 
 function inWords(
   words: string,

@@ -35,6 +35,8 @@ export function backupRoutes(desk: BackupDesk, kept: KeptBackups | undefined): R
   router.post('/', async (ctx) => {
     const lookOnly = parseQuery(ctx, restoreQuery).do === 'look'
     if (!ctx.is(TYPE)) throw new HttpError(415, 'wrong-type', `Send the backup as ${TYPE}.`)
+    // While a large file is restored, nothing moves on its connection.
+    ctx.req.setTimeout(0)
     ctx.body = await desk.restore(ctx.req, crewOf(ctx), lookOnly)
   })
 

@@ -30,7 +30,7 @@ export default function FishScreen() {
     nameOf: ({ name }) => name,
     copyOf: (fish) => ({ ...fish, name: copyName(fish.name) }),
   })
-  const { keep, saving, error, reset } = useKeep('fish', editing, () => setEditing(undefined))
+  const keeping = useKeep('fish', editing, () => setEditing(undefined))
   const save = async () => {
     const { writeFishCsv } = await import('../../../files/fishCsv.ts')
     download('fish.csv', 'text/csv', writeFishCsv((here.data ?? []).map(({ content }) => content)))
@@ -72,18 +72,7 @@ export default function FishScreen() {
       ) : (
         <FishTable fish={fish} bin={bin} onEdit={setEditing} actions={actions} />
       )}
-      {editing && (
-        <FishPanel
-          fish={editing === 'new' ? undefined : editing.content}
-          saving={saving}
-          error={error}
-          onDone={(content) => {
-            if (content) return keep(content)
-            reset()
-            setEditing(undefined)
-          }}
-        />
-      )}
+      {editing && <FishPanel fish={editing === 'new' ? undefined : editing.content} {...keeping} />}
     </div>
   )
 }

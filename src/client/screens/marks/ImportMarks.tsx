@@ -1,8 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef } from 'react'
 import type { Waypoint } from '../../../files/gpx.ts'
 import { createDocument, marksQuery } from '../../api/documents.ts'
-import { newId } from '../../api/newId.ts'
+import { useStableIds } from '../../api/useStableIds.ts'
 import { portsQuery } from '../../api/water.ts'
 import { ImportFile } from '../../ui/ImportFile.tsx'
 import { newMark } from './newMark.ts'
@@ -13,13 +12,7 @@ const NOTHING_ELSE = {}
 export function ImportMarks() {
   const client = useQueryClient()
   const ports = useQuery(portsQuery)
-  // Taken in again after a failure, what is stored already is not stored twice.
-  const ids = useRef(new Map<Waypoint, string>())
-  const idFor = (place: Waypoint) => {
-    const id = ids.current.get(place) ?? newId()
-    ids.current.set(place, id)
-    return id
-  }
+  const idFor = useStableIds<Waypoint>()
   const takeIn = async (points: readonly Waypoint[]) => {
     const [port] = ports.data ?? []
     if (!port) throw new Error('No port is known that a mark could have its tide from.')

@@ -42,7 +42,7 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
       changeCrewSettings(client, ({ ruleSetId: _old, ...rest }) => ({ ...rest, ...(id === undefined ? {} : { ruleSetId: id }) })),
     onError,
   })
-  const { keep, saving, error, reset } = useKeep('rule-sets', editing, () => setEditing(undefined))
+  const keeping = useKeep('rule-sets', editing, () => setEditing(undefined))
   const bin = useMutation({ mutationFn: (id: string) => binDocument('rule-sets', id), ...done })
   const known = settings.data?.content.ruleSetId
   const inForce = force.isPending ? force.variables : sets.find(({ id }) => id === known)?.id
@@ -85,18 +85,7 @@ function RuleSetList({ sets }: { sets: SavedRuleSet[] }) {
       <Button className="justify-self-start" onClick={() => setEditing('new')}>
         <Plus className="size-4" /> New rule set
       </Button>
-      {editing && (
-        <RuleSetPanel
-          set={editing === 'new' ? undefined : editing.content}
-          saving={saving}
-          error={error}
-          onDone={(content) => {
-            if (content) return keep(content)
-            reset()
-            setEditing(undefined)
-          }}
-        />
-      )}
+      {editing && <RuleSetPanel set={editing === 'new' ? undefined : editing.content} {...keeping} />}
     </div>
   )
 }
