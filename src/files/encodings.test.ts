@@ -15,7 +15,7 @@ const utf16 = (value: string, isLittle: boolean) => {
   for (let i = 0; i < value.length; i += 1) view.setUint16(2 * i, value.charCodeAt(i), isLittle)
   return bytes
 }
-/** The signs of windows-1252 that are not those of Latin-1, as far as they stand in the text. */
+/** The characters of the text that windows-1252 and Latin-1 encode differently. */
 const WINDOWS: Record<string, number> = { '’': 0x92, '–': 0x96 }
 
 describe('a table in the coding of another program (2026-11-29: read with signs of doubt)', () => {
@@ -45,7 +45,7 @@ describe('a table in the coding of another program (2026-11-29: read with signs 
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme' }), fc.uint8Array(), (typed, bytes) => {
         const read = textOfFile(new TextEncoder().encode(typed))
-        // biome-ignore lint/suspicious/noControlCharactersInRegex: what no table holds
+        // biome-ignore lint/suspicious/noControlCharactersInRegex: these never occur in a table
         if (!/[\u0000-\u001f\u007f-\u009f\ufffd\ufeff]/.test(typed)) expect(read).toEqual({ ok: true, value: typed })
         const any = textOfFile(bytes)
         if (any.ok) expect(any.value).not.toContain('\ufffd')

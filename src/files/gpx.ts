@@ -74,7 +74,7 @@ function ownMark(text: string): Mark | undefined {
 
 const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" }
 
-/** The text of an element, with or without attributes, with the five entities of XML and characters by number read, and no others. */
+/** The text of an element, with or without attributes. Decodes the five XML entities and numeric references, nothing else. */
 function textOf(value: unknown): string {
   if (typeof value === 'object' && value !== null) return textOf((value as { '#text'?: unknown })['#text'])
   if (typeof value !== 'string') return ''
@@ -87,7 +87,7 @@ function textOf(value: unknown): string {
     .trim()
 }
 
-/** A character by its number; the entity as it is written where XML allows no such character. */
+/** A character by its number, or the entity unchanged if XML does not allow that character. */
 function characterOf(code: number, entity: string): string {
   const isSurrogate = code >= 0xd800 && code <= 0xdfff
   return (code < 32 && ![9, 10, 13].includes(code)) || isSurrogate || code > 0x10ffff ? entity : String.fromCodePoint(code)

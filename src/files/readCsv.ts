@@ -9,7 +9,7 @@ export type ReadFile<T> = { ok: true; value: T } | { ok: false; faults: LineFaul
 /** Larger than any table or list of marks that is taken in, bytes. */
 export const MOST_BYTES = 5_000_000
 
-/** More lines than any table has that is taken in. */
+/** More lines than any table that can be imported. */
 const MAX_LINES = 20_000
 
 export type CsvRow = { line: number; cells: Record<string, string> }
@@ -24,7 +24,7 @@ export function readCsv(text: string, columns: readonly (readonly string[])[]): 
       ok: false,
       faults: unreadable.map(({ row, message }) => ({ ...(row === undefined ? {} : { line: row + 1 }), message })),
     }
-  if (data.length > MAX_LINES) return refused(`The file has ${data.length} lines: no such table is`)
+  if (data.length > MAX_LINES) return refused(`The file has ${data.length} lines. A table can have up to ${MAX_LINES}`)
   const [heading = [], ...rows] = data
   const names = heading.map((name) => name.trim().toLowerCase())
   const missing = columns.filter((either) => !either.some((name) => names.includes(name)))
@@ -47,7 +47,7 @@ export function readCsv(text: string, columns: readonly (readonly string[])[]): 
   }
 }
 
-/** Longer than any sentence here: a reader may quote the whole file. */
+/** A parser’s message can quote the whole file. */
 const MAX_MESSAGE = 300
 
 export const refused = (message: string, line?: number): { ok: false; faults: LineFault[] } => ({

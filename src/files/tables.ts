@@ -4,14 +4,14 @@ import { readFishCsv, writeFishCsv } from './fishCsv.ts'
 import { readGearCsv, writeGearCsv } from './gearCsv.ts'
 import type { ReadFile } from './readCsv.ts'
 
-/** Kinds that go in and out as a table, with what one row is of. */
+/** The kinds that can be imported and exported as a table, with the type of a row. */
 export type TableItems = { gear: Gear; fish: Fish }
 export type TableKind = keyof TableItems
 
 type Table<Item> = {
   read: (text: string) => ReadFile<Item[]>
   write: (items: readonly Item[]) => string
-  /** What tells two apart: one of the same that is there is changed. */
+  /** Identifies an item: an import changes the existing item with the same key. */
   keyOf: (item: Item) => string
 }
 
@@ -20,12 +20,12 @@ const TABLES: { [K in TableKind]: Table<TableItems[K]> } = {
   fish: { read: readFishCsv, write: writeFishCsv, keyOf: ({ name }) => name.toLowerCase() },
 }
 
-/** One that is there, with the revision it stands at. */
+/** An existing item with its current revision. */
 export type Owned<Item> = { id: string; revision: number; content: Item }
-/** What a table would do: one that is there is changed, any other is new. */
+/** A change that an import would make: `was` is the existing item, absent if the item is new. */
 export type TableChange<Item> = { item: Item; was?: Owned<Item> }
 
-/** Reads a table and says what it would change; what is the same to the last figure that a table has is left out. */
+/** Reads a table and lists what importing it would change. Items that a table would write identically are left out. */
 export function readTableChanges<K extends TableKind>(
   kind: K,
   text: string,

@@ -1,17 +1,17 @@
 import { type ReadFile, refused } from './readCsv.ts'
 
-/** The marks that a file of text may begin with, and the coding each stands for. */
+/** Byte order marks and their encodings. */
 const MARKS: readonly { bytes: readonly number[]; coding: string }[] = [
   { bytes: [0xef, 0xbb, 0xbf], coding: 'utf-8' },
   { bytes: [0xff, 0xfe], coding: 'utf-16le' },
   { bytes: [0xfe, 0xff], coding: 'utf-16be' },
 ]
-/** So much of a file tells whether every other byte of it is empty. */
+/** Bytes examined to tell whether every other byte is zero. */
 const SAMPLE = 1_000
 
 /**
- * The text of a file in UTF-8, UTF-16 or the Western European coding that spreadsheets still write (windows-1252, of which Latin-1 is a
- * part). What is none of them is refused: no letter is replaced by a sign of doubt.
+ * Decodes a file in UTF-8, UTF-16, or windows-1252 (a superset of Latin-1 that spreadsheets still write). Anything else is refused, so
+ * no letter ever becomes a replacement character.
  */
 export function textOfFile(bytes: Uint8Array): ReadFile<string> {
   const coding = codingOf(bytes)
@@ -29,14 +29,14 @@ function decoded(bytes: Uint8Array, coding: string): string | undefined {
   }
 }
 
-/** What windows-1252 has from 0x80 to 0x9f; elsewhere it is Latin-1. The decoder of Node 20 takes it for Latin-1 throughout. */
+/** windows-1252 from 0x80 to 0x9f; elsewhere it equals Latin-1. Node 20’s own decoder treats all of it as Latin-1. */
 const WINDOWS_1252 = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ'
 
 const westernText = (bytes: Uint8Array): string =>
   Array.from(bytes, (byte) => WINDOWS_1252[byte - 0x80] ?? String.fromCharCode(byte)).join('')
 
-/** Bytes of these values are letters in no text: it is a picture, an archive or a table in a program’s own format. */
-// biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for
+/** Control characters mean a picture, an archive, or a spreadsheet’s own format. */
+// biome-ignore lint/suspicious/noControlCharactersInRegex: the rule searches for these
 const isText = (text: string): boolean => !/[\u0000-\u0008\u000e-\u001f\u0080-\u009f\ufffd]/.test(text)
 
 function codingOf(bytes: Uint8Array): string {

@@ -1,15 +1,15 @@
 import Papa from 'papaparse'
 
-/** What a spreadsheet would take for a formula, behind any quotes that keep it from that. */
+/** Matches what a spreadsheet would run as a formula, with any quotes that already guard it. */
 const FORMULA = /^'*[=+\-@\t\r]/
 
-/** A cell as it is written: a text that a spreadsheet would calculate begins with a quote, one more than it had. */
+/** Adds a quote in front of a text that a spreadsheet would run as a formula. */
 const guarded = (value: unknown) => (typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value)
 
-/** A cell as it was before it was written by `writeCsv`. */
+/** Undoes `guarded`. */
 export const unguarded = (cell: string): string => (cell.startsWith("'") && FORMULA.test(cell) ? cell.slice(1) : cell)
 
-/** Rows as a table with a heading: read again by `readCsv`, each cell is what it was. */
+/** Writes rows as a table with a heading. `readCsv` gives back each cell unchanged. */
 export function writeCsv(
   rows: readonly Record<string, unknown>[],
   fields: readonly string[] = Object.keys(rows[0] ?? {}),

@@ -49,7 +49,7 @@ export async function startServer({
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)
   })
-  // A connection on which nothing moves, as of a client that does not read its answer, is closed.
+  // Close idle connections, such as those of clients that do not read their answer.
   server.setTimeout(IDLE_CONNECTION_MS)
   keptBackups?.start()
   jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))

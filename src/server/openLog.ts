@@ -1,6 +1,6 @@
 import pino, { type DestinationStream, type Logger } from 'pino'
 
-/** Why something failed, without the objects that hang on an error: a database's client holds its secret key. */
+/** An error without its attached objects: a database client contains a secret key. */
 const errorAsLogged = (error: unknown) =>
   error instanceof Error
     ? { type: error.name, message: error.message, stack: error.stack, ...codeOf(error) }
@@ -8,6 +8,6 @@ const errorAsLogged = (error: unknown) =>
 
 const codeOf = (error: Error) => ('code' in error && typeof error.code === 'string' ? { code: error.code } : {})
 
-/** The server's log: lines of JSON, of errors only what says what went wrong. */
+/** The server's log, as lines of JSON. */
 export const openLog = (level: string, to?: DestinationStream): Logger =>
   pino({ level, serializers: { err: errorAsLogged } }, ...((to ? [to] : []) as [DestinationStream]))

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-// Apart from the schemas of the kinds, so that what only moves documents about starts without them.
+// Separate from the schemas, so that code that only moves documents starts quickly.
 
 /** The kinds of document, by the names of their addresses. */
 export const DOCUMENT_KIND_NAMES = ['traces', 'outfits', 'gear', 'fish', 'marks', 'rule-sets', 'settings'] as const

@@ -6,7 +6,7 @@ import type { ToldPull } from '../files/pullCsv.ts'
 import type { ReadFile } from '../files/readCsv.ts'
 import type { Owned, TableChange, TableItems } from '../files/tables.ts'
 
-/** What a file is read as, with what that needs beside its bytes, and what comes out. */
+/** The formats that can be read, with what each reader needs besides the bytes, and its result. */
 export type FileFormats = {
   gear: { with: { owned: readonly Owned<TableItems['gear']>[] }; read: ReadFile<TableChange<TableItems['gear']>[]> }
   fish: { with: { owned: readonly Owned<TableItems['fish']>[] }; read: ReadFile<TableChange<TableItems['fish']>[]> }

@@ -1,10 +1,10 @@
 import type { FileFormat, FileFormats, ReadFileRequest } from './readFile.protocol.ts'
 import { runJob } from './runJob.ts'
 
-/** A file that takes longer is made to be slow. */
+/** No honest file takes longer. */
 const MAX_MS = 10_000
 
-/** Reads a file in a thread of its own, so that a wrong or hostile one never holds up the page. @throws Error where it took too long. */
+/** Reads a file in a worker, so that a hostile one never blocks the page. @throws Error if it takes too long. */
 export async function runReadFile<F extends FileFormat>(
   format: F,
   file: Blob,

@@ -13,8 +13,8 @@ type Creation<Content, Made> = {
 }
 
 /**
- * Makes something new, once however often it is asked while that runs. The id stays the same until it was made, so that asking again
- * after a lost answer does not make a second one.
+ * Creates something at most once, however often it is called while the request runs. The id stays the same until the request
+ * succeeds, so a retry after a lost answer does not create a second one.
  */
 export function useCreation<Content, Made>({ make, onMade, onError }: Creation<Content, Made>) {
   const isRunning = useRef(false)

@@ -9,8 +9,8 @@ import { newId } from './newId.ts'
 export type Editing<K extends DocumentKind> = SavedDocument<K> | 'new'
 
 /**
- * Saves what a panel edits. The panel stays open, with all that was typed, until it was saved. What was saved elsewhere meanwhile is
- * said once; kept again, this one goes over it, and theirs stays in the history.
+ * Saves what a panel edits. The panel stays open, with everything that was typed, until the save succeeds. If the document was saved
+ * elsewhere in the meantime, the first attempt says so; the second saves over it, and the other version stays in the history.
  */
 export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | undefined, close: () => void) {
   const client = useQueryClient()
@@ -27,7 +27,7 @@ export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | u
       if (!('stale' in saved)) return
       newest.current.base = saved.stale.revision
       throw new Error(
-        `This ${DOCUMENT_KINDS[kind].one} was changed elsewhere meanwhile. Keep yours again to save it over that one, which stays in the history.`,
+        `This ${DOCUMENT_KINDS[kind].one} was changed elsewhere meanwhile. Save again to replace that version; it stays in the history.`,
       )
     },
     onSuccess: () => {
@@ -39,7 +39,7 @@ export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | u
   return {
     saving: mutation.isPending,
     error: mutation.error,
-    /** The panel’s content, or nothing where it was closed without saving. */
+    /** Called with the content to save, or with undefined when the panel is closed without saving. */
     onDone: (content: ContentOf<K> | undefined) => {
       if (content) return mutation.mutate(content)
       mutation.reset()

@@ -1,7 +1,7 @@
 import { useRef } from 'react'
 import { newId } from './newId.ts'
 
-/** An id for each thing that is to be stored, the same whenever it is asked: stored again after a failure, it is not stored twice. */
+/** Gives each object one id and remembers it, so that a retry after a failure does not create a duplicate. */
 export function useStableIds<Thing extends object>(): (thing: Thing) => string {
   const ids = useRef(new Map<Thing, string>())
   return (thing) => {

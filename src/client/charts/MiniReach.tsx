@@ -7,7 +7,7 @@ import { drawnAs, Glyph } from './ReachOption.tsx'
 
 type Props = { trace: Trace; outfit: Outfit; width?: number }
 
-/** The reach without labels, for a list. A trace that cannot be drawn says so in its own place and leaves the list alone. */
+/** The reach without labels, for a list. If a trace cannot be drawn, a sentence takes its place and the rest of the list still works. */
 export function MiniReach(props: Props) {
   return (
     <ErrorBoundary

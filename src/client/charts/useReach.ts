@@ -29,7 +29,7 @@ export function useReach(
       labels.set(linkKey(ref), known)
       return known
     }
-    // Where branches drop from a line its length is written after the name.
+    // The length of a line with branches is written after its name, to keep the space below free.
     const crowded = new Set(trace.pieces.map(ridesOn))
     const widths = new Map<string, number>()
     const widthOf = (ref: LinkRef) => {

@@ -8,7 +8,7 @@ import { differenceWords } from '../words/differenceWords.ts'
 
 const MAX_SHOWN = 12
 
-/** What differs from one saved trace to another, a line each. */
+/** The differences between two saved traces, one line each. */
 export function DifferenceList({ from, to }: { from: TraceContent; to: TraceContent }) {
   const show = useShow()
   const catalogue = useCatalogue()

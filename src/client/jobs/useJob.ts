@@ -7,17 +7,17 @@ export const jobKey = (name: string, input: unknown): readonly [string, string] 
 
 type Work<Input, Result> = {
   name: string
-  /** Kept as one object while nothing in it changes. */
+  /** Memoise it: a new object makes a new key. */
   input: Input
   run: (input: Input, signal: AbortSignal, onProgress: (share: number) => void) => Promise<Result>
-  /** Left out, the job starts when its input is there. */
+  /** If left out, the job starts at once. */
   startsBy?: 'hand'
-  /** Shows the answer of the input before while the next one is worked out. */
+  /** Keeps showing the previous answer while the next one is calculated. */
   keepsPrevious?: boolean
 }
 
 export type Job<Result> = {
-  /** Undefined until there is an answer for the input as it is now. */
+  /** Undefined until there is an answer for the current input. */
   result: Result | undefined
   error: Error | null
   isRunning: boolean
@@ -28,7 +28,7 @@ export type Job<Result> = {
   stop: () => void
 }
 
-/** The page is drawn again for each step of the share, so there are few. */
+/** Each step of the share renders the page again, so there are few. */
 const SHARES = 8
 
 /** A calculation in a worker: its answer belongs to one input, it says how far it is, and it can be stopped and started again. */
@@ -56,7 +56,7 @@ export function useJob<Input, Result extends object>({
       }),
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
-    // What was started by hand may rest on more than its input, such as the traces that were saved then.
+    // A job started by hand may also depend on saved traces, which are not in its key: do not cache it.
     ...(startsBy === 'hand' ? { gcTime: 0 } : {}),
     ...(keepsPrevious ? { placeholderData: keepPreviousData } : {}),
   })

@@ -15,7 +15,7 @@ type Props<F extends RowFormat> = {
   about: string
   file: { label: string; accept: string }
   format: F
-  /** What reading it needs beside the file. */
+  /** What the reader needs besides the file. */
   readWith: FileFormats[F]['with']
   /** What of a file is shown before it is taken in. */
   shown: (rows: RowsOf<F>) => ReactNode

@@ -29,7 +29,7 @@ export function TextField({ label, draft, hint, children, onBlur, onKeyDown, ...
           }}
           onKeyDown={(event) => {
             const isUndo = (event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z'
-            // The field's own undo would take back letters, and leave a half-typed value in force.
+            // The browser's own undo takes back single letters and would leave a half-typed value committed.
             if (isUndo) event.preventDefault()
             if (isUndo || event.key === 'Escape') restore()
             onKeyDown?.(event)

@@ -6,7 +6,7 @@ import { runReadFile } from '../../workers/runReadFile.ts'
 export type RowFormat = Exclude<FileFormat, 'trace'>
 export type RowsOf<F extends RowFormat> = Extract<FileFormats[F]['read'], { ok: true }>['value']
 
-/** Reads a file that was chosen, unless it is larger than any that is taken. What goes wrong is a fault of the file. */
+/** Reads a chosen file, up to `MOST_BYTES`. Whatever goes wrong is returned as a fault of the file. */
 export async function readChosen<F extends RowFormat>(
   format: F,
   file: File,

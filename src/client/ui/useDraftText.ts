@@ -9,9 +9,9 @@ export type DraftText = {
   fault: string | undefined
   type: (typed: string) => void
   leave: () => void
-  /** Back to what was in force before anything was typed, as Escape does. */
+  /** Goes back to the value from before the typing, as Escape does. */
   restore: () => void
-  /** Forgets what is typed: the value was set in another way. */
+  /** Drops the typed text, because the value was set in another way. */
   forget: () => void
 }
 
@@ -21,14 +21,14 @@ type Options<T> = {
   value: T
   read: (text: string) => ReadText<T>
   commit: (value: T) => void
-  /** Puts an earlier value back, where that is more than to commit it. */
+  /** Restores an earlier value, if that takes more than `commit`. */
   putBack?: (value: T) => void
 }
 
 /**
- * A typed field: what is typed, what it reads as, and what is committed are three things. Every keystroke that reads commits. While
- * the text does not read, the value from before the typing is in force, so that a slip on the way (“2/0” begins with “2”) changes
- * nothing. Leaving the field tidies a text that reads, and keeps one that does not.
+ * A typed field has three values: the text, what it parses to, and what is committed. Each keystroke that parses is committed. While
+ * the text does not parse, the value from before the typing is committed, so a slip on the way (“2/0” begins with “2”) changes
+ * nothing. Leaving the field formats a text that parses and keeps one that does not.
  */
 export function useDraftText<T>({ shown, value, read, commit, putBack = commit }: Options<T>): DraftText {
   const [draft, setDraft] = useState<{ text: string; before: T }>()

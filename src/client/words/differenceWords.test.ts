@@ -91,12 +91,12 @@ describe('what used to be told in identifiers, or not at all (2026-11-29)', () =
   })
 })
 
-/** Everything that is not a word of the schemas’ own becomes a plain word: what a person typed is shown as typed. */
+/** Texts that a person typed become “word”, so that only the schemas’ own values can look like identifiers. */
 const CHOICES = new Set(JSON.stringify([traceSchema, conditionsSchema].map((schema) => toJson(schema))).match(/"[a-zA-Z]+"/g))
 function toJson(schema: typeof traceSchema | typeof conditionsSchema): unknown {
   return schema.toJSONSchema({ unrepresentable: 'any', io: 'input' })
 }
-/** Ids are a letter each, in order: in a sound trace no two pieces share one. No clips and an empty list of them are the same. */
+/** Makes ids unique, as in a sound trace, and treats an empty list of clips as none. */
 function plainTexts(value: unknown): unknown {
   let ids = 0
   return JSON.parse(JSON.stringify(value), (key, each) => {

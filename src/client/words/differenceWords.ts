@@ -18,7 +18,7 @@ import { CLARITY_WORDS, LIGHT_WORDS } from './purposeWords.ts'
 import { RIGGING_WORDS } from './riggingWords.ts'
 import { FISHES_WORDS } from './waterWords.ts'
 
-/** What words are made with: units, the catalogue’s names, and what the crew calls an outfit, mark or fish. */
+/** Units, the catalogue’s names, and the names of outfits, marks and fish by id. */
 export type DifferenceWording = { catalogue: Catalogue; show: Show; nameOf: (id: string) => string | undefined }
 
 /** A difference as a person would say it: “leader 60 lb → 40 lb”. */
@@ -28,7 +28,7 @@ export function differenceWords(difference: Difference, wording: DifferenceWordi
   const { label } = FIELD_INFO[field]
   const part = difference.kind === 'changed' ? partName(difference.id) : ''
   const [was, is] = [before, after].map((value) => valueWords(field, value, wording))
-  // What reads alike is not what differs: a place along a line, the order of parts, the figures of a plan.
+  // Some differences do not show in the words: a place along a line, the order of parts, the figures of a plan.
   if (was === is) return field === 'attach' ? `${part} ${was}, at another place` : sentence(part, label, 'changed')
   return sentence(part, label, was!, '→', is!)
 }
@@ -44,7 +44,7 @@ function valueWords(field: FieldName, value: unknown, wording: DifferenceWording
   return WORDS[field]?.(value as never, wording) ?? String(value)
 }
 
-/** A plain figure to what it is worth. */
+/** A number with three significant figures. */
 const plain = (value: number) => String(Number(value.toPrecision(3)))
 
 function numberWords(unit: (typeof FIELD_INFO)[FieldName]['unit'], value: number, show: Show): string {
@@ -83,7 +83,7 @@ function hangsWords(place: Attach): string {
 const crewName = (id: string, { nameOf }: DifferenceWording) => nameOf(id) ?? 'one that was deleted'
 const list = (values: readonly string[]) => values.join(', ')
 
-/** Fields whose values are neither figures nor words to be shown as they are. */
+/** How to write values that are neither numbers nor texts to be shown unchanged. */
 const WORDS: { [Field in FieldName]?: (value: never, wording: DifferenceWording) => string } = {
   attach: hangsWords,
   material: (id: keyof Catalogue['materials'], { catalogue }) => catalogue.materials[id].name,

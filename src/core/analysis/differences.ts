@@ -20,7 +20,7 @@ type Saved = {
   fishId?: string | undefined
 }
 
-/** Everything that differs from one saved trace to another. Only two contents that are the same JSON have no difference. */
+/** Every difference between two saved traces. There is none only if their contents are the same JSON. */
 export function contentDifferences(before: Saved, after: Saved): Difference[] {
   const { trace: _was, conditions: _wasUnder, ...refs } = before
   const { trace: _is, conditions: _isUnder, ...newRefs } = after
@@ -31,7 +31,7 @@ export function contentDifferences(before: Saved, after: Saved): Difference[] {
   ]
 }
 
-/** What differs from one trace to another: as a whole, then piece by piece in the order of the later one, then release clips. */
+/** The differences between two traces: of the whole, then piece by piece in the order of the later one, then release clips. */
 export function differences(before: Trace, after: Trace): Difference[] {
   const { pieces, releaseClips = [], formatVersion: _old, ...was } = before
   const { pieces: newPieces, releaseClips: newClips = [], formatVersion: _new, ...is } = after
@@ -55,7 +55,7 @@ export function conditionDifferences(before: Conditions, after: Conditions): Dif
   ]
 }
 
-/** Field by field where both are there and `alike`, else as one. */
+/** Field by field if both exist and are `alike`, else as one difference. */
 function partOfConditions<Part extends object>(
   field: FieldName,
   before: Part | undefined,
@@ -89,14 +89,14 @@ function partDifferences(before: readonly Part[], after: readonly Part[]): Diffe
   ]
 }
 
-/** Of what both have: which order it is listed in decides which end the drawing follows. */
+/** The order of the pieces that both have: it decides which end the drawing follows. */
 function orderDifference(before: readonly Piece[], after: readonly Piece[]): Difference[] {
   const [old, now] = [before, after].map((pieces) => new Set(pieces.map(({ id }) => id)))
   const orderOf = (pieces: readonly Piece[], others: Set<string>) => pieces.map(({ id }) => id).filter((id) => others.has(id))
   return whole('pieces', orderOf(before, now!), orderOf(after, old!))
 }
 
-/** A piece with the fields of its joint beside its own; where it hangs is one field. */
+/** A piece with the fields of its joint merged in; how it hangs is one field. */
 function flatPiece(piece: Piece): Part {
   const { attach, ...own } = piece
   const { joint = {}, ...place } = { joint: undefined, ...attach }

@@ -9,10 +9,10 @@ import type { Water } from './water.ts'
 type KeysOf<T> = T extends unknown ? keyof T & string : never
 type Clip = NonNullable<Trace['releaseClips']>[number]
 
-/** Fields that hold other fields, or that nobody is shown. */
+/** Fields that contain other fields or are never shown. */
 type Structure = 'id' | 'formatVersion' | 'releaseClips' | 'joint' | 'way'
 
-/** Every field of a trace and its conditions that a person may be shown. */
+/** Every field of a trace and its conditions that can be shown. */
 export type FieldName =
   | Exclude<KeysOf<Piece | Joint | Clip | Trace | Conditions | Water | Moving | Target>, Structure>
   | 'outfitId'
@@ -22,7 +22,7 @@ export type FieldName =
 /** How a value is written: in the units of a quantity, or as one of these. */
 export type FieldUnit = Quantity | 'share' | 'degrees' | 'radians' | 'seconds' | 'squareMetres' | 'perMetre' | 'number' | 'words'
 
-/** `label` is empty where the value says what it is: a strength, a weight, a name. */
+/** `label` is empty if the value needs none: a strength, a weight. */
 export type FieldInfo = { label: string; unit: FieldUnit; absent?: string }
 
 const is = (label: string, unit: FieldUnit = 'words', absent?: string): FieldInfo => ({
@@ -31,7 +31,7 @@ const is = (label: string, unit: FieldUnit = 'words', absent?: string): FieldInf
   ...(absent === undefined ? {} : { absent }),
 })
 
-/** What each field is called, the unit it is in, and what stands where it is absent (otherwise: as usual). */
+/** The label and unit of each field, and the text for an absent value (default: “as usual”). */
 export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   // of a piece
   label: is('label', 'words', 'none'),

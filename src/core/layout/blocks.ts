@@ -1,7 +1,7 @@
 /** Room between a branch and the next in its lane. */
 export const BRANCH_GAP = 14
 
-/** Room that a branch takes: from one x to another in its lane, and the drop at its left edge from the lane it hangs from. */
+/** The room of a branch: an x range in its lane, and the drop at its left edge from the lane it hangs from. */
 export type Block = { x0: number; x1: number; lane: number; hangsFromLane: number }
 
 export const translated = (block: Block, lanes: number): Block => ({
@@ -10,7 +10,7 @@ export const translated = (block: Block, lanes: number): Block => ({
   hangsFromLane: block.hangsFromLane + lanes,
 })
 
-/** Whether two blocks lie on each other, or the drop to one crosses the other. */
+/** Whether two blocks overlap, or the drop to one crosses the other. */
 export const overlaps = (a: Block, b: Block): boolean =>
   (a.lane === b.lane && a.x0 < b.x1 + BRANCH_GAP && b.x0 < a.x1) || crosses(a, b) || crosses(b, a)
 

@@ -62,7 +62,7 @@ export const LEAST_SHARE = 0.02
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
 
-/** What is laid out of a piece and all below it; whoever asked for it adds its own to the lists. */
+/** The layout of a piece and everything below it. The caller adds to its lists. */
 type Run = { items: ReachItem[]; drops: ReachDrop[]; folds: ReachFold[]; width: number; rows: number; blocks: Block[] }
 const emptyRun = (): Run => ({ items: [], drops: [], folds: [], width: 0, rows: 1, blocks: [] })
 
@@ -248,7 +248,7 @@ class Layout {
     return { items, drops, folds, width: 0, rows, blocks }
   }
 
-  /** The highest lane in which a branch meets nothing; below all that is placed there is always room, so the search ends. */
+  /** The highest free lane for a branch. The lane below everything placed is always free, so the search ends. */
   private freeLane(x: number, run: Run, placed: readonly Block[]): number {
     const below = 1 + Math.max(0, ...placed.map(({ lane }) => lane))
     const meets = (block: Block) => placed.some((other) => overlaps(block, other))
@@ -310,7 +310,7 @@ const branchBlock = (x: number, { width }: Run, lane: number): Block => ({
   hangsFromLane: 0,
 })
 
-/** The first run with the branches and items added to its lists: copied at every piece, a long chain would cost its square. */
+/** Adds branches and items to the lists of a run. Copying the lists at each piece would make a long chain quadratic. */
 function joinedRuns(run: Run, branches: Run, items: readonly ReachItem[]): Run {
   run.items.push(...items, ...branches.items)
   run.drops.push(...branches.drops)

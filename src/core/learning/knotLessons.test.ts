@@ -86,7 +86,7 @@ test('own figures are those of the lessons, and each pull is held against all th
   const { posterior, breaks } = lesson(pulls)
   expect(uni).toMatchObject({ connection: 'uni', mean: posterior.mean, spread: posterior.variation, tests: 40 })
   expect(palomar).toMatchObject({ connection: 'palomar', material: 'braid', tests: 1 })
-  // The plain way: leave one out and work everything out from the rest.
+  // The slow way: leave one out and calculate everything from the rest.
   for (const [i, { share, farOff }] of breaks.entries()) {
     const { mean, variation } = lesson(pulls.filter((_, at) => at !== i)).posterior
     expect(farOff).toBe(Math.abs(share - mean) > 3 * variation * mean)

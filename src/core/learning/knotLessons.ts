@@ -47,7 +47,7 @@ export function knotLesson(
   const broke = of.filter(counts)
   const tests = testsOf(catalogue, broke, id, material)
   if (!tests) return undefined
-  // Held against the others: one of its own would widen what is thought usual.
+  // Compared with the others only: a pull would widen the range that it is compared with.
   const others = testedMeanWithoutEach(tests)
   return {
     prior: testedEfficiency({ ...tests, tested: [] }),

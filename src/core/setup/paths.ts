@@ -145,5 +145,5 @@ function placeOn(line: LinePiece, piece: Piece): number {
   return piece.attach.atM
 }
 
-/** Documents are never changed in place, so what was found out about one holds as long as it does. */
+/** Documents are immutable, so a finder stays valid as long as its trace exists. */
 const finders = new WeakMap<Trace, PathFinder>()

@@ -2,7 +2,7 @@ import { QUANTITIES } from './quantities.ts'
 
 /** Steps in which a drag is set by hand, in the unit that strengths are shown in. */
 const DRAG_STEPS: Record<keyof typeof QUANTITIES.strength.units, number> = { lb: 0.5, kg: 0.5, N: 5, kN: 0.01 }
-/** Of a step, by which a drag may miss a whole one through rounding. */
+/** Rounding allowance, as a share of a step. */
 const ROUNDING = 1e-6
 
 /** The next whole step of a drag up (+1) or down (−1), N, never under one step. */

@@ -22,8 +22,8 @@ const THREAD_IDLE_MS = 60_000
 const busy = (message: string) => new HttpError(503, 'busy', message, { retryAfterS: 10 })
 
 /**
- * Makes and restores backups for requests without holding anything that other routes need: on connections of their own, a file on
- * disk between the database and the network, the restore in a thread, and only a few at a time.
+ * Makes and restores backups without blocking other routes: it has its own database connections, puts a file on disk between the
+ * database and the network, restores in a thread, and limits how many run at once.
  */
 export class BackupDesk {
   private readonly databaseUrl: string
@@ -42,19 +42,19 @@ export class BackupDesk {
       filename: fileURLToPath(new URL('./restoreThread.mjs', import.meta.url)),
       minThreads: 0,
       maxThreads: 1,
-      // A look is mostly followed by the restore: its thread is still there then.
+      // A look is usually followed by a restore, which reuses the thread.
       idleTimeout: THREAD_IDLE_MS,
       execArgv: [],
     })
     this.threads.on('error', (error) => log.error({ err: error }, 'the thread of a restore was lost'))
   }
 
-  /** How much of the restore that is running is done; undefined where none is. */
+  /** Share done of the running restore; undefined if none runs. */
   get restoring(): number | undefined {
     return this.share
   }
 
-  /** A backup of one crew, written whole before the first byte goes out; gone when it was read or left. */
+  /** Writes a backup of one crew to a temporary file and streams it. The file is deleted when the stream closes. */
   async backup(crewId: string): Promise<Readable> {
     if (this.backups >= MAX_BACKUPS) throw busy('Other backups are being written. Try again in a moment.')
     this.backups += 1
@@ -71,7 +71,7 @@ export class BackupDesk {
     return createReadStream(file).once('close', () => void rm(folder, { recursive: true, force: true }))
   }
 
-  /** Restores the file in a request’s body, or looks what that would do. @throws HttpError where it cannot be. */
+  /** Restores the file in a request’s body, or only reports what that would change. @throws HttpError if it cannot. */
   async restore(req: IncomingMessage, crewId: string, lookOnly: boolean): Promise<RestoreReport> {
     if (this.receiving >= MAX_RECEIVING) throw busy('Other files are being received. Try again in a moment.')
     this.receiving += 1

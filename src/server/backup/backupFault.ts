@@ -1,2 +1,2 @@
-/** Why a file cannot be restored, in a sentence; nothing of it was. */
+/** The reason why a file cannot be restored. Nothing was changed. */
 export class BackupFault extends Error {}

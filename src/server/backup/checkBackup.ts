@@ -2,9 +2,9 @@ import { BackupFault } from './backupFault.ts'
 import { Checksum, checksumRow, headerRow } from './format.ts'
 
 /**
- * Reads a backup once and makes sure that it is whole and undamaged, before any of it reaches the database.
- * @returns how many lines it has.
- * @throws BackupFault where it is no backup, was cut short or changed.
+ * Checks that a backup is complete and undamaged before any of it reaches the database.
+ * @returns the number of lines.
+ * @throws BackupFault if it is not a backup, was cut short or changed.
  */
 export async function checkBackup(lines: AsyncIterable<string>): Promise<number> {
   const checksum = new Checksum()

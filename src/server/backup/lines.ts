@@ -1,10 +1,10 @@
 import { TextDecoder } from 'node:util'
 import { BackupFault } from './backupFault.ts'
 
-/** Longest line that is read: a document is far shorter. */
+/** A document is far shorter. */
 const MAX_LINE = 4_000_000
 
-/** The lines of a text that comes in pieces, each piece looked through once. @throws BackupFault where it is no UTF-8 or has an endless line. */
+/** Splits a stream into lines, scanning each piece once. @throws BackupFault if it is not UTF-8 or a line is longer than `MAX_LINE`. */
 export async function* linesOf(pieces: AsyncIterable<Uint8Array>): AsyncGenerator<string> {
   const decoder = new TextDecoder('utf-8', { fatal: true })
   let begun: string[] = []

@@ -12,7 +12,7 @@ const LOOK_MS = 500
 
 /**
  * Writes a request’s body to a file.
- * @throws HttpError 413 where it is larger than any backup, 408 where it comes too slowly or stops coming; the file is gone then.
+ * @throws HttpError 413 if it is larger than any backup, 408 if it comes too slowly or stops. The file is deleted then.
  */
 export async function receiveFile(req: IncomingMessage, file: string, limits: Partial<ReceiveLimits> = {}): Promise<void> {
   const { maxBytes, minBytesPerS, graceMs } = { ...USUAL, ...limits }
@@ -30,7 +30,7 @@ export async function receiveFile(req: IncomingMessage, file: string, limits: Pa
       counting.destroy(new HttpError(408, 'too-slow', 'The file came too slowly. Try again on a better connection.'))
   }, LOOK_MS)
   try {
-    // The request outlives a refusal: its answer goes out on the same connection.
+    // Keep the request open after a refusal: the answer uses the same connection.
     await pipeline(req.iterator({ destroyOnReturn: false }), counting, createWriteStream(file, { mode: 0o600 }))
   } catch (error) {
     await rm(file, { force: true })

@@ -13,19 +13,19 @@ const MAX_ROWS = 500
 const MAX_TEXT = 2_000_000
 
 export type RestoreOptions = {
-  /** Only look: everything is tried and undone. */
+  /** Only report what would change: everything is done and rolled back. */
   lookOnly: boolean
-  /** Whose rows may come in; absent, anyone’s. */
+  /** The crew whose rows are allowed; if absent, any. */
   crewId?: string
-  /** Told the share that is done. */
+  /** Called with the share done. */
   onProgress?: (share: number) => void
 }
 
 /**
- * Restores a backup, whole or not at all. What is there stays: a document that is missing comes in with its revisions, one that the
- * backup knows further is continued, and one that was changed in both is left as it is and named.
- * @param open the backup’s lines from the beginning; read twice, first to check the file.
- * @throws BackupFault where the file is no backup, is cut or changed, or holds rows of another crew.
+ * Restores a backup completely or not at all. It never overwrites: missing documents are added, documents with newer revisions in the
+ * backup are continued, and documents that were changed in both are left unchanged and reported.
+ * @param open gives the lines from the start; called twice, first to check the file.
+ * @throws BackupFault if the file is not a backup, was cut or changed, or has rows of another crew.
  */
 export async function restoreBackup(
   db: Database,
@@ -35,7 +35,7 @@ export async function restoreBackup(
   const count = await checkBackup(open())
   const transaction = await db.startTransaction().execute()
   try {
-    // Tables that were just filled still count as small: read whole for each row that names another, they took most of the time.
+    // Without statistics the planner takes just-filled tables for small and scans them for each foreign key check.
     await sql`set local enable_seqscan = off`.execute(transaction)
     const restore = new Restore(transaction, crewId)
     let number = 0
@@ -64,7 +64,7 @@ function rowOf(line: string, number: number): Row {
   throw new BackupFault(`Line ${number} cannot be read: ${first?.path.join('.')}: ${first?.message}.`)
 }
 
-/** Rows of one kind that wait for their statement. */
+/** Rows of one kind for the next statement. */
 type Batch = { row: Row['row']; rows: Row[]; text: number }
 
 class Restore {
@@ -111,13 +111,13 @@ class Restore {
     return { ...this.report, continued: this.continued.size }
   }
 
-  /** Begins with the rows that wait, once those before them are written. */
+  /** Starts writing the collected rows once the previous batch is written. */
   private async startWriting(): Promise<void> {
     const { batch } = this
     this.batch = { row: 'crew', rows: [], text: 0 }
     await this.writing
     this.writing = this.write(batch)
-    // Whoever waits for it next is told.
+    // The next await reports the error.
     this.writing.catch(() => {})
   }
 
@@ -150,7 +150,7 @@ class Restore {
     for (const head of heads.rows) this.known.set(keyOf(head), head.revision)
   }
 
-  /** Revisions come in order: by the time that later ones are met, it is known whether the earlier are the same. */
+  /** Revisions come in order, so earlier ones are compared before later ones are added. */
   private async revisions(rows: readonly RevisionRow[]): Promise<void> {
     const isThere = (row: RevisionRow) => row.revision <= (this.known.get(keyOf(row)) ?? 0)
     await this.markConflicts(rows.filter(isThere))
@@ -163,7 +163,7 @@ class Restore {
     this.report.revisions += added.length
   }
 
-  /** Before their revisions are added: what a list shows is kept as the one that the head names comes in. */
+  /** Must run before the revisions are added: the trigger updates a head when the revision it names is inserted. */
   private async moveHeads(further: readonly RevisionRow[]): Promise<void> {
     if (further.length === 0) return
     for (const row of further) this.continued.add(keyOf(row))
@@ -175,7 +175,7 @@ class Restore {
       where head.crew_id = latest.crew and head.kind = latest.kind and head.id = latest.id`.execute(this.db)
   }
 
-  /** Documents of which the database has another content at the same revision are left as they are. */
+  /** Marks documents whose content differs at the same revision; they are left unchanged. */
   private async markConflicts(rows: readonly RevisionRow[]): Promise<void> {
     if (rows.length === 0) return
     const differing = await sql<Key & { revision: number }>`select crew, there.kind, there.id, there.revision
@@ -206,7 +206,7 @@ class Restore {
     this.report.observations += Number(added.rows[0]!.count)
   }
 
-  /** Of what came in the lists go by when it was saved, not by the order of the file. */
+  /** Puts the added documents in the order they were saved, not the order of the file. */
   private async orderBySave(): Promise<void> {
     await sql`update documents head set saved_order = latest.place
       from (

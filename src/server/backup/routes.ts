@@ -8,11 +8,11 @@ import type { BackupDesk } from './backupDesk.ts'
 import type { KeptBackups } from './keptBackups.ts'
 
 const TYPE = 'application/x-ndjson'
-/** A reader that takes nothing for so long is cut off. */
+/** A reader that takes nothing for this long is disconnected. */
 const IDLE_READER_MS = 20_000
 const restoreQuery = z.object({ do: z.enum(['look', 'restore']) })
 
-/** Everything of the crew as one file, and such a file restored: looked at first, then done. */
+/** Downloads everything of the crew as one file, and restores such a file after a look at what would change. */
 export function backupRoutes(desk: BackupDesk, kept: KeptBackups | undefined): Router {
   const router = new Router({ prefix: '/api/backup' })
 
@@ -35,7 +35,7 @@ export function backupRoutes(desk: BackupDesk, kept: KeptBackups | undefined): R
   router.post('/', async (ctx) => {
     const lookOnly = parseQuery(ctx, restoreQuery).do === 'look'
     if (!ctx.is(TYPE)) throw new HttpError(415, 'wrong-type', `Send the backup as ${TYPE}.`)
-    // While a large file is restored, nothing moves on its connection.
+    // The connection is idle while a large file is restored.
     ctx.req.setTimeout(0)
     ctx.body = await desk.restore(ctx.req, crewOf(ctx), lookOnly)
   })

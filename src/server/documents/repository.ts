@@ -18,7 +18,7 @@ export class DocumentRepository {
     this.db = db
   }
 
-  /** A page of a list with contents: as many as the limit, and no more bytes than a page may have unless one alone has them. */
+  /** A page of a list with contents, limited by count and, except for the first document, by bytes. */
   async list(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<ListPage> {
     const { rows } = await sql<Row & { savedOrder: string; found: string }>`
       with page as (
@@ -34,7 +34,7 @@ export class DocumentRepository {
     return { documents: rows.map(savedOf), next: hasMore ? rows.at(-1)!.savedOrder : null }
   }
 
-  /** A page of heads, as the JSON text of a `ListPage`: the database writes it from the documents’ own rows. */
+  /** A page of heads, as the JSON text of a `ListPage`. The database writes it. */
   async listHeads(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<string> {
     const { rows } = await sql<{ json: string }>`
       with page as (
@@ -177,14 +177,14 @@ function revisionsOf(db: Executor, crewId: string, kind: DocumentKind) {
 const current = (db: Executor, crewId: string, kind: DocumentKind) =>
   revisionsOf(db, crewId, kind).whereRef('revision.revision', '=', 'head.revision')
 
-/** Bytes of a page’s contents as the database keeps them, packed to about a quarter. */
+/** Bytes of a page’s contents as stored, compressed to about a quarter. */
 const MAX_PAGE_BYTES = 500_000
 
 const onPage = (crewId: string, kind: DocumentKind, binned: boolean, after: string | undefined) => sql`
   head.crew_id = ${crewId} and head.kind = ${kind} and head.binned_at is ${sql.raw(binned ? 'not null' : 'null')}
   and head.saved_order < ${after ?? MAX_ORDER}::bigint`
 
-/** Of a bigint: a list from its beginning. */
+/** The largest bigint, for the first page. */
 const MAX_ORDER = '9223372036854775807'
 
 const instant = (column: string) => sql`to_char(${sql.ref(column)} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`

@@ -6,7 +6,7 @@ import type { Database } from '../db/database.ts'
 /** Whoever watches waits no longer than this for the database. */
 const PATIENCE_MS = 150
 
-/** Whether the server can serve: its database answers through the connections that every route uses. Told soon whatever else goes on. */
+/** Whether the server is ready: the database answers through the connections that every route uses. Answers soon under any load. */
 export function healthRoutes(db: Database): Router {
   const router = new Router({ prefix: '/api' })
   router.get('/health', async (ctx) => {
@@ -14,7 +14,7 @@ export function healthRoutes(db: Database): Router {
       () => 'up',
       () => 'down',
     )
-    // An answer that came while this thread was busy is waiting to be read: it still counts.
+    // If this thread was busy, the answer may have arrived but not been read yet: give it one more turn.
     const late = setTimeout(PATIENCE_MS, undefined, { ref: false }).then(() => setImmediate('slow'))
     const database = await Promise.race([asked, late])
     ctx.status = database === 'up' ? 200 : 503

@@ -1,13 +1,13 @@
 import type { IncomingMessage } from 'node:http'
 import type { Middleware } from 'koa'
 
-/** What is left of a refused body is read and thrown away up to here; past it the connection is closed. */
+/** Beyond these limits the connection is closed. */
 const MAX_BYTES = 64_000_000
 const MAX_MS = 5_000
 
 /**
- * Reads what a step left unread of a body, as after a refusal by its size. Left there, it would block the connection for the next
- * request, and a client that is still sending would not read its answer.
+ * Reads and discards what is left of a body after a refusal. Unread data would block the next request on the connection, and a client
+ * that is still sending would not read the answer.
  */
 export const drainBody: Middleware = async (ctx, next) => {
   await next()

@@ -3,11 +3,11 @@ import { HttpError } from './httpError.ts'
 
 const MAX_PER_ADDRESS = 4
 const MAX_IN_ALL = 40
-/** Bytes that wait for a reader before it counts as slow, and how often that is looked at. */
+/** A reader with more bytes waiting than this is slow; checked this often. */
 const MAX_WAITING_BYTES = 64_000
 const LOOK_MS = 1_000
 
-/** Refuses a stream to whoever has several open already, and cuts one whose reader does not keep up. */
+/** Limits the open streams per address and in all, and closes a stream whose reader does not keep up. */
 export function limitStreams(): Middleware {
   const open = new Map<string, number>()
   let all = 0

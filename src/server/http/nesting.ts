@@ -1,7 +1,7 @@
-/** Far more levels than any document has. */
+/** Documents have far fewer levels. */
 const MAX_DEPTH = 64
 
-/** Whether a value is nested deeper than any document: what walks it by calling itself would run out of stack. */
+/** Whether a value is nested deeper than any document. Recursive code would run out of stack on it. */
 export function isTooDeep(value: unknown): boolean {
   let level: object[] = isObject(value) ? [value] : []
   for (let depth = 0; level.length > 0; depth += 1) {

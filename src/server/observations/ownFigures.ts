@@ -5,8 +5,8 @@ import type { ObservationRepository } from './repository.ts'
 type Known = { version: number; figures: Promise<OwnConnection[]> }
 
 /**
- * What each crew’s pulls lay over the nominal figures: worked out in a thread, and kept until the crew adds an observation. Rows are
- * only ever added, also by another server on the same database, so their number says whether there are new ones.
+ * The figures measured by each crew, calculated in a thread and cached until the crew adds an observation. Rows are never changed or
+ * deleted, so their number shows whether there are new ones, also from another server on the same database.
  */
 export class OwnFigures {
   private readonly observations: ObservationRepository
@@ -25,7 +25,7 @@ export class OwnFigures {
     if (known?.version === version) return known.figures
     const figures = this.workOut(crewId)
     this.known.set(crewId, { version, figures })
-    // What failed is asked again, not kept.
+    // Do not cache a failure.
     figures.catch(() => this.known.delete(crewId))
     return figures
   }

@@ -66,7 +66,7 @@ export class ObservationRepository {
     )
   }
 
-  /** How many pulls there are, and retractions with them; it grows with each that is added. */
+  /** The number of pulls and retractions. It only grows. */
   async countPulls(crewId: string): Promise<number> {
     const { count } = await this.db
       .selectFrom('observations')
@@ -77,7 +77,7 @@ export class ObservationRepository {
     return Number(count)
   }
 
-  /** Pulls and retractions as one text of JSON, in the order of `list`: read in another thread, so that thousands hold up nothing here. */
+  /** Pulls and retractions as JSON text, in the order of `list`, to be parsed in another thread. */
   async pullsAsJson(crewId: string): Promise<string> {
     const { rows } = await sql<{ json: string | null }>`
       select json_agg(details || jsonb_build_object('id', id, 'kind', kind,

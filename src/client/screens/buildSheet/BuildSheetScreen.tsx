@@ -31,7 +31,7 @@ export default function BuildSheetScreen() {
   const saved = useQuery(documentQuery('traces', id))
   usePageTitle('Build sheet', saved.data?.content.trace.name)
   const outfits = useQuery(outfitsQuery)
-  // The bench lets go of its draft when it has left the page, which is after this screen was first drawn.
+  // The bench releases its draft when it unmounts, which is after this screen first renders.
   const [hasLeft, setHasLeft] = useState(false)
   useEffect(() => setHasLeft(true), [])
   const error = (saved.data ? null : saved.error) ?? (outfits.data ? null : outfits.error)

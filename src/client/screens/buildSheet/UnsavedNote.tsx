@@ -5,7 +5,7 @@ import type { useSheetTrace } from './useSheetTrace.ts'
 
 type Props = { of: ReturnType<typeof useSheetTrace>; id: string; revision: number }
 
-/** Which version the sheet is of, where the bench has unsaved changes, and the one click that saves them. */
+/** Says which version the sheet shows when the bench has unsaved changes, and saves them with one click. */
 export function UnsavedNote({ of, id, revision }: Props) {
   const { unsaved, isSavedShown, showSaved, draft, takeUp, save, isStale } = of
   return (

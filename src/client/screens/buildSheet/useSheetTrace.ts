@@ -6,7 +6,7 @@ import { documentQuery, type SavedTrace, saveDocument } from '../../api/document
 import type { Draft } from '../../drafts/draftKeeper.ts'
 import { useDraft } from '../../drafts/useDraft.ts'
 
-/** What a build sheet is made of: the unsaved work of the bench where there is some, else what is saved. */
+/** The trace that a build sheet shows: the unsaved work of the bench if there is any, else the saved revision. */
 export function useSheetTrace(saved: SavedTrace) {
   const client = useQueryClient()
   const draft = useDraft('traces', saved.id)
@@ -25,7 +25,7 @@ export function useSheetTrace(saved: SavedTrace) {
   })
   return {
     content: differs && !isSavedShown ? unsaved.content : saved.content,
-    /** Undefined where there is nothing but what is saved. */
+    /** Undefined if there is no unsaved work. */
     unsaved: differs ? unsaved : undefined,
     isSavedShown,
     showSaved,

@@ -6,11 +6,11 @@ type Props<T> = {
   label: string
   shown: string
   read: (text: string) => ReadText<T>
-  /** Saves it; why it was not saved, in a sentence. */
+  /** Saves the value. Resolves to the reason if it was not saved. */
   onCommit: (value: T) => Promise<string | undefined>
 }
 
-/** A cell that is typed into: Enter or leaving it saves what reads, Escape goes back. What does not read, or was not saved, stays and says why. */
+/** An editable cell. Enter or leaving it saves, Escape cancels. A text that is invalid or was not saved stays, with the reason. */
 export function CellText<T>({ label, shown, read, onCommit }: Props<T>) {
   const [typed, setTyped] = useState<string>()
   const [failed, setFailed] = useState<{ text: string; why: string }>()

@@ -3,7 +3,7 @@ import type { Gear } from '../../../core/documents/gear.ts'
 import { readContent } from '../../../shared/documentKinds.ts'
 import { type SavedDocument, saveDocument } from '../../api/documents.ts'
 
-/** Saves an item as it is edited in its row. @returns why it was not saved, in a sentence; undefined when it was. */
+/** Saves an item that was edited in its row. @returns the reason if it was not saved, else undefined. */
 export function useItemSave({ id, revision }: SavedDocument<'gear'>): (next: Gear) => Promise<string | undefined> {
   const client = useQueryClient()
   return async (next) => {

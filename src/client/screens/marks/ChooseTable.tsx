@@ -9,7 +9,7 @@ type Props<F extends RowFormat> = {
   label: string
   hint: string
   format: F
-  /** What reading it needs beside the file. */
+  /** What the reader needs besides the file. */
   readWith: FileFormats[F]['with']
   onRead: (rows: RowsOf<F>) => void
 }

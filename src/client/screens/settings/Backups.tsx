@@ -92,7 +92,7 @@ function Restore() {
   )
 }
 
-/** How far the server is with a file that was sent. */
+/** Progress of the restore on the server. */
 function Working({ what }: { what: string }) {
   const share = useQuery({ ...restoringQuery, refetchInterval: LOOK_MS }).data?.share ?? undefined
   return (

@@ -20,7 +20,7 @@ type Asked = {
   toMs: number
 }
 
-/** The day’s sinkers, worked out in a worker for exactly this trace, gear, mark, water and what was logged. */
+/** The sinkers of a day, calculated in a worker for this trace, gear, mark, water and log. */
 export function usePlan({ mark: { content: mark }, holds, day: { tide, winds }, setup, owned, way, fromMs, toMs }: Asked) {
   const input = useMemo(
     () => ({ setup, mark, holds, tide, winds, fromMs, toMs, owned, way }),

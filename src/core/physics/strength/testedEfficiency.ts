@@ -18,7 +18,7 @@ export type TestedEfficiency = { mean: number; low: number; high: number; variat
 /** Chance left out at each end of the interval. */
 const TAIL = 0.05
 
-/** How many values there are, their average, and the squares of their distances from it, added up. */
+/** Count, average, and sum of squared distances from the average. */
 type Sums = { n: number; average: number; squares: number }
 
 function sumsOf(values: readonly number[]): Sums {
@@ -27,7 +27,7 @@ function sumsOf(values: readonly number[]): Sums {
   return { n, average, squares: values.reduce((total, each) => total + (each - average) ** 2, 0) }
 }
 
-/** The same without one of the values. Welford's update run backwards: squares stay a sum of squares, with no cancellation of large sums. */
+/** The sums without one of the values: Welford’s update run backwards, which avoids cancellation of large sums. */
 function sumsWithout({ n, average, squares }: Sums, value: number): Sums {
   if (n <= 1) return { n: 0, average: 0, squares: 0 }
   const without = average - (value - average) / (n - 1)
