@@ -24,15 +24,15 @@ test('a double click on Duplicate, on Make this trace and on Import makes one ea
 
   const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
   await page.goto(`${app.url}/traces`)
-  await page.getByRole('button', { name: 'Import' }).click()
+  await page.getByRole('button', { name: 'Import', exact: true }).click()
   await page.getByLabel('trace file').setInputFiles({
     name: 'trace.json',
     mimeType: 'application/json',
-    buffer: Buffer.from(JSON.stringify({ ...content.trace, name: 'imported once' })),
+    buffer: Buffer.from(JSON.stringify({ ...content.trace, name: 'brought once' })),
   })
   await page.getByRole('button', { name: 'Take it in' }).dblclick()
-  await expect(page.getByRole('heading', { name: 'imported once' })).toBeVisible()
-  expect([await tracesNamed(page.request, app.url, 'imported once'), saves.length]).toEqual([1, 3])
+  await expect(page.getByRole('heading', { name: 'brought once' })).toBeVisible()
+  expect([await tracesNamed(page.request, app.url, 'brought once'), saves.length]).toEqual([1, 3])
 })
 
 test('a creation whose answer was lost makes no second one when it is asked again', async ({ page, app }) => {
