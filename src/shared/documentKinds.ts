@@ -13,8 +13,8 @@ import { traceContent, upgradeTraceContent } from './traceContent.ts'
 import type { Saved, SavedRow } from './versioned.ts'
 
 /**
- * A kind of document: what one is called, its contract, how an earlier format is lifted to it, and where in a content each part of
- * its head is, for kinds that have long contents and are listed by heads.
+ * A kind of document: what one is called, its contract, how an earlier format is upgraded to it, and whether its contents are so long
+ * that lists show heads of them.
  */
 type Kind<T extends object> = {
   one: string

@@ -43,6 +43,7 @@ export function useKeep<K extends DocumentKind>(kind: K, editing: Editing<K> | u
     onDone: (content: ContentOf<K> | undefined) => {
       if (content) return mutation.mutate(content)
       mutation.reset()
+      newest.current = undefined
       close()
     },
   }

@@ -52,8 +52,8 @@ function file(size: { width: string; height: string; viewBox: string }, title: s
   return svg.replace(NOT_XML, '')
 }
 
-/** Characters that XML forbids, also as numeric references. Labels can contain them. */
+/** Characters that XML forbids. Labels can contain them. */
 // biome-ignore lint/suspicious/noControlCharactersInRegex: the rule removes these
-const NOT_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|&#x?0*(?:[0-8bcef]|1[0-9a-f]);/gi
+const NOT_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g
 
 const ariaOf = (element: Element) => element.getAttributeNames().filter((name) => name.startsWith('aria-'))

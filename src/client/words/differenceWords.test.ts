@@ -25,7 +25,7 @@ const words = (after: Content, before = content) =>
 const under = (conditions: Partial<Conditions>): Content => ({ ...content, conditions: { ...content.conditions, ...conditions } })
 const drawn = (changed: Partial<Trace>): Content => ({ ...content, trace: { ...trace, ...changed } })
 
-describe('what used to be told in identifiers, or not at all (2026-11-29)', () => {
+describe('differences that were shown as identifiers, or not at all (2026-11-29)', () => {
   test('a loop and a drift are in the units shown', () => {
     const looped = (loopM: number) =>
       drawn({
@@ -61,7 +61,7 @@ describe('what used to be told in identifiers, or not at all (2026-11-29)', () =
     ])
   })
 
-  test('another fish is named, and what is known of the same fish is told field by field', () => {
+  test('another fish is shown by name, and changes to the same fish field by field', () => {
     const tope = {
       name: 'tope',
       typicalMassKg: 12,
@@ -106,7 +106,7 @@ function plainTexts(value: unknown): unknown {
   })
 }
 
-test('any field that changes is told, with no identifier and no stray value', () => {
+test('any changed field is shown, without identifiers or stray values', () => {
   const arb = fc.record({ trace: contractArb(traceSchema), conditions: contractArb(conditionsSchema) }).map((random) => {
     const { trace, conditions } = plainTexts(random) as Pick<Content, 'trace' | 'conditions'>
     return { trace, conditions, outfitId: 'outfit-1' } satisfies Content
@@ -120,9 +120,9 @@ test('any field that changes is told, with no identifier and no stray value', ()
         ...before,
         [side]: { ...before[side], [field]: (other[side] as Record<string, unknown>)[field] },
       } as Content
-      const told = words(after, before)
-      expect(told.length > 0).toBe(!sameJson(before, after))
-      for (const line of told) expect(line).not.toMatch(/[a-z][A-Z]|undefined|NaN|null|\[object|Mper|^\s|\s\s/)
+      const lines = words(after, before)
+      expect(lines.length > 0).toBe(!sameJson(before, after))
+      for (const line of lines) expect(line).not.toMatch(/[a-z][A-Z]|undefined|NaN|null|\[object|Mper|^\s|\s\s/)
     }),
   )
 })

@@ -11,7 +11,7 @@ export type Difference =
   /** Of the trace as a whole, its fish, or the conditions it is judged under. */
   | { kind: 'whole'; field: FieldName; before: unknown; after: unknown }
 
-/** What is saved of a trace. */
+/** The saved content of a trace. */
 type Saved = {
   trace: Trace
   conditions: Conditions
