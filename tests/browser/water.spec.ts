@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import Papa from 'papaparse'
-import { beside, CONGER, expect, test } from './fixtures.ts'
+import { beside, CONGER, expect, HOUND, test } from './fixtures.ts'
 
 const marksOf = async (page: Page, url: string): Promise<{ id: string; revision: number; content: { name: string } }[]> =>
   (await (await page.request.get(`${url}/api/marks`)).json()).documents
@@ -126,8 +126,9 @@ test('every mark and every way of fishing has a day without a figure that is non
     expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
   }
   const uptide = await ownMark(page, app.url, 'up-tide', { method: 'uptide', scope: 1.15, distanceM: 45 })
-  await page.goto(`${app.url}/water?mark=${uptide}&day=2026-11-24`)
+  await page.goto(`${app.url}/water?mark=${uptide}&day=2026-11-24&trace=${HOUND}`)
   await page.getByRole('button', { name: '16:00', exact: true }).click()
+  await page.getByLabel('sinker on').selectOption({ label: '175 g wired grip' })
   await expect(page.getByRole('img', { name: /up-current/ })).toBeVisible()
 })
 

@@ -2,6 +2,7 @@ import { advise } from '../advice/advise.ts'
 import type { Finding } from '../advice/finding.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import { type JudgedPath, type Judgement, judgePrepared, pathsOf } from '../moments/judge.ts'
+import { MOMENT_NAMES, type Moments } from '../moments/moments.ts'
 import { type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 
@@ -16,8 +17,26 @@ export type Evaluation = Judgement & { paths: JudgedPath[]; findings: Finding[] 
  */
 export const evaluate = (setup: Setup, ruleSet?: RuleSet): Evaluation => evaluatePrepared(prepareSetup(setup), ruleSet)
 
-/** The same of a setup that is worked out so far. */
+/** The same from a prepared setup. */
 export function evaluatePrepared(prepared: PreparedSetup, ruleSet?: RuleSet): Evaluation {
-  const judgement = judgePrepared(prepared)
+  const steps = evaluateInSteps(prepared, ruleSet)
+  for (;;) {
+    const step = steps.next()
+    if (step.done) return step.value
+  }
+}
+
+/** The same in small steps, so that a page can draw and take input between them: one path or one moment a step, then the findings. */
+export function* evaluateInSteps(prepared: PreparedSetup, ruleSet?: RuleSet): Generator<void, Evaluation> {
+  for (const { id } of prepared.ends) {
+    prepared.path(id)
+    yield
+  }
+  const moments: Moments = {}
+  for (const name of MOMENT_NAMES) {
+    Object.assign(moments, judgePrepared(prepared, [name]).moments)
+    yield
+  }
+  const judgement = { setup: prepared, moments }
   return { ...judgement, paths: pathsOf(judgement), findings: advise(judgement, ruleSet) }
 }

@@ -2,23 +2,48 @@ import { expect, test } from 'vitest'
 import { longChain, manySliders, manySnoods } from '../../../tests/fixtures/longTraces.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
+import { defaultConditions } from '../documents/conditions.ts'
+import type { Trace } from '../documents/trace.ts'
 import { MOST_PIECES } from '../documents/vocabulary.ts'
-import { evaluate } from './evaluate.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
+import { evaluate, evaluateInSteps } from './evaluate.ts'
 import { parseRequest } from './parseRequest.ts'
 
-/** Many times what they take on a machine of their own, and a thousandth of what a walk takes that doubles with each part. */
-const [PARSE_MS, EVALUATE_MS] = [200, 800]
+const judgedIn = (trace: Trace) => {
+  const beganMs = performance.now()
+  const parsed = parseRequest({ trace: structuredClone(trace), outfit: braidOutfit(50) }, NOMINAL_CATALOGUE)
+  if (!parsed.ok) throw new Error(parsed.issues[0]?.message)
+  expect(evaluate(parsed.request.setup).moments.run?.paths.length).toBeGreaterThan(0)
+  return performance.now() - beganMs
+}
 
-test.each([longChain, manySliders, manySnoods])('%o: as many parts as a trace may have are read and judged soon', (made) => {
-  const trace = made(MOST_PIECES)
-  const times = Array.from({ length: 3 }, () => {
-    const beganMs = performance.now()
-    const parsed = parseRequest({ trace: structuredClone(trace), outfit: braidOutfit(50) }, NOMINAL_CATALOGUE)
-    if (!parsed.ok) throw new Error(parsed.issues[0]?.message)
-    const readMs = performance.now()
-    expect(evaluate(parsed.request.setup).moments.run?.paths.length).toBeGreaterThan(0)
-    return { parseMs: readMs - beganMs, evaluateMs: performance.now() - readMs }
-  })
-  expect(Math.min(...times.map(({ parseMs }) => parseMs))).toBeLessThan(PARSE_MS)
-  expect(Math.min(...times.map(({ evaluateMs }) => evaluateMs))).toBeLessThan(EVALUATE_MS)
+/** Quadratic work gives 16 for four times the parts; a walk that doubles with each part never ends. */
+test.each([longChain, manySliders, manySnoods])(
+  '%o: the time to judge a trace grows at most with the cube of its parts',
+  (made) => {
+    const least = (parts: number) => Math.min(...Array.from({ length: 4 }, () => judgedIn(made(parts))))
+    expect(least(MOST_PIECES) / least(MOST_PIECES / 4)).toBeLessThan(64)
+  },
+)
+
+test('a long trace is judged in steps, none of them over half of the work', () => {
+  const setup = {
+    trace: manySnoods(MOST_PIECES),
+    outfit: braidOutfit(50),
+    conditions: defaultConditions(),
+    catalogue: NOMINAL_CATALOGUE,
+  }
+  const longestShare = () => {
+    const prepared = prepareSetup(setup)
+    const steps = evaluateInSteps(prepared)
+    const timesMs: number[] = []
+    for (let isDone = false; !isDone; ) {
+      const beganMs = performance.now()
+      isDone = steps.next().done === true
+      timesMs.push(performance.now() - beganMs)
+    }
+    expect(timesMs.length).toBeGreaterThan(prepared.ends.length)
+    return Math.max(...timesMs) / timesMs.reduce((sum, ms) => sum + ms, 0)
+  }
+  expect(Math.min(...Array.from({ length: 5 }, longestShare))).toBeLessThan(0.5)
 })

@@ -11,11 +11,13 @@ import type { Trace } from '../../../core/documents/trace.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
+import type { Setup } from '../../../core/setup/setup.ts'
 import type { SavedOutfit, SavedTrace } from '../../api/documents.ts'
 import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
+import { MAX_PARTS_AT_ONCE, useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
+import { Loading } from '../../ui/states.tsx'
 import { useIsWide } from '../../ui/useIsWide.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { useStableCallback } from '../../ui/useStableCallback.ts'
@@ -61,7 +63,8 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const { trace, conditions } = bench.content
   const catalogue = useCatalogue()
   const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
-  const prepared = usePrepared(setup)
+  const drawn = useDrawnSetup(setup)
+  const prepared = usePrepared(drawn)
   // What is told of the trace follows its drawing: a value that is stepped is seen in the profile at once.
   const judged = useLaterEvaluation(prepared, ruleSet)
   const later = useDeferredValue(bench)
@@ -71,7 +74,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const [end, setEnd] = useState<string>()
   useShortcuts(bench)
 
-  const evaluation = judged.ok ? judged.value : undefined
+  const evaluation = judged?.ok ? judged.value : undefined
   const paths = useMemo(() => (prepared.ok ? pathsOf({ setup: prepared.value }) : []), [prepared])
   const path = paths.find((each) => each.end.id === (end ?? evaluation?.moments.run?.end)) ?? paths[0]
   // A part off the shown path brings its own path up, so that its strength is there to see.
@@ -107,10 +110,12 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
       <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
           <MomentsBand evaluation={evaluation} open={open} onOpen={openMoment} />
-        ) : (
+        ) : judged?.ok === false ? (
           <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
-            {judged.ok ? '' : judged.message} Undo the last change, or set it right below.
+            {judged.message} Undo the last change, or correct it below.
           </p>
+        ) : (
+          <Loading what="the verdicts" />
         )}
       </div>
       {moving ? (
@@ -119,7 +124,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-2 lg:grid-cols-[minmax(0,1fr)_20rem] xl:grid-cols-[minmax(0,1fr)_22rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
             <StrengthView
-              rig={setup}
+              rig={drawn}
               paths={paths}
               moments={evaluation?.moments}
               path={path}
@@ -166,6 +171,12 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
       <StaleDialog bench={bench} onCopy={useKeepAsNew(bench, saved.id)} />
     </div>
   )
+}
+
+/** The setup to draw: a long trace follows the field that is typed in, so that its drawing never holds up the typing. */
+function useDrawnSetup(setup: Setup): Setup {
+  const later = useDeferredValue(setup)
+  return setup.trace.pieces.length > MAX_PARTS_AT_ONCE ? later : setup
 }
 
 /** What is chosen to begin with: the first line of the trace. */
