@@ -8,16 +8,17 @@ import { outfitSchema } from '../core/documents/outfit.ts'
 import { readDocument } from '../core/documents/readDocument.ts'
 import { ruleSetSchema } from '../core/documents/ruleSet.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
-import { type DocumentKind, nameOfUnread } from './kindNames.ts'
+import { type DocumentKind, nameOf } from './kindNames.ts'
 import { traceContent, upgradeTraceContent } from './traceContent.ts'
 import type { Saved, SavedRow } from './versioned.ts'
 
 /**
- * A kind of document: what one is called, its contract, how an earlier format is upgraded to it, and whether its contents are so long
+ * A kind of document: what one and several are called, its contract, how an earlier format is upgraded to it, and whether its contents are so long
  * that lists show heads of them.
  */
 type Kind<T extends object> = {
   one: string
+  many: string
   content: z.ZodType<T>
   lift: (value: unknown) => Upgraded
   hasHeads?: true
@@ -32,13 +33,13 @@ const firstFormat = (value: unknown): Upgraded => {
 
 /** Every kind of document, by the name of its addresses. A new one is a schema of its own, its name in `kindNames.ts` and a line here. */
 export const DOCUMENT_KINDS = {
-  traces: kind({ one: 'trace', content: traceContent, lift: upgradeTraceContent, hasHeads: true }),
-  outfits: kind({ one: 'outfit', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
-  gear: kind({ one: 'piece of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
-  fish: kind({ one: 'fish', content: fishSchema, lift: firstFormat }),
-  marks: kind({ one: 'mark', content: markSchema, lift: (value) => upgrade('mark', value) }),
-  'rule-sets': kind({ one: 'rule set', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
-  settings: kind({ one: 'set of settings', content: crewSettingsSchema, lift: firstFormat }),
+  traces: kind({ one: 'trace', many: 'traces', content: traceContent, lift: upgradeTraceContent, hasHeads: true }),
+  outfits: kind({ one: 'outfit', many: 'outfits', content: outfitSchema, lift: (value) => upgrade('outfit', value) }),
+  gear: kind({ one: 'piece of gear', many: 'pieces of gear', content: gearSchema, lift: (value) => upgrade('gear', value) }),
+  fish: kind({ one: 'fish', many: 'fish', content: fishSchema, lift: firstFormat }),
+  marks: kind({ one: 'mark', many: 'marks', content: markSchema, lift: (value) => upgrade('mark', value) }),
+  'rule-sets': kind({ one: 'rule set', many: 'rule sets', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
+  settings: kind({ one: 'set of settings', many: 'settings', content: crewSettingsSchema, lift: firstFormat }),
 } satisfies { [K in DocumentKind]: unknown }
 
 export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] extends Kind<infer T> ? T : never
@@ -72,7 +73,7 @@ export function readList<K extends DocumentKind>(kind: K, rows: readonly SavedRo
   for (const row of rows) {
     const read = readContent(kind, row.content)
     if (read.ok) documents.push({ ...row, content: read.content })
-    else unreadable.push({ id: row.id, name: nameOfUnread(row.content), message: read.message })
+    else unreadable.push({ id: row.id, name: nameOf(row.content), message: read.message })
   }
   return { documents, unreadable }
 }

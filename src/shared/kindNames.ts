@@ -6,9 +6,15 @@ import { z } from 'zod'
 export const DOCUMENT_KIND_NAMES = ['traces', 'outfits', 'gear', 'fish', 'marks', 'rule-sets', 'settings'] as const
 export type DocumentKind = (typeof DOCUMENT_KIND_NAMES)[number]
 
-/** The name that a content which cannot be read goes by, where it has one. */
-export function nameOfUnread(value: unknown): string | undefined {
+/** The name in a content, valid or not. */
+export function nameOf(value: unknown): string | undefined {
   const found = z.union([z.object({ trace: z.object({ name: z.string() }) }), z.object({ name: z.string() })]).safeParse(value)
   if (!found.success) return undefined
   return 'trace' in found.data ? found.data.trace.name : found.data.name
 }
+
+/** The same content under another name. */
+export const withName = <T extends object>(content: T, name: string): T =>
+  'trace' in content && typeof content.trace === 'object'
+    ? { ...content, trace: { ...content.trace, name } }
+    : { ...content, name }

@@ -36,5 +36,5 @@ export const staleBody = z.object({ error: z.object({ code: z.literal('stale'), 
 export const revisionList = z.array(z.object({ revision: revisionNumber, savedAt: z.iso.datetime() }))
 
 /** How many documents were deleted for good. */
-export const emptiedBin = z.object({ deleted: z.int().min(0) })
-export type EmptiedBin = z.infer<typeof emptiedBin>
+export const emptiedTrash = z.object({ deleted: z.int().min(0) })
+export type EmptiedTrash = z.infer<typeof emptiedTrash>

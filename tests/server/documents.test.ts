@@ -40,7 +40,7 @@ describe('the demonstration data', () => {
     expect(rules.map(({ id }) => id)).toContain(content.ruleSetId)
   })
 
-  test('is loaded once, and never over what a user changed or binned', async () => {
+  test('is loaded once, and never over what a user changed or isTrash', async () => {
     const before = (await server.send('GET', `/traces/${HOUND}`)).body
     await save(HOUND, before.revision, renamed(before.content, 'my own name'))
     const pier = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d210'
@@ -105,12 +105,12 @@ describe('saving', () => {
   })
 
   test('deleting is a way to the bin, and back', async () => {
-    const { id, content } = await newTrace('binned')
+    const { id, content } = await newTrace('isTrash')
     await server.send('DELETE', `/traces/${id}`)
     const ids = async (query: string) =>
       (await server.send('GET', `/traces${query}`)).body.documents.map((trace: { id: string }) => trace.id)
     expect(await ids('')).not.toContain(id)
-    expect(await ids('?bin=true')).toContain(id)
+    expect(await ids('?trash=true')).toContain(id)
     const refused = await save(id, 1, content)
     expect([refused.status, refused.body.error.code]).toEqual([409, 'in-trash'])
     expect(refused.body.error.message).toContain('in the trash')
@@ -126,13 +126,13 @@ describe('saving', () => {
     const theirs = { crewId: stranger, kind: 'traces', id } as const
     expect(await repository.find(theirs)).toBeUndefined()
     expect(await repository.findRevision(theirs, 1)).toBeUndefined()
-    expect(await repository.list(stranger, 'traces', { binned: false, limit: 10 })).toEqual({ documents: [], next: null })
+    expect(await repository.list(stranger, 'traces', { isTrash: false, limit: 10 })).toEqual({ documents: [], next: null })
     expect(await repository.listRevisions(theirs)).toEqual([])
     expect(await repository.save(theirs, 1, content)).toEqual({ outcome: 'missing' })
-    expect(await repository.setBinned(theirs, new Date())).toBeUndefined()
+    expect(await repository.setTrashed(theirs, new Date())).toBeUndefined()
     expect((await server.send('GET', `/traces/${id}`)).body).toMatchObject({ revision: 1, binnedAt: null })
     await server.send('DELETE', `/traces/${id}`)
-    expect(await repository.emptyBin(stranger, 'traces')).toBe(0)
+    expect(await repository.emptyTrash(stranger, 'traces')).toBe(0)
     expect((await server.send('GET', `/traces/${id}`)).body).toMatchObject({ id, binnedAt: expect.any(String) })
     await server.send('POST', `/traces/${id}/restore`)
   })
@@ -147,7 +147,7 @@ describe('what is refused', () => {
     ['an id that is none', 'GET', '/traces/seven', undefined, {}, 404, 'not-found'],
     ['an unknown id', 'GET', '/traces/00000000-0000-4000-8000-000000000000', undefined, {}, 404, 'not-found'],
     ['an unknown address', 'GET', '/nothing', undefined, {}, 404, 'no-such-route'],
-    ['a wrong query', 'GET', '/traces?bin=perhaps', undefined, {}, 400, 'invalid-query'],
+    ['a wrong query', 'GET', '/traces?trash=perhaps', undefined, {}, 400, 'invalid-query'],
     ['a calculation that is none', 'POST', '/calculations/cast.magic', {}, {}, 404, 'not-found'],
     ['a calculation’s bad input', 'POST', '/calculations/cast.load', { massKg: 'heavy' }, {}, 400, 'invalid'],
   ]

@@ -47,8 +47,8 @@ describe('a database of the version before', () => {
   })
 
   test('keeps what is in the bin there', async () => {
-    expect((await list('traces', '?bin=true')).get('00000000-0000-4000-8000-000000000002')?.trace.name).toBe('In the bin')
-    expect((await list('marks', '?bin=true')).get('00000000-0000-4000-8000-000000000004')?.name).toBe('Old mark')
+    expect((await list('traces', '?trash=true')).get('00000000-0000-4000-8000-000000000002')?.trace.name).toBe('In the bin')
+    expect((await list('marks', '?trash=true')).get('00000000-0000-4000-8000-000000000004')?.name).toBe('Old mark')
   })
 
   test('finds every link as strong, and run and hand as they were; what is judged otherwise since then stands in docs/architecture.md', async () => {

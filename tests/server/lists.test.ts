@@ -104,7 +104,7 @@ test('a head says of a trace what its content does, and no more; those in the bi
 
   const [, second] = heads
   await server.send('DELETE', `/traces/${second!.id}`)
-  expect((await page('heads=true&bin=true')).documents.map(({ id }) => id)).toEqual([second!.id])
+  expect((await page('heads=true&trash=true')).documents.map(({ id }) => id)).toEqual([second!.id])
   expect((await everyPage('heads=true')).flat().map(({ id }) => id)).not.toContain(second!.id)
 })
 
@@ -137,7 +137,7 @@ test.each([
   [`/traces?after=${'9'.repeat(19)}`, 'invalid-query'],
   ['/traces?ids=outfit', 'invalid-query'],
   [`/traces?ids=${Array(101).fill(HOUND).join()}`, 'invalid-query'],
-  [`/traces?ids=${HOUND}&bin=true`, 'invalid-query'],
+  [`/traces?ids=${HOUND}&trash=true`, 'invalid-query'],
   ['/traces?limit=1000000', 'invalid-query'],
   ['/gear?heads=true', 'no-heads'],
 ])('%s is refused', async (path, code) => {

@@ -56,15 +56,15 @@ test('the bin is emptied for good: what is in it goes with its revisions, all el
   const before = (await server.send('GET', '/traces')).body.documents
   const [{ id, revision }] = before
   expect((await server.send('DELETE', '/traces')).status).toBe(400)
-  expect((await server.send('DELETE', '/traces?bin=false')).status).toBe(400)
+  expect((await server.send('DELETE', '/traces?trash=false')).status).toBe(400)
   await expect(server.db.deleteFrom('documentRevisions').where('id', '=', id).execute()).rejects.toThrow(/only ever added/)
   await server.send('DELETE', `/traces/${id}`)
-  expect((await server.send('DELETE', '/outfits?bin=true')).body).toEqual({ deleted: 0 })
-  expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 1 })
+  expect((await server.send('DELETE', '/outfits?trash=true')).body).toEqual({ deleted: 0 })
+  expect((await server.send('DELETE', '/traces?trash=true')).body).toEqual({ deleted: 1 })
   expect((await server.send('POST', `/traces/${id}/restore`)).status).toBe(404)
   expect((await server.send('GET', `/traces/${id}/revisions/${revision}`)).status).toBe(404)
   expect((await server.send('GET', '/traces')).body.documents).toHaveLength(before.length - 1)
-  expect((await server.send('DELETE', '/traces?bin=true')).body).toEqual({ deleted: 0 })
+  expect((await server.send('DELETE', '/traces?trash=true')).body).toEqual({ deleted: 0 })
 })
 
 test('with connections cut under them: what was acknowledged is there, the rest is saved again', async () => {

@@ -43,7 +43,7 @@ describe('marks', () => {
     expect(await marks()).toHaveLength(before)
   })
 
-  test('a stale save is refused with what is current; a binned mark comes back', async () => {
+  test('a stale save is refused with what is current; a isTrash mark comes back', async () => {
     const id = randomUUID()
     await server.send('POST', '/marks', { id, content: mark })
     const save = (name: string) => server.send('PUT', `/marks/${id}`, { baseRevision: 1, content: { ...mark, name } })

@@ -4,7 +4,7 @@ import { type ContentOf, readContent, readList } from '../../shared/documentKind
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { type TraceHead, traceHead } from '../../shared/traceHead.ts'
 import {
-  emptiedBin,
+  emptiedTrash,
   type ListPage,
   listPage,
   revisionList,
@@ -34,7 +34,7 @@ const fetchOne = async <K extends DocumentKind>(kind: K, path: string, init?: Pa
 const pageOf = (kind: DocumentKind, query: Record<string, string>, signal: AbortSignal) =>
   request(listPage, `/${kind}?${new URLSearchParams(query)}`, { signal })
 
-const inBin = (bin: boolean): Record<string, string> => (bin ? { bin: 'true' } : {})
+const inTrash = (isTrash: boolean): Record<string, string> => (isTrash ? { trash: 'true' } : {})
 
 async function everyPage<K extends DocumentKind>(kind: K, query: Record<string, string>, signal: AbortSignal) {
   const rows: SavedRow[] = []
@@ -54,18 +54,18 @@ export const listQuery = <K extends DocumentKind>(kind: K) =>
     queryFn: ({ signal }) => everyPage(kind, {}, signal),
   })
 
-/** What of a kind is in the bin, contents and all. */
-export const binnedQuery = <K extends DocumentKind>(kind: K) =>
-  queryOptions({ queryKey: [kind, 'bin'], queryFn: ({ signal }) => everyPage(kind, inBin(true), signal) })
+/** The deleted documents of a kind, contents and all. */
+export const trashQuery = <K extends DocumentKind>(kind: K) =>
+  queryOptions({ queryKey: [kind, 'trash'], queryFn: ({ signal }) => everyPage(kind, inTrash(true), signal) })
 
 export type SavedTraceHead = Saved<TraceHead>
 
-/** The traces, or those in the bin, page by page and without their contents. */
-export const traceHeadsQuery = (bin = false) =>
+/** The traces, or the deleted ones, page by page and without their contents. */
+export const traceHeadsQuery = (isTrash = false) =>
   infiniteQueryOptions({
-    queryKey: ['traces', 'heads', { bin }],
+    queryKey: ['traces', 'heads', { isTrash }],
     queryFn: async ({ pageParam, signal }): Promise<{ heads: SavedTraceHead[]; next: string | null }> => {
-      const { documents, next } = await pageOf('traces', { heads: 'true', ...inBin(bin), ...pageParam }, signal)
+      const { documents, next } = await pageOf('traces', { heads: 'true', ...inTrash(isTrash), ...pageParam }, signal)
       return { heads: documents.map((row) => ({ ...row, content: traceHead.parse(row.content) })), next }
     },
     initialPageParam: {} as Record<string, string>,
@@ -101,13 +101,13 @@ export const revisionQuery = <K extends DocumentKind>(kind: K, id: string, revis
 export const createDocument = <K extends DocumentKind>(kind: K, content: ContentOf<K>, id: string) =>
   fetchOne(kind, '', { method: 'POST', body: { id, content } })
 
-export const binDocument = <K extends DocumentKind>(kind: K, id: string) => fetchOne(kind, `/${id}`, { method: 'DELETE' })
+export const deleteDocument = <K extends DocumentKind>(kind: K, id: string) => fetchOne(kind, `/${id}`, { method: 'DELETE' })
 
 export const restoreDocument = <K extends DocumentKind>(kind: K, id: string) =>
   fetchOne(kind, `/${id}/restore`, { method: 'POST' })
 
-/** Deletes for good what of a kind is in the bin. */
-export const emptyBin = (kind: DocumentKind) => request(emptiedBin, `/${kind}?bin=true`, { method: 'DELETE' })
+/** Deletes the trash of a kind for good. */
+export const emptyTrash = (kind: DocumentKind) => request(emptiedTrash, `/${kind}?trash=true`, { method: 'DELETE' })
 
 export type SaveResult<K extends DocumentKind> = { saved: SavedDocument<K> } | { stale: SavedDocument<K> }
 

@@ -2,9 +2,9 @@ import { useInfiniteQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { traceHeadsQuery } from './documents.ts'
 
-/** Every trace's head, or those in the bin: the first page at once, the others as they come. */
-export function useTraceHeads(bin = false) {
-  const query = useInfiniteQuery(traceHeadsQuery(bin))
+/** Every trace's head, or those in the trash: the first page at once, the others as they arrive. */
+export function useTraceHeads(isTrash = false) {
+  const query = useInfiniteQuery(traceHeadsQuery(isTrash))
   const { hasNextPage, isFetching, isError, fetchNextPage } = query
   useEffect(() => {
     if (hasNextPage && !isFetching && !isError) void fetchNextPage()

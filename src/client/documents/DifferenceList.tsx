@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { contentDifferences } from '../../core/analysis/differences.ts'
-import type { TraceContent } from '../../shared/traceContent.ts'
+import { documentDifferences } from '../../core/analysis/differences.ts'
 import { fishQuery, marksQuery, outfitsQuery } from '../api/documents.ts'
 import { useCatalogue } from '../catalogue.tsx'
 import { useShow } from '../settings/preferences.tsx'
@@ -8,16 +7,16 @@ import { differenceWords } from '../words/differenceWords.ts'
 
 const MAX_SHOWN = 12
 
-/** The differences between two saved traces, one line each. */
-export function DifferenceList({ from, to }: { from: TraceContent; to: TraceContent }) {
+/** The differences between two versions of a document, one line each. */
+export function DifferenceList({ from, to }: { from: object; to: object }) {
   const show = useShow()
   const catalogue = useCatalogue()
   const outfits = useQuery(outfitsQuery).data ?? []
   const marks = useQuery(marksQuery).data ?? []
   const fish = useQuery(fishQuery).data ?? []
   const nameOf = (id: string) => [...outfits, ...marks, ...fish].find((each) => each.id === id)?.content.name
-  const changes = contentDifferences(from, to)
-  if (changes.length === 0) return <p className="text-quiet">Nothing differs.</p>
+  const changes = documentDifferences(from, to)
+  if (changes.length === 0) return <p className="text-quiet">No differences.</p>
   return (
     <ul className="mt-1 list-disc pl-5">
       {changes.slice(0, MAX_SHOWN).map((change) => (

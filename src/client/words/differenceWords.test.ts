@@ -4,9 +4,14 @@ import { contractArb } from '../../../tests/fixtures/contractArb.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
-import { contentDifferences } from '../../core/analysis/differences.ts'
+import { documentDifferences } from '../../core/analysis/differences.ts'
 import { type Conditions, conditionsSchema, defaultConditions } from '../../core/documents/conditions.ts'
+import { fishSchema } from '../../core/documents/fish.ts'
+import { gearSchema } from '../../core/documents/gear.ts'
+import { markSchema } from '../../core/documents/mark.ts'
 import { usualMoving } from '../../core/documents/moving.ts'
+import { outfitSchema } from '../../core/documents/outfit.ts'
+import { ruleSetSchema } from '../../core/documents/ruleSet.ts'
 import { sameJson } from '../../core/documents/sameJson.ts'
 import { type Trace, traceSchema } from '../../core/documents/trace.ts'
 import { defaultWater } from '../../core/documents/water.ts'
@@ -17,11 +22,11 @@ const show = showIn({ strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diamet
 const NAMES: Record<string, string> = { 'outfit-1': 'surf rod', 'mark-1': 'Hesk Bar' }
 const wording = { catalogue, show, nameOf: (id: string) => NAMES[id] }
 
-type Content = Parameters<typeof contentDifferences>[0]
+type Content = { trace: Trace; conditions: Conditions; outfitId: string; markId?: string }
 const { trace } = FAMILY_FIXTURES.find((fixture) => fixture.trace.family === 'runningLedger')!
 const content: Content = { trace, outfitId: 'outfit-1', conditions: defaultConditions() }
-const words = (after: Content, before = content) =>
-  contentDifferences(before, after).map((each) => differenceWords(each, wording))
+const words = (after: object, before: object = content) =>
+  documentDifferences(before, after).map((each) => differenceWords(each, wording))
 const under = (conditions: Partial<Conditions>): Content => ({ ...content, conditions: { ...content.conditions, ...conditions } })
 const drawn = (changed: Partial<Trace>): Content => ({ ...content, trace: { ...trace, ...changed } })
 
@@ -91,11 +96,13 @@ describe('differences that were shown as identifiers, or not at all (2026-11-29)
   })
 })
 
+const OTHERS = [outfitSchema, gearSchema, fishSchema, markSchema, ruleSetSchema]
 /** Texts that a person typed become “word”, so that only the schemas’ own values can look like identifiers. */
-const CHOICES = new Set(JSON.stringify([traceSchema, conditionsSchema].map((schema) => toJson(schema))).match(/"[a-zA-Z]+"/g))
-function toJson(schema: typeof traceSchema | typeof conditionsSchema): unknown {
-  return schema.toJSONSchema({ unrepresentable: 'any', io: 'input' })
-}
+const CHOICES = new Set(
+  JSON.stringify(
+    [traceSchema, conditionsSchema, ...OTHERS].map((schema) => schema.toJSONSchema({ unrepresentable: 'any', io: 'input' })),
+  ).match(/"[a-zA-Z]+"/g),
+)
 /** Makes ids unique, as in a sound trace, and treats an empty list of clips as none. */
 function plainTexts(value: unknown): unknown {
   let ids = 0
@@ -120,6 +127,21 @@ test('any changed field is shown, without identifiers or stray values', () => {
         ...before,
         [side]: { ...before[side], [field]: (other[side] as Record<string, unknown>)[field] },
       } as Content
+      const lines = words(after, before)
+      expect(lines.length > 0).toBe(!sameJson(before, after))
+      for (const line of lines) expect(line).not.toMatch(/[a-z][A-Z]|undefined|NaN|null|\[object|Mper|^\s|\s\s/)
+    }),
+  )
+})
+
+test.each(OTHERS)('any changed field of an outfit, item, fish, mark or rule set is shown', (schema) => {
+  const arb = contractArb(schema).map((random) => plainTexts(random) as Record<string, unknown>)
+  fc.assert(
+    fc.property(arb, arb, fc.nat(), (before, other, pick) => {
+      const fields = Object.keys(other).filter((field) => field !== 'kind' && field !== 'formatVersion')
+      const field = fields[pick % fields.length]!
+      fc.pre('kind' in before ? before.kind === other.kind : true)
+      const after = { ...before, [field]: other[field] }
       const lines = words(after, before)
       expect(lines.length > 0).toBe(!sameJson(before, after))
       for (const line of lines) expect(line).not.toMatch(/[a-z][A-Z]|undefined|NaN|null|\[object|Mper|^\s|\s\s/)

@@ -5,7 +5,10 @@ import type { Conditions } from '../../core/documents/conditions.ts'
 import { FIELD_INFO, type FieldName } from '../../core/documents/fieldInfo.ts'
 import type { Joint } from '../../core/documents/fields.ts'
 import type { Target } from '../../core/documents/fish.ts'
+import type { Mark } from '../../core/documents/mark.ts'
 import type { KiteBait, Moving, SwimsAt } from '../../core/documents/moving.ts'
+import type { Outfit, WoundLine } from '../../core/documents/outfit.ts'
+import type { RuleSet } from '../../core/documents/ruleSet.ts'
 import type { Attach, Piece, Trace } from '../../core/documents/trace.ts'
 import type { Water } from '../../core/documents/water.ts'
 import { isQuantity } from '../../core/units/quantities.ts'
@@ -13,6 +16,7 @@ import type { Show } from '../settings/show.ts'
 import { castName } from './castWords.ts'
 import { FEEDS_WORDS, FIGHTS_WORDS, TAKES_WORDS, TEETH_WORDS } from './fishWords.ts'
 import { MOVING_WORDS } from './movingWords.ts'
+import { WOUND_NAMES } from './names.ts'
 import { percent } from './percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from './purposeWords.ts'
 import { RIGGING_WORDS } from './riggingWords.ts'
@@ -34,7 +38,8 @@ export function differenceWords(difference: Difference, wording: DifferenceWordi
 }
 
 const sentence = (...words: string[]) => words.filter((word) => word !== '').join(' ')
-const partName = (id: string) => id.replaceAll('-', ' ')
+const isWound = (id: string): id is WoundLine['role'] => id in WOUND_NAMES
+const partName = (id: string) => (isWound(id) ? WOUND_NAMES[id] : id.replaceAll('-', ' '))
 
 function valueWords(field: FieldName, value: unknown, wording: DifferenceWording): string {
   const { unit, absent = 'as usual' } = FIELD_INFO[field]
@@ -81,6 +86,7 @@ function hangsWords(place: Attach): string {
 }
 
 const crewName = (id: string, { nameOf }: DifferenceWording) => nameOf(id) ?? 'one that was deleted'
+const rows = (values: readonly unknown[]) => (values.length === 1 ? '1 row' : `${values.length} rows`)
 const list = (values: readonly string[]) => values.join(', ')
 
 /** How to write values that are neither numbers nor texts to be shown unchanged. */
@@ -105,6 +111,13 @@ const WORDS: { [Field in FieldName]?: (value: never, wording: DifferenceWording)
   pieces: () => '',
   weakLink: partName,
   fuse: ({ at, id }: NonNullable<Trace['fuse']>) => `${partName(id)}${at === 'joint' ? '’s knot' : ''}`,
+  wound: (lines: Outfit['wound']) => list(lines.map(({ role }) => partName(role))),
+  marksM: rows,
+  doubled: () => '',
+  stream: (table: Mark['stream']) => rows(table),
+  heights: (table: NonNullable<Mark['heights']>) => rows(table),
+  leastLengths: (lengths: NonNullable<RuleSet['leastLengths']>) => list(lengths.map(({ fish }) => fish)),
+  action: (id: keyof Catalogue['rodActions'], { catalogue }) => catalogue.rodActions[id].name,
   outfitId: crewName,
   markId: crewName,
   fishId: crewName,

@@ -3,7 +3,7 @@ import type { FieldName } from '../documents/fieldInfo.ts'
 import { sameJson } from '../documents/sameJson.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 
-/** One thing that differs between two traces; values are as in the documents (SI, ids). */
+/** One thing that differs between two versions of a document; values are as in the documents (SI, ids). */
 export type Difference =
   | { kind: 'added' | 'removed'; id: string }
   /** Of one piece or release clip. */
@@ -12,16 +12,13 @@ export type Difference =
   | { kind: 'whole'; field: FieldName; before: unknown; after: unknown }
 
 /** The saved content of a trace. */
-type Saved = {
-  trace: Trace
-  conditions: Conditions
-  outfitId: string
-  markId?: string | undefined
-  fishId?: string | undefined
-}
+type SavedTrace = { trace: Trace; conditions: Conditions }
 
-/** Every difference between two saved traces. There is none only if their contents are the same JSON. */
-export function contentDifferences(before: Saved, after: Saved): Difference[] {
+const isTrace = (content: object): content is SavedTrace => 'trace' in content && 'conditions' in content
+
+/** Every difference between two versions of a document. There is none only if their contents are the same JSON. */
+export function documentDifferences(before: object, after: object): Difference[] {
+  if (!isTrace(before) || !isTrace(after)) return recordDifferences(before, after)
   const { trace: _was, conditions: _wasUnder, ...refs } = before
   const { trace: _is, conditions: _isUnder, ...newRefs } = after
   return [
@@ -30,6 +27,26 @@ export function contentDifferences(before: Saved, after: Saved): Difference[] {
     ...conditionDifferences(before.conditions, after.conditions),
   ]
 }
+
+/** Of a document that is no trace: its fields, those of the objects in it, and the lines wound on a reel by their roles. */
+function recordDifferences(before: object, after: object): Difference[] {
+  return fieldsThatDiffer(before, after).flatMap((each) => {
+    if (each.kind !== 'whole') return [each]
+    const { field, before: was, after: is } = each
+    if (isLines(was) && isLines(is)) return partDifferences(was.map(flatLine), is.map(flatLine))
+    return isRecord(was) && isRecord(is) ? changedIn(field, was, is) : [each]
+  })
+}
+
+const isRecord = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+type Line = { role: string; joint?: object }
+const isLines = (value: unknown): value is Line[] =>
+  Array.isArray(value) && value.every((each) => isRecord(each) && 'role' in each)
+const flatLine = ({ joint, ...line }: Line): Part => ({ ...line, ...joint, id: line.role })
+
+const changedIn = (id: string, before: object, after: object): Difference[] =>
+  fieldsThatDiffer(before, after).flatMap((each) => ('field' in each ? [{ ...each, kind: 'changed', id }] : []))
 
 /** The differences between two traces: of the whole, then piece by piece in the order of the later one, then release clips. */
 export function differences(before: Trace, after: Trace): Difference[] {
@@ -70,7 +87,7 @@ const whole = (field: FieldName, before: unknown, after: unknown): Difference[] 
 
 function fieldsThatDiffer(before: object, after: object): Difference[] {
   const [was, is] = [before, after] as Record<string, unknown>[]
-  const fields = [...new Set([...Object.keys(was!), ...Object.keys(is!)])] as FieldName[]
+  const fields = [...new Set([...Object.keys(was!), ...Object.keys(is!)])].filter((key) => key !== 'formatVersion') as FieldName[]
   return fields.flatMap((field) => whole(field, was![field], is![field]))
 }
 
@@ -83,7 +100,7 @@ function partDifferences(before: readonly Part[], after: readonly Part[]): Diffe
     ...after.flatMap((part): Difference[] => {
       const was = old.get(part.id)
       if (!was) return [{ kind: 'added', id: part.id }]
-      return fieldsThatDiffer(was, part).flatMap((each) => ('field' in each ? [{ ...each, kind: 'changed', id: part.id }] : []))
+      return changedIn(part.id, was, part)
     }),
     ...before.filter(({ id }) => !kept.has(id)).map(({ id }): Difference => ({ kind: 'removed', id })),
   ]

@@ -1,8 +1,12 @@
 import type { Quantity } from '../units/quantities.ts'
 import type { Conditions } from './conditions.ts'
 import type { Joint } from './fields.ts'
-import type { Target } from './fish.ts'
+import type { Fish } from './fish.ts'
+import type { Gear } from './gear.ts'
+import type { Mark } from './mark.ts'
 import type { Moving } from './moving.ts'
+import type { Outfit, WoundLine } from './outfit.ts'
+import type { RuleSet } from './ruleSet.ts'
 import type { Piece, Trace } from './trace.ts'
 import type { Water } from './water.ts'
 
@@ -10,11 +14,30 @@ type KeysOf<T> = T extends unknown ? keyof T & string : never
 type Clip = NonNullable<Trace['releaseClips']>[number]
 
 /** Fields that contain other fields or are never shown. */
-type Structure = 'id' | 'formatVersion' | 'releaseClips' | 'joint' | 'way'
+type Structure = 'id' | 'formatVersion' | 'releaseClips' | 'joint' | 'way' | 'kind'
 
-/** Every field of a trace and its conditions that can be shown. */
+/** Every field of a document that can be shown. */
 export type FieldName =
-  | Exclude<KeysOf<Piece | Joint | Clip | Trace | Conditions | Water | Moving | Target>, Structure>
+  | Exclude<
+      KeysOf<
+        | Piece
+        | Joint
+        | Clip
+        | Trace
+        | Conditions
+        | Water
+        | Moving
+        | Fish
+        | Gear
+        | Mark
+        | RuleSet
+        | Outfit
+        | Outfit['rod']
+        | Outfit['reel']
+        | WoundLine
+      >,
+      Structure
+    >
   | 'outfitId'
   | 'markId'
   | 'fishId'
@@ -117,7 +140,52 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   pulledSpread: is('spread of measured lines', 'share'),
   water: is('depth and current', 'words', 'unknown'),
   moving: is('how the line moves', 'words', 'with the current'),
-  // of the fish that it is for
+  // of an outfit
+  rod: is('rod'),
+  reel: is('reel'),
+  ratingLowN: is('line, from', 'strength'),
+  ratingHighN: is('line, up to', 'strength'),
+  castLowKg: is('casts, from', 'mass', 'not printed'),
+  castHighKg: is('casts, up to', 'mass', 'not printed'),
+  action: is('action', 'words', 'medium'),
+  capacityLengthM: is('capacity', 'length'),
+  capacityDiameterM: is('capacity in line of', 'diameter'),
+  arborRadiusM: is('arbor radius', 'diameter', 'not measured'),
+  fullRadiusM: is('full radius', 'diameter', 'not measured'),
+  highestDragN: is('highest drag', 'strength'),
+  gearRatio: is('gear ratio', 'number', 'unknown'),
+  marking: is('marking', 'words', 'none'),
+  wound: is('lines on the reel'),
+  colourEveryM: is('changes colour every', 'length', 'never'),
+  marksM: is('marks along the line', 'words', 'none'),
+  woundOn: is('wound on', 'words', 'unknown'),
+  doubled: is('doubled line at the join', 'words', 'none'),
+  // of a mark
+  latitudeDeg: is('latitude', 'degrees'),
+  longitudeDeg: is('longitude', 'degrees'),
+  timeZone: is('time zone'),
+  portId: is('port'),
+  highWaterAfterMin: is('high water after the port, minutes', 'number'),
+  stream: is('current table'),
+  heights: is('tide table', 'words', 'none'),
+  // of a rule set
+  checkedOn: is('last checked'),
+  maxLeaderM: is('longest leader', 'length', 'no limit'),
+  maxDoubleM: is('longest double', 'length', 'no limit'),
+  maxCombinedM: is('leader and double together', 'length', 'no limit'),
+  maxHooks: is('most hooks', 'number', 'no limit'),
+  circleOnly: is('circle hooks only'),
+  nonOffsetOnly: is('no offset hooks'),
+  barblessOnly: is('barbless only'),
+  trebleWithBait: is('treble with bait allowed'),
+  wireAllowed: is('wire allowed'),
+  lightsAllowed: is('lights allowed'),
+  leastLengths: is('minimum sizes', 'words', 'none'),
+  leastLeadKg: is('lightest lead sinker', 'mass', 'no limit'),
+  // of a fish
+  largeMassKg: is('weight of a large one', 'fish'),
+  mouthWidthShare: is('mouth width', 'share'),
+  mouthHeightShare: is('mouth height', 'share'),
   typicalMassKg: is('usual weight', 'fish'),
   typicalLengthM: is('usual length', 'length'),
   largeLengthM: is('length of a large one', 'length'),

@@ -1,6 +1,6 @@
 import { sql, type Transaction } from 'kysely'
 import type { RestoreReport } from '../../shared/backup.ts'
-import { nameOfUnread } from '../../shared/kindNames.ts'
+import { nameOf } from '../../shared/kindNames.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'
 import { isTooDeep } from '../http/nesting.ts'
@@ -188,7 +188,7 @@ class Restore {
       const key = keyOf(row)
       if (!differ.has(`${key} ${row.revision}`) || this.conflicts.has(key)) continue
       this.conflicts.add(key)
-      this.report.apart.push({ kind: row.kind, id: row.id, name: nameOfUnread(row.content) ?? row.id })
+      this.report.apart.push({ kind: row.kind, id: row.id, name: nameOf(row.content) ?? row.id })
     }
   }
 

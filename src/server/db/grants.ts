@@ -5,7 +5,7 @@ import type { Database } from './database.ts'
 const MAY: Record<string, string> = {
   crews: 'select, insert, update',
   documents: 'select, insert, update, delete',
-  // Deleted only with the whole document, when the bin is emptied.
+  // Deleted only with the whole document, when the trash is emptied.
   document_revisions: 'select, insert, delete',
   observations: 'select, insert',
 }

@@ -5,7 +5,7 @@ import { type ContentOf, DOCUMENT_KINDS, hasHeads, readContent } from '../../sha
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import {
   createBody,
-  type EmptiedBin,
+  type EmptiedTrash,
   type ListPage,
   MOST_BY_NAME,
   ON_PAGE,
@@ -27,7 +27,7 @@ const revisionParam = z
   .regex(/^\d{1,10}$/)
   .transform(Number)
   .pipe(revisionNumber)
-const binQuery = z.object({ bin: z.literal('true') })
+const trashParameter = z.object({ trash: z.literal('true') })
 /** A few by name, such as those in view. */
 const namedQuery = z.strictObject({
   ids: z
@@ -36,20 +36,20 @@ const namedQuery = z.strictObject({
     .pipe(z.array(uuid).max(MOST_BY_NAME)),
 })
 const pageQuery = z.strictObject({
-  bin: z.enum(['true', 'false']).optional(),
+  trash: z.enum(['true', 'false']).optional(),
   /** Without their contents: what a list shows and searches. */
   heads: z.literal('true').optional(),
   after: pageKey.optional(),
 })
 
-/** List, read, create, save, bin and restore for one kind of document. */
+/** List, read, create, save, delete and restore for one kind of document. */
 export function documentRoutes<K extends DocumentKind>(kind: K, repository: DocumentRepository, check?: ContentCheck<K>): Router {
   const router = new Router({ prefix: `/api/${kind}` })
   const { one } = DOCUMENT_KINDS[kind]
   const keyOf = (ctx: RouterContext) => ({ crewId: crewOf(ctx), kind, id: parseParam(ctx.params.id, uuid, one) })
-  const orMissing = (document: SavedRow | undefined): SavedRow => {
+  const orNotFound = (document: SavedRow | undefined): SavedRow => {
     if (!document) throw notFound(one)
-    return lifted(kind, document)
+    return upgradedRow(kind, document)
   }
   const checked = async (crewId: string, value: unknown): Promise<object> => {
     const read = readContent(kind, value)
@@ -62,11 +62,11 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     const crewId = crewOf(ctx)
     if ('ids' in ctx.query) {
       const rows = await repository.findSome(crewId, kind, parseQuery(ctx, namedQuery).ids)
-      ctx.body = { documents: rows.map((row) => lifted(kind, row)), next: null } satisfies ListPage
+      ctx.body = { documents: rows.map((row) => upgradedRow(kind, row)), next: null } satisfies ListPage
       return
     }
-    const { bin, heads, after } = parseQuery(ctx, pageQuery)
-    const page = { binned: bin === 'true', after, limit: ON_PAGE }
+    const { trash, heads, after } = parseQuery(ctx, pageQuery)
+    const page = { isTrash: trash === 'true', after, limit: ON_PAGE }
     if (heads) {
       if (!hasHeads(kind)) throw new HttpError(400, 'no-heads', `There are no heads of ${kind}: ask for the whole list.`)
       ctx.type = 'json'
@@ -74,7 +74,7 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
       return
     }
     const { documents, next } = await repository.list(crewId, kind, page)
-    ctx.body = { documents: documents.map((row) => lifted(kind, row)), next } satisfies ListPage
+    ctx.body = { documents: documents.map((row) => upgradedRow(kind, row)), next } satisfies ListPage
   })
 
   router.post('/', async (ctx) => {
@@ -83,17 +83,17 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     const { created, document } = await repository.create({ crewId, kind, id }, await checked(crewId, content))
     if (!created) throw new HttpError(409, 'exists', `There is already ${one} ${id}.`)
     ctx.status = 201
-    ctx.body = orMissing(document)
+    ctx.body = orNotFound(document)
   })
 
-  /** Only what is in the bin, and only when that is what is asked for. */
+  /** Deletes the trash for good; the parameter keeps a slip from emptying a whole kind. */
   router.delete('/', async (ctx) => {
-    parseQuery(ctx, binQuery)
-    ctx.body = { deleted: await repository.emptyBin(crewOf(ctx), kind) } satisfies EmptiedBin
+    parseQuery(ctx, trashParameter)
+    ctx.body = { deleted: await repository.emptyTrash(crewOf(ctx), kind) } satisfies EmptiedTrash
   })
 
   router.get('/:id', async (ctx) => {
-    ctx.body = orMissing(await repository.find(keyOf(ctx)))
+    ctx.body = orNotFound(await repository.find(keyOf(ctx)))
   })
 
   router.put('/:id', async (ctx) => {
@@ -105,17 +105,17 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
       throw new HttpError(409, 'in-trash', `This ${one} is in the trash. Restore it there, then save again.`)
     if (saved.outcome === 'stale')
       throw new HttpError(409, 'stale', `This ${one} was saved elsewhere as revision ${saved.document.revision}.`, {
-        extra: { current: lifted(kind, saved.document) },
+        extra: { current: upgradedRow(kind, saved.document) },
       })
-    ctx.body = lifted(kind, saved.document)
+    ctx.body = upgradedRow(kind, saved.document)
   })
 
   router.delete('/:id', async (ctx) => {
-    ctx.body = orMissing(await repository.setBinned(keyOf(ctx), new Date()))
+    ctx.body = orNotFound(await repository.setTrashed(keyOf(ctx), new Date()))
   })
 
   router.post('/:id/restore', async (ctx) => {
-    ctx.body = orMissing(await repository.setBinned(keyOf(ctx), null))
+    ctx.body = orNotFound(await repository.setTrashed(keyOf(ctx), null))
   })
 
   router.get('/:id/revisions', async (ctx) => {
@@ -126,14 +126,14 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
 
   router.get('/:id/revisions/:revision', async (ctx) => {
     const key = keyOf(ctx)
-    ctx.body = orMissing(await repository.findRevision(key, parseParam(ctx.params.revision, revisionParam, 'revision')))
+    ctx.body = orNotFound(await repository.findRevision(key, parseParam(ctx.params.revision, revisionParam, 'revision')))
   })
 
   return router
 }
 
 /** A document in the newest format; one of a later version goes out as it is, and whoever reads it says so of that one. */
-function lifted(kind: DocumentKind, row: SavedRow): SavedRow {
+function upgradedRow(kind: DocumentKind, row: SavedRow): SavedRow {
   const upgraded = DOCUMENT_KINDS[kind].lift(row.content)
   return 'value' in upgraded ? { ...row, content: upgraded.value } : row
 }

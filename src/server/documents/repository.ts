@@ -7,7 +7,7 @@ import type { Tables } from '../db/tables.ts'
 type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' } | { outcome: 'in-trash' }
 /** Which document is meant; every statement names the crew. */
 export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
-export type ListQuery = { binned: boolean; after?: string | undefined; limit: number }
+export type ListQuery = { isTrash: boolean; after?: string | undefined; limit: number }
 type Executor = Database | Transaction<Tables>
 
 /** Documents of every kind: heads with their revisions. Contents go in and out as they are. */
@@ -19,13 +19,13 @@ export class DocumentRepository {
   }
 
   /** A page of a list with contents, limited by count and, except for the first document, by bytes. */
-  async list(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<ListPage> {
+  async list(crewId: string, kind: DocumentKind, { isTrash, after, limit }: ListQuery): Promise<ListPage> {
     const { rows } = await sql<Row & { savedOrder: string; found: string }>`
       with page as (
         select id, revision, binned_at, revision.saved_at, content, head.saved_order,
           sum(pg_column_size(content)) over (order by head.saved_order desc) - pg_column_size(content) as bytes_before
         from documents head join document_revisions revision using (crew_id, kind, id, revision)
-        where ${onPage(crewId, kind, binned, after)}
+        where ${onPage(crewId, kind, isTrash, after)}
         order by head.saved_order desc limit ${limit + 1}
       )
       select page.*, (select count(*) from page) as found from page
@@ -35,12 +35,12 @@ export class DocumentRepository {
   }
 
   /** A page of heads, as the JSON text of a `ListPage`. The database writes it. */
-  async listHeads(crewId: string, kind: DocumentKind, { binned, after, limit }: ListQuery): Promise<string> {
+  async listHeads(crewId: string, kind: DocumentKind, { isTrash, after, limit }: ListQuery): Promise<string> {
     const { rows } = await sql<{ json: string }>`
       with page as (
         select id, revision, binned_at, saved_at, head.head as content, saved_order,
           row_number() over (order by saved_order desc) as place
-        from documents head where ${onPage(crewId, kind, binned, after)}
+        from documents head where ${onPage(crewId, kind, isTrash, after)}
         order by saved_order desc limit ${limit + 1}
       )
       select json_build_object(
@@ -123,25 +123,25 @@ export class DocumentRepository {
     })
   }
 
-  /** Deletes for good what of a kind is in the bin, with every revision of it. @returns how many documents that were. */
-  emptyBin(crewId: string, kind: DocumentKind): Promise<number> {
+  /** Deletes the trash of a kind for good, with every revision. @returns the number of documents deleted. */
+  emptyTrash(crewId: string, kind: DocumentKind): Promise<number> {
     return this.db.transaction().execute(async (transaction) => {
-      // Locked first: one that is taken out of the bin meanwhile is either out before, or gone with the rest.
-      const binned = (await binnedOf(transaction, crewId, kind).forUpdate().execute()).map(({ id }) => id)
-      if (binned.length === 0) return 0
+      // Locked first: a document that is restored meanwhile is either restored before, or deleted with the rest.
+      const isTrash = (await trashOf(transaction, crewId, kind).forUpdate().execute()).map(({ id }) => id)
+      if (isTrash.length === 0) return 0
       for (const table of ['documentRevisions', 'documents'] as const)
         await transaction
           .deleteFrom(table)
           .where('crewId', '=', crewId)
           .where('kind', '=', kind)
-          .where('id', 'in', binned)
+          .where('id', 'in', isTrash)
           .execute()
-      return binned.length
+      return isTrash.length
     })
   }
 
-  /** Puts a document into the bin or takes it out; nothing is deleted. */
-  setBinned(key: DocumentKey, binnedAt: Date | null): Promise<SavedRow | undefined> {
+  /** Moves a document to the trash or restores it; nothing is deleted. */
+  setTrashed(key: DocumentKey, binnedAt: Date | null): Promise<SavedRow | undefined> {
     return this.db.transaction().execute(async (transaction) => {
       await transaction
         .updateTable('documents')
@@ -155,8 +155,8 @@ export class DocumentRepository {
   }
 }
 
-/** Those of a kind that are in a crew’s bin. */
-const binnedOf = (db: Executor, crewId: string, kind: DocumentKind) =>
+/** The documents of a kind in a crew’s trash. */
+const trashOf = (db: Executor, crewId: string, kind: DocumentKind) =>
   db.selectFrom('documents').select('id').where('crewId', '=', crewId).where('kind', '=', kind).where('binnedAt', 'is not', null)
 
 /** Every revision of a kind of document, each with its head. */
@@ -180,8 +180,8 @@ const current = (db: Executor, crewId: string, kind: DocumentKind) =>
 /** Bytes of a page’s contents as stored, compressed to about a quarter. */
 const MAX_PAGE_BYTES = 500_000
 
-const onPage = (crewId: string, kind: DocumentKind, binned: boolean, after: string | undefined) => sql`
-  head.crew_id = ${crewId} and head.kind = ${kind} and head.binned_at is ${sql.raw(binned ? 'not null' : 'null')}
+const onPage = (crewId: string, kind: DocumentKind, isTrash: boolean, after: string | undefined) => sql`
+  head.crew_id = ${crewId} and head.kind = ${kind} and head.binned_at is ${sql.raw(isTrash ? 'not null' : 'null')}
   and head.saved_order < ${after ?? MAX_ORDER}::bigint`
 
 /** The largest bigint, for the first page. */

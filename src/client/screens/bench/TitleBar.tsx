@@ -5,12 +5,12 @@ import { Link } from 'react-router'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
-import { DraftNotes } from '../../drafts/DraftNotes.tsx'
+import { DraftNotes } from '../../documents/DraftNotes.tsx'
+import { HistoryPanel } from '../../documents/HistoryPanel.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { clockTime } from '../../words/clockTime.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
 import { ExportMenu } from './ExportMenu.tsx'
-import { HistoryPanel } from './HistoryPanel.tsx'
 import { NamePanel } from './NamePanel.tsx'
 import type { Bench } from './useBench.ts'
 
@@ -77,7 +77,17 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
           >
             <Redo2 className="size-4" />
           </Button>
-          <HistoryPanel bench={bench} id={saved.id} />
+          <HistoryPanel
+            kind="traces"
+            id={saved.id}
+            current={bench.content}
+            onBringBack={bench.bringBack}
+            more={(revision) => (
+              <Link to={`/compare?with=${saved.id},${saved.id}@${revision}`} className={buttonClass('quiet')}>
+                Compare with the saved one
+              </Link>
+            )}
+          />
           <ExportMenu trace={trace} />
         </span>
         <Button

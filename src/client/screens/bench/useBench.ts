@@ -1,10 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useMemo, useReducer, useState } from 'react'
 import { sameJson } from '../../../core/documents/sameJson.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
-import { documentQuery, type SavedTrace, saveDocument } from '../../api/documents.ts'
-import type { Draft } from '../../drafts/draftKeeper.ts'
-import { type DraftState, useDraft } from '../../drafts/useDraft.ts'
+import type { SavedTrace } from '../../api/documents.ts'
+import type { Draft } from '../../documents/draftKeeper.ts'
+import { type DraftState, useDraft } from '../../documents/useDraft.ts'
+import { useSave } from '../../documents/useSave.ts'
 import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { type BenchEdits, benchEdits } from './benchEdits.ts'
 import { type History, historyReducer, startHistory } from './history.ts'
@@ -50,8 +50,6 @@ export function useBench(saved: SavedTrace): Bench {
   const [history, dispatch] = useReducer(historyReducer<TraceContent>, start.history)
   const [baseRevision, setBaseRevision] = useState(start.baseRevision)
   const [clean, setClean] = useState(saved)
-  const [stale, setStale] = useState<SavedTrace>()
-  const client = useQueryClient()
   const content = history.present
   const dirty = useMemo(() => content !== clean.content && !sameJson(content, clean.content), [content, clean])
 
@@ -61,29 +59,31 @@ export function useBench(saved: SavedTrace): Bench {
     else drop()
   }, [dirty, keep, drop, baseRevision, content])
 
-  const { mutate, isPending, error } = useMutation({
-    mutationFn: (onto: { revision: number; content: TraceContent }) =>
-      saveDocument('traces', saved.id, onto.revision, onto.content),
-    onSuccess: (result) => {
-      if ('stale' in result) return setStale(result.stale)
-      setStale(undefined)
-      setBaseRevision(result.saved.revision)
-      setClean(result.saved)
-      client.setQueryData(documentQuery('traces', saved.id).queryKey, result.saved)
-      return client.invalidateQueries({ queryKey: ['traces', 'heads'] })
+  const {
+    save: saveOnto,
+    isSaving,
+    error,
+    conflict: stale,
+    dismiss,
+  } = useSave({
+    kind: 'traces',
+    saved,
+    onSaved: (now) => {
+      setBaseRevision(now.revision)
+      setClean(now)
     },
   })
 
   const edits = useMemo(() => benchEdits(dispatch), [])
-  const save = useStableCallback(() => mutate({ revision: baseRevision, content }))
-  const saveOverTheirs = useStableCallback(() => stale && mutate({ revision: stale.revision, content }))
-  const dismissStale = useStableCallback(() => setStale(undefined))
+  const save = useStableCallback(() => saveOnto({ onto: baseRevision, content }))
+  const saveOverTheirs = useStableCallback(() => stale && saveOnto({ onto: stale.revision, content }))
+  const dismissStale = useStableCallback(dismiss)
   const takeTheirs = useStableCallback(() => {
     if (!stale) return
     edits.bringBack(stale.content)
     setBaseRevision(stale.revision)
     setClean(stale)
-    setStale(undefined)
+    dismiss()
   })
   const takeUp = useStableCallback((taken: Draft<TraceContent>) => {
     edits.bringBack(taken.content)
@@ -103,7 +103,7 @@ export function useBench(saved: SavedTrace): Bench {
       canUndo: undoable > 0,
       canRedo: redoable > 0,
       stale,
-      saving: isPending,
+      saving: isSaving,
       saveError: error,
       savedAt: clean.savedAt,
       save,
@@ -122,7 +122,7 @@ export function useBench(saved: SavedTrace): Bench {
       undoable,
       redoable,
       stale,
-      isPending,
+      isSaving,
       error,
       clean.savedAt,
       save,

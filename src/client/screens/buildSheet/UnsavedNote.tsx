@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { DraftNotes } from '../../drafts/DraftNotes.tsx'
+import { DraftNotes } from '../../documents/DraftNotes.tsx'
 import { Button } from '../../ui/controls.tsx'
 import type { useSheetTrace } from './useSheetTrace.ts'
 
@@ -7,7 +7,7 @@ type Props = { of: ReturnType<typeof useSheetTrace>; id: string; revision: numbe
 
 /** Says which version the sheet shows when the bench has unsaved changes, and saves them with one click. */
 export function UnsavedNote({ of, id, revision }: Props) {
-  const { unsaved, isSavedShown, showSaved, draft, takeUp, save, isStale } = of
+  const { unsaved, isSavedShown, showSaved, draft, takeUp, save, isSaving, error, isStale } = of
   return (
     <>
       <DraftNotes draft={draft} onTakeUp={takeUp} />
@@ -27,7 +27,7 @@ export function UnsavedNote({ of, id, revision }: Props) {
             <Button onClick={() => showSaved(!isSavedShown)}>
               {isSavedShown ? 'Show the changes' : `Show revision ${revision}`}
             </Button>
-            <Button tone="strong" disabled={save.isPending} onClick={() => save.mutate(unsaved)}>
+            <Button tone="strong" disabled={isSaving} onClick={save}>
               Save
             </Button>
           </span>
@@ -35,16 +35,16 @@ export function UnsavedNote({ of, id, revision }: Props) {
       )}
       {isStale && (
         <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-2">
-          This trace was saved elsewhere since. Your changes are kept.{' '}
+          This trace was saved elsewhere. Your changes are kept.{' '}
           <Link to={`/traces/${id}`} className="underline">
             Open the bench to choose
           </Link>
           .
         </p>
       )}
-      {save.error && (
+      {error && (
         <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-2">
-          {save.error.message} Your changes are kept in this browser.
+          {error.message} Your changes are kept in this browser.
         </p>
       )}
     </>

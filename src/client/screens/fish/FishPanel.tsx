@@ -1,16 +1,16 @@
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useForm, useWatch } from 'react-hook-form'
-import { FEEDS, FIGHTS, type Fish, fishSchema, TAKES, TEETH } from '../../../core/documents/fish.ts'
+import { FEEDS, FIGHTS, type Fish, TAKES, TEETH } from '../../../core/documents/fish.ts'
 import { FISH_VERSION } from '../../../core/documents/versions.ts'
+import type { SavedFish } from '../../api/documents.ts'
+import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { Field, fieldClass, Select } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { FEEDS_WORDS, FIGHTS_WORDS, TAKES_WORDS, TEETH_WORDS, TRAITS } from '../../words/fishWords.ts'
 
-type Props = { fish: Fish | undefined; saving: boolean; error: Error | null; onDone: (content: Fish | undefined) => void }
+type Props = { saved: SavedFish | undefined; onClose: () => void }
 
 const NEW_FISH: Fish = {
   formatVersion: FISH_VERSION,
@@ -51,95 +51,88 @@ const CHECKS = {
   length: within(0.02, 10, 'From 2 cm to 10 m.'),
 }
 
-/** All that is told of one fish. */
-export function FishPanel({ fish, saving, error, onDone }: Props) {
-  const { register, control, setValue, handleSubmit, formState } = useForm<Fish>({
-    resolver: zodResolver(fishSchema),
-    defaultValues: fish ?? NEW_FISH,
-    mode: 'onChange',
-  })
-  const now = useWatch({ control }) as Fish
-  const put = <K extends keyof Fish>(field: K, value: Fish[K]) =>
-    setValue(field as never, value as never, { shouldValidate: true })
-  const [fault] = Object.values(formState.errors)
+const FIELD_NAMES = {
+  name: 'The name',
+  typicalMassKg: 'The usual weight',
+  typicalLengthM: 'The usual length',
+  largeMassKg: 'The weight of a large one:',
+  largeLengthM: 'The length of a large one:',
+  notes: 'The note',
+}
+
+/** Everything known about one fish. */
+export function FishPanel({ saved, onClose }: Props) {
+  const form = useDocumentForm({ kind: 'fish', saved, blank: NEW_FISH, fieldNames: FIELD_NAMES, onSaved: onClose })
+  const { content: fish, change } = form
   return (
-    <Panel
-      open
-      onOpenChange={() => onDone(undefined)}
-      title={fish ? `Change ${fish.name}` : 'New fish'}
-      about="As you know it where you fish. The rule book decides what may be kept."
+    <DocumentPanel
+      of={form}
+      onClose={onClose}
+      title={saved ? `Edit ${saved.content.name}` : 'New fish'}
+      about="Describe it as it is where you fish. The local rules decide what you may keep."
     >
-      <form className="mt-3 grid gap-2" onSubmit={handleSubmit(onDone)}>
-        <Field label="name" htmlFor="fish-name">
-          <input id="fish-name" className={fieldClass} maxLength={80} {...register('name')} />
-        </Field>
-        {SIZES.map(([key, label, quantity]) => (
-          <QuantityField
-            key={key}
-            label={label}
-            quantity={quantity}
-            valueSi={now[key]}
-            check={CHECKS[quantity]}
-            onChange={(si) => put(key, si)}
-          />
-        ))}
-        {MOUTH.map(([key, label]) => (
-          <NumberField
-            key={key}
-            label={label}
-            value={now[key] * 100}
-            least={1}
-            most={50}
-            hint="% of its length"
-            onChange={(percent) => percent !== undefined && put(key, percent / 100)}
-          />
-        ))}
-        {CHOICES.map(({ key, label, ids, words }) => (
-          <Field key={key} label={label} htmlFor={`fish-${key}`}>
-            <Select
-              id={`fish-${key}`}
-              value={now[key]}
-              onChange={(event) => put(key, event.target.value as never)}
-              choices={ids.map((value) => ({ value, text: words[value]! }))}
-            />
-          </Field>
-        ))}
-        <fieldset className="grid gap-1">
-          <legend className="text-quiet">how it fights</legend>
-          {FIGHTS.map((fight) => (
-            <CheckField
-              key={fight}
-              label={FIGHTS_WORDS[fight]}
-              checked={now.fights.includes(fight)}
-              onChange={(on) => put('fights', on ? [...now.fights, fight] : now.fights.filter((each) => each !== fight))}
-            />
-          ))}
-        </fieldset>
-        {(Object.keys(TRAITS) as (keyof typeof TRAITS)[]).map((trait) => (
-          <CheckField key={trait} label={TRAITS[trait]} checked={now[trait]} onChange={(on) => put(trait, on)} />
-        ))}
-        <Field label="to mind" htmlFor="fish-notes" hint="spines, teeth, gill covers">
-          <input
-            id="fish-notes"
-            className={fieldClass}
-            value={now.notes ?? ''}
-            onChange={(event) => put('notes', event.target.value || undefined)}
+      <Field label="name" htmlFor="fish-name">
+        <input
+          id="fish-name"
+          className={fieldClass}
+          maxLength={80}
+          value={fish.name}
+          onChange={(event) => change({ name: event.target.value })}
+        />
+      </Field>
+      {SIZES.map(([key, label, quantity]) => (
+        <QuantityField
+          key={key}
+          label={label}
+          quantity={quantity}
+          valueSi={fish[key]}
+          check={CHECKS[quantity]}
+          onChange={(si) => change({ [key]: si })}
+        />
+      ))}
+      {MOUTH.map(([key, label]) => (
+        <NumberField
+          key={key}
+          label={label}
+          value={fish[key] * 100}
+          least={1}
+          most={50}
+          hint="% of its length"
+          onChange={(percent) => percent !== undefined && change({ [key]: percent / 100 })}
+        />
+      ))}
+      {CHOICES.map(({ key, label, ids, words }) => (
+        <Field key={key} label={label} htmlFor={`fish-${key}`}>
+          <Select
+            id={`fish-${key}`}
+            value={fish[key]}
+            onChange={(event) => change({ [key]: event.target.value })}
+            choices={ids.map((value) => ({ value, text: words[value]! }))}
           />
         </Field>
-        {fault && (
-          <p role="alert" className="text-fails">
-            {'message' in fault ? String(fault.message) : 'Something is not filled in.'}
-          </p>
-        )}
-        {error && (
-          <p role="alert" className="text-fails">
-            {error.message}
-          </p>
-        )}
-        <Button type="submit" tone="strong" className="justify-self-end" disabled={saving}>
-          {fish ? 'Keep it' : 'Put it in'}
-        </Button>
-      </form>
-    </Panel>
+      ))}
+      <fieldset className="grid gap-1">
+        <legend className="text-quiet">how it fights</legend>
+        {FIGHTS.map((fight) => (
+          <CheckField
+            key={fight}
+            label={FIGHTS_WORDS[fight]}
+            checked={fish.fights.includes(fight)}
+            onChange={(on) => change({ fights: on ? [...fish.fights, fight] : fish.fights.filter((each) => each !== fight) })}
+          />
+        ))}
+      </fieldset>
+      {(Object.keys(TRAITS) as (keyof typeof TRAITS)[]).map((trait) => (
+        <CheckField key={trait} label={TRAITS[trait]} checked={fish[trait]} onChange={(on) => change({ [trait]: on })} />
+      ))}
+      <Field label="handling" htmlFor="fish-notes" hint="spines, teeth, gill covers">
+        <input
+          id="fish-notes"
+          className={fieldClass}
+          value={fish.notes ?? ''}
+          onChange={(event) => change({ notes: event.target.value || undefined })}
+        />
+      </Field>
+    </DocumentPanel>
   )
 }

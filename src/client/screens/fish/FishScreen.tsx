@@ -1,92 +1,73 @@
-import { useQuery } from '@tanstack/react-query'
-import { Download, Plus } from 'lucide-react'
+import { Download, Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { copyName } from '../../../core/documents/text.ts'
-import { binnedQuery, fishQuery, listQuery, type SavedFish } from '../../api/documents.ts'
-import { type DocumentActions, useDocumentActions } from '../../api/useDocumentActions.ts'
-import { useKeep } from '../../api/useKeep.ts'
+import type { Fish } from '../../../core/documents/fish.ts'
+import type { SavedFish } from '../../api/documents.ts'
+import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
+import { DocumentList } from '../../documents/DocumentList.tsx'
+import { ImportTable } from '../../documents/ImportTable.tsx'
+import type { DocumentActions } from '../../documents/useDocumentActions.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { ImportTable } from '../../tables/ImportTable.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
-import { Empty, Failed, Loading } from '../../ui/states.tsx'
-import { UnreadableList } from '../../ui/UnreadableList.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { FEEDS_WORDS, TEETH_WORDS, traitsOf } from '../../words/fishWords.ts'
 import { percent } from '../../words/percent.ts'
 import { FishPanel } from './FishPanel.tsx'
 
-/** The fish that are fished for: what the bench asks hook and landing of. */
+/** The fish that traces are for: their size and mouth decide hook and landing. */
 export default function FishScreen() {
   usePageTitle('Fish')
-  const [bin, setBin] = useState(false)
   const [editing, setEditing] = useState<SavedFish | 'new'>()
-  const here = useQuery(fishQuery)
-  const binned = useQuery({ ...binnedQuery('fish'), enabled: bin })
-  const unreadable = useQuery(listQuery('fish')).data?.unreadable ?? []
-  const actions = useDocumentActions({
-    kind: 'fish',
-    nameOf: ({ name }) => name,
-    copyOf: (fish) => ({ ...fish, name: copyName(fish.name) }),
-  })
-  const keeping = useKeep('fish', editing, () => setEditing(undefined))
-  const save = async () => {
-    const { writeFishCsv } = await import('../../../files/fishCsv.ts')
-    download('fish.csv', 'text/csv', writeFishCsv((here.data ?? []).map(({ content }) => content)))
-  }
-  const query = bin ? binned : here
-  const fish = bin ? binned.data?.documents : here.data
   return (
-    <div className="p-3 sm:px-6">
-      <div className="mb-3 flex flex-wrap items-center gap-3">
-        <h1 className="mr-auto text-xl font-bold">{bin ? 'Fish in the bin' : 'Fish'}</h1>
-        {!bin && (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
+      <DocumentList
+        kind="fish"
+        title="Fish"
+        searchText={({ name, notes }) => `${name} ${notes ?? ''}`}
+        actions={(fish) => (
           <>
-            <ImportTable kind="fish" owned={here.data ?? []} nothingNew="All of it is here already." />
-            <Button tone="quiet" disabled={!here.data?.length} onClick={save}>
+            <ImportTable kind="fish" owned={fish} nothingNew="Every fish in this file is here already." />
+            <Button tone="quiet" disabled={fish.length === 0} onClick={() => exportAll(fish.map(({ content }) => content))}>
               <Download className="size-4" aria-hidden="true" /> Export as CSV
+            </Button>
+            <Button tone="strong" onClick={() => setEditing('new')}>
+              <Plus className="size-4" aria-hidden="true" /> New fish
             </Button>
           </>
         )}
-        <Button tone="quiet" onClick={() => setBin(!bin)}>
-          {bin ? 'Back to the fish' : 'Bin'}
-        </Button>
-        <Button tone="strong" onClick={() => setEditing('new')}>
-          <Plus className="size-4" aria-hidden="true" /> New fish
-        </Button>
-      </div>
-      <p className="mb-3 max-w-prose text-quiet">
-        Chosen under a trace’s conditions, a fish says what is landed and how wide its mouth is for the hook. All of it is about a
-        usual one, and yours to change; size limits are the rule book’s.
-      </p>
-      <UnreadableList unreadable={unreadable} />
-      {query.error && !fish ? (
-        <Failed what="The fish" error={query.error} onRetry={() => query.refetch()} />
-      ) : !fish ? (
-        <Loading what="the fish" />
-      ) : fish.length === 0 ? (
-        <Empty title={bin ? 'No fish is in the bin' : 'No fish yet'}>
-          {bin ? 'What is put here can be taken back.' : 'Put in the first that you fish for: its weight, its length, its mouth.'}
-        </Empty>
-      ) : (
-        <FishTable fish={fish} bin={bin} onEdit={setEditing} actions={actions} />
-      )}
-      {editing && <FishPanel fish={editing === 'new' ? undefined : editing.content} {...keeping} />}
+        empty={{ title: 'No fish yet', text: 'Add the fish you are after: its weight, its length and its mouth.' }}
+      >
+        {(fish, isTrash, actions) => (
+          <>
+            <p className="max-w-prose text-quiet">
+              A trace made for a fish is judged by that fish: its weight when you land it, its mouth for the hook. The values are
+              for a usual fish, and yours to change. For size limits, see your local rules.
+            </p>
+            <FishTable fish={fish} isTrash={isTrash} onEdit={setEditing} actions={actions} />
+          </>
+        )}
+      </DocumentList>
+      {editing && <FishPanel saved={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
     </div>
   )
 }
 
-const HEADS = ['fish', 'usual', 'large', 'mouth across', 'teeth', 'feeds', 'takes and fights', '']
+async function exportAll(fish: readonly Fish[]) {
+  const { writeFishCsv } = await import('../../../files/fishCsv.ts')
+  download('fish.csv', 'text/csv', writeFishCsv(fish))
+}
+
+const HEADS = ['fish', 'usual', 'large', 'mouth across', 'teeth', 'feeds', 'takes and fights', 'actions']
 
 type TableProps = {
   fish: readonly SavedFish[]
-  bin: boolean
+  isTrash: boolean
   onEdit: (fish: SavedFish) => void
   actions: DocumentActions<'fish'>
 }
 
-function FishTable({ fish, bin, onEdit, actions }: TableProps) {
+function FishTable({ fish, isTrash, onEdit, actions }: TableProps) {
   const show = useShow()
   return (
     <ScrollAcross label="All fish" className="relative rounded-lg border border-rule bg-sheet">
@@ -95,7 +76,7 @@ function FishTable({ fish, bin, onEdit, actions }: TableProps) {
           <tr className="text-left text-quiet">
             {HEADS.map((head) => (
               <th key={head} scope="col" className="px-2.5 py-1.5 font-normal">
-                {head || <span className="sr-only">change</span>}
+                {head === 'actions' ? <span className="sr-only">{head}</span> : head}
               </th>
             ))}
           </tr>
@@ -121,23 +102,12 @@ function FishTable({ fish, bin, onEdit, actions }: TableProps) {
                   {of.notes && <span className="block text-quiet">{of.notes}</span>}
                 </td>
                 <td className="px-1 py-0.5 whitespace-nowrap">
-                  {bin ? (
-                    <Button tone="quiet" onClick={() => actions.restore(each.id)} aria-label={`Take ${of.name} back`}>
-                      Take back
+                  {!isTrash && (
+                    <Button tone="quiet" title="Edit" onClick={() => onEdit(each)} aria-label={`Edit ${of.name}`}>
+                      <Pencil className="size-4" aria-hidden="true" />
                     </Button>
-                  ) : (
-                    <>
-                      <Button tone="quiet" onClick={() => onEdit(each)} aria-label={`Change ${of.name}`}>
-                        Change
-                      </Button>
-                      <Button tone="quiet" onClick={() => actions.duplicate(each)} aria-label={`Duplicate ${of.name}`}>
-                        Copy
-                      </Button>
-                      <Button tone="quiet" onClick={() => actions.bin(each.id)} aria-label={`Put ${of.name} in the bin`}>
-                        Bin
-                      </Button>
-                    </>
                   )}
+                  <DocumentButtons id={each.id} name={of.name} saved={each} isTrash={isTrash} actions={actions} />
                 </td>
               </tr>
             )

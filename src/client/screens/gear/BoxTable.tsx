@@ -12,18 +12,19 @@ import {
   useTable,
 } from '@tanstack/react-table'
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { Copy, Trash2, Undo2 } from 'lucide-react'
 import { useMemo, useRef, useState } from 'react'
-import { GEAR_KINDS, type GearKind } from '../../../core/documents/gear.ts'
+import { GEAR_KINDS, type Gear, type GearKind } from '../../../core/documents/gear.ts'
+import { readContent } from '../../../shared/documentKinds.ts'
 import type { SavedDocument } from '../../api/documents.ts'
-import type { DocumentActions } from '../../api/useDocumentActions.ts'
 import { useCatalogue } from '../../catalogue.tsx'
+import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
+import type { DocumentActions } from '../../documents/useDocumentActions.ts'
+import { useSave } from '../../documents/useSave.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Button, fieldClass, Select } from '../../ui/controls.tsx'
+import { fieldClass, Select } from '../../ui/controls.tsx'
 import { GEAR_KIND_NAMES, gearWords } from '../../words/gearWords.ts'
 import { CellText } from './CellText.tsx'
 import { type FigureOf, figureOf, useFigureText } from './figureOf.ts'
-import { useItemSave } from './useItemSave.ts'
 
 type Item = SavedDocument<'gear'>
 type Row = { saved: Item; kind: GearKind; name: string; what: string; figure: FigureOf | undefined; si: number }
@@ -49,10 +50,10 @@ const ROW_PX = 42
 /** Height of the table’s window, px: as many rows as are to be read at once. */
 const WINDOW_PX = 560
 
-type Props = { items: readonly Item[]; bin: boolean; actions: DocumentActions<'gear'> }
+type Props = { items: readonly Item[]; isTrash: boolean; actions: DocumentActions<'gear'> }
 
 /** The box as a table that sorts, filters and takes an edit in place; only the rows in sight are drawn. */
-export function BoxTable({ items, bin, actions }: Props) {
+export function BoxTable({ items, isTrash, actions }: Props) {
   const catalogue = useCatalogue()
   const show = useShow()
   const [typed, setTyped] = useState('')
@@ -92,8 +93,8 @@ export function BoxTable({ items, bin, actions }: Props) {
       <div className="mb-2 flex flex-wrap items-center gap-3">
         <input
           className={`${fieldClass} max-w-72`}
-          placeholder="find by a few letters"
-          aria-label="Find in the box"
+          placeholder="search"
+          aria-label="Search the box"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
         />
@@ -102,7 +103,7 @@ export function BoxTable({ items, bin, actions }: Props) {
             aria-label="Kind"
             value={kind}
             onChange={(event) => setKind(event.target.value as GearKind | '')}
-            choices={[{ value: '', text: 'every kind' }, ...GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))]}
+            choices={[{ value: '', text: 'all kinds' }, ...GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))]}
           />
         </div>
         <p role="status" className="text-sm text-quiet">
@@ -137,7 +138,7 @@ export function BoxTable({ items, bin, actions }: Props) {
                 )
               })}
               <th scope="col">
-                <span className="sr-only">what can be done</span>
+                <span className="sr-only">actions</span>
               </th>
             </tr>
           </thead>
@@ -145,7 +146,7 @@ export function BoxTable({ items, bin, actions }: Props) {
             <Room px={drawn[0]?.start ?? 0} />
             {drawn.map(({ index, key }) => {
               const row = rows[index]
-              return row && <BoxRow key={key} row={row.original} index={index} bin={bin} actions={actions} />
+              return row && <BoxRow key={key} row={row.original} index={index} isTrash={isTrash} actions={actions} />
             })}
             <Room px={virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)} />
           </tbody>
@@ -163,30 +164,30 @@ const Room = ({ px }: { px: number }) =>
     </tr>
   ) : null
 
-type RowProps = { row: Row; index: number; bin: boolean; actions: DocumentActions<'gear'> }
+type RowProps = { row: Row; index: number; isTrash: boolean; actions: DocumentActions<'gear'> }
 
-function BoxRow({ row: { saved, kind, what, figure }, index, bin, actions }: RowProps) {
+function BoxRow({ row: { saved, kind, what, figure }, index, isTrash, actions }: RowProps) {
   const { id, content } = saved
-  const save = useItemSave(saved)
+  const save = useRowSave(saved)
   const figureText = useFigureText(figure)
   return (
     <tr aria-rowindex={index + 2} className="border-t border-rule" style={{ height: ROW_PX }}>
       <td className="text-quiet">{GEAR_KIND_NAMES[kind]}</td>
       <td className="pr-3">
-        {bin ? (
+        {isTrash ? (
           content.name
         ) : (
           <CellText
             label={`name of ${content.name}`}
             shown={content.name}
-            read={(text) => (text.trim() === '' ? { ok: false, message: 'It needs a name.' } : { ok: true, value: text.trim() })}
+            read={(text) => (text.trim() === '' ? { ok: false, message: 'Enter a name.' } : { ok: true, value: text.trim() })}
             onCommit={(name) => save({ ...content, name })}
           />
         )}
       </td>
       <td className="truncate pr-3">{what}</td>
       <td className="pr-3">
-        {figure === undefined || bin ? (
+        {figure === undefined || isTrash ? (
           figureText.shown
         ) : (
           <CellText
@@ -198,26 +199,27 @@ function BoxRow({ row: { saved, kind, what, figure }, index, bin, actions }: Row
         )}
       </td>
       <td className="whitespace-nowrap">
-        {bin ? (
-          <Button tone="quiet" aria-label={`Take ${content.name} back`} title="Take back" onClick={() => actions.restore(id)}>
-            <Undo2 className="size-4" aria-hidden="true" />
-          </Button>
-        ) : (
-          <>
-            <Button
-              tone="quiet"
-              aria-label={`Duplicate ${content.name}`}
-              title="Duplicate"
-              onClick={() => actions.duplicate(saved)}
-            >
-              <Copy className="size-4" aria-hidden="true" />
-            </Button>
-            <Button tone="quiet" aria-label={`Bin ${content.name}`} title="Bin" onClick={() => actions.bin(id)}>
-              <Trash2 className="size-4" aria-hidden="true" />
-            </Button>
-          </>
-        )}
+        <DocumentButtons id={id} name={content.name} saved={saved} isTrash={isTrash} actions={actions} />
       </td>
     </tr>
   )
+}
+
+/** Saves an edited row. Resolves to the reason if it was not saved; a second try saves over a version from elsewhere. */
+function useRowSave(saved: Item) {
+  const onto = useRef(saved.revision)
+  onto.current = Math.max(onto.current, saved.revision)
+  const { saveNow } = useSave({ kind: 'gear', saved })
+  return async (next: Gear): Promise<string | undefined> => {
+    const read = readContent('gear', next)
+    if (!read.ok) return read.message
+    try {
+      const result = await saveNow({ content: read.content, onto: onto.current })
+      if (!('stale' in result)) return undefined
+      onto.current = result.stale.revision
+      return `It was changed elsewhere to “${result.stale.content.name}”. Press Enter to save yours over it.`
+    } catch (error) {
+      return error instanceof Error ? error.message : String(error)
+    }
+  }
 }

@@ -1,27 +1,24 @@
-import { useState } from 'react'
-import { toast } from 'sonner'
 import { BAIT_IDS, HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
-import { GEAR_KINDS, type Gear, type GearKind, gearSchema } from '../../../core/documents/gear.ts'
+import { GEAR_KINDS, type Gear, type GearKind } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { useCreate } from '../../api/useCreation.ts'
 import { useCatalogue } from '../../catalogue.tsx'
 import { HookToScale } from '../../charts/HookToScale.tsx'
+import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { BaitWeight } from '../../ui/BaitWeight.tsx'
 import { BodyMeasures } from '../../ui/BodyMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Button, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { Field, fieldClass, Select } from '../../ui/controls.tsx'
 import { HookHead } from '../../ui/HookHead.tsx'
 import { HookMeasures } from '../../ui/HookMeasures.tsx'
 import { LureRating } from '../../ui/LureRating.tsx'
 import { above } from '../../ui/limits.ts'
-import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
-import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { GEAR_KIND_NAMES, usualName } from '../../words/gearWords.ts'
 
 const LB = QUANTITIES.strength.units.lb
@@ -36,64 +33,48 @@ const NEW: Record<GearKind, Gear> = {
   bait: { ...common, kind: 'bait', bait: 'wholePouting' },
 }
 
-/** One more thing for the box: its kind, what it is, and a name that is made from it where none is typed. */
+const FIELD_NAMES = { name: 'The name' }
+
+/** A new item for the box: its kind, its details, and a name that is made from them if none is typed. */
 export function ItemPanel({ onClose }: { onClose: () => void }) {
   const catalogue = useCatalogue()
   const show = useShow()
-  const [item, setItem] = useState<Gear>(NEW.sinker)
-  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
-  const unnamed = usualName(catalogue, item, show)
-  const add = useCreate('gear', {
-    onMade: (saved) => {
-      toast(`“${saved.content.name}” is in the box.`)
-      onClose()
-    },
+  const form = useDocumentForm({
+    kind: 'gear',
+    saved: undefined,
+    blank: NEW.sinker,
+    fieldNames: FIELD_NAMES,
+    complete: (item) => ({ ...item, name: item.name.trim() || usualName(catalogue, item, show) }),
+    onSaved: onClose,
   })
+  const { content: item, replace } = form
   return (
-    <Panel
-      open
-      onOpenChange={onClose}
-      title="Into the box"
-      about="Sinkers that are here are stepped through on the bench and planned with on the water."
+    <DocumentPanel
+      of={form}
+      onClose={onClose}
+      title="New item in the box"
+      about="The bench and the tide plan choose from the sinkers in the box."
     >
-      <form
-        ref={ref}
-        className="mt-4 grid gap-2"
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault()
-          whenSound(() => add.create(gearSchema.parse({ ...item, name: item.name.trim() || unnamed })))
-        }}
-      >
-        <Field label="kind" htmlFor="item-kind">
-          <Select
-            id="item-kind"
-            value={item.kind}
-            onChange={(event) => setItem({ ...NEW[event.target.value as GearKind], name: item.name })}
-            choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
-          />
-        </Field>
-        <KindFields key={item.kind} item={item} onChange={setItem} />
-        <Field label="name" htmlFor="item-name">
-          <input
-            id="item-name"
-            className={fieldClass}
-            maxLength={80}
-            placeholder={unnamed}
-            value={item.name}
-            onChange={(event) => setItem({ ...item, name: event.target.value })}
-          />
-        </Field>
-        {(complaint ?? add.error?.message) && (
-          <p role="alert" className="text-fails">
-            {complaint ?? add.error?.message}
-          </p>
-        )}
-        <Button type="submit" tone="strong" className="justify-self-end" disabled={add.isPending}>
-          Put it in
-        </Button>
-      </form>
-    </Panel>
+      <Field label="kind" htmlFor="item-kind">
+        <Select
+          id="item-kind"
+          value={item.kind}
+          onChange={(event) => replace({ ...NEW[event.target.value as GearKind], name: item.name })}
+          choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
+        />
+      </Field>
+      <KindFields key={item.kind} item={item} onChange={replace} />
+      <Field label="name" htmlFor="item-name">
+        <input
+          id="item-name"
+          className={fieldClass}
+          maxLength={80}
+          placeholder={usualName(catalogue, item, show)}
+          value={item.name}
+          onChange={(event) => replace({ ...item, name: event.target.value })}
+        />
+      </Field>
+    </DocumentPanel>
   )
 }
 
@@ -139,7 +120,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
           <BodyMeasures body={item} onChange={(change) => onChange({ ...item, ...change })} />
           <LureRating lure={item} onChange={(change) => onChange({ ...item, ...change })} />
           <CheckField
-            label="it spins as it is wound in"
+            label="spins when retrieved"
             checked={item.spins ?? false}
             onChange={(spins) => onChange({ ...item, spins: spins || undefined })}
           />
@@ -273,7 +254,7 @@ function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'h
               id="item-size"
               value={item.size ?? ''}
               onChange={(event) => onChange({ ...item, size: event.target.value || undefined })}
-              choices={[{ value: '', text: 'not known' }, ...sizes.map(({ size }) => ({ value: size, text: size }))]}
+              choices={[{ value: '', text: 'unknown' }, ...sizes.map(({ size }) => ({ value: size, text: size }))]}
             />
           </Field>
           <QuantityField
@@ -294,4 +275,4 @@ function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'h
 }
 
 const nominalText = (strengthN: number | undefined, words: (n: number) => string) =>
-  strengthN === undefined ? 'as its packet says' : `nominal ${words(strengthN)}`
+  strengthN === undefined ? 'see its packet' : `nominal ${words(strengthN)}`

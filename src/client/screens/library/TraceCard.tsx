@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { Copy, Hammer, Trash2, Undo2 } from 'lucide-react'
+import { Hammer } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { Link } from 'react-router'
@@ -7,7 +7,8 @@ import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { revisionQuery, type SavedTraceHead } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
-import { Button, buttonClass } from '../../ui/controls.tsx'
+import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
+import { buttonClass } from '../../ui/controls.tsx'
 import type { TraceActions } from './useTraceActions.ts'
 import { VerdictRows } from './VerdictRows.tsx'
 
@@ -19,7 +20,7 @@ type Props = {
   outfit: Outfit | undefined
   /** The name of the mark that it is for. */
   mark: string | undefined
-  bin: boolean
+  isTrash: boolean
   /** Whether the card stays in view: what it shows beside its head is fetched only then. */
   still: boolean
   actions: TraceActions
@@ -28,7 +29,7 @@ type Props = {
 }
 
 /** A trace of the library: its head at once, its small reach and verdicts when it is in view. */
-export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onPick }: Props) {
+export function TraceCard({ head, outfit, mark, isTrash, still, actions, picked, onPick }: Props) {
   const { id, revision } = head
   const { name, family, tags } = head.content
   const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
@@ -37,7 +38,7 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
     <div className="grid gap-x-3 gap-y-1 rounded-lg border border-rule bg-sheet px-2.5 py-1.5 sm:grid-cols-[minmax(0,1fr)_8rem_auto]">
       <div className="min-w-0">
         <h2 className="flex items-center gap-2 font-semibold">
-          {!bin && (
+          {!isTrash && (
             <input
               type="checkbox"
               className="size-5 shrink-0"
@@ -47,7 +48,7 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
               title="Compare"
             />
           )}
-          {bin ? (
+          {isTrash ? (
             name
           ) : (
             <Link to={`/traces/${id}`} className="truncate hover:underline">
@@ -67,7 +68,7 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
         </p>
         <div className="mt-1 h-12 max-w-xl [&_svg]:h-12">
           {saved && outfit && <MiniReach trace={saved.content.trace} outfit={outfit} />}
-          {query.error && <p className="text-sm text-fails">{query.error.message} It is kept as it is.</p>}
+          {query.error && <p className="text-sm text-fails">{query.error.message} It is kept unchanged.</p>}
         </div>
       </div>
       <ErrorBoundary
@@ -79,41 +80,17 @@ export function TraceCard({ head, outfit, mark, bin, still, actions, picked, onP
         </Suspense>
       </ErrorBoundary>
       <div className="flex flex-col justify-between max-sm:flex-row max-sm:justify-end">
-        {bin ? (
-          <Button onClick={() => actions.restore(id)}>
-            <Undo2 className="size-4" /> Take back
-          </Button>
-        ) : (
-          <>
-            <Link
-              to={`/traces/${id}/build`}
-              className={`${buttonClass('quiet')} ${SMALL}`}
-              aria-label={`Build sheet of ${name}`}
-              title="Build sheet"
-            >
-              <Hammer className="size-4" />
-            </Link>
-            <Button
-              tone="quiet"
-              className={SMALL}
-              disabled={!saved || actions.isCopying}
-              onClick={() => saved && actions.duplicate(saved)}
-              aria-label={`Duplicate ${name}`}
-              title="Duplicate"
-            >
-              <Copy className="size-4" />
-            </Button>
-            <Button
-              tone="quiet"
-              className={SMALL}
-              onClick={() => actions.bin(id)}
-              aria-label={`Put ${name} in the bin`}
-              title="Bin"
-            >
-              <Trash2 className="size-4" />
-            </Button>
-          </>
+        {!isTrash && (
+          <Link
+            to={`/traces/${id}/build`}
+            className={`${buttonClass('quiet')} ${SMALL}`}
+            aria-label={`Build sheet of ${name}`}
+            title="Build sheet"
+          >
+            <Hammer className="size-4" />
+          </Link>
         )}
+        <DocumentButtons id={id} name={name} saved={saved} isTrash={isTrash} actions={actions} className={isTrash ? '' : SMALL} />
       </div>
     </div>
   )

@@ -25,11 +25,11 @@ type Props = {
   complete: boolean
   outfits: readonly SavedOutfit[]
   marks: readonly SavedMark[]
-  bin: boolean
+  isTrash: boolean
 }
 
 /** The traces that fit the search and the filters; `complete` says whether all are here yet. */
-export function TraceList({ heads, complete, outfits, marks, bin }: Props) {
+export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState(ANY)
   const [tag, setTag] = useState('')
@@ -49,7 +49,7 @@ export function TraceList({ heads, complete, outfits, marks, bin }: Props) {
   const waiting = verdicts.waiting > 0 || !complete
   return (
     <>
-      <search className="mb-3 flex flex-wrap items-center gap-2">
+      <search className="flex flex-wrap items-center gap-2">
         <input
           type="search"
           className={`${fieldClass} max-w-80`}
@@ -119,7 +119,7 @@ export function TraceList({ heads, complete, outfits, marks, bin }: Props) {
               head={head}
               outfit={outfitOf.get(head.content.outfitId ?? '')}
               mark={markOf.get(head.content.markId ?? '')}
-              bin={bin}
+              isTrash={isTrash}
               still={still}
               actions={act}
               picked={picked.includes(head.id)}

@@ -1,9 +1,10 @@
+import { useNavigate } from 'react-router'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { DocumentFormFrame } from '../../drafts/DocumentFormFrame.tsx'
-import { useDocumentForm } from '../../drafts/useDocumentForm.ts'
+import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../ui/FishingFields.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -13,21 +14,28 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { HeightTable } from './HeightTable.tsx'
 import { StreamTable } from './StreamTable.tsx'
 
-const FIELD_WORDS = {
+const FIELD_NAMES = {
   name: 'The mark',
   latitudeDeg: 'The latitude',
   longitudeDeg: 'The longitude',
   depthM: 'The depth',
-  stream: 'The stream table',
-  heights: 'The table of heights',
+  stream: 'The current table',
+  heights: 'The tide table',
 }
 
-type Props = { saved: SavedMark | undefined; first: Mark; ports: readonly Port[] }
+type Props = { saved: SavedMark | undefined; blank: Mark; ports: readonly Port[] }
 
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
-export function MarkForm({ saved, first, ports }: Props) {
+export function MarkForm({ saved, blank, ports }: Props) {
+  const navigate = useNavigate()
   usePageTitle('Mark', saved?.content.name ?? 'New')
-  const form = useDocumentForm({ kind: 'marks', saved, first, fieldWords: FIELD_WORDS, after: () => '/water/marks' })
+  const form = useDocumentForm({
+    kind: 'marks',
+    saved,
+    blank,
+    fieldNames: FIELD_NAMES,
+    onSaved: () => void navigate('/water/marks'),
+  })
   const { content: mark, change } = form
   return (
     <DocumentFormFrame of={form} title={saved ? saved.content.name : 'New mark'} back={{ to: '/water/marks', text: 'All marks' }}>

@@ -17,9 +17,10 @@ export default function MarkScreen() {
   if (!marks.data || !ports.data || !port) return <Loading what="the mark" />
   if (id === 'new') {
     const timeZone = marks.data[0]?.content.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-    return <MarkForm key="new" saved={undefined} first={newMark(port.id, timeZone, { name: '' })} ports={ports.data} />
+    return <MarkForm key="new" saved={undefined} blank={newMark(port.id, timeZone, { name: '' })} ports={ports.data} />
   }
   const saved = marks.data.find((mark) => mark.id === id)
-  if (!saved) return <Failed what="The mark" error={new Error('There is no such mark, or it is in the bin.')} />
-  return <MarkForm key={saved.id} saved={saved} first={saved.content} ports={ports.data} />
+  if (!saved)
+    return <Failed what="The mark" error={new Error('This mark was deleted or never existed. Look in the trash of the marks.')} />
+  return <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data} />
 }

@@ -1,12 +1,13 @@
 import { Printer } from 'lucide-react'
+import { useNavigate } from 'react-router'
 import type { RodAction } from '../../../core/catalogue/ids.ts'
 import { estimatedRadii } from '../../../core/catalogue/reels.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue.tsx'
-import { DocumentFormFrame } from '../../drafts/DocumentFormFrame.tsx'
-import { useDocumentForm } from '../../drafts/useDocumentForm.ts'
+import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CapacityFields } from '../../outfits/CapacityFields.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
@@ -18,14 +19,21 @@ import { OutfitLabel } from './OutfitLabel.tsx'
 import { SpoolView } from './SpoolView.tsx'
 import { WoundLines } from './WoundLines.tsx'
 
-const FIELD_WORDS = { name: 'The outfit', rod: 'The rod', reel: 'The reel', wound: 'What is wound on', marking: 'The marking' }
+const FIELD_NAMES = { name: 'The outfit', rod: 'The rod', reel: 'The reel', wound: 'What is wound on', marking: 'The marking' }
 
-type Props = { saved: SavedOutfit | undefined; first: Outfit }
+type Props = { saved: SavedOutfit | undefined; blank: Outfit }
 
 /** Rod, reel and what is wound on it, beside the spool to scale. What is typed is kept in this browser until it is saved. */
-export function OutfitForm({ saved, first }: Props) {
+export function OutfitForm({ saved, blank }: Props) {
+  const navigate = useNavigate()
   usePageTitle('Outfit', saved?.content.name ?? 'New')
-  const form = useDocumentForm({ kind: 'outfits', saved, first, fieldWords: FIELD_WORDS, after: () => '/gear' })
+  const form = useDocumentForm({
+    kind: 'outfits',
+    saved,
+    blank,
+    fieldNames: FIELD_NAMES,
+    onSaved: () => void navigate('/gear'),
+  })
   const { content: outfit, change } = form
   return (
     <DocumentFormFrame

@@ -14,9 +14,15 @@ export default function OutfitScreen() {
   if (!outfits.data) return <Loading what="the outfit" />
   if (id === 'new') {
     const start = STARTING_OUTFITS.find(({ name }) => name === search.get('from')) ?? STARTING_OUTFITS[0]!
-    return <OutfitForm key={`new ${start.name}`} saved={undefined} first={start} />
+    return <OutfitForm key={`new ${start.name}`} saved={undefined} blank={start} />
   }
   const saved = outfits.data.find((outfit) => outfit.id === id)
-  if (!saved) return <Failed what="The outfit" error={new Error('There is no such outfit, or it is in the bin.')} />
-  return <OutfitForm key={saved.id} saved={saved} first={saved.content} />
+  if (!saved)
+    return (
+      <Failed
+        what="The outfit"
+        error={new Error('This outfit was deleted or never existed. Look in the trash of the outfits.')}
+      />
+    )
+  return <OutfitForm key={saved.id} saved={saved} blank={saved.content} />
 }

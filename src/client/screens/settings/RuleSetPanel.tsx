@@ -1,11 +1,11 @@
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useForm, useWatch } from 'react-hook-form'
-import type { z } from 'zod'
-import { type RuleSet, ruleSetSchema } from '../../../core/documents/ruleSet.ts'
+import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { RULE_SET_VERSION } from '../../../core/documents/versions.ts'
+import type { SavedRuleSet } from '../../api/documents.ts'
+import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
+import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
-import { Panel } from '../../ui/Panel.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 
 const LENGTHS = [
@@ -22,8 +22,7 @@ const CHECKS = [
   ['lightsAllowed', 'lights are allowed'],
 ] as const
 
-type Limit = (typeof LENGTHS)[number][0] | 'maxHooks' | 'leastLeadKg'
-type Props = { set: RuleSet | undefined; saving: boolean; error: Error | null; onDone: (content: RuleSet | undefined) => void }
+type Props = { saved: SavedRuleSet | undefined; onClose: () => void }
 
 const NEW_RULE_SET: RuleSet = {
   formatVersion: RULE_SET_VERSION,
@@ -37,93 +36,88 @@ const NEW_RULE_SET: RuleSet = {
   lightsAllowed: true,
 }
 
-/** What a rule set limits; an empty field limits nothing. */
-export function RuleSetPanel({ set, saving, error, onDone }: Props) {
-  const { register, control, setValue, handleSubmit, formState } = useForm<z.input<typeof ruleSetSchema>, unknown, RuleSet>({
-    resolver: zodResolver(ruleSetSchema),
-    defaultValues: set ?? NEW_RULE_SET,
-    mode: 'onChange',
-  })
-  const limits = useWatch({ control })
-  const limit = (field: Limit, value: number | undefined) => setValue(field, value, { shouldValidate: true })
+const FIELD_NAMES = { name: 'The name', checkedOn: 'The day it was last checked', leastLengths: 'A minimum size' }
+
+/** The limits of a rule set; an empty field is no limit. */
+export function RuleSetPanel({ saved, onClose }: Props) {
+  const form = useDocumentForm({ kind: 'rule-sets', saved, blank: NEW_RULE_SET, fieldNames: FIELD_NAMES, onSaved: onClose })
+  const { content: set, change } = form
   return (
-    <Panel
-      open
-      onOpenChange={() => onDone(undefined)}
-      title={set ? 'Change the rule set' : 'New rule set'}
-      about="From the book in force where you fish. Say when you last held it against the book."
+    <DocumentPanel
+      of={form}
+      onClose={onClose}
+      title={saved ? `Edit ${saved.content.name}` : 'New rule set'}
+      about="Copy the limits from the rules in force where you fish, and note the day you checked them."
     >
-      <form className="mt-3 grid gap-2" onSubmit={handleSubmit(onDone)}>
-        <Field label="name" htmlFor="rules-name">
-          <input id="rules-name" className={fieldClass} maxLength={80} {...register('name')} />
-        </Field>
-        <Field label="last checked" htmlFor="rules-checked">
-          <input id="rules-checked" type="date" className={fieldClass} {...register('checkedOn')} />
-        </Field>
-        {LENGTHS.map(([key, label]) => (
-          <QuantityField
-            key={key}
-            label={label}
-            quantity="length"
-            valueSi={limits[key]}
-            placeholder="not limited"
-            check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
-            onChange={(m) => limit(key, m)}
-            onClear={() => limit(key, undefined)}
-          />
-        ))}
-        <NumberField
-          label="most hooks"
-          value={limits.maxHooks}
-          whole
-          least={1}
-          most={100}
-          placeholder="not limited"
-          onChange={(maxHooks) => limit('maxHooks', maxHooks)}
+      <Field label="name" htmlFor="rules-name">
+        <input
+          id="rules-name"
+          className={fieldClass}
+          maxLength={80}
+          value={set.name}
+          onChange={(event) => change({ name: event.target.value })}
         />
+      </Field>
+      <Field label="last checked" htmlFor="rules-checked">
+        <input
+          id="rules-checked"
+          type="date"
+          className={fieldClass}
+          value={set.checkedOn}
+          onChange={(event) => change({ checkedOn: event.target.value })}
+        />
+      </Field>
+      {LENGTHS.map(([key, label]) => (
         <QuantityField
-          label="least lead"
-          quantity="mass"
-          valueSi={limits.leastLeadKg}
-          placeholder="not limited"
-          check={(kg) => (kg > 0 && kg <= 10 ? undefined : 'More than nothing, up to 10 kg.')}
-          onChange={(kg) => limit('leastLeadKg', kg)}
-          onClear={() => limit('leastLeadKg', undefined)}
+          key={key}
+          label={label}
+          quantity="length"
+          valueSi={set[key]}
+          placeholder="no limit"
+          check={(m) => (m > 0 && m <= 1000 ? undefined : 'Must be more than 0 and up to 1 km.')}
+          onChange={(m) => change({ [key]: m })}
+          onClear={() => change({ [key]: undefined })}
         />
-        <LeastLengths
-          rows={(limits.leastLengths ?? []) as LeastLength[]}
-          onChange={(rows) => setValue('leastLengths', rows.length > 0 ? rows : undefined, { shouldValidate: true })}
-        />
-        {CHECKS.map(([key, label]) => (
-          <label key={key} className="flex items-center gap-2">
-            <input type="checkbox" className="size-5" {...register(key)} />
-            {label}
-          </label>
-        ))}
-        {!formState.isValid && <p className="text-sm text-quiet">It needs a name, and the day it was last checked.</p>}
-        {error && (
-          <p role="alert" className="text-fails">
-            {error.message}
-          </p>
-        )}
-        <Button tone="strong" type="submit" className="justify-self-end" disabled={!formState.isValid || saving}>
-          Keep
-        </Button>
-      </form>
-    </Panel>
+      ))}
+      <NumberField
+        label="most hooks"
+        value={set.maxHooks}
+        whole
+        least={1}
+        most={100}
+        placeholder="no limit"
+        onChange={(maxHooks) => change({ maxHooks })}
+      />
+      <QuantityField
+        label="lightest lead sinker"
+        quantity="mass"
+        valueSi={set.leastLeadKg}
+        placeholder="no limit"
+        check={(kg) => (kg > 0 && kg <= 10 ? undefined : 'Must be more than 0 and up to 10 kg.')}
+        onChange={(leastLeadKg) => change({ leastLeadKg })}
+        onClear={() => change({ leastLeadKg: undefined })}
+      />
+      <LeastLengths
+        rows={set.leastLengths ?? []}
+        onChange={(rows) => change({ leastLengths: rows.length > 0 ? rows : undefined })}
+      />
+      {CHECKS.map(([key, label]) => (
+        <CheckField key={key} label={label} checked={set[key]} onChange={(checked) => change({ [key]: checked })} />
+      ))}
+    </DocumentPanel>
   )
 }
 
-type LeastLength = { fish: string; lengthM: number }
+type LeastLength = NonNullable<RuleSet['leastLengths']>[number]
 /** Where a new row begins, m. */
 const FIRST_LENGTH_M = 0.3
 
-/** Fish that go back under a length, by name. */
+/** Fish that must be released under a length, by name. */
 function LeastLengths({ rows, onChange }: { rows: readonly LeastLength[]; onChange: (rows: LeastLength[]) => void }) {
   const change = (i: number, next: Partial<LeastLength>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...next } : row)))
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
-      <legend className="text-quiet">least sizes</legend>
+      <legend className="text-quiet">minimum sizes</legend>
       {rows.map(({ fish, lengthM }, i) => (
         <div key={i} className="grid grid-cols-[1fr_auto] items-start gap-2 border-b border-rule pb-2">
           <div className="grid gap-2">
@@ -137,7 +131,7 @@ function LeastLengths({ rows, onChange }: { rows: readonly LeastLength[]; onChan
               />
             </Field>
             <QuantityField
-              label="least length"
+              label="minimum length"
               quantity="length"
               valueSi={lengthM}
               check={(m) => (m >= 0.02 && m <= 10 ? undefined : 'From 2 cm to 10 m.')}
@@ -146,10 +140,10 @@ function LeastLengths({ rows, onChange }: { rows: readonly LeastLength[]; onChan
           </div>
           <Button
             tone="quiet"
-            aria-label={`Take out ${fish || 'this row'}`}
+            aria-label={`Remove ${fish || 'this row'}`}
             onClick={() => onChange(rows.filter((_, j) => j !== i))}
           >
-            Take out
+            Remove
           </Button>
         </div>
       ))}

@@ -3,8 +3,8 @@ import { useRef } from 'react'
 import stableJson from 'safe-stable-stringify'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
-import { createDocument, type SavedDocument } from './documents.ts'
-import { newId } from './newId.ts'
+import { createDocument, type SavedDocument } from '../api/documents.ts'
+import { newId } from '../api/newId.ts'
 
 type Creation<Content, Made> = {
   make: (content: Content, id: string) => Promise<Made>

@@ -18,7 +18,7 @@ export function DraftNotes<K extends DocumentKind>({
     <>
       {draft.unkept && (
         <p role="alert" className="text-sm text-fails">
-          This browser keeps nothing just now: what is not saved is lost when the page is left. Save it.
+          This browser cannot store your changes. Save before you leave this page.
         </p>
       )}
       {draft.others.map((other) => (
@@ -43,7 +43,7 @@ function Other<K extends DocumentKind>({
   return (
     <p className="flex flex-wrap items-center gap-2 text-sm text-watch">
       {'message' in content
-        ? `There is unsaved work here that is kept aside${when}. ${content.message}`
+        ? `Unsaved work on this cannot be opened${when}. ${content.message}`
         : other.elsewhere
           ? `Another window has unsaved work on this${when}.`
           : `There is other unsaved work on this${when}.`}

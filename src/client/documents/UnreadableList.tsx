@@ -4,7 +4,7 @@ import type { Unreadable } from '../../shared/documentKinds.ts'
 export function UnreadableList({ unreadable }: { unreadable: readonly Unreadable[] }) {
   if (unreadable.length === 0) return null
   return (
-    <ul aria-label="What cannot be read here" className="mb-3 grid gap-1.5">
+    <ul aria-label="Cannot be read" className="grid gap-1.5">
       {unreadable.map(({ id, name, message }) => (
         <li key={id} className="rounded-lg border border-watch bg-sheet px-3 py-2">
           {name && <strong className="mr-2">{name}</strong>}
