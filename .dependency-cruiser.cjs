@@ -30,6 +30,23 @@ const CORE_ROOMS = [
   'build',
   'layout',
 ]
+/** The rooms of the client, the same way: what is drawn knows nothing of the server until `api`. */
+const CLIENT_ROOMS = [
+  'settings',
+  'catalogue',
+  'words',
+  'ui',
+  'fishing',
+  'charts',
+  'api',
+  'scale',
+  'jobs',
+  'documents',
+  'moments',
+  'screens',
+  'shell',
+]
+const FETCHING_PACKAGES = npm('@tanstack/react-query')
 const CORE_PACKAGES = npm(
   'zod',
   'd3-scale',
@@ -74,10 +91,24 @@ module.exports = {
       path: '^src/client/screens/([^/]+)/',
       pathNot: '^src/client/screens/$1/',
     }),
-    never('lower-client-knows-no-screens', '^src/client/(api|drafts|outfits|tables|ui|charts|words|settings|moments)/', {
-      path: '^src/client/(screens|shell)/',
+    ...CLIENT_ROOMS.map((room, i) =>
+      never(`client-${room}`, `^src/client/${room}/`, {
+        path: '^src/client/',
+        pathNot: `^src/client/(${CLIENT_ROOMS.slice(0, i + 1).join('|')})/`,
+      }),
+    ),
+    never('client-draws-without-fetching', `^src/client/(${CLIENT_ROOMS.slice(0, CLIENT_ROOMS.indexOf('api')).join('|')})/`, {
+      path: FETCHING_PACKAGES.join('|'),
     }),
-    never('charts-and-ui-fetch-nothing', '^src/client/(charts|ui|words)/', { path: '^src/client/api/' }),
+    only('client-folders-are-rooms', '^src/client/(main|routes)\\.tsx$', [
+      `^src/client/(${CLIENT_ROOMS.join('|')}|routes\\.tsx|styles\\.css)`,
+      'node_modules/',
+    ]),
+    never(
+      'every-folder-is-a-room',
+      `^src/(?!(core/(${CORE_ROOMS.join('|')})|client/(${CLIENT_ROOMS.join('|')})|server|shared|files|workers|cli)/)(?!core/errors\\.ts|client/(main|routes)\\.tsx)`,
+      { path: '.*' },
+    ),
     never('a-view-of-a-moment-goes-through-the-table', '^src/client/(?!moments/)', {
       path: '^src/client/moments/(cast|settle|take|run|snag|hand)View',
     }),

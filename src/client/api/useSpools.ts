@@ -4,7 +4,7 @@ import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
 import type { Material } from '../../core/catalogue/ids.ts'
 import { type LineLesson, lineLesson } from '../../core/learning/lineLessons.ts'
 import { gearQuery } from './documents.ts'
-import { straightsQuery } from './water.ts'
+import { straightsQuery } from './observations.ts'
 
 /** A spool of the box, with what its own straight pulls say where there are any. */
 export type Spool = { id: string; name: string; material: Material; labelN: number; lesson: LineLesson | undefined }

@@ -1,8 +1,8 @@
 import type { HookCard } from '../../core/layout/hookCard.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
+import { trueSize } from '../settings/trueSize.ts'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
-import { trueSize } from './trueSize.ts'
 
 /** A card of hooks in true size, on the calibrated screen and on paper. */
 export function HookCardDrawing({ card, label }: { card: HookCard; label: string }) {

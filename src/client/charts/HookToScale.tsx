@@ -1,10 +1,10 @@
 import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HookPiece } from '../../core/documents/trace.ts'
 import { hookOutline } from '../../core/layout/hookOutline.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
+import { trueSize, USUAL_PX_PER_MM } from '../settings/trueSize.ts'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
-import { trueSize, USUAL_PX_PER_MM } from './trueSize.ts'
 
 const MARGIN_MM = 2
 

@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react'
 import { type TakeDrawing, takeDrawing } from '../../core/layout/takeDrawing.ts'
 import type { Baited } from '../../core/setup/baiting.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
 import { usePreferences } from '../settings/preferences.tsx'
 import { percent } from '../words/percent.ts'
 import { baitPath } from './baitPath.ts'

@@ -3,7 +3,7 @@ import type { HardwareType, Material } from '../../core/catalogue/ids.ts'
 import { isHeaded, isLine } from '../../core/documents/pieces.ts'
 import type { Piece } from '../../core/documents/trace.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
 import { baitPath } from './baitPath.ts'
 
 /** How a material is drawn: braid woven, mono a plain double edge, fluoro a fine line with a bright core, wire dotted steel. */

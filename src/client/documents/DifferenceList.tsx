@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { documentDifferences } from '../../core/analysis/differences.ts'
 import { fishQuery, marksQuery, outfitsQuery } from '../api/documents.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { differenceWords } from '../words/differenceWords.ts'
 

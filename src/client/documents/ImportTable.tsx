@@ -4,8 +4,8 @@ import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { FileFormats } from '../../workers/readFile.protocol.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../api/documents.ts'
 import { useStableIds } from '../api/useStableIds.ts'
-import { ImportFile } from '../ui/ImportFile.tsx'
 import type { RowsOf } from '../ui/readChosen.ts'
+import { ImportFile } from './ImportFile.tsx'
 
 type Props<K extends TableKind> = {
   kind: K

@@ -1,8 +1,8 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
 import type { OwnMeasures } from '../../core/setup/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
-import { USUAL_PX_PER_MM } from '../charts/trueSize.ts'
 import { type Show, showIn, type Units } from './show.ts'
+import { USUAL_PX_PER_MM } from './trueSize.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]

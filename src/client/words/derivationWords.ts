@@ -1,7 +1,7 @@
 import type { DerivationStep } from '../../core/analysis/derivation.ts'
 import { CALCULATIONS } from '../../core/calculations/registry.ts'
-import { ORIGIN_WORDS } from '../moments/inputWords.ts'
 import type { Show } from '../settings/show.ts'
+import { ORIGIN_WORDS } from './inputWords.ts'
 import { percent } from './percent.ts'
 
 /** One calculation as it is read out: its formula, what went in, what came out, what it rests on. */

@@ -5,7 +5,7 @@ import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/docu
 import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { nextDragN } from '../../../core/units/dragSteps.ts'
 import { fishQuery } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'

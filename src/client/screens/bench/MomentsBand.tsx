@@ -1,9 +1,9 @@
 import { memo } from 'react'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { MOMENT_NAMES, type MomentName } from '../../../core/moments/moments.ts'
+import { VerdictMark } from '../../fishing/VerdictMark.tsx'
 import { absentWords, viewOf } from '../../moments/momentViews.ts'
 import { useWording } from '../../moments/useWording.ts'
-import { VerdictMark } from '../../ui/VerdictMark.tsx'
 import { momentName } from '../../words/momentNames.ts'
 
 type Props = { evaluation: Evaluation; open: MomentName | undefined; onOpen: (moment: MomentName) => void }

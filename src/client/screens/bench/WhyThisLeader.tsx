@@ -4,8 +4,8 @@ import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { judgePrepared } from '../../../core/moments/judge.ts'
 import { purposeOf } from '../../../core/purpose/purpose.ts'
 import type { PreparedSetup } from '../../../core/setup/prepareSetup.ts'
+import { LeaderReasons } from '../../fishing/LeaderReasons.tsx'
 import { useShow } from '../../settings/preferences.tsx'
-import { LeaderReasons } from '../../ui/LeaderReasons.tsx'
 
 type Props = { setup: PreparedSetup; ruleSet: RuleSet | undefined }
 

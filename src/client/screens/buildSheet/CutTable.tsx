@@ -1,5 +1,5 @@
 import type { CutGroup } from '../../../core/build/cutList.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { lineSpec } from '../../words/names.ts'
 

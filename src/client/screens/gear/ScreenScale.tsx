@@ -1,6 +1,6 @@
 import { useId } from 'react'
-import { trueSize, USUAL_PX_PER_MM } from '../../charts/trueSize.ts'
 import { PX_PER_MM_LIMITS, usePreferences } from '../../settings/preferences.tsx'
+import { trueSize, USUAL_PX_PER_MM } from '../../settings/trueSize.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 

@@ -2,7 +2,7 @@ import { hardwareStrengthN } from '../../../core/catalogue/hardware.ts'
 import type { Gear } from '../../../core/documents/gear.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
 import { parseQuantity } from '../../../core/units/parseQuantity.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import type { ReadText } from '../../ui/useDraftText.ts'
 

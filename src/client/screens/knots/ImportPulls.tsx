@@ -1,5 +1,5 @@
-import { addObservations } from '../../api/water.ts'
-import { ImportFile } from '../../ui/ImportFile.tsx'
+import { addObservations } from '../../api/observations.ts'
+import { ImportFile } from '../../documents/ImportFile.tsx'
 
 const NOTHING_ELSE = {}
 

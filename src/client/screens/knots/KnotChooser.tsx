@@ -4,7 +4,7 @@ import { type LineSpec, lineDiameterM } from '../../../core/catalogue/materials.
 import { chooseKnots, type TiedEnd, WISHES, type Wish } from '../../../core/knots/choose.ts'
 import { KNOT_FACTS } from '../../../core/knots/facts.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'

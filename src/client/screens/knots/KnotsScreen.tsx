@@ -1,7 +1,7 @@
 import { useId, useState } from 'react'
 import { Link } from 'react-router'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { buttonClass, fieldClass, Sheet } from '../../ui/controls.tsx'
 import { Empty } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'

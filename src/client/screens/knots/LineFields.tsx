@@ -1,7 +1,7 @@
 import { useId } from 'react'
 import { MATERIAL_IDS, type Material } from '../../../core/catalogue/ids.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'

@@ -2,8 +2,8 @@ import { useMemo } from 'react'
 import { judged as judgedOf } from '../../../core/analysis/judged.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import type { SavedTrace } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.tsx'
-import { VerdictMark } from '../../ui/VerdictMark.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { VerdictMark } from '../../fishing/VerdictMark.tsx'
 import { VerdictRows } from './VerdictRows.tsx'
 
 /** Each moment's verdict of a trace of the library. */

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react'
 import type { Verdict } from '../../../core/moments/moment.ts'
 import { openVerdicts } from '../../../workers/openVerdicts.ts'
 import { fetchTraceRows, type SavedOutfit, type SavedTraceHead } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 
 /** So many are fetched and judged at a time: what is found shows between. */
 const AT_ONCE = 50

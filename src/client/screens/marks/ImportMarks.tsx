@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import type { Waypoint } from '../../../files/gpx.ts'
 import { createDocument, marksQuery } from '../../api/documents.ts'
+import { portsQuery } from '../../api/tides.ts'
 import { useStableIds } from '../../api/useStableIds.ts'
-import { portsQuery } from '../../api/water.ts'
-import { ImportFile } from '../../ui/ImportFile.tsx'
+import { ImportFile } from '../../documents/ImportFile.tsx'
 import { newMark } from './newMark.ts'
 
 const NOTHING_ELSE = {}

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { marksQuery } from '../../api/documents.ts'
-import { portsQuery } from '../../api/water.ts'
+import { portsQuery } from '../../api/tides.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { MarkForm } from './MarkForm.tsx'
 import { newMark } from './newMark.ts'

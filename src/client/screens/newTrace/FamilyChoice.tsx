@@ -5,7 +5,7 @@ import { sketch } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
 import { FAMILY_GROUPS, type Family } from '../../../core/families/family.ts'
 import { SUITS, type Suit } from '../../../core/families/suits.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 
 /** Width that a family is drawn for, in the drawing’s units. */

@@ -1,9 +1,9 @@
 import type { SoundDraft } from '../../../core/advice/soundDraft.ts'
 import { labelStepsN } from '../../../core/catalogue/labels.ts'
 import { BITE_TRACES, biteTracesFor } from '../../../core/purpose/biteTrace.ts'
+import { LeaderReasons } from '../../fishing/LeaderReasons.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
-import { LeaderReasons } from '../../ui/LeaderReasons.tsx'
 import { BITE_WORDS } from '../../words/purposeWords.ts'
 import type { NewTrace } from './useNewTrace.ts'
 

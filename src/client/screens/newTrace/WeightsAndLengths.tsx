@@ -1,6 +1,6 @@
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import type { Parameter, Wishes } from '../../../core/families/family.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'

@@ -4,7 +4,7 @@ import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
 import { toHookM } from '../../../core/families/draft.ts'
 import type { Family } from '../../../core/families/family.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { pieceSpec } from '../../words/names.ts'
 

@@ -24,7 +24,7 @@ import {
   sinkersQuery,
 } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { type DraftChange, type DraftSummary, draftChanges, useDraftSummary } from './draftSummary.ts'
 
 /** What was chosen so far; what is left out follows from the rest. */

@@ -1,5 +1,5 @@
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
 

@@ -1,7 +1,7 @@
 import { QUANTITY_NAMES, type Quantity } from '../../../core/units/quantities.ts'
+import { OwnFiguresField } from '../../fishing/OwnFiguresField.tsx'
 import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
-import { OwnFiguresField } from '../../ui/OwnFiguresField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Backups } from './Backups.tsx'
 import { OwnLengths } from './OwnLengths.tsx'

@@ -1,7 +1,7 @@
 import { memo, useEffect, useRef } from 'react'
 import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
 import { clockIn } from '../../../core/time/localDay.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'

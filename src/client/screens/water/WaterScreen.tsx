@@ -18,7 +18,7 @@ import {
   sinkersQuery,
 } from '../../api/documents.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
-import { useCatalogue } from '../../catalogue.tsx'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { DayAtMark } from './DayAtMark.tsx'

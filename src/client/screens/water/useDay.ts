@@ -8,7 +8,8 @@ import { atMark, type Wind } from '../../../core/plan/atMark.ts'
 import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
 import { tideHere } from '../../../core/plan/tideHere.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
-import { tideQuery, windQuery } from '../../api/water.ts'
+import { tideQuery } from '../../api/tides.ts'
+import { windQuery } from '../../api/weather.ts'
 
 const HOUR_MS = 3_600_000
 /** A mark's own delay may reach so far into the days beside. */

@@ -1,7 +1,7 @@
 import type { Input } from '../../core/moments/moment.ts'
 import { isQuantity } from '../../core/units/quantities.ts'
 import type { Show } from '../settings/show.ts'
-import { percent } from '../words/percent.ts'
+import { percent } from './percent.ts'
 
 /** Where an input came from, in a word. */
 export const ORIGIN_WORDS: Record<Input['origin'], string> = {

@@ -5,14 +5,14 @@ import { MOST_NAME } from '../../core/documents/vocabulary.ts'
 import { type KnownOfOutfit, quickOutfit } from '../../core/setup/quickOutfit.ts'
 import { QUANTITIES } from '../../core/units/quantities.ts'
 import type { SavedOutfit } from '../api/documents.ts'
-import { useCatalogue } from '../catalogue.tsx'
-import { useCreate } from '../documents/useCreation.ts'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
+import { CapacityFields } from '../fishing/CapacityFields.tsx'
 import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select } from '../ui/controls.tsx'
 import { above } from '../ui/limits.ts'
 import { QuantityField } from '../ui/QuantityField.tsx'
 import { useNoFaults } from '../ui/useNoFaults.ts'
-import { CapacityFields } from './CapacityFields.tsx'
+import { useCreate } from './useCreation.ts'
 
 const USUAL: Omit<KnownOfOutfit, 'name'> = {
   lineN: 30 * QUANTITIES.strength.units.lb,

@@ -1,7 +1,7 @@
 import type { HookPiece } from '../../core/documents/trace.ts'
-import { CheckField } from './CheckField.tsx'
-import { above } from './limits.ts'
-import { QuantityField } from './QuantityField.tsx'
+import { CheckField } from '../ui/CheckField.tsx'
+import { above } from '../ui/limits.ts'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 type Head = Pick<HookPiece, 'headKg' | 'headSwings'>
 

@@ -1,9 +1,9 @@
 import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HookPiece } from '../../core/documents/trace.ts'
-import { useCatalogue } from '../catalogue.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
 import { useShow } from '../settings/preferences.tsx'
-import { within } from './limits.ts'
-import { QuantityField } from './QuantityField.tsx'
+import { within } from '../ui/limits.ts'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 type Measured = Pick<HookPiece, 'gapeM' | 'wireM'>
 type Props = { hook: Pick<HookPiece, 'pattern' | 'size'> & Measured; onChange: (change: Measured) => void }

@@ -1,6 +1,6 @@
 import { useShow } from '../settings/preferences.tsx'
-import { above } from './limits.ts'
-import { QuantityField } from './QuantityField.tsx'
+import { above } from '../ui/limits.ts'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 /** A bait as it is weighed, else as heavy as one usually is. */
 export function BaitWeight({

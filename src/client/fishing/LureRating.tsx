@@ -2,8 +2,8 @@ import type { z } from 'zod'
 import type { ratedFields } from '../../core/documents/fields.ts'
 import { TRIED } from '../../core/setup/moving/tow.ts'
 import { useShow } from '../settings/preferences.tsx'
-import { within } from './limits.ts'
-import { QuantityField } from './QuantityField.tsx'
+import { within } from '../ui/limits.ts'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 type Rating = { [Field in keyof typeof ratedFields]?: z.infer<(typeof ratedFields)[Field]> }
 

@@ -1,9 +1,9 @@
 import type { Bed, Method } from '../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../core/catalogue/methods.ts'
-import { useCatalogue } from '../catalogue.tsx'
-import { Field, Select } from './controls.tsx'
-import { NumberField } from './NumberField.tsx'
-import { QuantityField } from './QuantityField.tsx'
+import { useCatalogue } from '../catalogue/useCatalogue.ts'
+import { Field, Select } from '../ui/controls.tsx'
+import { NumberField } from '../ui/NumberField.tsx'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 /** How a place is fished, by its field; a mark and a trace's water say it alike. */
 export type Fishing = { method: Method; bed: Bed; distanceM: number; scope: number; weedFactor: number }

@@ -1,5 +1,5 @@
-import { useOwnFigures } from '../catalogue.tsx'
-import { CheckField } from './CheckField.tsx'
+import { useOwnFigures } from '../catalogue/useCatalogue.ts'
+import { CheckField } from '../ui/CheckField.tsx'
 
 /** Whether one’s own pulls count, everywhere in this browser. */
 export function OwnFiguresField() {

@@ -4,11 +4,11 @@ import { type ReactNode, useState } from 'react'
 import { toast } from 'sonner'
 import type { ReadFile } from '../../files/readCsv.ts'
 import type { FileFormats } from '../../workers/readFile.protocol.ts'
-import { Button } from './controls.tsx'
-import { FileFaults } from './FileFaults.tsx'
-import { FileField } from './FileField.tsx'
-import { Panel } from './Panel.tsx'
-import { placesOf, type RowFormat, type RowsOf, readChosen } from './readChosen.ts'
+import { Button } from '../ui/controls.tsx'
+import { FileFaults } from '../ui/FileFaults.tsx'
+import { FileField } from '../ui/FileField.tsx'
+import { Panel } from '../ui/Panel.tsx'
+import { placesOf, type RowFormat, type RowsOf, readChosen } from '../ui/readChosen.ts'
 
 type Props<F extends RowFormat> = {
   title: string

@@ -1,8 +1,8 @@
 import type { Body } from '../../core/setup/bodies.ts'
-import { CheckField } from './CheckField.tsx'
-import { within } from './limits.ts'
-import { NumberField } from './NumberField.tsx'
-import { QuantityField } from './QuantityField.tsx'
+import { CheckField } from '../ui/CheckField.tsx'
+import { within } from '../ui/limits.ts'
+import { NumberField } from '../ui/NumberField.tsx'
+import { QuantityField } from '../ui/QuantityField.tsx'
 
 type Measures = Pick<Body, 'lengthM' | 'depthM' | 'dragAreaM2' | 'floats'>
 

@@ -1,0 +1,19 @@
+import { useQuery } from '@tanstack/react-query'
+import { type ReactNode, useMemo } from 'react'
+import { NOMINAL_CATALOGUE, withOwn } from '../../core/catalogue/catalogue.ts'
+import { ownConnections } from '../../core/learning/knotLessons.ts'
+import { pullsQuery } from '../api/observations.ts'
+import { CatalogueContext } from '../catalogue/useCatalogue.ts'
+import { useKept } from '../settings/useKept.ts'
+
+/** Provides the catalogue: the nominal tables, with the crew’s own pull tests in place of nominal figures. */
+export function CatalogueProvider({ children }: { children: ReactNode }) {
+  const [own, setOwn] = useKept('own-figures', true)
+  const pulls = useQuery(pullsQuery).data
+  const catalogue = useMemo(() => {
+    const measured = own && pulls ? ownConnections(NOMINAL_CATALOGUE, pulls) : []
+    return measured.length > 0 ? withOwn(NOMINAL_CATALOGUE, measured) : NOMINAL_CATALOGUE
+  }, [own, pulls])
+  const known = useMemo(() => ({ catalogue, own, setOwn }), [catalogue, own, setOwn])
+  return <CatalogueContext value={known}>{children}</CatalogueContext>
+}
