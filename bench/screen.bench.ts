@@ -112,8 +112,8 @@ async function askPlans(page: Page, days: number): Promise<number[]> {
   for (let i = 0; i < days; i += 1) {
     const start = performance.now()
     await page.getByRole('button', { name: 'the day after' }).click()
-    await page.getByText('Working out the sinkers').or(page.getByText('Loading the tide')).first().waitFor({ state: 'hidden' })
-    await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
+    await page.getByText('Calculating the sinkers').or(page.getByText('Loading the tide')).first().waitFor({ state: 'hidden' })
+    await page.getByRole('list', { name: 'Sinker changes' }).waitFor()
     times.push(performance.now() - start)
   }
   return times
@@ -139,7 +139,7 @@ await runMain(async () => {
   await page.getByRole('tab', { name: 'Conditions', exact: true }).click()
   rows.push(...(await stepped('drag set', field('drag set'))), ...(await stepped('line out', field('line out'))), bySlide)
   await page.goto(`${app.url}/water?day=2026-11-24`)
-  await page.getByRole('list', { name: 'Changes of sinker' }).waitFor()
+  await page.getByRole('list', { name: 'Sinker changes' }).waitFor()
   rows.push(
     ...(await stepped('time of day', slider('time of day'))),
     summary('a day’s timetable: asked, in the worker, shown', await askPlans(page, 12)),

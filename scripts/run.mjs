@@ -8,8 +8,8 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
-if (major < 20 || (major === 20 && minor < 11)) {
-  console.error(`Wide Reach needs Node 20.11 or newer; this is ${process.versions.node}.`)
+if (!((major === 20 && minor >= 19) || (major === 22 && minor >= 12) || major > 22)) {
+  console.error(`Wide Reach needs Node 20.19 or later, or 22.12 or later. This is ${process.versions.node}.`)
   process.exit(1)
 }
 

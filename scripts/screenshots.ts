@@ -86,7 +86,7 @@ async function ofDraft(page: Page, url: string, path: string, familyId: FamilyId
 
 /** Remedies and bars come a moment after the page: the picture waits until nothing is loading or being worked out. */
 async function rest(page: Page): Promise<void> {
-  await page.waitForFunction(() => !/Loading|Working out/.test(document.querySelector('main')?.textContent ?? ''))
+  await page.waitForFunction(() => !/Loading|Calculating/.test(document.querySelector('main')?.textContent ?? ''))
   await page.evaluate(() => new Promise((done) => setTimeout(done, 1_000)))
 }
 

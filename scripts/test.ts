@@ -1,5 +1,5 @@
 // npm test: everything that must hold, from a fresh clone, with one closing line.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { changesOfCheckout } from './lib/checkout.ts'
@@ -13,33 +13,48 @@ const FIRST_LOAD_LIMIT = 215_000
 const MIN_MODULES = 880
 
 type Count = { passed: number; failed: number }
+type Done = { status: number | null; stdout: string; output: string }
+/** A step prints nothing while it runs beside another one: its output comes with its result. */
+type Outcome = { count: Count; output: string }
+type Step = { name: string; run: () => Promise<Outcome> }
 
 const tool = (path: string, ...args: string[]) => [process.execPath, join(ROOT, 'node_modules', path), ...args]
 
 /** DATABASE_URL is for npm start; the tests bring their own. */
-function run([command = '', ...args]: string[], quiet = false) {
+function run([command = '', ...args]: string[]): Promise<Done> {
   const { DATABASE_URL: _, ...env } = process.env
-  return spawnSync(command, args, {
-    cwd: ROOT,
-    env: { ...env, TZ: 'UTC' },
-    stdio: ['ignore', quiet ? 'pipe' : 'inherit', 'inherit'],
-    encoding: 'utf8',
-    maxBuffer: 1 << 28,
+  const child = spawn(command, args, { cwd: ROOT, env: { ...env, TZ: 'UTC' }, stdio: ['ignore', 'pipe', 'pipe'] })
+  let [stdout, output] = ['', '']
+  child.stdout.on('data', (chunk: Buffer) => {
+    stdout += chunk.toString()
+    output += chunk.toString()
   })
+  child.stderr.on('data', (chunk: Buffer) => {
+    output += chunk.toString()
+  })
+  return new Promise((resolve) => child.once('close', (status) => resolve({ status, stdout, output })))
 }
 
 const together = (a: Count, b: Count): Count => ({ passed: a.passed + b.passed, failed: a.failed + b.failed })
 const one = (ok: boolean): Count => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 })
-const check = (command: string[]) => one(run(command).status === 0)
 
-function importRules(): Count {
-  const { stdout } = run(tool('dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--output-type', 'json'), true)
+async function check(command: string[]): Promise<Outcome> {
+  const { status, output } = await run(command)
+  return { count: one(status === 0), output }
+}
+
+async function importRules(): Promise<Outcome> {
+  const { stdout } = await run(tool('dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--output-type', 'json'))
   const { summary } = JSON.parse(stdout) as {
     summary: { error: number; totalCruised: number; violations: { rule: { name: string }; from: string; to: string }[] }
   }
-  for (const { rule, from, to } of summary.violations) console.error(`${rule.name}: ${from} → ${to}`)
-  console.log(`${summary.totalCruised} modules follow the import rules, ${summary.error} do not`)
-  return one(summary.error === 0 && summary.totalCruised >= MIN_MODULES)
+  return {
+    count: one(summary.error === 0 && summary.totalCruised >= MIN_MODULES),
+    output: [
+      ...summary.violations.map(({ rule, from, to }) => `${rule.name}: ${from} → ${to}`),
+      `${summary.totalCruised} modules follow the import rules, ${summary.error} do not`,
+    ].join('\n'),
+  }
 }
 
 /** A runner that ended without writing its counts has failed as a whole. */
@@ -52,74 +67,78 @@ function counted(status: number | null, file: string, read: (json: any) => Count
   }
 }
 
-/** One project at a time: run together they take longer than one after the other. */
-function vitest(project: 'unit' | 'server'): Count {
+async function vitest(project: 'unit' | 'server'): Promise<Outcome> {
   const file = join(RESULTS, `${project}.json`)
   const reporters = ['--reporter=dot', '--reporter=json', `--outputFile.json=${file}`]
-  const { status } = run(tool('vitest/vitest.mjs', 'run', `--project=${project}`, ...reporters))
-  return counted(status, file, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+  const { status, output } = await run(tool('vitest/vitest.mjs', 'run', `--project=${project}`, ...reporters))
+  const count = counted(status, file, ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
     passed: numPassedTests,
     failed: numFailedTests || (numFailedTestSuites > 0 ? 1 : 0),
   }))
+  return { count, output }
 }
 
-function firstLoad(): Count {
+async function buildAndMeasure(): Promise<Outcome> {
+  buildClient()
   const bytes = firstLoadBytes()
-  console.log(`first load: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, at most ${FIRST_LOAD_LIMIT / 1000}`)
-  return one(bytes <= FIRST_LOAD_LIMIT)
+  const output = `first load: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, at most ${FIRST_LOAD_LIMIT / 1000}`
+  return { count: one(bytes <= FIRST_LOAD_LIMIT), output }
 }
 
-function build(): Count {
-  try {
-    buildClient()
-    return one(true)
-  } catch {
-    return one(false)
+async function browser(): Promise<Outcome> {
+  const file = join(RESULTS, 'browser.json')
+  const { status, output } = await run(tool('@playwright/test/cli.js', 'test'))
+  return {
+    count: counted(status, file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky })),
+    output,
   }
 }
 
-function browser(): Count {
-  const file = join(RESULTS, 'browser.json')
-  const { status } = run(tool('@playwright/test/cli.js', 'test'))
-  return counted(status, file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }))
-}
-
-/** Each side with its own surroundings: the core with none, the server without a DOM, the client without Node. */
-const types = () =>
-  ['.', 'src/core', 'src/client', 'tests/browser'].map((at) => check(tool('typescript/bin/tsc', '-p', at))).reduce(together)
-
 /** Nothing that the tests do may show in the checkout. */
-function checkoutUnchanged(before: Set<string> | undefined): Count {
+function checkoutUnchanged(before: Set<string> | undefined): Outcome {
   const changed = [...(changesOfCheckout() ?? [])].filter((line) => !before?.has(line))
-  for (const line of changed) console.error(line)
-  return one(changed.length === 0)
+  return { count: one(changed.length === 0), output: changed.join('\n') }
 }
 
-const STEPS: [string, () => Count][] = [
-  ['format and lint', () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings'))],
-  ['types', types],
-  ['import rules', importRules],
-  ['nothing unused', () => check(tool('knip/bin/knip.js', '--no-progress'))],
-  ['production build', build],
-  ['first load', firstLoad],
-  ['unit tests', () => vitest('unit')],
-  ['server tests', () => vitest('server')],
-  ['browser tests', browser],
+const typescript = (at: string): Step => ({ name: `types of ${at}`, run: () => check(tool('typescript/bin/tsc', '-p', at)) })
+
+/** Steps of one lane follow each other; the lanes of a stage run beside each other, one for each of two cores. */
+const STAGES: Step[][][] = [
+  [
+    [
+      { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
+      { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
+      ...['.', 'src/core', 'src/client', 'tests/browser'].map(typescript),
+      { name: 'import rules', run: importRules },
+      { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
+      { name: 'production build and first load', run: buildAndMeasure },
+    ],
+    [{ name: 'unit tests', run: () => vitest('unit') }],
+  ],
+  [[{ name: 'server tests', run: () => vitest('server') }], [{ name: 'browser tests', run: browser }]],
 ]
+
+async function runStep({ name, run }: Step): Promise<Count> {
+  const beganMs = performance.now()
+  const { count, output } = await run().catch((error: Error) => ({ count: one(false), output: error.message }))
+  console.log(`\n— ${name}, ${((performance.now() - beganMs) / 1000).toFixed(0)} s\n${output.trimEnd()}`)
+  if (count.failed > 0) console.log(`✗ ${name}: ${count.failed} failed`)
+  return count
+}
+
+async function runLane(steps: readonly Step[]): Promise<Count> {
+  let total: Count = { passed: 0, failed: 0 }
+  for (const step of steps) total = together(total, await runStep(step))
+  return total
+}
 
 await runMain(async () => {
   rmSync(RESULTS, { recursive: true, force: true })
   mkdirSync(RESULTS, { recursive: true })
   const before = changesOfCheckout()
   let total: Count = { passed: 0, failed: 0 }
-  for (const [name, step] of STEPS) {
-    console.log(`\n— ${name}`)
-    const count = step()
-    total = together(total, count)
-    if (count.failed > 0) console.log(`✗ ${name}: ${count.failed} failed`)
-  }
-  console.log('\n— checkout as it was')
-  total = together(total, checkoutUnchanged(before))
+  for (const lanes of STAGES) total = (await Promise.all(lanes.map(runLane))).reduce(together, total)
+  total = together(total, await runStep({ name: 'checkout as it was', run: async () => checkoutUnchanged(before) }))
   console.log(`\n${total.passed} passed, ${total.failed} failed`)
   process.exitCode = total.failed === 0 ? 0 : 1
 })

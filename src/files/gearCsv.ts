@@ -42,7 +42,7 @@ const COLUMNS = [...WORDS, ...QUANTITY_COLUMNS, DRAG_AREA, ...YES_COLUMNS] as co
 export function readGearCsv(text: string): ReadFile<Gear[]> {
   const read = readCsv(text, [['kind'], ['name']])
   if (!read.ok) return read
-  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
+  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MOST_ROWS}`)
   const rows = read.value.map((row) => readRow(row))
   const faults = rows.flatMap((row) => ('fault' in row ? [row.fault] : []))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('item' in row ? [row.item] : [])) }
@@ -54,7 +54,7 @@ function readRow({ line, cells }: CsvRow): { item: Gear } | { fault: LineFault }
   for (const column of YES_COLUMNS) if (cells[column]) raw[YES[column]] = cells[column].toLowerCase() === 'yes'
   if (cells[DRAG_AREA]) {
     const cm2 = Number(cells[DRAG_AREA].replace(',', '.'))
-    if (Number.isNaN(cm2)) return { fault: { line, message: `${DRAG_AREA}: “${cells[DRAG_AREA]}” is no number` } }
+    if (Number.isNaN(cm2)) return { fault: { line, message: `${DRAG_AREA}: “${cells[DRAG_AREA]}” is not a number` } }
     raw.dragAreaM2 = Number((cm2 / CM2_PER_M2).toPrecision(12))
   }
   for (const column of QUANTITY_COLUMNS) {
@@ -66,7 +66,7 @@ function readRow({ line, cells }: CsvRow): { item: Gear } | { fault: LineFault }
     raw[field] = parsed.si
   }
   if (!(GEAR_KINDS as readonly unknown[]).includes(raw.kind))
-    return { fault: { line, message: `“${cells.kind}” is no kind of gear: ${GEAR_KINDS.join(', ')}` } }
+    return { fault: { line, message: `“${cells.kind}” is not a kind of gear: ${GEAR_KINDS.join(', ')}` } }
   const checked = gearSchema.safeParse(raw)
   if (checked.success) return { item: checked.data }
   const [first] = checked.error.issues
@@ -74,10 +74,10 @@ function readRow({ line, cells }: CsvRow): { item: Gear } | { fault: LineFault }
 }
 
 function faultOf(issue: { path: PropertyKey[]; message: string; code?: string } | undefined): string {
-  if (!issue) return 'is no piece of gear'
+  if (!issue) return 'is not a piece of gear'
   const field = String(issue.path[0] ?? '')
   const column = QUANTITY_COLUMNS.find((each) => QUANTITIES[each].field === field) ?? field
-  return column === '' ? `has a column that its kind does not have: ${issue.message}` : `${column}: ${issue.message}`
+  return column === '' ? `has a value in a column that its kind does not use: ${issue.message}` : `${column}: ${issue.message}`
 }
 
 /** The same table of what is owned: read again, it is the same. */

@@ -15,7 +15,7 @@ type RawPoint = { '@lat'?: string; '@lon'?: string; name?: unknown; desc?: unkno
 
 /** Reads the places of a GPX file; a mark that was exported from here comes back whole. */
 export function readGpx(text: string): ReadFile<Waypoint[]> {
-  if (text.length > MOST_BYTES) return refused('The file is over 5 MB: no list of marks is')
+  if (text.length > MOST_BYTES) return refused('The file is over 5 MB, too large for marks')
   const valid = XMLValidator.validate(text)
   if (valid !== true) return refused(`It is not XML: ${valid.err.msg}`, valid.err.line)
   const parser = new XMLParser({
@@ -27,13 +27,13 @@ export function readGpx(text: string): ReadFile<Waypoint[]> {
     isArray: (name) => name === 'wpt',
   })
   const parsed = parsedBy(parser, text)
-  if ('fault' in parsed) return refused(`It is XML that is not read here: ${parsed.fault}`)
+  if ('fault' in parsed) return refused(`This XML cannot be read: ${parsed.fault}`)
   const { gpx } = parsed
   if (gpx === undefined) return refused('It is XML, but not GPX')
   const points = gpx.wpt ?? []
-  if (points.length > MOST_MARKS) return refused(`It has ${points.length} places; at most ${MOST_MARKS} are taken at once`)
+  if (points.length > MOST_MARKS) return refused(`It has ${points.length} waypoints; the limit is ${MOST_MARKS}`)
   if (points.length === 0)
-    return refused(gpx.trk || gpx.rte ? 'It holds a track or a route, but no places' : 'It holds no places')
+    return refused(gpx.trk || gpx.rte ? 'It has a track or a route, but no waypoints' : 'It has no waypoints')
   const read = points.map(waypointOf)
   const faults = read.flatMap((point, i) => (typeof point === 'string' ? [{ message: `Place ${i + 1}: ${point}` }] : []))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: read as Waypoint[] }
@@ -52,14 +52,14 @@ function parsedBy(parser: XMLParser, text: string): RawFile | { fault: string } 
 
 function waypointOf(raw: RawPoint, i: number): Waypoint | string {
   const [latitudeDeg, longitudeDeg] = [raw['@lat'], raw['@lon']].map((each) => (each?.trim() ? Number(each) : Number.NaN))
-  if (!(Math.abs(latitudeDeg!) <= 90 && Math.abs(longitudeDeg!) <= 180)) return 'its position is not one on the globe'
+  if (!(Math.abs(latitudeDeg!) <= 90 && Math.abs(longitudeDeg!) <= 180)) return 'its position is not valid'
   const name = cutText(textOf(raw.name), MOST_NAME) || `place ${i + 1}`
   const notes = cutText(textOf(raw.desc), MOST_NOTES)
   const point = { name, latitudeDeg: latitudeDeg!, longitudeDeg: longitudeDeg!, ...(notes ? { notes } : {}) }
   const own = textOf(raw.extensions?.['wr:mark'])
   if (!own) return point
   const mark = ownMark(own)
-  return mark ? { ...point, mark } : 'its mark, written by this application, does not read'
+  return mark ? { ...point, mark } : 'its mark cannot be read'
 }
 
 /** A mark as it was written here, by this version or an earlier one. */

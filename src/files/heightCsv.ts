@@ -17,7 +17,7 @@ export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
   const read = readCsv(text, COLUMNS)
   if (!read.ok) return read
   if (read.value.length > MOST_TABLE_ROWS)
-    return refused(`The table has ${read.value.length} rows; at most ${MOST_TABLE_ROWS} are taken`)
+    return refused(`The table has ${read.value.length} rows; the limit is ${MOST_TABLE_ROWS}`)
   const rows = read.value.map(({ line, cells }) => ({
     line,
     ...instantOf(cells.date!, cells.time!, timeZone),
@@ -27,12 +27,11 @@ export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
     if (fault) return [{ line, message: fault }]
     if (!(Math.abs(heightM) <= MOST_HEIGHT_M))
       return [{ line, message: `height_m is not a height from −${MOST_HEIGHT_M} to ${MOST_HEIGHT_M} m` }]
-    return i > 0 && timeMs <= rows[i - 1]!.timeMs ? [{ line, message: 'is not later than the line before it' }] : []
+    return i > 0 && timeMs <= rows[i - 1]!.timeMs ? [{ line, message: 'is not later than the row before it' }] : []
   })
   if (faults.length > 0) return { ok: false, faults }
   const turns = turnsOfTable(rows)
-  if ('notTurning' in turns)
-    return refused('is neither a high nor a low water between the lines beside it', rows[turns.notTurning]!.line)
+  if ('notTurning' in turns) return refused('is neither higher nor lower than the rows beside it', rows[turns.notTurning]!.line)
   return { ok: true, value: rows.map(({ timeMs, heightM }) => ({ at: new Date(timeMs).toISOString(), heightM })) }
 }
 

@@ -23,7 +23,7 @@ export function writePlanCsv(rows: readonly PlanRow[], timeZone: string): string
     wanted_g: 'wantedKg' in wanted ? round(1000 * wanted.wantedKg, 0) : '',
     take_g: take ? round(1000 * take.massKg, 0) : '',
     shape: take?.shape ?? '',
-    note: 'trouble' in wanted ? wanted.trouble : take ? '' : 'none of the box holds',
+    note: 'trouble' in wanted ? wanted.trouble : take ? '' : 'no sinker in the box holds',
   }))
   return writeCsv(table)
 }

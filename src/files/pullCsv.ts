@@ -23,7 +23,7 @@ const WANTED = ['when', 'knot', 'material', 'line', 'load'].map((column) => [col
 export function readPullCsv(text: string): ReadFile<ToldPull[]> {
   const read = readCsv(text, WANTED)
   if (!read.ok) return read
-  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; at most ${MOST_ROWS} are taken`)
+  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MOST_ROWS}`)
   const seen = new Map<string, number>()
   const rows = read.value.map((row) => {
     const content = contentOf(row.cells)
@@ -43,11 +43,12 @@ function readRow({ line, cells }: CsvRow, id: string): { pull: ToldPull } | { fa
   const fault = (message: string) => ({ fault: { line, message } })
   const straight = plain(cells.knot ?? '') === NO_KNOT
   const connection = knotNamed(NOMINAL_CATALOGUE, cells.knot ?? '')
-  if (!connection && !straight) return fault(`knot: “${cells.knot}” is no knot that is known here`)
+  if (!connection && !straight) return fault(`knot: “${cells.knot}” is not a known knot`)
   const material = materialNamed(NOMINAL_CATALOGUE, cells.material ?? '')
-  if (!material) return fault(`material: “${cells.material}” is none of ${Object.keys(NOMINAL_CATALOGUE.materials).join(', ')}`)
+  if (!material)
+    return fault(`material: “${cells.material}” is not one of ${Object.keys(NOMINAL_CATALOGUE.materials).join(', ')}`)
   const at = new Date(cells.when ?? '')
-  if (Number.isNaN(at.getTime())) return fault(`when: “${cells.when}” is no date, such as 2026-11-20`)
+  if (Number.isNaN(at.getTime())) return fault(`when: “${cells.when}” is not a date, such as 2026-11-20`)
   const loads: Record<string, number> = {}
   for (const column of ['line', 'load'] as const) {
     const parsed = parseQuantity('strength', cells[column] ?? '', 'lb')

@@ -16,7 +16,7 @@ export type CsvRow = { line: number; cells: Record<string, string> }
 
 /** Reads a table with a heading, and says every line that is not one. Headings are taken in lower case; empty lines are passed over. */
 export function readCsv(text: string, columns: readonly (readonly string[])[]): ReadFile<CsvRow[]> {
-  if (text.length > MOST_BYTES) return refused('The file is over 5 MB: no such table is')
+  if (text.length > MOST_BYTES) return refused('The file is over 5 MB, too large for a table')
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
   const unreadable = errors.filter(({ type }) => type === 'Quotes')
   if (unreadable.length > 0)

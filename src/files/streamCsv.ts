@@ -24,7 +24,7 @@ export function readStreamCsv(text: string): ReadFile<Row[]> {
         message: `${NAMES[String(path[0])]} ${code === 'invalid_type' ? 'is not a number' : message}`,
       }))
     const twice = rows.findIndex((other) => other.row.hour === row.hour)
-    return twice < i ? [{ line, message: `hour ${row.hour} comes twice, first on line ${rows[twice]!.line}` }] : []
+    return twice < i ? [{ line, message: `hour ${row.hour} comestwice, first on line ${rows[twice]!.line}` }] : []
   })
   if (faults.length > 0) return { ok: false, faults }
   return { ok: true, value: rows.map(({ row }) => row).toSorted((a, b) => a.hour - b.hour) }

@@ -116,15 +116,15 @@ function contentChecks(documents: DocumentRepository, tides: TideService): Conte
   return {
     traces: async (crewId, { outfitId }) => {
       if (!(await documents.find({ crewId, kind: 'outfits', id: outfitId })))
-        throw missing('unknown-outfit', 'The trace names an outfit that is not there.', 'outfitId', 'names no outfit')
+        throw missing('unknown-outfit', 'The outfit of this trace does not exist.', 'outfitId', 'does not exist')
     },
     marks: async (_crewId, { portId }) => {
       if (!(await tides.ports()).some(({ id }) => id === portId))
-        throw missing('unknown-port', 'The mark names a port that is not there.', 'portId', 'names no port')
+        throw missing('unknown-port', 'The port of this mark does not exist.', 'portId', 'does not exist')
     },
     settings: async (crewId, { ruleSetId }) => {
       if (ruleSetId !== undefined && !(await documents.find({ crewId, kind: 'rule-sets', id: ruleSetId })))
-        throw missing('unknown-rule-set', 'The settings name a rule set that is not there.', 'ruleSetId', 'names no rule set')
+        throw missing('unknown-rule-set', 'The rule set in the settings does not exist.', 'ruleSetId', 'does not exist')
     },
   }
 }

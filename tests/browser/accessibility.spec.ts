@@ -37,7 +37,7 @@ for (const screen of SCREENS)
     }
     await page.goto(app.url + screen)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await expect(page.getByText(/^(Loading|Working out)/)).toHaveCount(0)
+    await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
     await check(1280, 'day')
     // Another light changes the colours alone.
     await check(1280, 'dusk', ['color-contrast'])
@@ -49,7 +49,7 @@ test('axe finds nothing serious in the dialogs and in the view of each moment', 
   await page.goto(`${app.url}/traces/${HOUND}`)
   const check = async (what: string, within?: string) => expect(await seriousFaults(page, undefined, within), what).toEqual([])
   await beside(page, 'Conditions')
-  await page.getByLabel('calculate how it settles').check()
+  await page.getByLabel('include depth and current').check()
   for (const moment of ['cast', 'settle', 'run', 'snag', 'hand']) {
     await page.locator(`[data-moment=${moment}] button`).click()
     // What a moment changes is its reasons; the page around them is checked with the first.

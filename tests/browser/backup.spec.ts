@@ -14,6 +14,6 @@ test('everything is downloaded as one file, looked at and found to be here; a cu
   await choose(backup.subarray(0, backup.length / 2))
   await expect(page.getByRole('alert')).toContainText('Nothing was changed.')
   await choose(backup)
-  await expect(page.getByText('All of this backup is here already.')).toBeVisible()
+  await expect(page.getByText('You already have everything in this backup.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Restore this' })).toHaveCount(0)
 })

@@ -8,14 +8,14 @@ test('Build shows what is on the bench, marked as not saved; one click saves it,
   await page.goto(`${app.url}/traces/${id}`)
   const strength = page.getByLabel('strength', { exact: true })
   await strength.fill('60 lb')
-  await expect(page.getByText('changed since revision 1')).toBeVisible()
+  await expect(page.getByText('unsaved changes since revision 1')).toBeVisible()
   // Twice: once with the screen's code still to be loaded, once with everything there.
   for (const label of ['60 lb', '50 lb']) {
     await strength.fill(label)
     await page.getByRole('link', { name: 'Build', exact: true }).click()
     await expect(page.getByText('Not saved. This sheet shows the trace as it is on the bench')).toBeVisible()
     await expect(page.getByText(`mono ${label}`).first()).toBeVisible()
-    await page.getByRole('link', { name: 'To the bench' }).click()
+    await page.getByRole('link', { name: 'Bench' }).click()
     await expect(strength).toHaveValue(label)
   }
   await page.getByRole('link', { name: 'Build', exact: true }).click()
@@ -26,7 +26,7 @@ test('Build shows what is on the bench, marked as not saved; one click saves it,
   await expect(page.getByText('Build sheet · revision 2')).toBeVisible()
   await expect(page.getByText('mono 50 lb').first()).toBeVisible()
   await expect(page.getByText('Not saved.')).toHaveCount(0)
-  await page.getByRole('link', { name: 'To the bench' }).click()
+  await page.getByRole('link', { name: 'Bench' }).click()
   await expect(page.getByText('revision 2, saved')).toBeVisible()
 })
 
@@ -43,7 +43,7 @@ test('a save from Build that is older than what was saved elsewhere is refused i
   const theirs = { ...content, trace: { ...content.trace, notes: 'theirs' } }
   await page.request.put(`${app.url}/api/traces/${id}`, { data: { baseRevision: 1, content: theirs } })
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByRole('alert')).toContainText('This trace was saved elsewhere since. Your changes are kept.')
+  await expect(page.getByRole('alert')).toContainText('This trace was saved elsewhere. Your changes are kept.')
   await page.getByRole('link', { name: 'Open the bench to choose' }).click()
   await expect(page.getByLabel('strength', { exact: true })).toHaveValue('60 lb')
 })

@@ -8,7 +8,7 @@ const fillStorage = (page: Page) =>
       throw new DOMException('full', 'QuotaExceededError')
     }
   })
-const keptNothing = (page: Page) => page.getByRole('alert').filter({ hasText: 'keeps nothing just now' })
+const keptNothing = (page: Page) => page.getByRole('alert').filter({ hasText: 'cannot store your changes' })
 const strength = (page: Page) => page.getByLabel('strength', { exact: true })
 
 async function openLeader(page: Page, address: string): Promise<void> {
@@ -33,7 +33,7 @@ test('two windows on one trace have unsaved work of their own, before and after 
   ] as const) {
     await openLeader(window, address)
     await expect(strength(window)).toHaveValue(value)
-    await expect(window.getByText('changed since revision 1')).toBeVisible()
+    await expect(window.getByText('unsaved changes since revision 1')).toBeVisible()
   }
   await second.close()
 
@@ -90,5 +90,5 @@ test('a mark that the browser does not keep says so, asks on every way out, and 
   await expect(page.getByLabel('name')).toHaveValue('Unkept mark')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('heading', { name: 'Marks' })).toBeVisible()
-  await expect(page.getByText('Unkept mark')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Unkept mark' })).toBeVisible()
 })

@@ -95,7 +95,7 @@ export const beside = (page: Page, sheet: 'Part' | 'Conditions' | 'Why' | 'Findi
 export async function ceilingLb(page: Page): Promise<number> {
   const text = await page
     .locator('[data-moment=run]')
-    .getByText(/safe to [\d.]+\slb/)
+    .getByText(/drag up to [\d.]+\slb/)
     .textContent()
   return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }

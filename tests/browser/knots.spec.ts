@@ -19,7 +19,7 @@ test('a card is stepped through by the keyboard on a phone, without a network on
   // Mirrored, the reel comes from the other side.
   const reelX = async () => (await card.getByText('reel', { exact: true }).boundingBox())!.x
   const before = await reelX()
-  await card.getByRole('button', { name: 'Left hand' }).click()
+  await card.getByRole('button', { name: 'Left-handed' }).click()
   expect(await reelX()).toBeGreaterThan(before + 100)
   for (const name of ['Back', 'Next']) {
     const box = (await card.getByRole('button', { name }).boundingBox())!
@@ -32,14 +32,14 @@ test('a card is stepped through by the keyboard on a phone, without a network on
 test('the card goes on by itself, and ends at the last step', async ({ page, app }) => {
   await page.clock.install()
   await page.goto(`${app.url}/knots/palomar`)
-  await page.getByRole('button', { name: 'By itself' }).click()
+  await page.getByRole('button', { name: 'Play' }).click()
   await expect(page.getByText('step 1 of 4')).toBeVisible()
   for (const step of [2, 3, 4]) {
     await page.clock.runFor(8_000)
     await expect(page.getByText(`step ${step} of 4`)).toBeVisible()
   }
   await page.clock.runFor(8_000)
-  await expect(page.getByRole('button', { name: 'By itself' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Play' })).toBeVisible()
 })
 
 test('from a joint on the bench and from a step of the build sheet to how it is tied, with its line and its turns', async ({
@@ -67,8 +67,8 @@ test('the chooser ranks by what matters, says why not, and any name finds its kn
   const best = chooser.getByRole('rowheader').first()
   await expect(best).toHaveText('double-sleeve crimp')
   await chooser.getByLabel('line', { exact: true }).selectOption({ label: 'braid' })
-  await chooser.getByLabel('to a').selectOption({ label: 'line' })
-  await chooser.getByLabel('most of all').selectOption({ label: 'through the guides' })
+  await chooser.getByLabel('to').selectOption({ label: 'line' })
+  await chooser.getByLabel('most important').selectOption({ label: 'through the guides' })
   await expect(best).toHaveText(/woven|bobbin/)
   await chooser.getByText(/^why not the other/).click()
   await expect(chooser.getByText('is too thick for the guides').first()).toBeVisible()
@@ -76,12 +76,12 @@ test('the chooser ranks by what matters, says why not, and any name finds its kn
   await expect(chooser.getByRole('alert')).toBeVisible()
   await expect(best).toHaveText(/woven|bobbin/)
   await page.getByRole('searchbox').fill('grinner')
-  const list = page.getByRole('region', { name: 'All of them' })
+  const list = page.getByRole('region', { name: 'All knots' })
   await expect(list.getByRole('link')).toHaveCount(2)
   await list.getByRole('link', { name: /^double uni/ }).click()
   await expect(page.getByRole('heading', { name: 'double uni' })).toBeVisible()
   await page.goto(`${app.url}/knots/granny`)
-  await expect(page.getByRole('alert')).toHaveText('There is no knot of that name here.')
+  await expect(page.getByRole('alert')).toHaveText('This knot does not exist.')
 })
 
 test('pulls written down move the knot’s figure, the weakest link on the bench and what is said of it; struck out, they count no more', async ({
@@ -96,21 +96,21 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await expect(pulls.getByRole('alert').first()).toBeVisible()
   for (const load of ['12 lb', '12.5 lb', '11.8 lb']) {
     await pulls.getByLabel('it broke at').fill(load)
-    await pulls.getByRole('button', { name: 'Write it down' }).click()
-    await expect(pulls.getByRole('list', { name: 'Every pull' })).toContainText(`${load} of`)
+    await pulls.getByRole('button', { name: 'Save' }).click()
+    await expect(pulls.getByRole('list', { name: 'Every test' })).toContainText(`${load} of`)
   }
   await pulls.getByLabel('it broke at').fill('5 lb')
-  await pulls.getByLabel('where it parted').selectOption({ label: 'it slipped' })
-  await pulls.getByRole('button', { name: 'Write it down' }).click()
-  await expect(pulls).toContainText('It slipped once: slips count apart.')
-  await expect(pulls).toContainText('after your 3 pulls')
+  await pulls.getByLabel('where it broke').selectOption({ label: 'it slipped' })
+  await pulls.getByRole('button', { name: 'Save' }).click()
+  await expect(pulls).toContainText('It slipped once: slips are counted separately.')
+  await expect(pulls).toContainText('after your 3 tests')
   await expect(page.getByText(/your 3 pulls$/)).toBeVisible()
-  await pulls.getByLabel(/^own figures count/).uncheck()
+  await pulls.getByLabel(/^use my measurements/).uncheck()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
   await page.reload()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
   await page.goto(`${app.url}/settings`)
-  await page.getByLabel(/^own figures count/).check()
+  await page.getByLabel(/^use my measurements/).check()
 
   await page.goto(`${app.url}/traces/${id}`)
   await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)
@@ -120,9 +120,9 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
 
   await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
   for (let left = 4; left > 0; left -= 1) {
-    await expect(pulls.getByRole('button', { name: /^Strike out/ })).toHaveCount(left)
+    await expect(pulls.getByRole('button', { name: /^Remove/ })).toHaveCount(left)
     await pulls
-      .getByRole('button', { name: /^Strike out/ })
+      .getByRole('button', { name: /^Remove/ })
       .first()
       .click()
   }

@@ -1,6 +1,6 @@
 import { beside, copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
 
-test('the moments: a longer hook length is too long for the rod; more line out brings the peak past what is allowed', async ({
+test('the moments: a longer hook length is too long for the rod; more line out brings the peak past the limit', async ({
   page,
   app,
 }) => {
@@ -10,13 +10,13 @@ test('the moments: a longer hook length is too long for the rod; more line out b
   await page.getByLabel('finished length').fill('9 m')
   await expect(page.locator('[data-moment=hand]')).toContainText('too long for the rod: 9.00 m')
   await beside(page, 'Why')
-  await expect(page.getByText('The rest is hand over hand')).toBeVisible()
+  await expect(page.getByText('Pull the rest in by hand')).toBeVisible()
   await page.locator('[data-moment=run] button').click()
-  await expect(page.getByRole('img', { name: /Peak load against line out/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Peak load by line out/ })).toBeVisible()
   await beside(page, 'Conditions')
-  await page.getByLabel('drag set', { exact: true }).fill('0.5 lb')
+  await page.getByLabel('drag setting', { exact: true }).fill('0.5 lb')
   await beside(page, 'Why')
-  await expect(page.getByText(/stays under what the chain is allowed/)).toBeVisible()
+  await expect(page.getByText(/stays within the limit/)).toBeVisible()
 })
 
 for (const [id, name] of [
@@ -30,7 +30,7 @@ for (const [id, name] of [
     await expect(moments.first()).toBeVisible()
     await expect(below).not.toHaveCount(0)
     for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
-      const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Set aside' }).first()
+      const remedy = page.locator('[data-finding] button:enabled').filter({ hasNotText: 'Ignore' }).first()
       const label = (await remedy.textContent()) ?? ''
       const named = page.getByRole('button', { name: label, exact: true })
       // While it is worked out anew a remedy is not to be had: a click that falls there is made again.
@@ -50,13 +50,13 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
   await beside(page, 'Findings')
   const blood = page.locator('[data-finding=blood-unlike]')
-  await blood.getByRole('button', { name: 'Set aside' }).click()
-  await expect(page.getByRole('dialog').getByRole('button', { name: 'Set aside' })).toBeDisabled()
+  await blood.getByRole('button', { name: 'Ignore' }).click()
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Ignore' })).toBeDisabled()
   await page.getByRole('textbox', { name: 'reason' }).fill('tied at the mark, it has held')
   await page.keyboard.press('Enter')
   await expect(blood).toHaveCount(0)
-  await expect(page.getByText('Set aside: tied at the mark, it has held')).toBeVisible()
-  await page.getByRole('button', { name: 'Take up again' }).click()
+  await expect(page.getByText('Ignored: tied at the mark, it has held')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop ignoring' }).click()
   await expect(blood).toHaveCount(1)
 })
 
@@ -79,25 +79,25 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
 }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
-  await expect(page.getByText('Needs depth and stream')).toBeVisible()
+  await expect(page.getByText('Add depth and current')).toBeVisible()
   await beside(page, 'Conditions')
   await page.getByLabel('cast', { exact: true }).selectOption('none')
-  await page.getByLabel('calculate how it settles').check()
+  await page.getByLabel('include depth and current').check()
   await page.getByLabel('depth', { exact: true }).fill('20 m')
-  await page.getByLabel('stream', { exact: true }).fill('0.4 kn')
+  await page.getByLabel('current', { exact: true }).fill('0.4 kn')
   await expect(settle).toHaveAttribute('data-verdict', 'holds')
   await settle.getByRole('button').click()
   await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
   await beside(page, 'Conditions')
-  await page.getByLabel('stream', { exact: true }).fill('5 kn')
+  await page.getByLabel('current', { exact: true }).fill('5 kn')
   await expect(settle).toHaveAttribute('data-verdict', 'fails')
   await beside(page, 'Why')
-  await expect(page.getByText('the line is blown out').first()).toBeVisible()
+  await expect(page.getByText('This sinker is too light').first()).toBeVisible()
   await beside(page, 'Conditions')
-  await page.getByLabel('stream', { exact: true }).fill('1.8 kn')
+  await page.getByLabel('current', { exact: true }).fill('1.8 kn')
   await beside(page, 'Why')
   await expect(page.getByRole('img', { name: /^Side view to scale/ })).toBeVisible()
-  await page.locator('[data-finding=sinker-too-light]').getByRole('button', { name: 'Take the weight that holds' }).click()
+  await page.locator('[data-finding=sinker-too-light]').getByRole('button', { name: 'Use the sinker that holds' }).click()
   await expect(settle).toHaveAttribute('data-verdict', 'holds')
   await beside(page, 'Conditions')
   for (const method of ['uptide', 'drift', 'shore']) {
@@ -107,19 +107,19 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
   await page.getByLabel('depth', { exact: true }).fill('-5')
   await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
-  await page.getByLabel('calculate how it settles').uncheck()
-  await expect(page.getByText('Needs depth and stream')).toBeVisible()
+  await page.getByLabel('include depth and current').uncheck()
+  await expect(page.getByText('Add depth and current')).toBeVisible()
 })
 
 test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {
   const id = await copyOf(page, app.url, TOPE, 'crimped')
   await page.goto(`${app.url}/traces/${id}`)
   await page.getByRole('option', { name: 'snell at the hook', exact: true }).click()
-  await page.getByLabel('tied with').selectOption('crimpLoop')
-  await page.getByLabel('sleeve’s bore').fill('2 mm')
+  await page.getByLabel('knot').selectOption('crimpLoop')
+  await page.getByLabel('sleeve bore').fill('2 mm')
   await beside(page, 'Findings')
   const bore = page.locator('[data-finding=crimp-bore]')
   await expect(bore).toContainText('it does not grip')
-  await bore.getByRole('button', { name: 'Take the sleeve that fits' }).click()
+  await bore.getByRole('button', { name: 'Use the sleeve that fits' }).click()
   await expect(bore).toHaveCount(0)
 })

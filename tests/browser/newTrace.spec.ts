@@ -16,8 +16,8 @@ test('a trace begins with the fish and the mark, says what each choice changed, 
   await expect(draft).toContainText('for conger, Kettle Narrows, coloured water')
   // Over shingle, for a fish of rough ground: what has a weak link first, and what cannot be is said to be so.
   await expect(page.getByRole('region', { name: 'suits', exact: true }).getByRole('radio').first()).toBeChecked()
-  await page.getByText(/^not for this/).click()
-  await expect(page.getByText('It hangs off the bottom, and conger feeds on it.').first()).toBeVisible()
+  await page.getByText(/^not suitable/).click()
+  await expect(page.getByText('It is above the bottom, but conger feeds on it.').first()).toBeVisible()
   const hook = page.getByRole('region', { name: '4. Bait and hook' })
   await expect(hook.getByLabel('pattern')).toHaveValue('j')
   await expect(hook).toContainText('said to shake it out')
@@ -36,7 +36,7 @@ test('a trace begins with the fish and the mark, says what each choice changed, 
   await page.getByText('why this leader?').click()
   await expect(page.getByText(/^Conger has cutting teeth: \d+ lb of mono at the hook\.$/)).toBeVisible()
   await page.goto(`${page.url()}/build`)
-  await expect(page.getByRole('region', { name: 'At the take' })).toContainText('one firm lift')
+  await expect(page.getByRole('region', { name: 'When a fish takes' })).toContainText('lift firmly once')
 })
 
 test('from fish to bench by the keyboard alone', async ({ page, app }) => {
@@ -101,9 +101,9 @@ test('hooks in a bait are moved by the arrow keys, stay in it, and the share tha
   await tail.focus()
   for (let i = 0; i < 12; i += 1) await page.keyboard.press('Shift+ArrowRight')
   await expect(tail).toHaveAttribute('aria-valuenow', '0')
-  await page.getByLabel('put on').selectOption({ label: 'bound along a tube on the shank' })
-  await expect(page.getByText('a pull on the line turns the point out')).toBeVisible()
-  await page.getByText('few large hooks or more small ones?').click()
+  await page.getByLabel('rigging').selectOption({ label: 'bound along a tube on the shank' })
+  await expect(page.getByText('turns the point away from the bait')).toBeVisible()
+  await page.getByText('fewer large hooks or more small ones?').click()
   await expect(page.getByRole('row', { name: /^2 / })).toBeVisible()
   await page.getByLabel('length', { exact: true }).fill('9 m')
   await expect(page.getByRole('alert')).toContainText('From 1 mm to 3 m.')
@@ -118,7 +118,7 @@ test('the card of sizes is true in its file, the screen is scaled by a bank card
   const card = page.getByRole('img', { name: /^Hooks 6 to 8\/0/ })
   const wide = async () => (await card.boundingBox())!.width / Number((await card.getAttribute('viewBox'))!.split(' ')[2])
   const before = await wide()
-  await page.getByLabel(/^Lay a bank card/).fill('5')
+  await page.getByLabel(/^Hold a bank card/).fill('5')
   expect(before).toBeCloseTo(96 / 25.4, 1)
   expect(await wide()).toBeCloseTo(5, 1)
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card as SVG' }).click()])
@@ -129,15 +129,15 @@ test('the card of sizes is true in its file, the screen is scaled by a bank card
   const path = /data-size="1\/0" data-pattern="j".*?d="M0 0H[\d.]+A([\d.]+)/.exec(svg)!
   const wire = /data-size="1\/0" data-pattern="j".*?stroke-width="([\d.]+)"/.exec(svg)!
   expect(2 * Number(path[1]) - Number(wire[1])).toBeCloseTo(13.5, 2)
-  await page.getByLabel(/^Lay a hook’s gap/).fill('14.5')
-  await page.getByRole('button', { name: 'Keep it in the box as measured' }).click()
-  await expect(page.getByText('2/0 J, measured: kept in the box.')).toBeVisible()
+  await page.getByLabel(/^Lay the gap of a hook/).fill('14.5')
+  await page.getByRole('button', { name: 'Save the measured size to the box' }).click()
+  await expect(page.getByText('2/0 J, measured: saved to the box.')).toBeVisible()
   await page.getByLabel('it is a', { exact: true }).selectOption('bait')
-  await page.getByLabel(/^Lay the bait’s length/).fill('140')
+  await page.getByLabel(/^Lay the length of the bait/).fill('140')
   await page.getByLabel(/^and its depth/).fill('30')
   await page.getByLabel('bait', { exact: true }).selectOption({ label: 'whole pouting' })
-  await page.getByRole('button', { name: 'Keep it in the box as measured' }).click()
-  await expect(page.getByText('whole pouting, measured: kept in the box.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save the measured size to the box' }).click()
+  await expect(page.getByText('whole pouting, measured: saved to the box.')).toBeVisible()
   const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
   const kept = (name: string) =>
     documents.find(({ content }: { content: { name: string } }) => content.name === `${name}, measured`).content

@@ -17,7 +17,7 @@ const drawnGapeMm = (page: Page, drawing: RegExp) =>
       return (gape / width) * Number(bar.dataset.scaleMm)
     })
 
-test('the hook is drawn true: its gape against the scale bar, in three sizes, in the bait and alone', async ({ page, app }) => {
+test('the hook is drawn true: its gap against the scale bar, in three sizes, in the bait and alone', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'taken')}`)
   const take = page.locator('[data-moment=take]')
   await page.getByRole('option', { name: 'hook a', exact: true }).click()
@@ -47,7 +47,7 @@ test('the hook is drawn true: its gape against the scale bar, in three sizes, in
   for (const wrong of ['0', '-3 mm', '1000000 mm']) {
     await page.getByRole('textbox', { name: 'gape' }).fill(wrong)
     await expect(page.getByRole('alert')).toHaveText('From 1 to 200 mm.')
-    await expect(page.getByRole('img', { name: /^Hook 10\/0 at its nominal size, gape 31 mm/ })).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Hook 10\/0 at its nominal size, gap 31 mm/ })).toBeVisible()
   }
 })
 
@@ -57,7 +57,7 @@ test('a hook wider than its bait is said to be, and both stay drawn', async ({ p
   await page.getByLabel('pattern').selectOption('j')
   await page.getByLabel('hook size').fill('12/0')
   await beside(page, 'Findings')
-  await expect(page.getByText(/gape of 3\d mm, as wide as its bait is thick/).first()).toBeVisible()
+  await expect(page.getByText(/gap of 3\d mm, as wide as its bait is thick/).first()).toBeVisible()
   await page.locator('[data-moment=take]').getByRole('button').click()
   await expect(page.getByRole('img', { name: /^Hook 12\/0 in the bait/ })).toBeVisible()
 })
@@ -70,12 +70,12 @@ test('a fish put in is chosen on the bench: its mouth is asked about, and a hook
   await page.getByRole('button', { name: 'New fish' }).click()
   await page.getByRole('textbox', { name: 'name' }).fill('small-mouthed one')
   await page.getByLabel('usual weight').fill('9 kg')
-  await page.getByRole('button', { name: 'Put it in' }).click()
-  await expect(page.getByRole('alert')).toContainText('a large one is no smaller')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByRole('alert')).toContainText('must not be smaller')
   await page.getByLabel('usual weight').fill('0.4 kg')
   await page.getByLabel('usual length').fill('30 cm')
-  await page.getByLabel('mouth, across').fill('5')
-  await page.getByRole('button', { name: 'Put it in' }).click()
+  await page.getByLabel('mouth width').fill('5')
+  await page.getByRole('button', { name: 'Save' }).click()
   const row = page.getByRole('row', { name: /small-mouthed one/ })
   await expect(row).toContainText('15 mm')
 
@@ -83,17 +83,17 @@ test('a fish put in is chosen on the bench: its mouth is asked about, and a hook
   await beside(page, 'Conditions')
   await page.getByLabel('fish', { exact: true }).selectOption({ label: 'small-mouthed one' })
   await expect(page.getByLabel('fish landed')).toHaveValue('0.4 kg')
-  await expect(page.getByLabel('its mouth, across')).toHaveValue('15 mm')
+  await expect(page.getByLabel('mouth width')).toHaveValue('15 mm')
   const take = page.locator('[data-moment=take]')
-  await expect(take).toContainText('of the mouth’s width')
+  await expect(take).toContainText('of the mouth width')
   await expect(take).toHaveAttribute('data-verdict', 'fails')
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(take).not.toContainText('of the mouth’s width')
+  await expect(take).not.toContainText('of the mouth width')
 
   await page.goto(`${app.url}/fish`)
-  await page.getByRole('button', { name: 'Put small-mouthed one in the bin' }).click()
+  await page.getByRole('button', { name: 'Delete small-mouthed one' }).click()
   await expect(row).toHaveCount(0)
-  await page.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('button', { name: /^Restore/ }).click()
   await expect(row).toBeVisible()
 })
 
@@ -117,6 +117,6 @@ test('fish go out as a table and come in again: what would change is shown first
   writeFileSync(corrected, table.replace('gurnard,0.5 kg', 'gurnard,0.6 kg'))
   await dialog.getByLabel('CSV file').setInputFiles(corrected)
   await expect(dialog).toContainText('1 changed: gurnard')
-  await dialog.getByRole('button', { name: 'Take it in' }).click()
+  await dialog.getByRole('button', { name: 'Import' }).click()
   await expect(page.getByRole('row', { name: /gurnard/ })).toContainText('0.6 kg')
 })

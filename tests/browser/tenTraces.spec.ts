@@ -21,9 +21,9 @@ async function begin(page: Page, does: Does, url: string, name: string): Promise
 /** Writes parts at the chosen place: a click, the words, Enter. */
 async function write(page: Page, does: Does, words: string): Promise<void> {
   await does.click(page.getByRole('button', { name: 'Add part' }))
-  const field = page.getByRole('textbox', { name: 'Part to look for' })
+  const field = page.getByRole('textbox', { name: 'Part to search for' })
   await does.fill(field, words)
-  await expect(page.getByText('Enter puts them in.')).toBeVisible()
+  await expect(page.getByText('Press Enter to add them.')).toBeVisible()
   await does.press('Enter')
   await expect(page.getByRole('dialog')).toBeHidden()
 }
@@ -111,7 +111,7 @@ test('from nothing: a pulley with a sliding upper hook', async ({ page, app }) =
   await write(page, does, 'snood 1 m 60 lb (hook 4/0 60 cm), hook 4/0, half fish')
   await stands(page, does, ['pulley bead', 'body', 'swivel', 'sinker', 'swivel 2', 'snood', 'hook', 'hook 2', 'bait'])
   await part(page, 'hook 2').click()
-  const held = page.getByLabel('held fast where it is')
+  const held = page.getByLabel('fixed in place')
   await expect(held).not.toBeChecked()
   await held.check()
   await expect(held).toBeChecked()

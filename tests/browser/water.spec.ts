@@ -34,7 +34,7 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await page.getByLabel('day', { exact: true }).fill('2026-11-24')
   await page.getByLabel('trace', { exact: true }).selectOption({ label: 'Kettle Narrows conger rig' })
   // The chart of that mark and day, not the one that stood there before.
-  const chart = page.getByRole('img', { name: /^Tide and stream at Kettle Narrows through 2026-11-24/ })
+  const chart = page.getByRole('img', { name: /^Tide and current at Kettle Narrows through 2026-11-24/ })
   const slack = /slack at (\d\d:\d\d), (\d\d:\d\d)/.exec((await chart.getAttribute('aria-label'))!)![2]!
   // Close to slack, and the last five minutes by the keyboard.
   const [hours, minutes] = slack.split(':').map(Number)
@@ -45,8 +45,8 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   await expect(taken(page)).toContainText(`At ${slack}: `)
   // With few changes one sinker would serve both times.
   await page.getByRole('radio', { name: /lightest that holds/ }).check()
-  await expect(page.getByText('Working out the sinkers')).toHaveCount(0)
-  await expect(page.getByRole('list', { name: 'Changes of sinker' }).getByRole('listitem').nth(9)).toBeVisible()
+  await expect(page.getByText('Calculating the sinkers')).toHaveCount(0)
+  await expect(page.getByRole('list', { name: 'Sinker changes' }).getByRole('listitem').nth(9)).toBeVisible()
   const atSlack = await taken(page).textContent()
   const shape = page.getByRole('img', { name: /^Side view to scale/ })
   const upright = await shape.getAttribute('aria-label')
@@ -62,7 +62,7 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   const summaries = events.map(({ summary }) => summary)
   expect(summaries.filter((summary) => summary.startsWith('High water'))).toHaveLength(2)
   expect(summaries.filter((summary) => summary.startsWith('Slack'))).toHaveLength(4)
-  const changes = page.getByRole('list', { name: 'Changes of sinker' }).getByRole('button')
+  const changes = page.getByRole('list', { name: 'Sinker changes' }).getByRole('button')
   expect(summaries.filter((summary) => /^To |^No sinker/.test(summary))).toHaveLength(await changes.count())
   const atSlackInstant = events.filter(({ summary }) => summary.startsWith('Slack'))[1]!.startDate.toJSDate()
   expect(atSlackInstant.toISOString().slice(11, 16)).toBe(slack)
@@ -102,33 +102,33 @@ test('another line beside it, a sinker too light for the stream in words, and a 
   await page.getByRole('button', { name: '13:30', exact: true }).click()
   const holds = page.getByRole('list', { name: 'What holds' }).getByRole('listitem')
   await expect(holds).toHaveCount(1)
-  await page.getByLabel('beside it').selectOption({ label: 'mono main line' })
+  await page.getByLabel('second line').selectOption({ label: 'mono main line' })
   await expect(holds).toHaveCount(2)
   const leastOf = async (i: number) => Number(/(\d+) g is the least/.exec((await holds.nth(i).textContent())!)![1])
   expect(await leastOf(1)).toBeGreaterThan(await leastOf(0))
   await page.getByLabel('thickness').fill('0.8 mm')
   await expect.poll(() => leastOf(1)).toBeGreaterThan(1.1 * (await leastOf(0)))
   await page.getByRole('button', { name: '16:00', exact: true }).click()
-  await page.getByLabel('sinker on').selectOption({ label: '30 g bomb' })
-  await expect(page.getByText('the line is blown out').first()).toBeVisible()
+  await page.getByLabel('sinker').selectOption({ label: '30 g bomb' })
+  await expect(page.getByText('This sinker is too light').first()).toBeVisible()
   for (const shape of ['pear', 'bomb']) {
     await page.getByRole('checkbox', { name: shape }).click()
     await expect(page.getByRole('checkbox', { name: shape })).not.toBeChecked()
   }
-  await expect(page.getByRole('list', { name: 'Changes of sinker' })).toContainText('none holds')
+  await expect(page.getByRole('list', { name: 'Sinker changes' })).toContainText('none holds')
   expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
 })
 
 test('every mark and every way of fishing has a day without a figure that is none', async ({ page, app }) => {
   for (const { id } of await marksOf(page, app.url)) {
     await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24`)
-    await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
+    await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
     expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
   }
   const uptide = await ownMark(page, app.url, 'up-tide', { method: 'uptide', scope: 1.15, distanceM: 45 })
   await page.goto(`${app.url}/water?mark=${uptide}&day=2026-11-24&trace=${HOUND}`)
   await page.getByRole('button', { name: '16:00', exact: true }).click()
-  await page.getByLabel('sinker on').selectOption({ label: '175 g wired grip' })
+  await page.getByLabel('sinker').selectOption({ label: '175 g wired grip' })
   await expect(page.getByRole('img', { name: /up-current/ })).toBeVisible()
 })
 
@@ -139,8 +139,8 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
   const id = await ownMark(page, app.url, 'teaching')
   await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
   await page.getByRole('button', { name: '13:30', exact: true }).click()
-  const lesson = page.getByRole('region', { name: 'What held and dragged here' })
-  await expect(lesson).toContainText('1.20 (0.93 to 1.55) by the book; nothing seen here yet')
+  const lesson = page.getByRole('region', { name: 'Held and dragged here' })
+  await expect(lesson).toContainText('1.20 (0.93 to 1.55) by the book; no observations yet')
   await lesson.getByRole('button', { name: 'It dragged' }).click()
   await expect(lesson).toContainText('after 0 held and 1 dragged here')
   const learned = Number(/dragged here, ([\d.]+)/.exec((await lesson.textContent())!)![1])
@@ -148,8 +148,8 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
   await expect(page.getByRole('list', { name: 'What holds' })).toContainText(`reserve of ${learned.toFixed(2)}`)
   await page.reload()
   await expect(lesson).toContainText('after 0 held and 1 dragged here')
-  await lesson.getByRole('button', { name: 'Take this out' }).click()
-  await expect(lesson).toContainText('nothing seen here yet')
+  await lesson.getByRole('button', { name: 'Remove this' }).click()
+  await expect(lesson).toContainText('no observations yet')
   // As many holds as when it dragged, but another answer: the table follows it.
   await lesson.getByRole('button', { name: 'It held' }).click()
   await expect(lesson).toContainText('after 1 held and 0 dragged here')
@@ -179,8 +179,8 @@ test('without the tide it says so and can be asked again; without the wind all e
   await expect(page.getByRole('alert')).toContainText('The tide could not be loaded')
   away = false
   await page.getByRole('button', { name: 'Try again' }).click()
-  await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
-  await expect(page.getByText('The wind is not to be had just now')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
+  await expect(page.getByText('No wind forecast right now')).toBeVisible()
 })
 
 test('while the sinkers are worked out all else goes on; it can be stopped, and taken up again', async ({ page, app }) => {
@@ -193,15 +193,15 @@ test('while the sinkers are worked out all else goes on; it can be stopped, and 
     await route.continue().catch(() => undefined)
   })
   await page.goto(`${app.url}/water?day=2026-11-24`)
-  await expect(page.getByText('Working out the sinkers')).toBeVisible()
+  await expect(page.getByText('Calculating the sinkers')).toBeVisible()
   await slider(page).focus()
   await page.keyboard.press('Home')
   await expect(taken(page)).toContainText('At 00:00: …')
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByText('Stopped.')).toBeVisible()
   release()
-  await page.getByRole('button', { name: 'Work it out' }).click()
-  await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
+  await page.getByRole('button', { name: 'Calculate' }).click()
+  await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
 })
 
 test('with the server gone the day on screen goes on: other sinkers, another time, the plan to take along', async ({
@@ -210,7 +210,7 @@ test('with the server gone the day on screen goes on: other sinkers, another tim
 }) => {
   const { id } = await markNamed(page, app.url, 'Kettle Narrows')
   await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
-  const changes = page.getByRole('list', { name: 'Changes of sinker' })
+  const changes = page.getByRole('list', { name: 'Sinker changes' })
   await expect(changes).toContainText('pear')
   await page.route('**/api/**', (route) => route.abort())
   await page.getByRole('checkbox', { name: 'pear' }).click()
@@ -221,7 +221,7 @@ test('with the server gone the day on screen goes on: other sinkers, another tim
   // What was seen is not lost in silence.
   await page.getByRole('button', { name: '12:30', exact: true }).click()
   await page.getByRole('button', { name: 'It held' }).click()
-  await expect(page.getByText('The server cannot be reached').first()).toBeVisible()
+  await expect(page.getByText('You are offline').first()).toBeVisible()
 })
 
 test('a new mark: bad input is told at its field and nothing is stored; put right, it is saved and has its water', async ({
@@ -233,7 +233,7 @@ test('a new mark: bad input is told at its field and nothing is stored; put righ
   await page.getByRole('link', { name: 'New mark' }).click()
   await page.getByLabel('name', { exact: true }).fill('Gurnard hole')
   await page.getByLabel('depth', { exact: true }).fill('-5')
-  await expect(page.getByText('More than nothing, up to 2 km.')).toBeVisible()
+  await expect(page.getByText('Must be more than 0 and up to 2 km.')).toBeVisible()
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Nothing was saved' })).toBeVisible()
   expect(await marksOf(page, app.url)).toHaveLength(before)
@@ -258,7 +258,7 @@ test('a new mark: bad input is told at its field and nothing is stored; put righ
   expect(content).toMatchObject({ depthM: 31, latitudeDeg: 58.665 })
   const item = page.getByRole('listitem').filter({ hasText: 'Gurnard hole' })
   await item.getByRole('link', { name: 'Its water' }).click()
-  await expect(page.getByRole('list', { name: 'Changes of sinker' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
 })
 
 test('marks from a file: 10,000 places are refused, a few are shown first, exported ones come back', async ({ page, app }) => {
@@ -270,14 +270,14 @@ test('marks from a file: 10,000 places are refused, a few are shown first, expor
   const choose = (text: string) =>
     page.getByLabel('GPX file').setInputFiles({ name: 'marks.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(text) })
   await choose(`<gpx>${'<wpt lat="58.6" lon="-9.3"><name>x</name></wpt>'.repeat(10_000)}</gpx>`)
-  await expect(page.getByRole('alert')).toContainText('10000 places; at most 200')
+  await expect(page.getByRole('alert')).toContainText('10000 waypoints; the limit is 200')
   await choose('not a file of places')
   await expect(page.getByRole('alert')).toContainText('It is not XML')
   expect(await marksOf(page, app.url)).toHaveLength(before)
   await choose(exported)
   await expect(page.getByText(`${before} places:`)).toBeVisible()
   expect(await marksOf(page, app.url)).toHaveLength(before)
-  await page.getByRole('button', { name: 'Take them in' }).click()
+  await page.getByRole('button', { name: 'Import them' }).click()
   await expect.poll(async () => (await marksOf(page, app.url)).length).toBe(2 * before)
 })
 
@@ -292,7 +292,7 @@ test('a mark saved in another tab is not written over: both are kept, and one is
   expect(put.ok()).toBe(true)
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByRole('alert')).toContainText('was saved elsewhere since')
-  await page.getByRole('button', { name: 'Take theirs' }).click()
+  await page.getByRole('button', { name: 'Use the other version' }).click()
   await expect(page.getByRole('textbox', { name: 'notes' })).toHaveValue('theirs')
   await page.getByRole('textbox', { name: 'notes' }).fill('both')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
@@ -306,5 +306,5 @@ test('the bench takes the water of a mark at springs', async ({ page, app }) => 
   await beside(page, 'Conditions')
   await page.getByLabel('for', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await expect(page.getByLabel('depth', { exact: true })).toHaveValue('26 m')
-  await expect(page.getByLabel('stream', { exact: true })).toHaveValue('2.6 kn')
+  await expect(page.getByLabel('current', { exact: true })).toHaveValue('2.6 kn')
 })

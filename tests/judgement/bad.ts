@@ -248,7 +248,7 @@ export const BAD: readonly Bad[] = [
     say: 'worn-line',
   },
   {
-    name: 'weak old backing that bears the pull',
+    name: 'weak old backing that holds the pull',
     content: fished(oldBacking, { lineOutM: 140 }),
     say: 'backing-decides',
   },

@@ -51,7 +51,7 @@ export const NEW_TRACES: readonly NewTraceCase[] = [
   on('conger', 'Long Ledge', 'beach', 'threeWay', '5/0', 'a J, for it is said to shake circles; rough ground: a weak link'),
   on('conger', 'Kettle Narrows', 'boat', 'threeWay', '5/0', 'heavy line at the hook for its teeth'),
   on('conger', 'The Sill', 'deep', 'threeWay', '5/0', 'the same in deep water'),
-  on('pollack', 'Long Ledge', 'rocks', 'freeLine', '8', 'a live sandeel bears a light hook only; line that it does not see', {
+  on('pollack', 'Long Ledge', 'rocks', 'freeLine', '8', 'a live sandeel holds a light hook only; line that it does not see', {
     clarity: 'clear',
     light: 'day',
   }),

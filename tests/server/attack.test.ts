@@ -5,6 +5,7 @@ import { CALCULATIONS } from '../../src/core/calculations/registry.ts'
 import { observationSchema } from '../../src/core/documents/observation.ts'
 import { DOCUMENT_KINDS, readContent } from '../../src/shared/documentKinds.ts'
 import { DOCUMENT_KIND_NAMES } from '../../src/shared/kindNames.ts'
+import { atDepth } from '../depth.ts'
 import { contractArb } from '../fixtures/contractArb.ts'
 import { rawRequest } from './rawRequest.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
@@ -12,7 +13,7 @@ import { startTestServer, type TestServer } from './testServer.ts'
 const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 /** `SEED=… REQUESTS=… npx vitest run --project server attack` tries others. */
 const SEED = Number(process.env.SEED ?? 20261125)
-const REQUESTS = Number(process.env.REQUESTS ?? 10_000)
+const REQUESTS = Number(process.env.REQUESTS ?? atDepth(600, 10_000))
 const AT_ONCE = 8
 const LONGEST_MS = 1_000
 

@@ -93,7 +93,7 @@ describe('saving', () => {
     expect(answers.filter(({ status }) => status === 409)).toHaveLength(11)
   })
 
-  test('a save or a creation sent twice, because its answer was lost, is one', async () => {
+  test('a save or a creation senttwice, because its answer was lost, is one', async () => {
     const { id, content } = await newTrace()
     const next = renamed(content, 'twice')
     expect([(await save(id, 1, next)).status, (await save(id, 1, next)).status]).toEqual([200, 200])

@@ -33,7 +33,7 @@ async function everyPage(query: string): Promise<SavedRow[][]> {
   }
 }
 
-test('five thousand traces come page by page, the latest saved first, each of them once', async () => {
+test('five thousand traces come page by page, the last saved, each of them once', async () => {
   const pages = await everyPage('heads=true')
   const all = pages.flat()
   expect(pages.slice(0, -1).every((each) => each.length === ON_PAGE)).toBe(true)

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { afterAll, beforeAll, expect, inject, test } from 'vitest'
+import { atDepth } from '../depth.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
-const SAVERS = 20
-const SAVES_EACH = 8
+const SAVERS = atDepth(8, 20)
+const SAVES_EACH = atDepth(4, 8)
 
 let server: TestServer
 beforeAll(async () => {
@@ -48,7 +49,7 @@ async function expectWhole({ id, acknowledged }: Awaited<ReturnType<typeof saved
   expect(revisions.map(({ revision }) => revision)).toEqual(Array.from(revisions, (_, i) => revisions.length - i))
 }
 
-test('twenty savers on one document: each answer names its own content, and all of it is there', async () => {
+test('many savers on one document: each answer names its own content, and all of it is there', async () => {
   await expectWhole(await savedByMany(async () => {}))
 })
 

@@ -25,7 +25,7 @@ test('a pull streams its readings as they come, says that it is over, and is rea
 })
 
 test.each(['', 'aboutN=0&kind=x', 'aboutN=1e9&kind=x', 'aboutN=100', 'aboutN=NaN&kind=x'])(
-  'a pull of nothing is refused: %s',
+  'a load of nothing is refused: %s',
   async (query) => {
     const response = await pull(query)
     expect(response.status).toBe(400)

@@ -89,7 +89,7 @@ describe('tides', () => {
 })
 
 describe('wind', () => {
-  test('comes by the hour over all that was asked, the same twice, within what blows', async () => {
+  test('comes by the hour over all that was asked, the sametwice, within what blows', async () => {
     const ask = async () => windBody.parse((await server.send('GET', `/wind?lat=58.6&lon=-9.3&${DAY}`)).body)
     const wind = await ask()
     expect(wind).toHaveLength(25)

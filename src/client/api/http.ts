@@ -29,7 +29,7 @@ export function isSentAgain(times: number, error: unknown, changes: boolean): bo
   return !changes && times < 2 && (error.code === 'offline' || error.status >= 500)
 }
 
-const OFFLINE = 'The server cannot be reached. What is open here goes on working, and changes are kept in this browser.'
+const OFFLINE = 'You are offline or the server is down. This page still works and keeps your changes.'
 
 /** What goes with a request: a value as JSON, or a file of rows as it is. */
 type Sent = { method?: string; body?: unknown; file?: File; signal?: AbortSignal }
@@ -52,7 +52,7 @@ export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent 
   }
   const read = answer.safeParse(body)
   if (!read.success)
-    throw new ApiError(response.status, 'unreadable', 'The server’s answer was not understood; reload the page.', body)
+    throw new ApiError(response.status, 'unreadable', 'The server sent an unexpected answer. Reload the page.', body)
   return read.data
 }
 

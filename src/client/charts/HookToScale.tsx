@@ -24,7 +24,7 @@ export function HookToScale({ pattern, size, gapeM, wireM }: Pick<HookPiece, 'pa
       viewBox={`${-left} ${-top} ${width} ${height}`}
       className="max-w-full text-ink"
       role="img"
-      aria-label={`Hook ${size} at its ${gapeM === undefined ? 'nominal' : 'measured'} size, gape ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
+      aria-label={`Hook ${size} at its ${gapeM === undefined ? 'nominal' : 'measured'} size, gap ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
     >
       <HookShape outline={outline} />
       <ScaleBar x={0} y={height - top - 1} mm={10} pxPerMm={USUAL_PX_PER_MM} />

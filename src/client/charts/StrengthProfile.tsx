@@ -65,7 +65,7 @@ export function StrengthProfile({ layout, width, height, loads, selected, onSele
             height={height}
             dipsFrom={line?.y}
             leadsTo={step.dip ? undefined : next?.y}
-            title={`${name(step.ref)}: ${format(step.strengthN)} ${unit}, goes first ${(step.first * 100).toFixed(0)} %`}
+            title={`${name(step.ref)}: ${format(step.strengthN)} ${unit}, breaks first ${(step.first * 100).toFixed(0)} %`}
             onChoose={choose}
           />
         )

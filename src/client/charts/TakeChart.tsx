@@ -28,7 +28,7 @@ export function TakeChart({ baited, freeGape, widthPx, onMove }: Props) {
   const pxPerMm = Math.min(truePxPerMm, widthPx / box.width)
   const footMm = 18 / pxPerMm
   const barMm = box.width > 60 ? 50 : 10
-  const trueSize = pxPerMm === truePxPerMm ? ' at true size' : ''
+  const trueSize = pxPerMm === truePxPerMm ? ' in true size' : ''
   return (
     <svg
       width={box.width * pxPerMm}
@@ -36,7 +36,7 @@ export function TakeChart({ baited, freeGape, widthPx, onMove }: Props) {
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height + footMm}`}
       className="max-w-full text-ink"
       role={onMove ? 'group' : 'img'}
-      aria-label={`${hooks.length === 1 ? `Hook ${baited.hook.size}` : `${hooks.length} hooks ${baited.hook.size}`} in the bait${trueSize}: ${percent(freeGape)} of the gap is free`}
+      aria-label={`${hooks.length === 1 ? `Hook ${baited.hook.size}` : `${hooks.length} hooks ${baited.hook.size}`} in the bait${trueSize}: ${percent(freeGape)} of the gap open`}
     >
       <path d={baitPath(bait)} fill="var(--spread)" stroke="currentColor" strokeWidth={1 / pxPerMm} opacity={0.75} />
       <rect

@@ -96,7 +96,7 @@ export function TideChart(props: Props) {
           sets
         </text>
         <text x={2} y={bottom + 56}>
-          wind
+          start with{' '}
         </text>
       </g>
       {hours.map(({ timeMs, directionDeg, rateMperS }) => (

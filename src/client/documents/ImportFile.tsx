@@ -93,7 +93,7 @@ export function ImportFile<F extends RowFormat>({
               disabled={take.isPending || read.value.length === 0 || !ready}
               onClick={() => take.mutate(read.value)}
             >
-              Take {read.value.length === 1 ? 'it' : 'them'} in
+              Import {read.value.length === 1 ? 'it' : 'them'}
             </Button>
           </>
         )}

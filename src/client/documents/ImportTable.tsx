@@ -24,13 +24,13 @@ export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Pr
       const result = was
         ? await saveDocument(kind, was.id, was.revision, content)
         : await createDocument(kind, content, idFor(item))
-      if ('stale' in result) throw new Error(`“${item.name}” was changed elsewhere since: choose the file once more.`)
+      if ('stale' in result) throw new Error(`“${item.name}” was changed elsewhere. Choose the file again.`)
     }
   }
   return (
     <ImportFile<K>
-      title="Take in a table"
-      about="A CSV file with a line for each, such as one exported here. Nothing changes until you say so, and nothing goes."
+      title="Import a table"
+      about="A CSV file with one row each, such as one exported here. You confirm before anything changes."
       file={{ label: 'CSV file', accept: '.csv,text/csv' }}
       format={kind}
       readWith={{ owned } as FileFormats[K]['with']}
@@ -45,7 +45,7 @@ export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Pr
         )
       }}
       take={takeIn}
-      takenWords={(count) => `${count === 1 ? 'One line' : `${count} lines`} taken in.`}
+      takenWords={(count) => `${count === 1 ? '1 row' : `${count} lines`} imported.`}
       onSettled={() => client.invalidateQueries({ queryKey: [kind] })}
     />
   )

@@ -50,7 +50,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
         check={above(0, 100_000)}
         onChange={(lineN) => set({ lineN })}
         step={(lineN, direction) => nextLabelN(lineN, direction, units.strength)}
-        hint="as the spool of line says"
+        hint="see the spool label"
       />
       <Field label="line" htmlFor="quick-material">
         <Select
@@ -79,8 +79,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
         />
       </Field>
       <p className="text-sm text-quiet">
-        The rest is assumed until you say it: the rod’s rating, the reel’s highest drag, the spool’s size, and that the line fills
-        it.
+        The rest is assumed: rod rating, highest drag, spool size, and a full spool. You can change it later.
       </p>
       {(complaint ?? make.error?.message) && (
         <p role="alert" className="text-fails">
@@ -88,7 +87,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
         </p>
       )}
       <Button type="submit" tone="strong" className="justify-self-end" disabled={make.isPending}>
-        Make this outfit
+        Create outfit
       </Button>
     </form>
   )

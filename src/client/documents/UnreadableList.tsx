@@ -8,7 +8,7 @@ export function UnreadableList({ unreadable }: { unreadable: readonly Unreadable
       {unreadable.map(({ id, name, message }) => (
         <li key={id} className="rounded-lg border border-watch bg-sheet px-3 py-2">
           {name && <strong className="mr-2">{name}</strong>}
-          {message} <span className="text-quiet">It is kept as it is.</span>
+          {message} <span className="text-quiet">It is kept unchanged.</span>
         </li>
       ))}
     </ul>

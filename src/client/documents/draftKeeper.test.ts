@@ -101,7 +101,7 @@ test('a window of neither takes up the latest that was left, and is told of the 
   expect(third.look(other!)).toMatchObject({ content: { trace: { name: 'earlier' } } })
   third.discard(other!.key)
   expect(third.others()).toEqual([])
-  expect(third.look(other!)).toEqual({ message: 'It is not there any more.' })
+  expect(third.look(other!)).toEqual({ message: 'It no longer exists.' })
 })
 
 test('a window that is copied does not write over the one it was copied from', () => {

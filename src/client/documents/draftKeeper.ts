@@ -92,7 +92,7 @@ export class DraftKeeper<K extends DocumentKind> {
   /** What is in another draft; where it cannot be read, why, in a sentence. */
   look({ key }: OtherDraft): Draft<ContentOf<K>> | { message: string } {
     const entry = this.entries().find((each) => each.key === key)?.entry
-    if (!entry) return { message: 'It is not there any more.' }
+    if (!entry) return { message: 'It no longer exists.' }
     const read = readContent(this.kind, entry.content)
     return read.ok ? { baseRevision: entry.baseRevision, content: read.content } : { message: read.message }
   }

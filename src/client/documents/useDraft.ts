@@ -39,7 +39,7 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
       drop: () => telling(() => keeper.drop()),
       refresh: look,
       // Asked of the keeper: what leaves right after a save goes before the page has drawn it.
-      isKeptFromLeaving: () => keeper.unkept && !window.confirm('Unsaved changes would be lost. Leave all the same?'),
+      isKeptFromLeaving: () => keeper.unkept && !window.confirm('You would lose your unsaved changes. Leave anyway?'),
     }
   })
   useEffect(() => {

@@ -21,7 +21,7 @@ export function BodyMeasures({ body, onChange }: { body: Measures; onChange: (ch
           quantity="length"
           valueSi={body[`${label}M`]}
           placeholder="not measured"
-          {...(label === 'depth' ? { hint: 'from back to belly' } : {})}
+          {...(label === 'depth' ? { hint: 'back to belly' } : {})}
           check={SIZE}
           onChange={(si) => onChange({ [`${label}M`]: si })}
           onClear={() => onChange({ [`${label}M`]: undefined })}
@@ -32,11 +32,11 @@ export function BodyMeasures({ body, onChange }: { body: Measures; onChange: (ch
         value={body.dragAreaM2 === undefined ? undefined : body.dragAreaM2 * CM2_PER_M2}
         least={0.01}
         most={10_000}
-        placeholder={measured ? 'by length and depth' : 'nominal'}
+        placeholder={measured ? 'from length and depth' : 'nominal'}
         onChange={(cm2) => onChange({ dragAreaM2: cm2 === undefined ? undefined : cm2 / CM2_PER_M2 })}
       />
       <CheckField
-        label="it floats"
+        label="floats"
         checked={body.floats ?? false}
         onChange={(floats) => onChange({ floats: floats || undefined })}
       />

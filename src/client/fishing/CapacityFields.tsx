@@ -15,7 +15,7 @@ export function CapacityFields({ label, of: { capacityLengthM, capacityDiameterM
         valueSi={capacityLengthM}
         check={above(0, 5_000)}
         onChange={(m) => onChange({ capacityLengthM: m })}
-        hint="as printed on it: so many metres …"
+        hint="as printed on the reel"
       />
       <QuantityField
         label="of"

@@ -14,14 +14,14 @@ export function HookHead({ hook, onChange }: { hook: Head; onChange: (change: He
         quantity="mass"
         valueSi={hook.headKg}
         placeholder="none"
-        hint="the weight of a jig head"
+        hint="weight of a jig head"
         check={above(0, 5)}
         onChange={(headKg) => onChange({ headKg })}
         onClear={() => onChange({ headKg: undefined, headSwings: undefined })}
       />
       {hook.headKg !== undefined && (
         <CheckField
-          label="the hook swings from its head"
+          label="the hook swings on its head"
           checked={hook.headSwings ?? false}
           onChange={(swings) => onChange({ headSwings: swings || undefined })}
         />

@@ -20,9 +20,7 @@ export function HookMeasures({ hook, onChange }: Props) {
         label={label}
         quantity="diameter"
         valueSi={hook[field]}
-        placeholder={
-          nominalM === undefined ? 'measure it' : `nominal ${show.entered('diameter', Number(nominalM.toPrecision(2)))}`
-        }
+        placeholder={nominalM === undefined ? 'measure' : `nominal ${show.entered('diameter', Number(nominalM.toPrecision(2)))}`}
         check={check}
         onChange={(si) => onChange({ [field]: si })}
         onClear={() => onChange({ [field]: undefined })}

@@ -22,7 +22,7 @@ export function LeaderReasons({ advice, purpose }: { advice: LeaderAdvice; purpo
   return (
     <div className="grid gap-2 text-sm">
       <table>
-        <caption className="sr-only">What speaks about the leader</caption>
+        <caption className="sr-only">Why this leader</caption>
         <tbody>
           {advice.reasons.map(({ of, bound, why }) => (
             <tr key={`${of} ${bound} ${phraseWords(why, show)}`} className="border-t border-rule align-top">
@@ -47,11 +47,11 @@ export function LeaderReasons({ advice, purpose }: { advice: LeaderAdvice; purpo
         ))}
       </ul>
       {purpose.target && purpose.target.teeth !== 'none' && (
-        <ul aria-label="Against teeth" className="grid gap-0.5">
+        <ul aria-label="For teeth" className="grid gap-0.5">
           {biteTracesFor(purpose, advice.atHookN).map(({ kind, bitesLost, why, barred }, i) => (
             <li key={kind} className={i === 0 ? '' : 'text-quiet'}>
               <strong className="font-semibold">{BITE_WORDS[kind]}</strong>: {why}{' '}
-              {barred ? 'Barred by the rule in force.' : bitesLost > 0 && `Costs about ${percent(bitesLost)} of the bites.`}
+              {barred ? 'Not allowed by your rule set.' : bitesLost > 0 && `It costs about ${percent(bitesLost)} of the bites.`}
             </li>
           ))}
         </ul>

@@ -19,17 +19,17 @@ export function LureRating({ lure, onChange }: { lure: Rating; onChange: (change
     <>
       <QuantityField
         {...shared('ratedDepthM')}
-        label="rated to run at"
+        label="rated depth"
         quantity="length"
         placeholder="not rated"
-        hint="as its packet says"
+        hint="see its packet"
         check={within(0.1, 60, 'From 10 cm to 60 m.')}
       />
       {lure.ratedDepthM !== undefined && (
         <>
           <QuantityField
             {...shared('ratedSpeedMperS')}
-            label="tried at"
+            label="at a speed of"
             quantity="speed"
             placeholder={`nominal ${show.computed('speed', TRIED.speedMperS)}`}
             check={within(0.2, 10, 'From 0.2 to 10 m/s.')}

@@ -4,5 +4,5 @@ import { CheckField } from '../ui/CheckField.tsx'
 /** Whether one’s own pulls count, everywhere in this browser. */
 export function OwnFiguresField() {
   const { own, setOwn } = useOwnFigures()
-  return <CheckField label="own figures count everywhere; off, the nominal ones do" checked={own} onChange={setOwn} />
+  return <CheckField label="use my measurements instead of nominal values" checked={own} onChange={setOwn} />
 }

@@ -31,7 +31,7 @@ export function MethodField({ of: { method }, onChange }: Props) {
 export function BedField({ of: { bed }, onChange }: Props) {
   const { beds } = useCatalogue()
   return (
-    <Field label="bed" htmlFor="fishing-bed">
+    <Field label="bottom" htmlFor="fishing-bed">
       <Select
         id="fishing-bed"
         value={bed}
@@ -49,7 +49,7 @@ export function DistanceField({ of: { distanceM }, onChange }: Props) {
       label="distance"
       quantity="length"
       valueSi={distanceM}
-      check={(m) => (m > 0 && m <= 1000 ? undefined : 'More than nothing, up to a kilometre.')}
+      check={(m) => (m > 0 && m <= 1000 ? undefined : 'Must be more than 0 and up to 1 km.')}
       onChange={(next) => onChange({ distanceM: next }, 'distance')}
     />
   )
@@ -73,7 +73,7 @@ export function ScopeAndWeedFields({ of: { method, scope, weedFactor }, onChange
         least={1}
         most={3}
         onChange={(next) => next !== undefined && onChange({ weedFactor: next }, 'weed')}
-        hint="times the line’s thickness; 1 is clean"
+        hint="times the line diameter; 1 is clean"
       />
     </>
   )

@@ -4,7 +4,7 @@ import { Button } from '../ui/controls.tsx'
 export function JobProgress({ share, onStop }: { share: number; onStop: () => void }) {
   return (
     <div className="flex items-center gap-3">
-      <progress className="flex-1" value={share} aria-label="Worked out so far" />
+      <progress className="flex-1" value={share} aria-label="Progress" />
       <Button onClick={onStop}>Stop</Button>
     </div>
   )

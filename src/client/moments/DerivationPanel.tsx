@@ -19,7 +19,7 @@ export function DerivationPanel({ setup, moment }: { setup: Setup; moment: Momen
       open={open}
       onOpenChange={setOpen}
       title={`How ${momentName(moment)} is calculated`}
-      about="Step by step, with what went in and where it came from. Figures are estimates: own tests replace the nominal ones."
+      about="Each step with its inputs and their sources. All results are estimates."
       trigger={
         <Button tone="quiet" className="min-h-7! px-2! text-sm">
           <Sigma className="size-4" /> How it is calculated
@@ -41,7 +41,7 @@ function Steps({ setup, moment }: { setup: Setup; moment: MomentName }) {
     navigator.clipboard
       .writeText(derivationText(steps))
       .then(() => toast('Copied.'))
-      .catch(() => toast.error('The browser does not let it be copied; select the text instead.'))
+      .catch(() => toast.error('The browser does not allow copying. Select the text instead.'))
   return (
     <div className="mt-3 grid gap-4">
       <Button className="justify-self-end" onClick={copy}>

@@ -47,7 +47,7 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
           depthM={depthM}
           width={width}
           height={Math.round(height / 2)}
-          summary="The same from the side, to scale: from the sinker on the bed up to the rod tip."
+          summary="Side view to scale, from the sinker on the bottom up to the rod tip."
           lengthText={(metres) => show.entered('length', metres)}
         />
       )}
@@ -66,15 +66,15 @@ function shapeWords({ lineOutM, scope, setbackM, angleDeg, view }: LineShape, { 
   const out = show.computed('length', lineOutM)
   const angle = `${Math.abs(angleDeg).toFixed(0)}°`
   if (view === 'above')
-    return `${out} of line out over ${show.computed('length', water.distanceM)}; it bows ${show.computed('length', setbackM)} down-current and leaves the rod ${angle} off the straight way.`
+    return `${out} of line out over ${show.computed('length', water.distanceM)}; it bends ${show.computed('length', setbackM)} down-current and leaves the rod at ${angle} to the straight direction.`
   if (setbackM < 0)
-    return `${out} of line out, ${scope.toFixed(2)} times the straight way; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
+    return `${out} of line out, ${scope.toFixed(2)} times the straight distance; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
   return `${out} of line out, ${scope.toFixed(2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.`
 }
 
 function troubleWords({ water }: Settling, trouble: string): string {
   return water.method === 'anchor' || water.method === 'drift'
-    ? 'With this weight the line is blown out: it streams away without holding the bottom.'
+    ? 'This sinker is too light: the current carries the line away.'
     : `The line’s shape cannot be calculated: ${trouble}.`
 }
 
@@ -84,7 +84,7 @@ function Shares({ told }: { told: readonly { name: string; shape: LineShape }[] 
   const ids = told[0]!.shape.shares.filter(({ forceN }) => forceN > 0).map(({ id }) => id)
   return (
     <table className="w-full">
-      <caption className="text-left text-quiet">Why so much: what causes the drag, as a weight</caption>
+      <caption className="text-left text-quiet">Causes of the drag, as a weight</caption>
       {told.length > 1 && (
         <thead>
           <tr>

@@ -11,24 +11,24 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
-  rule: `The weakest from the hand to the hook over what it has to bear of the fish: all of its dead weight in a lift, a share with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is to be watched. Out of reach is never better than watch, and a last sudden rush under the rod tip must leave the chain whole.`,
+  rule: `The weakest link from the hand to the hook over its share of the fish: all of its dead weight in a lift, less with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
   figure: ({ figure, weightN, borneN, deciding: { verdict, withoutRush, rush } }, { show }) =>
     verdict === withoutRush
-      ? `weakest ${figure.value.toFixed(1)}× ${borneN < weightN ? 'the share of ' : ''}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
+      ? `Holds ${figure.value.toFixed(1)} times ${borneN < weightN ? 'its share of ' : 'the weight of '}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
       : rushFigure(rush, show),
-  decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `decides: ${nameOf(hand.decides)}`,
+  decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
   inputs: {
     fish: 'fish',
     deadWeight: 'dead weight',
     landing: 'landed',
-    borne: 'borne of it',
+    borne: 'share carried',
     freeboard: 'freeboard',
-    handAboveHook: 'hand gets hold above the hook',
-    weakestFromHand: 'weakest from there on',
+    handAboveHook: 'hand holds the line above the hook',
+    weakestFromHand: 'weakest from there',
     rodLength: 'rod',
     beyondTipRing: 'beyond the tip ring',
-    rodBrings: 'rod held up brings',
+    rodBrings: 'rod held up reaches',
     dropToSinker: 'drop to the sinker',
     ...RUSH_INPUTS,
   },
@@ -56,34 +56,34 @@ function HandWhy({ result: hand, setup }: { result: Hand; setup: Setup }) {
     <div className="mb-3 grid gap-2 text-sm">
       <p>
         {deciding.inHand === undefined
-          ? 'No hand takes hold of the line: the rod brings the fish in.'
+          ? 'The rod brings the fish in; no hand holds the line.'
           : deciding.outOfReach
-            ? `The trace is shorter than the reach down to the fish: the hand is left with ${the(deciding.inHand)}.`
-            : `Bent down, the hand gets hold of ${the(deciding.inHand)}, ${show.computed('length', deciding.atM)} above the hook.`}
+            ? `The trace is shorter than the reach down to the fish. The hand holds ${the(deciding.inHand)}.`
+            : `Bent down, the hand holds ${the(deciding.inHand)}, ${show.computed('length', deciding.atM)} above the hook.`}
       </p>
       <p>
         {sameLink(deciding.stopsAt, pieceRef(deciding.end))
-          ? 'Every join passes the guides: the trace winds in to the hook.'
-          : `At the tip ring ${the(deciding.stopsAt)} stops, with ${hangs} still beyond it; the rod held up brings ${show.computed('length', deciding.rodReachM)}. ${
-              deciding.tooLong ? 'The rest is hand over hand.' : ''
-            } ${deciding.beadAtTip ? 'A bead takes the knock.' : 'No bead spares the tip ring there.'}`}
+          ? 'Every knot passes the guides, so the trace winds in to the hook.'
+          : `At the tip ring ${the(deciding.stopsAt)} stops, with ${hangs} beyond it. The rod held up reaches ${show.computed('length', deciding.rodReachM)}. ${
+              deciding.tooLong ? 'Pull the rest in by hand.' : ''
+            } ${deciding.beadAtTip ? 'A bead protects the tip ring.' : 'No bead protects the tip ring.'}`}
       </p>
       <p className={deciding.rush.verdict === 'holds' ? '' : 'font-semibold text-watch'}>
-        A last rush under the rod tip, with a rod’s length of line out, pulls {show.computed('strength', deciding.rush.peakN)}{' '}
-        with the rod {ROD_HELD_WORDS[setup.conditions.rodHeld]}: nothing goes {percent(deciding.rush.survival)} of the time.
+        A last sudden run under the rod tip pulls up to {show.computed('strength', deciding.rush.peakN)} with the rod{' '}
+        {ROD_HELD_WORDS[setup.conditions.rodHeld]}: nothing goes {percent(deciding.rush.survival)} of the time.
       </p>
       {longDrop && (
         <p className="text-watch">
-          The drop of {show.computed('length', longDrop.lengthM)} to the sinker does not come in with one lift: {LONGEST_DROP_M} m
-          does.
+          The drop of {show.computed('length', longDrop.lengthM)} to the sinker is too long for one lift, which brings{' '}
+          {LONGEST_DROP_M} m does.
         </p>
       )}
       <p className={cuts ? 'font-semibold text-watch' : 'text-quiet'}>
         {cuts === 'braid'
-          ? 'Braid under load cuts to the bone: gloves, or let the rod do it.'
+          ? 'Braid under load cuts to the bone. Wear gloves or let the rod do it.'
           : cuts === 'wire'
-            ? 'Wire in the hand: gloves.'
-            : 'Gloves on.'}{' '}
+            ? 'Wear gloves: there is wire in the hand.'
+            : 'Wear gloves.'}{' '}
         Never wrap line or leader round a hand.
       </p>
     </div>

@@ -22,21 +22,19 @@ import { useWording } from './useWording.ts'
 const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChart.tsx')).PeakChart }))
 
 export const RUN_VIEW: MomentView<Run> = {
-  rule: `The drag set against the highest safe setting: within it holds, up to ${WATCH_OVER_CEILING} times is to be watched. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is never better than watch. A sudden rush before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival, and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
-  absent: 'Nothing runs: the trace has neither a hook nor a lure.',
-  figure: ({ figure, deciding: { verdict, byDrag, rush, drag } }, { show }) =>
-    verdict === byDrag
-      ? `drag safe to ${show.computed('strength', figure.value)}, peak ${show.computed('strength', drag.peakN)}`
-      : rushFigure(rush, show),
+  rule: `The drag setting against the highest safe one: within it holds, up to ${WATCH_OVER_CEILING} times is watch. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is watch at best. A sudden run before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
+  absent: 'No fish can run: the trace has no hook and no lure.',
+  figure: ({ figure, deciding: { verdict, byDrag, rush } }, { show }) =>
+    verdict === byDrag ? `Set the drag up to ${show.computed('strength', figure.value)}.` : rushFigure(rush, show),
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {
-    dragSet: 'drag set',
+    dragSet: 'drag setting',
     dragMeasuredAt: 'drag measured at',
     lineOut: 'line out',
-    lineThatIsOut: 'a line that is out',
+    lineThatIsOut: 'line outside the reel',
     lineClass: 'line class',
     weakestLink: 'weakest link',
-    hookStraightensAt: 'hook straightens at',
+    hookStraightensAt: 'hook opens at',
     spoolRadiusFull: 'spool radius, full',
     spoolRadius: 'spool radius, line out',
     startFactor: 'start factor',
@@ -46,8 +44,8 @@ export const RUN_VIEW: MomentView<Run> = {
     waterDrag: 'water drag on the line',
     allowedFraction: 'allowed fraction',
     multiplier: 'multiplier',
-    peakInRun: 'peak in a run',
-    survivalAtPeak: 'chance that nothing goes at the peak',
+    peakInRun: 'run, up to',
+    survivalAtPeak: 'chance to hold at the peak',
     ...RUSH_INPUTS,
   },
   words: () => ({ ...WOUND_NAMES, reel: 'the reel', tip: 'the rod tip', ...ROD_HELD_WORDS }),
@@ -63,12 +61,12 @@ function RushWords({ rush, show }: { rush: readonly RushPoint[]; show: Show }) {
   const force = (si: number) => show.computed('strength', si)
   return (
     <p>
-      <span className="font-semibold">A sudden rush</span> before the spool turns, thin: with a metre of line out it pulls{' '}
-      {force(near.bentN)} with the rod bent and {force(near.pointedN)} with it pointed at the fish (dotted).{' '}
+      <span className="font-semibold">A sudden run</span> before the spool turns, thin: with a metre of line out it pulls{' '}
+      {force(near.bentN)} with the rod bent and {force(near.pointedN)} with the rod pointed at the fish (dotted).{' '}
       {givesEnough(least)
-        ? 'The trace gives enough: it only grows as the spool empties.'
-        : `Pointed, it pulls least, ${force(least.pointedN)}, with about ${show.entered('length', roundTo5(least.lineOutM))} out: nearer the line does not give, farther the spool holds harder.`}{' '}
-      The spool’s mass is estimated from what it holds.
+        ? 'The trace stretches enough: the load only grows as the spool empties.'
+        : `With the rod pointed the load is lowest, ${force(least.pointedN)}, with about ${show.entered('length', roundTo5(least.lineOutM))} out: a shorter line stretches less, a longer one leaves less on the spool.`}{' '}
+      The spool mass is estimated from its capacity.
     </p>
   )
 }
@@ -87,10 +85,10 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
   const missed = sameLink(fuse, deciding.goesFirst.ref) ? -1 : deciding.links.findIndex(({ ref }) => sameLink(ref, fuse))
   const crossing =
     unsafeM === undefined
-      ? 'With the drag as set the peak stays under what the chain is allowed, down to the last of the line.'
+      ? 'With this drag the peak stays within the limit to the last of the line.'
       : unsafeM === 0
-        ? 'With the drag as set the peak is past what the chain is allowed from the first metre.'
-        : `With the drag as set the peak passes what the chain is allowed from about ${show.entered('length', roundTo5(unsafeM))} of line out.`
+        ? 'With this drag the peak is over the limit from the first metre.'
+        : `With this drag the peak exceeds the limit from about ${show.entered('length', roundTo5(unsafeM))} of line out.`
   const inUnit = (quantity: 'strength' | 'length') => ({
     unit: units[quantity],
     factor: factorToSi(quantity, units[quantity]) ?? 1,
@@ -101,7 +99,7 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
         If it breaks in a run: {fuseWords(deciding.goesFirst, nameOf)}.
         {fuse &&
           missed >= 0 &&
-          ` The fuse you chose, ${withArticle(nameOf(fuse))}, goes first only ${percent(deciding.first[missed] ?? 0)}.`}
+          ` The fuse you chose, ${withArticle(nameOf(fuse))}, breaks first only ${percent(deciding.first[missed] ?? 0)}.`}
       </p>
       <div ref={ref}>
         {width > 0 && (
@@ -114,27 +112,27 @@ function RunWhy({ result: run, setup }: { result: Run; setup: Setup }) {
               width={width}
               force={inUnit('strength')}
               length={inUnit('length')}
-              summary={`Peak load against line out. ${crossing}`}
+              summary={`Peak load by line out. ${crossing}`}
             />
           </Suspense>
         )}
       </div>
       <p>
         <span className="font-semibold text-watch">The peak</span>, solid, under{' '}
-        <span className="font-semibold text-fails">what is allowed</span>, dashed; the upright line is where you fish. {crossing}
+        <span className="font-semibold text-fails">the limit</span>, dashed; the vertical line is your line out. {crossing}
       </p>
       <RushWords rush={rush} show={show} />
       <table className="w-full">
-        <caption className="text-left text-quiet">What people set</caption>
+        <caption className="text-left text-quiet">Usual drag settings</caption>
         <tbody>
           {run.schools.map(({ name, dragN, peakN, survival, verdict }) => (
             <tr key={name} className="border-t border-rule">
               <th scope="row" className="py-1 pr-2 text-left font-normal">
-                {name === 'full' ? 'all the reel gives' : `${name} of line class`}
+                {name === 'full' ? 'highest drag of the reel' : `${name} of line class`}
               </th>
               <td className="pr-2 text-right whitespace-nowrap">{show.computed('strength', dragN)}</td>
               <td className="pr-2 text-right whitespace-nowrap text-quiet">peak {show.computed('strength', peakN)}</td>
-              <td className="pr-2 text-right whitespace-nowrap text-quiet">whole {percent(survival)}</td>
+              <td className="pr-2 text-right whitespace-nowrap text-quiet">holds {percent(survival)}</td>
               <td className="w-20">
                 <VerdictMark verdict={verdict} />
               </td>

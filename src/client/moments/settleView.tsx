@@ -20,8 +20,8 @@ import type { MomentView } from './momentView.ts'
 const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.tsx')).LineInWater }))
 
 export const SETTLE_VIEW: MomentView<Settle> = {
-  rule: 'Meant to hold: the sinker against the least that holds at the stream’s peak, times the method’s reserve; down to what holds at two thirds of the peak it is to be watched. Still water: swell and weed want more. Under a float: the load against what the float bears. Free or worked: how deep it fishes. Towed or wound in: whether it swims where it is meant to; under a kite: the lead against what the wind’s gusts lift.',
-  absent: 'Needs depth and stream, or how its line moves.',
+  rule: 'To hold: the sinker against the lightest that holds in the strongest current, times the reserve of the method. Enough for two thirds of that current is watch. Swell and weed need more. Under a float: the load against the float. Free or worked: how deep it fishes. Towed or retrieved: whether it swims at its target depth. Under a kite: the sinkers against the gusts.',
+  absent: 'Add depth and current to judge this.',
   figure: (settle, { show }) => figureWords(settle, show),
   decides: ({ settling, sinkS, moved }, { catalogue }) =>
     settling
@@ -29,37 +29,37 @@ export const SETTLE_VIEW: MomentView<Settle> = {
       : MOVING_WORDS[moved.way],
   inputs: {
     method: 'method',
-    weightThatHolds: 'weight that takes it down',
+    weightThatHolds: 'sinker',
     depth: 'depth',
-    streamAtPeak: 'stream at its peak',
+    streamAtPeak: 'strongest current',
     drift: 'drift',
     distance: 'distance',
-    grip: 'grip on the bed',
-    scope: 'line out over the straight way',
-    lineDiameter: 'line’s thickness',
+    grip: 'grip on the bottom',
+    scope: 'line out over the straight distance',
+    lineDiameter: 'line diameter',
     weedFactor: 'weed on the line',
     baitDragArea: 'bait’s drag area',
-    leastThatHolds: 'least that holds',
+    leastThatHolds: 'lightest that holds',
     reserve: 'reserve',
-    holdsToStream: 'holds up to a stream of',
+    holdsToStream: 'holds up to a current of',
     timeToSink: 'time to sink',
-    floatBears: 'float bears',
-    underFloat: 'weight in water under it',
+    floatBears: 'float carries',
+    underFloat: 'weight in water below it',
     lineOutFree: 'line out',
-    sinksToStream: 'reaches the bottom up to a stream of',
+    sinksToStream: 'reaches the bottom up to a current of',
     boatSpeed: 'boat speed through the water',
     lineOutTrolled: 'line out',
-    depthMeant: 'meant to swim at',
+    depthMeant: 'target depth',
     swimsAt: 'swims at',
-    leastWater: 'least water on the way',
-    pullOfLine: 'pull of the line at the rod',
-    windingSpeed: 'wound in at, to begin with',
-    keptShare: 'kept there over',
+    leastWater: 'shallowest water',
+    pullOfLine: 'line load at the rod',
+    windingSpeed: 'retrieve rate at first',
+    keptShare: 'at its depth for',
     wind: 'wind',
-    slackOfLine: 'line to the ring over the straight way',
-    leadCarried: 'lead carried',
-    leadInWind: 'lead wanted in the wind',
-    leadInGusts: 'lead wanted in gusts',
+    slackOfLine: 'line to the ring over the straight distance',
+    leadCarried: 'sinker carried',
+    leadInWind: 'sinker needed in the wind',
+    leadInGusts: 'sinker needed in gusts',
   },
   words: ({ catalogue }) => Object.fromEntries(Object.entries(catalogue.methods).map(([id, { name }]) => [id, name])),
   Why: SettleWhy,
@@ -98,19 +98,19 @@ function InWaterWhy({ result: settle }: { result: InWater }) {
     <div className="mb-3 grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
       <p>
         {fishesWords(settle, show)}
-        {next.length > 0 && ` The next of this shape that you own: ${show.entered('mass', Math.min(...next))}.`}
+        {next.length > 0 && ` The next sinker of this shape in your box: ${show.entered('mass', Math.min(...next))}.`}
       </p>
       {bow && holding && (
         <p>
-          With {bow.scope.toFixed(2)} times the straight way of line out, {show.computed('mass', bow.neededKg * holding.reserve)}{' '}
-          are wanted; a bow past that saves little.
+          With {bow.scope.toFixed(2)} times the straight distance of line out,{' '}
+          {show.computed('mass', bow.neededKg * holding.reserve)} are needed; more line saves little.
         </p>
       )}
       {falling && (
         <p>
-          Let go together, the lower weight sinks at {show.computed('speed', falling.lower.speedMperS)}, the upper at{' '}
+          Released together, the lower sinker sinks at {show.computed('speed', falling.lower.speedMperS)}, the upper at{' '}
           {show.computed('speed', falling.upper.speedMperS)}:{' '}
-          {falling.lower.speedMperS > falling.upper.speedMperS ? 'they stay apart.' : 'they foul.'}
+          {falling.lower.speedMperS > falling.upper.speedMperS ? 'they stay apart.' : 'they tangle.'}
         </p>
       )}
       {twists.map((twist) => (
@@ -128,7 +128,7 @@ function InWaterWhy({ result: settle }: { result: InWater }) {
 /** What takes the twist of what spins. */
 function twistWords(trace: Trace, { id, swivel }: Twist, show: Show): string {
   const spins = `The ${pieceName(pieceNamed(trace, id))} spins`
-  if (!swivel) return `${spins}, and no swivel takes the twist: it goes into the line.`
+  if (!swivel) return `${spins}, and no swivel takes the twist, so the line twists.`
   const away = `${show.computed('length', swivel.awayM)} above it`
   const by = `the ${pieceName(pieceNamed(trace, swivel.id))} ${away}`
   return swivel.takes ? `${spins}; ${by} takes the twist.` : `${spins}, and ${by} does not take the twist.`
@@ -142,16 +142,18 @@ function depthWords(depthM: number, show: Show): string {
 
 function figureWords({ settling, holding, onFloat, free, moved }: Settle, show: Show): string {
   if (moved) return movedFigure(moved, show)
-  if (onFloat) return `${percent(onFloat.loadN / onFloat.bearsN)} of what the float bears`
-  if (free) return free.reachesBed ? 'reaches the bottom' : `fishes ${depthWords(free.depthM, show)} down`
+  if (onFloat) return `The load is ${percent(onFloat.loadN / onFloat.bearsN)} of what the float carries.`
+  if (free) return free.reachesBed ? 'It reaches the bottom.' : `It fishes ${depthWords(free.depthM, show)} down.`
   const has = show.computed('mass', settling.weight.massKg)
-  return holding?.wantedKg === undefined ? `${has}; none would hold` : `${has}, ${show.computed('mass', holding.wantedKg)} wanted`
+  return holding?.wantedKg === undefined
+    ? `Sinker ${has}; none holds.`
+    : `Sinker ${has}, needed ${show.computed('mass', holding.wantedKg)}.`
 }
 
 /** What comes of how it is meant to fish, in a sentence or two. */
 function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show): string {
   if (onFloat)
-    return `The float bears ${show.computed('mass', onFloat.bearsN / GRAVITY_M_PER_S2)} before it goes under; what hangs from it weighs ${show.computed('mass', onFloat.loadN / GRAVITY_M_PER_S2)} in water.`
+    return `The float carries ${show.computed('mass', onFloat.bearsN / GRAVITY_M_PER_S2)} before it sinks; the parts below weigh ${show.computed('mass', onFloat.loadN / GRAVITY_M_PER_S2)} in water.`
   if (free) {
     const line = `With ${depthWords(free.lineOutM, show)} of line out`
     const depth = free.reachesBed
@@ -159,13 +161,13 @@ function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show):
       : `${line} it fishes ${depthWords(free.depthM, show)} down of ${show.entered('length', settling.water.depthM)}`
     return free.sinksToMperS === undefined
       ? `${depth}.`
-      : `${depth}. It gets to the bottom in a stream of up to ${show.computed('speed', free.sinksToMperS)}.`
+      : `${depth}. It reaches the bottom in a current up to ${show.computed('speed', free.sinksToMperS)}.`
   }
   return holding ? wantedWords(holding, show) : ''
 }
 
 function wantedWords({ neededKg, wantedKg, reserve, trouble, holdsToMperS }: Holding, show: Show): string {
-  if (neededKg === undefined || wantedKg === undefined) return `No weight was found that holds: ${trouble}.`
-  const least = `At the stream’s peak ${show.computed('mass', neededKg)} hold in still water; with a reserve of ${reserve} for swell and swing, ${show.computed('mass', wantedKg)} are wanted.`
-  return holdsToMperS === undefined ? least : `${least} As it is, it holds up to ${show.computed('speed', holdsToMperS)}.`
+  if (neededKg === undefined || wantedKg === undefined) return `No sinker holds: ${trouble}.`
+  const least = `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.computed('mass', wantedKg)}.`
+  return holdsToMperS === undefined ? least : `${least} This sinker holds up to ${show.computed('speed', holdsToMperS)}.`
 }

@@ -8,15 +8,15 @@ import { theName } from '../words/placeWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
-const WANTED = { weakLink: 'weak link goes first', fuse: 'break at the fuse or beyond' } as const
+const WANTED = { weakLink: 'weak link breaks first', fuse: 'break at the fuse or beyond' } as const
 
 export const SNAG_VIEW: MomentView<Snag> = {
-  rule: `Weak link: it should go first in ${100 * WEAK_LINK_CHANCE.holds} of 100 pulls. Otherwise the main line should be kept in ${10 * FUSE_CHANCE.holds} of 10. Turn away from a pull for a break; never wrap line round a hand.`,
-  absent: 'Nothing can snag: the trace has no end.',
+  rule: `A weak link should break first in ${100 * WEAK_LINK_CHANCE.holds} of 100 snags. Without one, the main line should survive in ${10 * FUSE_CHANCE.holds} of 10. Turn your face away when you break out; never wrap line round a hand.`,
+  absent: 'The trace has no end that can snag.',
   figure: ({ figure, deciding }) =>
-    `${deciding.wanted === 'weakLink' ? WANTED.weakLink : 'main line is kept'}: ${percent(figure.value)}`,
+    `${deciding.wanted === 'weakLink' ? 'The weak link breaks first' : 'The main line survives'} in ${percent(figure.value)} of snags.`,
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
-  inputs: { wantedBreak: 'wanted', weakLinkShare: 'weak link over the weakest of the rest' },
+  inputs: { wantedBreak: 'wanted', weakLinkShare: 'weak link over the weakest other link' },
   words: () => WANTED,
   Why: SnagWhy,
 }

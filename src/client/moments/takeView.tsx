@@ -17,24 +17,24 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const TAKE_VIEW: MomentView<Take> = {
-  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is to be watched; a hook up to ${percent(LIVE_MASS_SHARE.holds)} of a live bait's weight and ${percent(MOUTH_SHARE.holds)} of the mouth's width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that bears the drag with room to spare.`,
-  absent: 'No bait is on a hook.',
+  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is watch. Also judged: a hook up to ${percent(LIVE_MASS_SHARE.holds)} of the weight of a live bait and ${percent(MOUTH_SHARE.holds)} of the mouth width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that holds the drag.`,
+  absent: 'No hook has a bait.',
   figure: ({ deciding }) => aspectWords(deciding),
   decides: ({ deciding, decides }, { nameOf }) => `decides: ${nameOf(decides)} ${deciding.hook.size}`,
   inputs: {
     gape: 'gape',
-    baitDepth: 'bait, back to belly',
-    buriedShare: 'share of it in the gap',
+    baitDepth: 'bait depth',
+    buriedShare: 'share in the gap',
     freeGape: 'gap left free',
     baitMass: 'bait',
     hookMass: 'hook',
     massShare: 'hook over bait, by weight',
     mouth: 'mouth of the fish',
-    widthShare: 'hook over mouth, across',
-    drag: 'drag set',
+    widthShare: 'hook over mouth width',
+    drag: 'drag setting',
     straightensAt: 'hook opens at',
     hooksInBait: 'hooks in the bait',
-    hookSpan: 'from first eye to last bend',
+    hookSpan: 'first eye to last bend',
     coverage: 'of the bait’s length',
   },
   words: () => ({}),
@@ -46,19 +46,19 @@ function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
   const { value } = figure
   switch (aspect) {
     case 'freeGape':
-      return value < 0 ? 'the bait is thicker than the gap' : `${percent(value)} of the gap is free`
+      return value < 0 ? 'The bait is thicker than the gap.' : `The bait leaves ${percent(value)} of the gap open.`
     case 'massShare':
-      return `hook weighs ${percent(value, 1)} of a live bait`
+      return `The hook weighs ${percent(value, 1)} of a live bait.`
     case 'widthShare':
-      return `hook is ${percent(value)} of the mouth’s width`
+      return `The hook is ${percent(value)} of the mouth width.`
     case 'straightenMargin':
-      return `opens at ${value.toFixed(1)}× the drag`
+      return `The hook opens at ${value.toFixed(1)} times the drag.`
     case 'coverage':
-      return `hooks span ${percent(value)} of the bait`
+      return `The hooks span ${percent(value)} of the bait.`
     case 'kind':
-      return 'another kind of hook suits the fish'
+      return 'Another hook type suits this fish.'
     case 'spin':
-      return 'the bait spins, no swivel near'
+      return 'The bait spins and no swivel is near.'
   }
 }
 
@@ -90,16 +90,16 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
           </Button>
         </figure>
       ))}
-      <p className="text-quiet">The bar is what the bait leaves of the gap; the next sizes are dotted.</p>
+      <p className="text-quiet">The bar is the open part of the gap. Dotted: the next sizes.</p>
       <table>
-        <caption className="text-left text-quiet">Sizes of this pattern for it, best first</caption>
+        <caption className="text-left text-quiet">Sizes of this pattern, best first</caption>
         <tbody>
           {sizes.map(({ size, freeGape, why }) => (
             <tr key={size} className="border-t border-rule">
               <th scope="row" className="py-0.5 pr-2 text-left font-normal">
                 {size}
               </th>
-              <td className="pr-2 text-right whitespace-nowrap">{freeGape < 0 ? 'none free' : `${percent(freeGape)} free`}</td>
+              <td className="pr-2 text-right whitespace-nowrap">{freeGape < 0 ? 'none open' : `${percent(freeGape)} free`}</td>
               <td className="text-quiet">{why}</td>
             </tr>
           ))}

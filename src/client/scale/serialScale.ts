@@ -32,7 +32,7 @@ export function loadOf(line: string): number | undefined {
  */
 export function serialScale(port: SerialPort, now: () => number = () => performance.now()): LineScale {
   return {
-    name: 'scale on the cable',
+    name: 'connected scale',
     pull: async (_sample, onReading, signal) => {
       await port.open({ baudRate: BAUD_RATE })
       const reader = port.readable?.getReader()

@@ -17,7 +17,7 @@ export const standInScale: LineScale = {
       })
       source.addEventListener('over', () => end(resolve))
       // A stream taken up again would be another pull.
-      source.addEventListener('error', () => end(() => reject(new Error('The scale fell silent.'))))
+      source.addEventListener('error', () => end(() => reject(new Error('The scale stopped sending.'))))
       signal.addEventListener('abort', () => end(() => reject(signal.reason)))
     }),
 }

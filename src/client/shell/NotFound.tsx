@@ -4,10 +4,10 @@ import { Button, buttonClass } from '../ui/controls.tsx'
 export function NotFound() {
   return (
     <div className="p-8">
-      <h1 className="text-xl font-bold">There is nothing at this address</h1>
-      <p className="my-3 text-quiet">The traces are where you left them.</p>
+      <h1 className="text-xl font-bold">This page does not exist</h1>
+      <p className="my-3 text-quiet">Your traces are safe.</p>
       <Link to="/traces" className={buttonClass('strong')}>
-        To the traces
+        Open traces
       </Link>
     </div>
   )
@@ -18,12 +18,12 @@ export function ScreenFailed() {
   const error = useRouteError()
   return (
     <div role="alert" className="p-8">
-      <h1 className="text-xl font-bold">This screen could not be shown</h1>
+      <h1 className="text-xl font-bold">This page has a problem</h1>
       <p className="my-3 text-quiet">
-        {error instanceof Error ? error.message : 'Something unexpected happened.'} Unsaved changes are kept in this browser.
+        {error instanceof Error ? error.message : 'An unexpected error occurred.'} Unsaved changes are kept in this browser.
       </p>
       <Button tone="strong" onClick={() => window.location.reload()}>
-        Load it again
+        Reload
       </Button>
     </div>
   )

@@ -22,7 +22,7 @@ export function Shell() {
   return (
     <>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-2">
-        Skip to the page
+        Skip to content
       </a>
       <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule bg-sheet px-3 py-1.5 sm:px-6">
         <NavLink to="/traces" className="text-lg font-bold tracking-tight">

@@ -18,7 +18,7 @@ export function NumberField({ label, value, onChange, least, most, whole = false
     if (typed.trim() === '' && placeholder !== undefined) return { ok: true, value: undefined }
     const number = typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'))
     if (!(number >= least && number <= most)) return { ok: false, message: `From ${least} to ${most}.` }
-    return whole && !Number.isInteger(number) ? { ok: false, message: 'A whole number.' } : { ok: true, value: number }
+    return whole && !Number.isInteger(number) ? { ok: false, message: 'Enter a whole number.' } : { ok: true, value: number }
   }
   const draft = useDraftText({
     shown: value === undefined ? '' : String(Number(value.toFixed(4))),

@@ -1,10 +1,6 @@
 /** A check for a quantity field: above `least`, and no more than `most`, both SI. */
 export const above = (least: number, most: number) => (si: number) =>
-  si > least && si <= most
-    ? undefined
-    : si <= least
-      ? 'It must be more than nothing.'
-      : 'That is more than this tool calculates with.'
+  si > least && si <= most ? undefined : si <= least ? 'Must be more than 0.' : 'Too large.'
 
 /** A check for a quantity field: between the two, both SI; else the message. */
 export const within = (least: number, most: number, message: string) => (si: number) =>
@@ -12,4 +8,4 @@ export const within = (least: number, most: number, message: string) => (si: num
 
 /** The same where nothing is allowed too. */
 export const notBelow = (most: number) => (si: number) =>
-  si >= 0 && si <= most ? undefined : si < 0 ? 'It cannot be less than nothing.' : 'That is more than this tool calculates with.'
+  si >= 0 && si <= most ? undefined : si < 0 ? 'Must not be negative.' : 'Too large.'

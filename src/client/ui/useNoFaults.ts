@@ -15,7 +15,7 @@ export function useNoFaults<T extends HTMLElement>(): NoFaults<T> {
   const whenSound = (act: () => void) => {
     const faulty = ref.current?.querySelector<HTMLElement>('[aria-invalid=true]')
     faulty?.focus()
-    complain(faulty ? 'Something marked does not read: put it right first. Nothing was saved.' : undefined)
+    complain(faulty ? 'A marked field is not valid. Correct it first. Nothing was saved.' : undefined)
     if (!faulty) act()
   }
   return { ref, complaint, complain, whenSound }

@@ -58,7 +58,7 @@ describe('differences that were shown as identifiers, or not at all (2026-11-29)
     ])
     expect(words(drawn({ family: 'freeLine', fishes: 'swims' }))).toEqual([
       'family running ledger → free line',
-      'how the end fishes as usual → swim free',
+      'how the end fishes default → swim free',
     ])
     expect(words({ ...content, markId: 'mark-1', outfitId: 'gone' })).toEqual([
       'outfit surf rod → one that was deleted',
@@ -89,7 +89,7 @@ describe('differences that were shown as identifiers, or not at all (2026-11-29)
 
   test('a way of moving is named, then its fields', () => {
     const moving = usualMoving('retrieved')
-    expect(words(under({ moving }))).toEqual(['how the line moves with the current → wound in'])
+    expect(words(under({ moving }))).toEqual(['how the line moves with the current → retrieved'])
     expect(
       words(under({ moving: { ...moving, swimsAt: { from: 'surface', m: 3 } } as typeof moving }), under({ moving })),
     ).toEqual(['swims at 1 m over the bottom → 3 m under the surface'])

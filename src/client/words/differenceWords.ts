@@ -33,7 +33,7 @@ export function differenceWords(difference: Difference, wording: DifferenceWordi
   const part = difference.kind === 'changed' ? partName(difference.id) : ''
   const [was, is] = [before, after].map((value) => valueWords(field, value, wording))
   // Some differences do not show in the words: a place along a line, the order of parts, the figures of a plan.
-  if (was === is) return field === 'attach' ? `${part} ${was}, at another place` : sentence(part, label, 'changed')
+  if (was === is) return field === 'attach' ? `${part} ${was}, at another position` : sentence(part, label, 'changed')
   return sentence(part, label, was!, '→', is!)
 }
 
@@ -42,7 +42,7 @@ const isWound = (id: string): id is WoundLine['role'] => id in WOUND_NAMES
 const partName = (id: string) => (isWound(id) ? WOUND_NAMES[id] : id.replaceAll('-', ' '))
 
 function valueWords(field: FieldName, value: unknown, wording: DifferenceWording): string {
-  const { unit, absent = 'as usual' } = FIELD_INFO[field]
+  const { unit, absent = 'default' } = FIELD_INFO[field]
   if (value === undefined) return absent
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'number') return numberWords(unit, value, wording.show)

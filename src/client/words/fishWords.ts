@@ -1,24 +1,24 @@
 import type { Fish } from '../../core/documents/fish.ts'
 
-export const TEETH_WORDS: Record<Fish['teeth'], string> = { none: 'none to mind', rasping: 'rasping', cutting: 'cutting' }
+export const TEETH_WORDS: Record<Fish['teeth'], string> = { none: 'no teeth', rasping: 'rasping', cutting: 'cutting' }
 export const FEEDS_WORDS: Record<Fish['feeds'], string> = {
-  bed: 'on the bed',
-  rough: 'in rough ground',
+  bed: 'on the bottom',
+  rough: 'on rough ground',
   midwater: 'in mid-water',
   surface: 'near the surface',
 }
 export const TAKES_WORDS: Record<Fish['takes'], string> = { sucks: 'sucks it in', bites: 'bites across', picks: 'picks at it' }
 export const FIGHTS_WORDS: Record<Fish['fights'][number], string> = {
   runs: 'runs',
-  dives: 'dives to the ground',
+  dives: 'dives to the bottom',
   shakes: 'shakes its head',
-  withStream: 'goes with the stream',
+  withStream: 'runs with the current',
   tail: 'its tail reaches the line',
 }
 export const TRAITS = {
-  shakesCircles: 'said to shake circles out',
+  shakesCircles: 'may throw circle hooks',
   lineShy: 'shy of line in clear water',
-  released: 'put back as a rule',
+  released: 'usually released',
 } as const satisfies Partial<Record<keyof Fish, string>>
 
 /** What is told of a fish beside its figures, in short. */

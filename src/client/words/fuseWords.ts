@@ -4,13 +4,13 @@ import { percent } from './percent.ts'
 
 type NameOf = (ref: LinkRef) => string
 
-/** Which link goes first, how sure that is, and what it leaves to chance. */
+/** The link that breaks first and how likely that is, or the likeliest links if none stands out. */
 export function fuseWords(fuse: Fuse, nameOf: NameOf): string {
-  if (!fuse.byChance) return `${nameOf(fuse.ref)} goes first, ${percent(fuse.probability)}`
-  const rival = fuse.rival ? ` and ${nameOf(fuse.rival.ref)} (${percent(fuse.rival.probability)})` : ''
-  return `chance decides between ${nameOf(fuse.ref)} (${percent(fuse.probability)})${rival}`
+  if (!fuse.byChance) return `${nameOf(fuse.ref)} breaks first (${percent(fuse.probability)})`
+  const rival = fuse.rival ? `, then ${nameOf(fuse.rival.ref)} (${percent(fuse.rival.probability)})` : ''
+  return `most likely ${nameOf(fuse.ref)} (${percent(fuse.probability)})${rival}`
 }
 
-/** The fuse of a run or a snag in a few words, or that there is none and chance decides. */
+/** The same in a few words. */
 export const shortFuseWords = ({ ref, probability, byChance }: Fuse, nameOf: NameOf): string =>
-  `${byChance ? 'by chance' : 'fuse'}, ${percent(probability)}: ${nameOf(ref)}`
+  `${byChance ? 'Most likely to break' : 'Breaks first'}: ${nameOf(ref)} (${percent(probability)})`

@@ -7,7 +7,7 @@ import { percent } from './percent.ts'
 export const ORIGIN_WORDS: Record<Input['origin'], string> = {
   document: 'set',
   nominal: 'nominal',
-  own: 'own test',
+  own: 'my test',
   computed: 'computed',
   rule: 'rule',
 }

@@ -7,7 +7,7 @@ import { linkName } from './names.ts'
 
 /** What an input of the conditions is called where it is asked about. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
-  dragN: 'drag set',
+  dragN: 'drag setting',
   lineOutM: 'line out',
   fishSpeedMperS: 'fish speed',
   fishMassKg: 'fish landed',
@@ -17,12 +17,12 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   guideFriction: 'guide friction',
   guideWrapRad: 'guide wrap',
   allowedFraction: 'allowed fraction',
-  lineSpread: 'spread of lines about their label',
-  pulledSpread: 'spread of lines that were pulled',
+  lineSpread: 'spread of labels',
+  pulledSpread: 'spread of measured lines',
   depthM: 'depth',
   streamMperS: 'stream',
   distanceM: 'distance',
-  scope: 'line out over the straight way',
+  scope: 'line out over the straight distance',
   driftMperS: 'drift',
   speedMperS: 'boat speed',
   windMperS: 'wind',
@@ -33,7 +33,7 @@ export function leverWords({ what }: Pick<Lever, 'what'>, rig: Rig): string {
   const nameOf = (id: string) => pieceName(pieceNamed(rig.trace, id))
   switch (what.of) {
     case 'mainLine':
-      return 'main line’s strength'
+      return 'main line strength'
     case 'strength':
       return `${nameOf(what.piece)}’s strength`
     case 'mass':

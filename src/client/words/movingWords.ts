@@ -7,7 +7,7 @@ import { percent } from './percent.ts'
 /** How a line moves, in a word or two. */
 export const MOVING_WORDS: Record<Moving['way'], string> = {
   trolled: 'towed behind a boat',
-  retrieved: 'wound in',
+  retrieved: 'retrieved',
   kite: 'flown from a kite',
 }
 
@@ -17,29 +17,28 @@ const worstOf = (baits: readonly FlownBait[]): ToldBait | undefined =>
 
 /** The figure behind the verdict, in a line. */
 export function movedFigure(moved: MovingSettled, show: Show): string {
-  if (moved.trouble !== undefined) return 'cannot be told'
+  if (moved.trouble !== undefined) return 'unknown'
   if (moved.way === 'trolled')
     return moved.depthM >= moved.waterM
-      ? `on the bed: ${show.depth(moved.waterM)}`
-      : `swims ${show.depth(moved.depthM)} down, meant ${show.depth(moved.wantedM)}`
-  if (moved.way === 'retrieved') return `kept at its depth over ${percent(moved.keptShare)} of the way`
+      ? `on the bottom: ${show.depth(moved.waterM)}`
+      : `swims ${show.depth(moved.depthM)} deep, target ${show.depth(moved.wantedM)}`
+  if (moved.way === 'retrieved') return `at its depth for ${percent(moved.keptShare)} of the way`
   const worst = worstOf(moved.baits)
   return worst
-    ? `${worst.bait.name}: carries ${show.computed('mass', worst.carriedKg)}, gusts want ${show.computed('mass', worst.gust.leadMassKg)}`
+    ? `${worst.bait.name}: carries ${show.computed('mass', worst.carriedKg)}, gusts need ${show.computed('mass', worst.gust.leadMassKg)}`
     : ''
 }
 
 /** What comes of how it moves, in a sentence or two. */
 export function movedWords(moved: MovingSettled, show: Show): string {
-  if (moved.trouble !== undefined) return `Nothing can be said of it: ${moved.trouble}.`
+  if (moved.trouble !== undefined) return `It cannot be calculated: ${moved.trouble}.`
   if (moved.way === 'trolled')
-    return `It swims ${show.depth(moved.depthM)} down; meant are ${show.depth(moved.wantedM)}. The least water on the way is ${show.depth(moved.waterM)}.`
-  if (moved.way === 'retrieved')
-    return `Some rate of winding keeps it where it is meant to swim over ${percent(moved.keptShare)} of the way.`
+    return `It swims ${show.depth(moved.depthM)} down; the target is ${show.depth(moved.wantedM)}. The shallowest water on the way is ${show.depth(moved.waterM)}.`
+  if (moved.way === 'retrieved') return `A retrieve rate keeps it at its depth for ${percent(moved.keptShare)} of the way.`
   return moved.baits
     .map((flown) =>
       flown.trouble === undefined
-        ? `The ${flown.bait.name} bait carries ${show.computed('mass', flown.carriedKg)} of lead; the wind wants ${show.computed('mass', flown.steady.leadMassKg)}, its gusts ${show.computed('mass', flown.gust.leadMassKg)}.`
+        ? `The ${flown.bait.name} bait carries ${show.computed('mass', flown.carriedKg)} of sinker; the wind needs ${show.computed('mass', flown.steady.leadMassKg)}, its gusts ${show.computed('mass', flown.gust.leadMassKg)}.`
         : `The ${flown.bait.name} bait: ${flown.trouble}.`,
     )
     .join(' ')

@@ -16,11 +16,11 @@ export function outfitRemarks(catalogue: Catalogue, outfit: Outfit, today: Date)
       ...(times === undefined
         ? []
         : [
-            `The ${name} is labelled ${times.toFixed(1)} times what ${material} of that thickness bears: measure it, and pull a length.`,
+            `The ${name} is labelled ${times.toFixed(1)} times what ${material} of that thickness holds. Measure it and test a length.`,
           ]),
       ...(years >= lastsYears
         ? [
-            `The ${name} has been on for ${years.toFixed(0)} years: pull a length of ${material} that old before trusting it, or wind new line.`,
+            `The ${name} has been on for ${years.toFixed(0)} years. Test a length at ${material} before you trust it, or wind on new line.`,
           ]
         : []),
     ]

@@ -6,7 +6,7 @@ import { pieceName, withArticle } from '../../core/setup/names.ts'
 
 /** Where a part would go, as a person would say it: “between the leader and the swivel”. */
 export function placeWords(place: Place, trace: Trace): string {
-  const name = (id: string) => (id === OUTFIT ? 'the outfit’s line' : theName(trace, id))
+  const name = (id: string) => (id === OUTFIT ? 'your main line' : theName(trace, id))
   if (place.at === 'along') {
     const { above, below } = place
     if (above !== undefined && below !== undefined) return `on ${name(place.line)}, between ${name(above)} and ${name(below)}`

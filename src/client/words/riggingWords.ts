@@ -2,16 +2,16 @@ import type { Rigging } from '../../core/catalogue/ids.ts'
 
 /** How a bait is put on, and what it then does. */
 export const RIGGING_WORDS: Record<Rigging, { name: string; does: string }> = {
-  nose: { name: 'through the nose', does: 'It swims along, head to the stream.' },
+  nose: { name: 'through the nose', does: 'It swims along, head into the current.' },
   throat: { name: 'through the throat', does: 'It swims down.' },
-  back: { name: 'through the back', does: 'It swims up: mind the birds.' },
+  back: { name: 'through the back', does: 'It swims up. Watch for birds.' },
   tail: { name: 'through the tail', does: 'It swims away from the line, and down.' },
-  bridled: { name: 'bridled', does: 'The hook lies outside it and the whole gap is free; it swims freely.' },
+  bridled: { name: 'bridled', does: 'The hook lies outside and the whole gap is open. It swims freely.' },
   seam: { name: 'along its centre seam', does: 'It hangs straight and spins the least.' },
-  edge: { name: 'once through its edge', does: 'The point stands clear; it is thrown off sooner.' },
+  edge: { name: 'once through its edge', does: 'The point is clear, but the bait comes off sooner.' },
   bound: {
     name: 'bound along a tube on the shank',
-    does: 'The tube is a lever: a pull on the line turns the point out, away from the bait.',
+    does: 'The tube turns the point away from the bait when you pull.',
   },
   skin: { name: 'point under the skin', does: 'Weedless: a bite pushes the point through.' },
   flush: { name: 'point flush on its back', does: 'Weedless: the point lies along the body until it is bitten.' },

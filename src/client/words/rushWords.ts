@@ -9,10 +9,10 @@ export const ROD_HELD_WORDS: Record<Conditions['rodHeld'], string> = { bent: 'be
 /** What the inputs of a rush are called, in a run and at the hand. */
 export const RUSH_INPUTS = {
   rodHeld: 'rod held',
-  rushPeak: 'sudden rush pulls',
-  rushSurvival: 'chance that nothing goes in a rush',
+  rushPeak: 'sudden run, up to',
+  rushSurvival: 'chance to hold a sudden run',
 }
 
 /** A rush that decides a verdict, in a line. */
 export const rushFigure = ({ peakN, survival }: Rush, show: Show): string =>
-  `a rush pulls ${show.computed('strength', peakN)}: whole ${percent(survival)}`
+  `A sudden run pulls up to ${show.computed('strength', peakN)} and holds in ${percent(survival)}.`

@@ -23,7 +23,7 @@ test.each([
   [{ kind: 'low', heightM: 0.3048 }, 'Low water 1.0 ft'],
   [{ kind: 'slack', rateMperS: 0.1028889 }, 'Slack, 0.2 kn'],
   [{ kind: 'change', to: { shape: 'pear', massKg: 0.1700971387 } }, 'To 6 oz pear'],
-  [{ kind: 'change', to: undefined }, 'No sinker of the box holds'],
+  [{ kind: 'change', to: undefined }, 'No sinker in the box holds'],
   [{ kind: 'dusk' }, 'Dark'],
   [{ kind: 'moonrise' }, 'Moonrise'],
 ] as const)('an event in the reader’s own units: %o', (event, words) => {

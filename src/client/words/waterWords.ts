@@ -32,7 +32,7 @@ export function eventWords(catalogue: Catalogue, event: DayEvent, show: Show): s
     case 'slack':
       return `Slack, ${show.computed('speed', event.rateMperS)}`
     case 'change':
-      return event.to ? `To ${sinkerWords(catalogue, event.to, show)}` : 'No sinker of the box holds'
+      return event.to ? `To ${sinkerWords(catalogue, event.to, show)}` : 'No sinker in the box holds'
     default:
       return SKY_WORDS[event.kind]
   }

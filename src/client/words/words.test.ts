@@ -60,8 +60,8 @@ describe('differences in words', () => {
     ])
     expect(words(withLength(trace, 'hook-length', 1.2))).toEqual(['hook length length 0.9 m → 1.2 m'])
     expect(words(withJoint(trace, 'leader', () => ({ connection: 'albright', turns: 10 })))).toEqual([
-      'leader tied with FG (woven) → albright',
-      'leader turns as usual → 10',
+      'leader knot FG (woven) → albright',
+      'leader turns default → 10',
     ])
     expect(words(withPiece(trace, 'hook', (piece) => ({ ...(piece as HookPiece), size: '3/0' })))).toEqual([
       'hook size 2/0 → 3/0',
@@ -71,7 +71,7 @@ describe('differences in words', () => {
     const moved = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: joined('swivel', 'fitted') }) as typeof piece)
     expect(words(moved)).toContain('lead slides on leader → tied to swivel')
     const slid = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: { ...piece.attach, atM: 5 } }) as typeof piece)
-    expect(words(slid)).toEqual(['lead slides on leader, at another place'])
+    expect(words(slid)).toEqual(['lead slides on leader, at another position'])
   })
   test('added and removed', () => {
     expect(words({ ...trace, pieces: trace.pieces.filter(({ id }) => id !== 'bait') })).toEqual(['bait removed'])
@@ -86,11 +86,11 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
       const words = viewOf(result).figure(result, wording)
       expect(words).toMatch(
         {
-          snag: /\d+\s%$/,
-          hand: /weakest [\d.]+× a \d+\.\d kg fish$/,
-          cast: /\d lb/,
-          take: /free$|gap$|live bait$|drag$|of the bait$|near$/,
-          settle: /\d g wanted$/,
+          snag: /in \d+\s% of snags\.$/,
+          hand: /^Holds [\d.]+ times the weight of a \d+\.\d kg fish$/,
+          cast: /holds [\d.]+ times its load/,
+          take: /^(The bait|The hook|The hooks|Another hook).*\.$/,
+          settle: /needed \d+ g\.$/,
           run: /\d lb/,
         }[result.moment],
       )

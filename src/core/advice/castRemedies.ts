@@ -26,7 +26,7 @@ export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remed
   return STYLES.slice(0, STYLES.indexOf(conditions.castStyle))
     .toReversed()
     .map((castStyle) => ({
-      label: `cast it gentler: ${catalogue.castStyles[castStyle].name}`,
+      label: `cast more gently: ${catalogue.castStyles[castStyle].name}`,
       make: () => ({ conditions: { ...conditions, castStyle } }),
     }))
 }
@@ -45,7 +45,7 @@ export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   const names = [...wanted.keys()].map(({ id }) => called(trace, id))
   return [
     {
-      label: `step ${listed(names)} up to ${wanted.size === 1 ? 'a label that bears' : 'labels that bear'} the cast`,
+      label: `step ${listed(names)} up to ${wanted.size === 1 ? 'a label that holds' : 'labels that hold'} the cast`,
       make: () => ({
         trace: [...wanted].reduce((made, [{ id }, strengthN]) => withStrength(made, id, () => strengthN), trace),
       }),
@@ -73,11 +73,11 @@ export function shockLeader({ setup }: Judged, cast: Cast): Remedy {
   const leader = outfitLeader(trace)
   if (leader)
     return {
-      label: 'make the leader long and strong enough: it reaches the reel and bears the cast',
+      label: 'make the leader long and strong enough for the cast',
       make: () => ({ trace: stout(trace, leader.id) }),
     }
   return {
-    label: 'add a shock leader that reaches the reel and bears the cast',
+    label: 'add a shock leader',
     make: () => {
       const [place] = placesAt(trace, woundRef('main'))
       const added = place && addPart(setup, place, 'leader')

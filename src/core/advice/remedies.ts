@@ -37,7 +37,7 @@ export const withBead = (
   beside: Piece,
   side: 'before' | 'after',
   attach: Piece['attach'],
-  label = 'put a bead between',
+  label = 'add a bead between',
 ): Remedy => ({
   label,
   make: () => {

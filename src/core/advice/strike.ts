@@ -21,18 +21,18 @@ const SOFT_WIRE = 2
 
 function lineWords({ material, outM, opensAt = Number.POSITIVE_INFINITY }: StruckThrough): string {
   const stiff = material === 'braid' || material === 'wire' || material === 'cable'
-  if (opensAt < SOFT_WIRE) return 'The wire is thin for this drag: lift, do not jerk.'
-  if (stiff) return 'Braid does not give: keep it short.'
-  return outM >= GIVES_FROM_M ? 'So much line gives: sweep the rod far back.' : 'At this range a short lift is enough.'
+  if (opensAt < SOFT_WIRE) return 'The wire is thin for this drag. Lift, do not jerk.'
+  if (stiff) return 'Braid does not stretch. Keep it short.'
+  return outM >= GIVES_FROM_M ? 'This much line stretches. Sweep the rod far back.' : 'At this range a short lift is enough.'
 }
 
 function howToStrike(pattern: HookPattern, alive: boolean): string {
   if (isCircle(pattern))
-    return 'Do not strike: let the line come tight and the rod load, then wind on steadily. A guest keeps the rod low and winds.'
-  if (pattern === 'treble') return 'A short, quick lift as it is felt, and wind: the points find hold by themselves.'
+    return 'Do not strike. Let the line come tight and the rod load, then wind steadily. A guest keeps the rod low and winds.'
+  if (pattern === 'treble') return 'Lift quickly and wind when you feel it. The points hook it.'
   return alive
-    ? 'Give it the time to turn the bait, wind down till it is felt, then one firm lift.'
-    : 'Wind down till the fish is felt, then one firm lift; no second one.'
+    ? 'Give it time to turn the bait. Wind until you feel it, then lift firmly once.'
+    : 'Wind until you feel the fish, then lift firmly once.'
 }
 
 /** How to strike with each kind of hook of a trace, each said once. */

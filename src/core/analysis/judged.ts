@@ -10,7 +10,7 @@ export type WorkedOut<T> = { ok: true; value: T } | { ok: false; message: string
 
 export function workedOut<T>(setup: Setup, work: (setup: Setup) => T): WorkedOut<T> {
   const [fault] = [...soundnessIssues(setup.trace, setup.catalogue), ...fitIssues(setup)]
-  return fault ? { ok: false, message: `This trace does not hold together: ${fault.message}.` } : tried(() => work(setup))
+  return fault ? { ok: false, message: `This trace has an error: ${fault.message}.` } : tried(() => work(setup))
 }
 
 /** Something of the core, or in its own words why it has no answer. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../tests/depth.ts'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
@@ -180,7 +181,7 @@ describe('steps', () => {
       fc.property(traceArb, (trace) => {
         expect(unthreadable(trace)).toEqual([])
       }),
-      { numRuns: 500 },
+      { numRuns: atDepth(120, 500) },
     )
   })
 

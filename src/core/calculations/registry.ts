@@ -127,7 +127,7 @@ export const CALCULATIONS = {
     run: ({ path }) => strengthChain(path),
   }),
   'strength.failure': define({
-    title: 'Chance that each link goes first, and that nothing goes at a load',
+    title: 'Chance that each link breaks first, and that nothing breaks at a load',
     formula:
       'first_i = ∫ f_i(L) Π_{j≠i} (1 − F_j(L)) dL;  survival = Π (1 − F_i(loadN)), F_i normal about meanN with variation × meanN;  a joint that names its line is a share of it: S(L) = ∫ φ(x) Π_j (1 − F_j(L/x)) dx over x > L',
     source:
@@ -165,7 +165,7 @@ export const CALCULATIONS = {
     run: strengthDrag,
   }),
   'strength.lunge': define({
-    title: 'Peak pull of a sudden rush before the spool turns',
+    title: 'Peak load of a sudden run before the spool turns',
     formula:
       '1/k = Σ L/(E π d²/4) + 1/k_rod;  peakAtReelN = dragN + √(((startFactor − 1) dragN)² + v² k m);  peakN = peakAtReelN e^(μ · wrap)',
     source: 'Hooke’s law; energy of a spring and a mass brought to a speed; capstan equation (Euler–Eytelwein)',

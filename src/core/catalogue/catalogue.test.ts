@@ -103,7 +103,7 @@ test('single-strand wire has the diameters of its numbers, and lies between them
 })
 
 describe('hooks', () => {
-  test('gape grows with the hook in every pattern, and the straightening load follows wire cubed over gape', () => {
+  test('gap grows with the hook in every pattern, and the straightening load follows wire cubed over gape', () => {
     for (const pattern of HOOK_PATTERN_IDS) {
       const gapes = catalogue.hooks.sizes.map((size) => hookDimensions(catalogue, pattern, size)!.gapeM)
       expect(gapes).toEqual(gapes.toSorted((a, b) => a - b))
@@ -148,7 +148,7 @@ describe('the efficiency of a joint', () => {
     })
   })
 
-  test('where a knot is not tied in a material it is tied once someone measured it there', () => {
+  test('where a knot cannot be tied in a material it is tied once someone measured it there', () => {
     const haywire = { connection: 'haywire' as const }
     expect(isTiedIn(catalogue, haywire, 'braid')).toBe(false)
     const crew = withOwn(catalogue, [{ connection: 'haywire', material: 'braid', mean: 0.4, spread: 0.1, tests: 2 }])

@@ -6,7 +6,7 @@ const FAMILY_NAMES = {
   captiveSinker: 'captive sinker with linked hooks',
   pulley: 'pulley rig',
   rotating: 'rotating trace',
-  barrelLead: 'barrel lead and light hook line',
+  barrelLead: 'barrel sinker and light snood',
   heavyBottom: 'heavy bottom bait',
   boomPaternoster: 'boom paternoster',
   clippedDown: 'clipped-down surf trace',

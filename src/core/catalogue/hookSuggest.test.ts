@@ -16,8 +16,8 @@ const strip: HookWanted = { pattern: 'j', baitLengthM: 0.15, baitDepthM: 0.006, 
 const best = (more: Partial<HookWanted>) => hookSuggest(catalogue, { ...strip, ...more }).sizes[0]!
 
 describe('hook.suggest', () => {
-  test('the smallest that leaves half of its gap free: 6 mm of strip want a gape of 12', () => {
-    expect(best({})).toMatchObject({ size: '1', gapeM: 0.012, freeGape: 0.5, why: 'the smallest that is sound' })
+  test('the smallest that leaves half of its gap free: 6 mm of strip want a gap of 12', () => {
+    expect(best({})).toMatchObject({ size: '1', gapeM: 0.012, freeGape: 0.5, why: 'the smallest that fits' })
     expect(best({ rig: 'tandem' }).gapeM).toBeLessThan(0.012)
     expect(best({ rig: 'chain' }).gapeM).toBeLessThan(best({ rig: 'tandem' }).gapeM)
     expect(best({ alive: true, baitDepthM: 0.02 }).gapeM).toBeLessThan(best({ baitDepthM: 0.02 }).gapeM)
@@ -50,14 +50,14 @@ describe('hook.suggest', () => {
   })
 
   test('a hook is no smaller than the mouth asks for, and grows with what is asked', () => {
-    expect(best({ baitDepthM: 0.002, leastGapeM: 0.02 })).toMatchObject({ size: '5/0', why: 'the smallest that is sound' })
+    expect(best({ baitDepthM: 0.002, leastGapeM: 0.02 })).toMatchObject({ size: '5/0', why: 'the smallest that fits' })
     const { sizes } = hookSuggest(catalogue, { ...strip, pattern: 'treble', leastGapeM: 0.2 })
     expect(sizes[0]!.why).toMatch(/small for the mouth/)
   })
 
   test('what falls short says in what, and a sound one is never behind one that is not', () => {
     const { sizes } = hookSuggest(catalogue, { ...strip, baitDepthM: 0.05, mouthWidthM: 0.02 })
-    expect(sizes[0]!.why).toMatch(/filled|wide/)
+    expect(sizes[0]!.why).toMatch(/fills|wide/)
     for (const pattern of HOOK_PATTERN_IDS) {
       const rows = hookSuggest(catalogue, { ...strip, pattern }).sizes
       expect(rows).toHaveLength(5)
@@ -68,7 +68,7 @@ describe('hook.suggest', () => {
 })
 
 describe('hook.fit', () => {
-  test('free gape falls as the bait thickens, and is a length over a length', () => {
+  test('free gap falls as the bait thickens, and is a length over a length', () => {
     const input = fitInput(hookDimensions(catalogue, 'j', '2/0')!, strip)
     expect(hookFit(input).freeGape).toBeCloseTo(1 - buriedM(strip) / input.gapeM, 12)
     expect(hookFit({ ...input, buriedM: 2 * input.buriedM }).freeGape).toBeLessThan(hookFit(input).freeGape)
@@ -84,7 +84,7 @@ describe('hook.fit', () => {
 })
 
 describe('a hook’s dimensions', () => {
-  test('grow with the size in every pattern, and a measured gape or wire counts over the nominal', () => {
+  test('grow with the size in every pattern, and a measured gap or wire counts over the nominal', () => {
     const sizes = catalogue.hooks.sizes
     for (const pattern of HOOK_PATTERN_IDS) {
       const all = sizes.map((size) => hookDimensions(catalogue, pattern, size)!)
@@ -96,7 +96,7 @@ describe('a hook’s dimensions', () => {
     expect(measured).toMatchObject({ gapeM: 0.02, wireM: 0.002, pitchM: 2.6 * 0.02, widthM: 0.024 })
   })
 
-  test('2 is small and 2/0 is large; a treble weighs more than twice a J of its gape and wire', () => {
+  test('2 is small and 2/0 is large; a treble weighs more than twice a J of its gap and wire', () => {
     expect(hookDimensions(catalogue, 'j', '2/0')!.gapeM).toBeGreaterThan(1.4 * hookDimensions(catalogue, 'j', '2')!.gapeM)
     const made = { gapeM: 0.01, wireM: 0.001 }
     const [one, three] = (['j', 'treble'] as const).map((pattern) => hookDimensions(catalogue, pattern, '1', made)!)

@@ -81,11 +81,11 @@ export function fitOf(hook: HookDimensions, wanted: Omit<HookWanted, 'pattern'>)
 /** How far a hook is from sound, by what it falls short in, each over its threshold; 0 where it is sound. */
 function shortOf(fit: FitOf, gapeM: number, { alive, leastGapeM = 0 }: HookWanted): { short: number; why: string } {
   const shorts = [
-    { short: FREE_GAPE.holds - fit.freeGape, why: 'its gap is filled by the bait' },
+    { short: FREE_GAPE.holds - fit.freeGape, why: 'the bait fills its gap' },
     { short: alive ? fit.massShare / LIVE_MASS_SHARE.holds - 1 : 0, why: 'it tires a live bait' },
-    { short: leastGapeM / gapeM - 1, why: 'it is small for the mouth, and taken deep' },
+    { short: leastGapeM / gapeM - 1, why: 'it is small for the mouth, so fish swallow it deep' },
     { short: (fit.widthShare ?? 0) / MOUTH_SHARE.holds - 1, why: 'it is wide for the mouth' },
-    { short: STRAIGHTEN_MARGIN.holds / (fit.straightenMargin ?? Number.POSITIVE_INFINITY) - 1, why: 'it opens under that load' },
+    { short: STRAIGHTEN_MARGIN.holds / (fit.straightenMargin ?? Number.POSITIVE_INFINITY) - 1, why: 'it opens under this load' },
   ]
   const worst = shorts.reduce((a, b) => (b.short > a.short ? b : a))
   return worst.short > 0 ? worst : { short: 0, why: '' }
@@ -109,14 +109,7 @@ export function hookSuggest(catalogue: Catalogue, wanted: HookWanted): { sizes: 
       size,
       gapeM: hook.gapeM,
       ...fit,
-      why:
-        short > 0
-          ? why
-          : i === 0
-            ? 'the smallest that is sound'
-            : fit.freeGape > LARGE
-              ? 'sound, larger than it need be'
-              : 'sound',
+      why: short > 0 ? why : i === 0 ? 'the smallest that fits' : fit.freeGape > LARGE ? 'fits, larger than needed' : 'sound',
     })),
   }
 }

@@ -40,7 +40,7 @@ export const conditionsSchema = z.strictObject({
   /** The fish that is landed. */
   fishMassKg: z.number().min(0.001, 'must be above 0').max(1_000).default(3),
   /** Across its mouth; absent: not asked about. */
-  mouthWidthM: z.number().min(0.001, 'is too small to be meant').max(2).optional(),
+  mouthWidthM: z.number().min(0.001, 'is too small').max(2).optional(),
   landing: z.enum(LANDING_IDS).default('lift'),
   /** Height of the angler's feet above the water. */
   freeboardM: z.number().nonnegative().max(50).default(0),

@@ -4,19 +4,19 @@ import { parseHookSize } from '../units/hookSize.ts'
 import { filledText, text } from './text.ts'
 import { MOST_NAME, MOST_NOTES } from './vocabulary.ts'
 
-const TOO_SMALL = 'is too small to be meant'
+const TOO_SMALL = 'is too small'
 
 /** Fields that several kinds of document share, each with the range that the craft knows. SI. */
 export const strengthN = z.number().min(0.1, TOO_SMALL).max(100_000)
 export const diameterM = z.number().min(1e-5, TOO_SMALL).max(0.02)
 export const lengthM = z.number().min(1e-3, TOO_SMALL).max(5_000)
 export const massKg = z.number().min(1e-5, TOO_SMALL).max(50)
-export const share = z.number().min(1e-3, TOO_SMALL).max(1, 'is a share: at most 1')
+export const share = z.number().min(1e-3, TOO_SMALL).max(1, 'is over 100 %')
 /** A document’s revision, as a database counts it. */
 export const revisionNumber = z.int().min(1).max(2_000_000_000)
 export const documentName = filledText(MOST_NAME, 'needs a name').refine(
   (name) => !/\p{Cc}/u.test(name),
-  'is one line without control characters',
+  'must be one line without control characters',
 )
 export const hookSize = text(10).refine((typed) => parseHookSize(typed).ok, 'is not a hook size, such as 2/0 or 4')
 export const notes = text(MOST_NOTES)

@@ -7,9 +7,9 @@ export const FEEDS = ['bed', 'rough', 'midwater', 'surface'] as const
 export const TAKES = ['sucks', 'bites', 'picks'] as const
 export const FIGHTS = ['runs', 'dives', 'shakes', 'withStream', 'tail'] as const
 
-const massKg = z.number().min(0.001, 'is too small to be meant').max(1_000, 'is over a tonne')
-const lengthM = z.number().min(0.02, 'is too small to be meant').max(10, 'is over 10 m')
-const share = z.number().min(0.01, 'is under a hundredth').max(0.5, 'is over half')
+const massKg = z.number().min(0.001, 'is too small').max(1_000, 'is over 1000 kg')
+const lengthM = z.number().min(0.02, 'is too small').max(10, 'is over 10 m')
+const share = z.number().min(0.01, 'is under 1 %').max(0.5, 'is over 50 %')
 
 /** What decides of a fish how it is fished for. */
 const targetFields = {
@@ -51,7 +51,7 @@ export const fishSchema = z
       ['largeLengthM', 'typicalLengthM'],
     ] as const)
       if (fish[large] < fish[typical])
-        context.addIssue({ code: 'custom', path: [large], message: 'a large one is no smaller than a usual one' })
+        context.addIssue({ code: 'custom', path: [large], message: 'must not be smaller than the usual one' })
   })
 
 export type Fish = z.infer<typeof fishSchema>

@@ -31,7 +31,7 @@ export const markSchema = z
     /** Line out over depth, or, cast, over the straight distance. */
     scope: z.number().min(1.01, 'is under 1.01').max(3, 'is over 3'),
     /** How far it is cast, for the methods that cast. */
-    distanceM: z.number().min(0.1, 'must be above 0').max(1_000, 'is over a kilometre').default(60),
+    distanceM: z.number().min(0.1, 'must be above 0').max(1_000, 'is over 1 km').default(60),
     weedFactor: z.number().min(1, 'is under 1').max(3, 'is over 3').default(1),
     /** The reference port. */
     portId: text(40).min(1, 'needs a port'),
@@ -48,7 +48,7 @@ export const markSchema = z
   .superRefine(({ stream }, context) => {
     for (const [i, { hour }] of stream.entries())
       if (stream.findIndex((row) => row.hour === hour) < i)
-        context.addIssue({ code: 'custom', path: ['stream', i, 'hour'], message: `${hour} comes twice` })
+        context.addIssue({ code: 'custom', path: ['stream', i, 'hour'], message: `${hour} is there twice` })
   })
 
 export type Mark = z.infer<typeof markSchema>

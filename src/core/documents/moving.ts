@@ -9,11 +9,11 @@ export const MOST_COURSE = 40
 export const MOST_KITE_BAITS = 3
 
 export const LEAST_WATER_M = 0.5
-const waterM = z.number().min(LEAST_WATER_M, 'must be half a metre or more').max(2_000)
+const waterM = z.number().min(LEAST_WATER_M, 'must be 0.5 m or more').max(2_000)
 /** A speed to begin from is round in the unit that it is usually told in. */
 const KNOT_MPERS = QUANTITIES.speed.units.kn
-const speedMperS = z.number().min(0.05, 'is too slow to be meant').max(10, 'is over 10 m/s')
-const awayM = z.number().min(1, 'must be a metre or more').max(1_000)
+const speedMperS = z.number().min(0.05, 'is too slow').max(10, 'is over 10 m/s')
+const awayM = z.number().min(1, 'must be 1 m or more').max(1_000)
 
 /** Where it is meant to swim: so far under the surface, or so far over the bed. */
 const heightSchema = z.strictObject({
@@ -40,7 +40,7 @@ const trolled = z.strictObject({
     .strictObject({ lineOutM: awayM, weightTimes: z.number().min(0.1).max(10), apartM: z.number().min(0).max(30) })
     .optional(),
   /** Of a turn of the boat. */
-  turnRadiusM: z.number().min(5, 'is tighter than a boat turns').max(1_000).default(40),
+  turnRadiusM: z.number().min(5, 'is tighter than a boat can turn').max(1_000).default(40),
 })
 
 const retrieved = z.strictObject({
@@ -62,8 +62,8 @@ const kite = z.strictObject({
   /** At 10 m over the sea. */
   windMperS: z
     .number()
-    .min(0.5, 'flies no kite')
-    .max(40, 'is more than any kite flies in')
+    .min(0.5, 'is too little for a kite')
+    .max(40, 'is too much for any kite')
     .default(12 * KNOT_MPERS),
   /** Line from the tip to the ring over the straight way. */
   slack: z.number().min(1.001, 'is under 1.001').max(1.3, 'is over 1.3').default(1.02),

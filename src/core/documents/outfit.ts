@@ -5,7 +5,7 @@ import { filledText, text } from './text.ts'
 import { OUTFIT_VERSION } from './versions.ts'
 import { WOUND_ROLES } from './vocabulary.ts'
 
-const radiusM = z.number().min(1e-3, 'is under a millimetre').max(0.5)
+const radiusM = z.number().min(1e-3, 'is under 1 mm').max(0.5)
 
 const woundLine = z.strictObject({
   role: z.enum(WOUND_ROLES),
@@ -71,13 +71,13 @@ export const outfitSchema = z
       say(['reel', 'fullRadiusM'], 'must exceed the arbor’s radius')
     if (outfit.rod.ratingHighN < outfit.rod.ratingLowN) say(['rod', 'ratingHighN'], 'is below the rating’s lower end')
     const places = outfit.wound.map(({ role }) => WOUND_ROLES.indexOf(role))
-    if (places.some((at, i) => i > 0 && at <= places[i - 1]!)) say(['wound'], 'goes backing, main, top shot, each once')
+    if (places.some((at, i) => i > 0 && at <= places[i - 1]!)) say(['wound'], 'must be backing, main line, top shot, each once')
     if (!outfit.wound.some(({ role }) => role === 'main')) say(['wound'], 'has no main line')
     if (outfit.wound.filter((line) => line.lengthM === undefined).length > 1)
       say(['wound'], 'at most one line fills the rest of the spool')
     for (const [i, line] of outfit.wound.entries()) {
-      if (i > 0 && line.joint === undefined) say(['wound', i, 'joint'], 'needs the knot that joins it to the line under it')
-      if (i === 0 && line.doubled !== undefined) say(['wound', i, 'doubled'], 'has no line under it to be joined to')
+      if (i > 0 && line.joint === undefined) say(['wound', i, 'joint'], 'needs a knot to the line under it')
+      if (i === 0 && line.doubled !== undefined) say(['wound', i, 'doubled'], 'has no line under it to join')
     }
   })
 

@@ -9,7 +9,7 @@ export const ruleSetSchema = z.strictObject({
   formatVersion: z.literal(RULE_SET_VERSION),
   name: documentName,
   /** When someone last held it against the book, as a date: `2026-04-01`. */
-  checkedOn: z.iso.date(),
+  checkedOn: z.iso.date('must be a date'),
   maxLeaderM: ruleLengthM.optional(),
   maxDoubleM: ruleLengthM.optional(),
   maxCombinedM: ruleLengthM.optional(),
@@ -23,9 +23,7 @@ export const ruleSetSchema = z.strictObject({
   lightsAllowed: z.boolean().default(true),
   /** Fish under these lengths go back, by their names. */
   leastLengths: z
-    .array(
-      z.strictObject({ fish: documentName, lengthM: z.number().min(0.02, 'is too small to be meant').max(10, 'is over 10 m') }),
-    )
+    .array(z.strictObject({ fish: documentName, lengthM: z.number().min(0.02, 'is too small').max(10, 'is over 10 m') }))
     .max(60, 'has over 60 rows')
     .optional(),
   /** Lead under this mass is barred. */

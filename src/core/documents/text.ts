@@ -12,7 +12,7 @@ export const text = (most: number) =>
   z
     .string()
     .max(most, { error: `is over ${most} letters`, abort: true })
-    .refine(canBeStored, { error: 'holds a character that cannot be stored: a NUL, or half of one', abort: true })
+    .refine(canBeStored, { error: 'contains a character that cannot be stored', abort: true })
 
 /** Text with something in it besides blanks, which are cut off its ends. */
 export const filledText = (most: number, empty: string) => text(most).trim().min(1, empty)

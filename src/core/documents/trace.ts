@@ -29,8 +29,8 @@ const place = z.number().nonnegative('must not be negative').max(5_000)
 
 const pieceId = z
   .string()
-  .regex(/^[a-z][a-zA-Z0-9-]{0,39}$/, 'starts with a small letter; letters, digits and dashes')
-  .refine((id) => !RESERVED.includes(id), 'is a word of the outfit’s')
+  .regex(/^[a-z][a-zA-Z0-9-]{0,39}$/, 'must start with a small letter and use letters, digits and dashes')
+  .refine((id) => !RESERVED.includes(id), 'is reserved for the outfit')
 const anchorId = text(40).min(1)
 
 /**

@@ -40,7 +40,7 @@ export function upgrade(kind: Upgradable, value: unknown): Upgraded {
 }
 
 /** What is said of a document that a newer version of the program wrote. */
-export const newerWords = (one: string) => `This ${one} was saved by a newer version of Wide Reach; update this one to open it.`
+export const newerWords = (one: string) => `This ${one} was saved by a newer version of Wide Reach. Update this one to open it.`
 
 /** The joint’s own figure became one overlay with its spread; the fuse a typed reference; the family one that exists. */
 function traceToV2({ fuse, family, tags, pieces, ...rest }: Raw): Raw {

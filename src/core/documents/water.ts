@@ -5,7 +5,7 @@ import { BED_IDS, METHOD_IDS, type Method } from '../catalogue/ids.ts'
 /** The water that a trace settles in, at the stream's peak. */
 export const waterSchema = z.strictObject({
   method: z.enum(METHOD_IDS),
-  depthM: z.number().min(1, 'must be a metre or more').max(2_000),
+  depthM: z.number().min(1, 'must be 1 m or more').max(2_000),
   streamMperS: z.number().nonnegative('must not be negative').max(6),
   bed: z.enum(BED_IDS).default('sand'),
   /** Line out over depth, or, cast, over the straight distance. */

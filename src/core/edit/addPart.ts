@@ -58,12 +58,12 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
   // A bait stays on its hook: what is put there hangs beside it.
   const taken = there?.role === 'bait' && part.kind !== 'hook' ? undefined : there
   if (part.kind === 'bait' && parent?.role !== 'hook') return no('a bait goes on a hook')
-  if (parent && BEARS_NOTHING.includes(parent.role)) return no(`nothing hangs from a ${parent.role}`)
-  if (parent?.role === 'lure' && !carries) return no('from a lure hang hooks, rings and lines')
+  if (parent && BEARS_NOTHING.includes(parent.role)) return no(`nothing can be tied to a ${parent.role}`)
+  if (parent?.role === 'lure' && !carries) return no('only hooks, rings and lines can be tied to a lure')
   if (parent?.role === 'hook' && part.kind === 'float') return no('put it on the line above the hook')
-  if (part.kind === 'hardware' && NEVER_AT_END.includes(part.type)) return no('it goes along a line, not at an end')
+  if (part.kind === 'hardware' && NEVER_AT_END.includes(part.type)) return no('it goes along a line, not at its end')
   if (taken && (!carries || (part.kind === 'hook' && taken.role !== 'hook' && taken.role !== 'bait')))
-    return no(`${withArticle(pieceName(taken))} is tied there already: put a loop or a three-way swivel between first`)
+    return no(`${withArticle(pieceName(taken))} is tied there already; add a loop or a three-way swivel first`)
   const piece = newPiece(rig, part, joined(place.of, 'fitted'))
   const attach = tieNew(rig, place, piece)
   if (!attach) return no(NO_KNOT)
@@ -102,22 +102,20 @@ export function seatFor(trace: Trace, { line, downM }: { line: string; downM: nu
   if (piece.role === 'light') return fixedOn(line, atM)
   if (piece.role === 'sinker' && piece.shape === 'shot') return fixedOn(line, atM)
   if (piece.role === 'hardware') {
-    if (piece.type === 'loop')
-      return line === OUTFIT ? 'the outfit’s line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
+    if (piece.type === 'loop') return line === OUTFIT ? 'the main line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
     if (FAST_ON_LINE.includes(piece.type)) return fixedOn(line, atM)
-    if (TIED_IN.includes(piece.type)) return 'it is tied in: split the line there'
+    if (TIED_IN.includes(piece.type)) return 'it needs a knot on both sides; split the line there'
   } else if (piece.role === 'float') {
     const stop = onLine(trace, line).findLast((other) => other.downM <= downM)
     return sliding(line, atM, { above: stop?.piece.id })
-  } else if (piece.role !== 'sinker' && piece.role !== 'hook') return 'it hangs from an end, not part-way along a line'
+  } else if (piece.role !== 'sinker' && piece.role !== 'hook') return 'it is tied to an end, not along a line'
   return slidingSeat(trace, { line, downM }, piece)
 }
 
 /** How a part slides on a line, to what is below it; or why it does not. */
 export function slidingSeat(trace: Trace, { line, downM }: { line: string; downM: number }, piece: Piece): Attach | string {
   const below = onLine(trace, line).find((other) => other.downM >= downM && other.solid)
-  if (!below && carriesEnd(piece, trace))
-    return 'there is nothing below for it to bear on: tie something to the end of the line first'
+  if (!below && carriesEnd(piece, trace)) return 'nothing below stops it; tie something to the end of the line first'
   return sliding(line, Math.max(0, atOf(line, downM)), { below: below?.piece.id })
 }
 
@@ -140,7 +138,7 @@ function withHookAndBait(rig: Rig, snood: Step): Step {
 }
 
 function trappedSnood(rig: Rig, place: Place): Step {
-  if (place.at === 'end') return no('it stands along a line')
+  if (place.at === 'end') return no('it goes along a line')
   const at = (offsetM: number) => ({ ...place, downM: place.downM + offsetM })
   const boom = inTurn(
     along(rig, at(-TRAP_M), SINGLE_PARTS.crimp),
@@ -156,7 +154,7 @@ function trappedSnood(rig: Rig, place: Place): Step {
 }
 
 function weakSinker(rig: Rig, place: Place): Step {
-  if (place.at === 'along') return no('it hangs from a swivel, a snap or a loop')
+  if (place.at === 'along') return no('it goes on a swivel, a snap or a loop')
   const link = atEnd(rig, place, SINGLE_PARTS.sinkerLink)
   return inTurn(link, (done) =>
     atEnd({ ...rig, trace: { ...done.trace, weakLink: done.id } }, { at: 'end', of: done.id }, SINGLE_PARTS.sinker),

@@ -19,13 +19,13 @@ export const refused = (why: string): EditResult => ({ ok: false, why })
 export function checked(rig: Rig, edited: Trace, chosen: string): EditResult {
   const seated = withoutDangling(reseat(edited))
   const shape = traceSchema.safeParse(seated)
-  if (!shape.success) return refused(shape.error.issues[0]?.message ?? 'that is not a trace')
+  if (!shape.success) return refused(shape.error.issues[0]?.message ?? 'this is not a trace')
   const tied = hangs(seated) ? retie(rig, seated) : { trace: seated, said: [] }
   if ('why' in tied) return refused(tied.why)
   const { trace, said } = tied
   const [fault] = [...soundnessIssues(trace, rig.catalogue), ...fitIssues({ ...rig, trace })]
   if (fault) return refused(fault.message)
-  return { ok: true, trace, chosen, ...(said.length > 0 ? { said: `Tied anew: ${said.join('; ')}` } : {}) }
+  return { ok: true, trace, chosen, ...(said.length > 0 ? { said: `Re-tied: ${said.join('; ')}` } : {}) }
 }
 
 /** Whether every piece hangs from one that is there. */

@@ -22,7 +22,7 @@ export function suits(item: Gear, piece: Piece): boolean {
 export function fromBox(rig: Rig, id: string, item: Gear, bearsN?: number): EditResult {
   const { trace } = rig
   const piece = pieceById(trace, id)
-  if (!piece || !suits(item, piece)) return refused('that goes in another place')
+  if (!piece || !suits(item, piece)) return refused('it does not fit here')
   if (item.kind === 'line') {
     const { material, strengthN: labelN, diameterM } = item
     const strengthN = bearsN ?? labelN

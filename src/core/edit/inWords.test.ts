@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../tests/depth.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
@@ -96,18 +97,15 @@ describe('a trace in words', () => {
 
   test.each([
     ['leadr', 'leadr: there is no such part'],
-    ['leader 40', 'leader 40: “40” of what? Write the unit with it'],
-    ['swivel 30 g', 'swivel 30 g: “30 g” says nothing of a swivel'],
-    ['(bead)', 'a bracket opens with no part before it'],
+    ['leader 40', 'leader 40: “40” needs a unit'],
+    ['swivel 30 g', 'swivel 30 g: “30 g” is not a detail of a swivel'],
+    ['(bead)', 'a bracket has no part before it'],
     ['leader (bead', 'a bracket is not closed'],
-    ['leader) bead', 'a bracket is closed that was not opened'],
-    [
-      'leader, swivel 30 cm',
-      'swivel 30 cm: a place down a line is only for what rides on one: put it in the brackets of its line',
-    ],
-    ['leader (bead fg), swivel', 'bead fg: it is not tied there, so by no knot'],
-    [' , ;', 'nothing is written'],
-    ['leader, '.repeat(600), 'that is too long for one trace'],
+    ['leader) bead', 'a bracket is closed but not opened'],
+    ['leader, swivel 30 cm', 'swivel 30 cm: only parts on a line have a position; write it in the brackets of its line'],
+    ['leader (bead fg), swivel', 'bead fg: it has no knot there'],
+    [' , ;', 'it is empty'],
+    ['leader, '.repeat(600), 'this is too long for one trace'],
     ['leader, bait', 'bait: a bait goes on a hook'],
   ])('“%s”: %s', (text, why) => {
     expect(drawn(text)).toEqual({ ok: false, why })
@@ -122,7 +120,7 @@ describe('a trace in words', () => {
         if (result.ok) expect(parseTrace(result.trace, catalogue).ok).toBe(true)
         else expect(result.why).not.toBe('')
       }),
-      { numRuns: 300 },
+      { numRuns: atDepth(100, 300) },
     )
   })
 })
@@ -133,7 +131,7 @@ describe('a line of several strands', () => {
   const leaderN = (trace: Trace) =>
     pathLinks({ catalogue, wound: [], conditions }, pathToPiece(trace, 'swivel')).find(({ id }) => id === 'leader')!.strengthN
 
-  test('it bears what its strands bear together', () => {
+  test('it holds what its strands bear together', () => {
     expect(leaderN(twisted)).toBeCloseTo(2 * leaderN(made('leader 60 lb 2 m, swivel')), 6)
   })
 

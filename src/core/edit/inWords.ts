@@ -28,7 +28,7 @@ export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
  * stand with their part.
  */
 export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
-  if (text.length > MOST_WRITTEN) return refused('that is too long for one trace')
+  if (text.length > MOST_WRITTEN) return refused('this is too long for one trace')
   const chains = parse(text)
   if (typeof chains === 'string') return refused(chains)
   const drawing = new Drawing(rig)
@@ -61,11 +61,11 @@ function parse(text: string): Item[][] | string {
     else {
       end()
       if (sign === ';') chainsNow().push([])
-      if (sign === ')' && open.length === 1) return 'a bracket is closed that was not opened'
+      if (sign === ')' && open.length === 1) return 'a bracket is closed but not opened'
       if (sign === ')') open.pop()
       if (sign !== '(') continue
       const item = chainsNow().at(-1)!.at(-1)
-      if (!item) return 'a bracket opens with no part before it'
+      if (!item) return 'a bracket has no part before it'
       item.on.push([])
       open.push(item.on)
     }
@@ -73,7 +73,7 @@ function parse(text: string): Item[][] | string {
   end()
   if (open.length > 1) return 'a bracket is not closed'
   const chains = root.filter((chain) => chain.length > 0)
-  return chains.length > 0 ? chains : 'nothing is written'
+  return chains.length > 0 ? chains : 'it is empty'
 }
 
 class Drawing {
@@ -146,12 +146,12 @@ class Drawing {
     }
     const placeM = details.find((detail) => 'placeM' in detail)?.placeM
     if (placeM !== undefined && place.at !== 'along')
-      return { ok: false, why: 'a place down a line is only for what rides on one: put it in the brackets of its line' }
+      return { ok: false, why: 'only parts on a line have a position; write it in the brackets of its line' }
     const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
     const said = { ...part, set: Object.assign({}, set, ...details.map((detail) => detail.set ?? {})) }
     const step = putIn({ ...this.rig, trace: this.trace }, here, said)
     if (!step.ok || !connection) return step
-    if (!isTied(jointOf(pieceNamed(step.trace, step.id)))) return { ok: false, why: 'it is not tied there, so by no knot' }
+    if (!isTied(jointOf(pieceNamed(step.trace, step.id)))) return { ok: false, why: 'it has no knot there' }
     return { ...step, trace: withJoint(step.trace, step.id, () => ({ connection })) }
   }
 

@@ -19,22 +19,22 @@ import { NO_KNOT } from './retie.ts'
 export function moveTo(rig: Rig, id: string, place: Place): EditResult {
   const { trace } = rig
   const piece = pieceById(trace, id)
-  if (!piece) return refused('that belongs to the outfit')
-  if (piece.attach.how === 'through') return refused('it runs through a pulley: move the pulley')
-  if (hangsFrom(trace, place.at === 'along' ? place.line : place.of, id)) return refused('it would hang from itself')
+  if (!piece) return refused('this belongs to the outfit')
+  if (piece.attach.how === 'through') return refused('it runs through a pulley; move the pulley')
+  if (hangsFrom(trace, place.at === 'along' ? place.line : place.of, id)) return refused('it would be tied to itself')
   if (place.at === 'along') {
     const attach = seatFor(without(trace, id), place, piece)
     // Lifted off, it may have passed what it bore on, or what bore on it.
     return typeof attach === 'string' ? refused(attach) : checked(rig, soughtAnew(reattached(trace, id, attach), id), id)
   }
-  if (place.takes === id) return refused('it is there')
+  if (place.takes === id) return refused('it is there already')
   const attach = tieTo(rig, place.of, piece, place.end)
   if (!attach) return refused(NO_KNOT)
   const moved = soughtAnew(reattached(trace, id, attach), id)
   const taken = place.takes === undefined ? undefined : pieceById(trace, place.takes)
   if (!taken) return checked(rig, moved, id)
   if (hungFrom(trace, id).some(({ attach: { how }, role }) => how === 'joined' && role !== 'bait'))
-    return refused(`something hangs from it: ${withArticle(pieceName(taken))} would find no place`)
+    return refused(`a part is tied to it: ${withArticle(pieceName(taken))} would have no place`)
   const below = tieTo({ ...rig, trace: moved }, id, taken)
   return below ? checked(rig, reattached(moved, taken.id, below), id) : refused(NO_KNOT)
 }

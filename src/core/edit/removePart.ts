@@ -19,14 +19,14 @@ export function goesWith(trace: Trace, id: string): string[] {
 export function removePart(rig: Rig, id: string, { below }: { below: boolean }): EditResult {
   const { trace } = rig
   const piece = pieceById(trace, id)
-  if (!piece) return refused('that belongs to the outfit')
+  if (!piece) return refused('this belongs to the outfit')
   const parent = parentId(piece.attach)
   const chosen = parent === OUTFIT ? 'main' : parent
   const gone = new Set([id, ...(below ? allBelow(trace, id) : goesWith(trace, id))])
   const left: Trace = { ...trace, pieces: trace.pieces.filter((each) => !gone.has(each.id)) }
   const orphans = left.pieces.filter(({ attach }) => parentId(attach) === id)
   if (orphans.length > 1 && (parent === OUTFIT || lineById(trace, parent)))
-    return refused(`${orphans.length} parts would hang from one end: take out all below it, or put a loop in its place`)
+    return refused(`${orphans.length} parts would be tied to one end; remove all below it or use a loop`)
   let tied = left
   for (const orphan of orphans) {
     const attach = tieTo({ ...rig, trace: left }, parent, orphan, piece.attach.how === 'joined' ? piece.attach.end : undefined)

@@ -12,12 +12,12 @@ import { NO_KNOT } from './retie.ts'
 export function reorder(rig: Rig, id: string, toward: 'hook' | 'reel'): EditResult {
   const { trace } = rig
   const piece = pieceById(trace, id)
-  if (!piece) return refused('that belongs to the outfit')
+  if (!piece) return refused('this belongs to the outfit')
   const lineId = ridesOn(piece)
   if (lineId !== undefined) return changedAlong(rig, piece, lineId, toward)
   if (toward === 'hook') {
     const next = followerOf(trace, piece)
-    return next ? swapped(rig, piece, next, id) : refused('nothing follows it that could change places with it')
+    return next ? swapped(rig, piece, next, id) : refused('it has no next part to swap with')
   }
   const above = pieceById(trace, parentId(piece.attach))
   return above ? swapped(rig, above, piece, id) : refused('it is the first part of the trace')
@@ -28,7 +28,7 @@ function changedAlong(rig: Rig, piece: Piece, lineId: string, toward: 'hook' | '
   const row = onLine(trace, lineId).filter((other) => ridesOn(other.piece) !== undefined)
   const at = row.findIndex((other) => other.piece === piece)
   const [own, other] = [row[at], row[at + (toward === 'hook' ? 1 : -1)]]
-  if (!own || !other) return refused('nothing on the line lies on that side of it')
+  if (!own || !other) return refused('no part is on that side of it')
   // Both on one spot: what comes first in the document comes first on the line, so they change places there too.
   const moved = putAt(putAt(trace, piece.id, other.downM), other.piece.id, own.downM)
   const pieces = swappedInOrder(moved.pieces, piece.id, other.piece.id)
@@ -60,10 +60,10 @@ function followerOf(trace: Trace, piece: Piece): Piece | undefined {
 function swapped(rig: Rig, upper: Piece, lower: Piece, chosen: string): EditResult {
   const { trace } = rig
   if (upper.attach.how !== 'joined' || lower.attach.how !== 'joined' || lower.attach.end === 'near')
-    return refused('it can only change places with what it is tied to end to end')
+    return refused('it can only swap with the part it is tied to')
   if (!(isLine(lower) || lower.role === 'hardware')) return refused('an end stays at the end')
   const rest = hungFrom(trace, lower.id).filter(({ attach }) => attach.how === 'joined' && attach.end !== 'near')
-  if (rest.length > 1) return refused('branches hang there: move them first')
+  if (rest.length > 1) return refused('branches are tied there; move them first')
   const first = tieTo(rig, upper.attach.to, lower, upper.attach.end)
   const second = tieTo(rig, lower.id, upper)
   if (!first || !second) return refused(NO_KNOT)

@@ -30,4 +30,4 @@ export function retie(rig: Rig, edited: Trace): { trace: Trace; said: string[] }
   return { trace, said }
 }
 
-export const NO_KNOT = 'no knot joins the two: put a swivel or a loop between'
+export const NO_KNOT = 'no knot joins these two; add a swivel or a loop between them'

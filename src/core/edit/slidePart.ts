@@ -38,7 +38,7 @@ export function slidePart(rig: Rig, id: string, downM: number): EditResult {
   const { trace } = rig
   const range = slideRange(trace, id)
   const piece = pieceById(trace, id)
-  if (!range || !piece) return refused('it does not ride on a line')
+  if (!range || !piece) return refused('it is not on a line')
   const toM = Math.min(range.highM, Math.max(range.lowM, downM))
   const pulley = throughOf(piece, trace)
   if (pulley) return checked(rig, reattached(trace, pulley.id, { ...pulley.attach, atM: toM }), id)

@@ -14,7 +14,7 @@ export function splitLine(rig: Rig, id: string, atM: number): EditResult {
   const { trace, catalogue } = rig
   const line = lineById(trace, id)
   if (!line) return refused('only a line can be split')
-  if (line.role === 'double') return refused('a double is one loop: it cannot be split')
+  if (line.role === 'double') return refused('a double is one loop and cannot be split')
   if (!(atM > 0 && atM < line.lengthM)) return refused('split it somewhere between its ends')
   if (line.attach.how === 'through' && atM <= line.attach.atM) return refused('split it beyond the pulley')
   const swivelId = freeId(trace, 'swivel')

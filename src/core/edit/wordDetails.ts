@@ -29,9 +29,7 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
   }
   const named = <T extends string>(table: Readonly<Record<T, { name: string }>>) =>
     (Object.keys(table) as T[]).find((id) => id.toLowerCase() === text || table[id].name.toLowerCase() === text)
-  const unclear = /^[\d.,]+$/.test(text)
-    ? `“${text}” of what? Write the unit with it`
-    : `“${text}” says nothing of a ${part.name}`
+  const unclear = /^[\d.,]+$/.test(text) ? `“${text}” needs a unit` : `“${text}” is not a detail of a ${part.name}`
   switch (part.kind) {
     case 'line': {
       const strengthN = quantity('strength')

@@ -94,7 +94,7 @@ describe('the sinker for the water', () => {
   const at = (streamMperS: number) => ({ water: { ...defaultWater(catalogue, 'anchor'), streamMperS } })
   const massOf = (of: ReturnType<typeof made>) => (part(of, 'sinker') as { massKg: number }).massKg
 
-  test('of those at hand the least that holds, and the heaviest where none does', () => {
+  test('of those at hand the lightest that holds, and the heaviest where none does', () => {
     const exact = massOf(made('runningLedger', undefined, at(0.8)))
     expect(exact).toBeGreaterThan(0.05)
     expect(massOf(made('runningLedger', undefined, at(0.8), {}, [0.05, exact + 0.01, 2]))).toBeCloseTo(exact + 0.01, 12)

@@ -30,29 +30,28 @@ export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
   const fromShore = water !== undefined && water.method === 'shore'
   const name = target?.name ?? 'the fish'
   if (water && isCastMethod(water.method) && family.casts.every((style) => style === 'none'))
-    return not(`It is lowered from a boat, and here it is cast ${fromShore ? 'from the shore' : 'up-tide'}.`)
+    return not(`It is for lowering from a boat, not for casting ${fromShore ? 'from the shore' : 'up-tide'}.`)
   if (family.id === BAIT_CATCHER && target && target.typicalMassKg > 1) return not('It catches bait, not fish of this size.')
-  if (family.id === DEEP && water && water.depthM < DEEP_M) return not('Its lights and its release weight are for deep water.')
-  if (family.id === TROLLED)
-    return water ? not('It is towed behind a boat under way.') : can('It is towed behind a boat under way.')
+  if (family.id === DEEP && water && water.depthM < DEEP_M) return not('Its lights and release weight are for deep water.')
+  if (family.id === TROLLED) return water ? not('It is towed behind a boat.') : can('It is towed behind a boat.')
   if (family.id === KITED && target && target.feeds !== 'surface')
     return not(`It fishes at the surface, and ${name} does not feed there.`)
   const height = heightOf(family)
   const onBed = target?.feeds === 'bed' || target?.feeds === 'rough'
   if (target && height === 'bed' && ['midwater', 'surface'].includes(target.feeds))
-    return not(`It lies on the bottom, and ${name} feeds above it.`)
-  if (height === 'hung' && onBed) return not(`It hangs off the bottom, and ${name} feeds on it.`)
+    return not(`It is on the bottom, but ${name} feeds above it.`)
+  if (height === 'hung' && onBed) return not(`It is above the bottom, but ${name} feeds on it.`)
   if (target && target.typicalMassKg > FAR_HEAVIER * family.fishKg) return can(`Usually tied for smaller fish than ${name}.`)
-  if (target && target.typicalMassKg < FAR_LIGHTER * family.fishKg) return can(`Heavier than ${name} asks for.`)
+  if (target && target.typicalMassKg < FAR_LIGHTER * family.fishKg) return can(`Heavier than ${name} needs.`)
   if (isRough(target, water) && height === 'bed') {
-    if (family.weakLink) return { suits: 'well', why: 'Over rough ground its weak link costs the sinker, not the fish.' }
-    if (family.id === 'pulley') return { suits: 'well', why: 'The fish’s pull lifts the sinker out of the rough.' }
-    return can('Over rough ground a snag costs the whole trace: it has no weak link.')
+    if (family.weakLink) return { suits: 'well', why: 'On rough ground its weak link costs the sinker, not the fish.' }
+    if (family.id === 'pulley') return { suits: 'well', why: 'A fish lifts the sinker off rough ground.' }
+    return can('On rough ground a snag costs the whole trace: it has no weak link.')
   }
   if (family.id === 'biteTrace' && target && target.teeth !== 'cutting')
-    return can('Its wire is for cutting teeth, and costs bites without them.')
-  if (height === 'free' && water && onBed) return can('It stays down only towards slack water.')
-  if (height === 'worked' && onBed) return can(`It has to be worked close over the bed, where ${name} feeds.`)
+    return can('Its wire is for cutting teeth and costs bites.')
+  if (height === 'free' && water && onBed) return can('It stays down only near slack water.')
+  if (height === 'worked' && onBed) return can(`It must be worked close to the bottom, where ${name} feeds.`)
   return { suits: 'well', why: recommended(family, target, water?.method) }
 }
 
@@ -69,14 +68,12 @@ const isRough = (target: Target | undefined, water: SuitedTo['water']) => water?
 function recommended(family: Family, target: Target | undefined, method: Method | undefined): string {
   const height = heightOf(family)
   const name = target?.name
-  if (name === undefined) return method === undefined ? family.about : 'It can be fished here.'
+  if (name === undefined) return method === undefined ? family.about : 'It suits this place.'
   if (target?.teeth === 'cutting' && family.id === 'biteTrace')
-    return `${capital(name)} bites through line, and not through its wire.`
-  if (height === 'bed') return `It lies on the bottom, where ${name} feeds.`
-  if (height === 'hung') return `It hangs in mid-water, where ${name} feeds.`
-  return height === 'worked'
-    ? `It is worked in mid-water, where ${name} feeds.`
-    : `The bait swims free, as ${name} expects it to.`
+    return `${capital(name)} bites through line, but not through this wire.`
+  if (height === 'bed') return `It is on the bottom, where ${name} feeds.`
+  if (height === 'hung') return `It is in mid-water, where ${name} feeds.`
+  return height === 'worked' ? `It is worked in mid-water, where ${name} feeds.` : `The bait swims freely, as ${name} expects.`
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

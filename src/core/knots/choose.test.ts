@@ -59,7 +59,7 @@ describe('the chooser', () => {
     expect(why(chooseKnots(catalogue, line('mono', 30), line('mono', 30), 'sea'), 'bimini')).toBe('doubles a line')
   })
 
-  test('the weaker line decides, a double counts twice, and one’s own figure goes before the nominal', () => {
+  test('the weaker line decides, a double countstwice, and one’s own figure goes before the nominal', () => {
     const [weak] = chooseKnots(catalogue, line('mono', 20), line('mono', 60), 'strength').suited
     expect(weak!.strengthN).toBeLessThan(20 * LB)
     const palomar = (end: 'strand' | 'double', from = catalogue) =>

@@ -62,7 +62,7 @@ function misfitOf(catalogue: Catalogue, id: KnotId, above: TiedEnd, below: TiedE
   const { closesUpToM } = catalogue.connections[id]
   for (const line of linesOf(above, below)) {
     if (!efficiencyOf(catalogue, { connection: id }, line.material))
-      return `is not tied in ${catalogue.materials[line.material].name}`
+      return `cannot be tied in ${catalogue.materials[line.material].name}`
     const isStiff = line.material === 'mono' || line.material === 'fluoro'
     if (isStiff && closesUpToM !== undefined && lineDiameterM(catalogue, line) > closesUpToM)
       return 'is not drawn down by hand in line so thick'

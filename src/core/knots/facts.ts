@@ -37,7 +37,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
     coldFactor: 1.5,
     sits: 'snug',
     good: 'Wraps side by side, snug to the eye, none crossing.',
-    bad: 'Crossed wraps, or a tag that moved under a pull.',
+    bad: 'Crossed wraps, or a tag that moved under load.',
     steps: [
       'Pass the tag through the eye.',
       'Wrap it round the standing line {turns} times, away from the eye.',
@@ -83,7 +83,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
   uni: {
     also: ['grinner', 'hangman’s knot'],
     suits: 'Almost any line to any eye; it can be left as a loop that closes under load.',
-    fails: 'In braid it wants more turns; thick line draws down badly.',
+    fails: 'In braid it needs more turns; thick line tightens badly.',
     tagMm: EYE_TAG,
     bulk: 3,
     coldFactor: 1.4,
@@ -101,7 +101,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
   sanDiegoJam: {
     also: ['reversed clinch', 'heritage knot'],
     suits: 'Heavy lures and fluorocarbon: strong, and quick on a swinging weight.',
-    fails: 'Wants care that the wraps do not cross on the way back.',
+    fails: 'Take care that the wraps do not cross on the way back.',
     tagMm: EYE_TAG,
     bulk: 3,
     coldFactor: 1.6,
@@ -119,7 +119,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
   palomar: {
     also: ['doubled-line knot'],
     suits: 'Braid above all, and anything small enough to pass through its loop.',
-    fails: 'Lures with many hooks hardly pass the loop; it uses much line.',
+    fails: 'Lures with many hooks do not pass the loop, and it uses a lot of line.',
     tagMm: EYE_TAG,
     bulk: 3.5,
     coldFactor: 1.2,
@@ -344,7 +344,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
     good: 'Wraps like thread on a spool, no gap and none over another.',
     bad: 'A wrap that crossed: take it off and begin again.',
     steps: [
-      'Lead the braid through the bobbin and lay it along the leader.',
+      'Run the braid through the bobbin and lay it along the leader.',
       'Wind it over itself and the leader, some ten turns towards the tag.',
       'Turn back and wind close turns over these, {turns} in all.',
       'Lock it with half hitches round both lines.',
@@ -387,7 +387,7 @@ export const KNOT_FACTS: Readonly<Record<KnotId, KnotFacts>> = {
   bimini: {
     also: ['twenty-times-around knot'],
     suits: 'A double at the full strength of the line, so that the next knot acts on two strands.',
-    fails: 'Long doubles want two people or a foot; braid cuts.',
+    fails: 'Long doubles need two people or a foot. Braid cuts.',
     tagMm: [5, 10],
     bulk: 3,
     coldFactor: 2,

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../tests/depth.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { attempt, growthArb, STARTS } from '../../../tests/fixtures/randomTraces.ts'
 import { REACH_OPTIONS } from '../../../tests/fixtures/reach.ts'
@@ -59,11 +60,11 @@ describe('the layout of the reach', () => {
           layOutReach(trace, outfit, { ...options, trueScale: true })
         }
       }),
-      { numRuns: 6 },
+      { numRuns: atDepth(3, 200) },
     )
   }, 60_000)
 
-  test('draws two parts joined to the outfit’s line (2026-11-29: only one was drawn)', () => {
+  test('draws two parts joined to your main line (2026-11-29: only one was drawn)', () => {
     const hook = inWords('hook 2/0').pieces[0]!
     expectClear({ ...emptyTrace('two'), pieces: [hook, { ...hook, id: 'hook-2' }] })
   })

@@ -32,7 +32,7 @@ describe('a knot', () => {
     expect(many).toBeCloseTo((4 * nominal + 30 * 0.7) / 34, 12)
   })
 
-  test('a soaked nylon line bears less by itself: its knot is not blamed for it', () => {
+  test('a soaked nylon line holds less by itself: its knot is not blamed for it', () => {
     const left = catalogue.materials.mono.wetCondition
     expect(left).toBeLessThan(1)
     const [dry, wet] = [lesson([pull(1, 0.8)]), lesson([pull(1, 0.8 * left, { wet: true })])]

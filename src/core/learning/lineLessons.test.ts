@@ -31,7 +31,7 @@ describe('a line pulled straight', () => {
     expect(sure.highN - sure.lowN).toBeLessThan((lesson.highN - lesson.lowN) / 2)
   })
 
-  test('soaked nylon is told as what it bears dry', () => {
+  test('soaked nylon is told as what it holds dry', () => {
     const left = catalogue.materials.mono.wetCondition
     const [dry, wet] = [straight(1, 33 * LB), straight(1, 33 * LB * left, { wet: true })].map(
       (pull) => lineLesson(catalogue, [pull], LABEL)!.strengthN,

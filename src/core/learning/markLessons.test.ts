@@ -28,7 +28,7 @@ describe('a mark', () => {
     ['a place off the globe', { latitudeDeg: 95 }, 'north of the pole'],
     ['a zone that is none', { timeZone: 'Orran/Sound' }, 'not a time zone'],
     ['no stream', { stream: [] }, 'needs a row'],
-    ['an hour twice', { stream: [MARK.stream[0], MARK.stream[0]] }, 'comes twice'],
+    ['an hour twice', { stream: [MARK.stream[0], MARK.stream[0]] }, 'is there twice'],
     ['an hour outside the table', { stream: [{ ...MARK.stream[0], hour: 7 }] }, 'six hours after'],
     ['an endless number', { depthM: Number.POSITIVE_INFINITY }, ''],
   ])('is refused with %s', (_, change, message) => {

@@ -128,7 +128,7 @@ describe('hand', () => {
     })
   })
 
-  test('through a pulley the length of the far side counts, from the stop that bears on it', () => {
+  test('through a pulley the length of the far side counts, from the stop that holds on it', () => {
     // Snood 1 m, then the body from its near end to its far end: the hand at 1.2 m is on the body.
     const pulley = draftOf('pulley', outfit, usual).trace
     expect(handOf(pulley, { freeboardM: 0.9 }).paths.find(({ end }) => end === 'tail')!.inHand).toEqual(pieceRef('body'))

@@ -130,7 +130,7 @@ describe('run', () => {
     )
   })
 
-  test('backing bears the pull only once the main line is all out', () => {
+  test('backing holds the pull only once the main line is all out', () => {
     const short = braidOutfit(50, {
       wound: [
         { role: 'backing', material: 'mono', strengthN: 12 * LB, lengthM: 100 },
@@ -175,7 +175,7 @@ describe('cast', () => {
     expect(thrown(0.005).rangeM.most).toBeLessThan(thrown(0.15).rangeM.least)
   })
 
-  test('every branch bears what flies beyond it: a heavy bait on a light snood fails, at the snood, whatever the leader', () => {
+  test('every branch holds what mass beyond it: a heavy bait on a light snood fails, at the snood, whatever the leader', () => {
     const heavy = withPiece(
       withPiece(unclipped, 'hook-bait', (piece) => ({ ...piece, massKg: 0.15 }) as Piece),
       'hook-line',

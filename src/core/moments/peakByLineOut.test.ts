@@ -21,7 +21,7 @@ describe('peak by line out', () => {
     }
   })
 
-  test('what is allowed steps down where weaker backing comes off the spool, and the unsafe stretch begins at the crossing', () => {
+  test('the limit steps down where weaker backing comes off the spool, and the unsafe stretch begins at the crossing', () => {
     const backed = points.at(-1)!
     expect(backed.allowedN).toBeLessThanOrEqual(points[0]!.allowedN)
     expect(unsafeFromM(points.map((point) => ({ ...point, allowedN: point.lineOutM > 100 ? 0 : 1e6 })))).toBeGreaterThan(100)

@@ -90,7 +90,7 @@ describe('a rush judged', () => {
     const remedies = tryRemedies(finding!, advised(content, evaluation))
     expect(remedies.map(({ label }) => label.split(',')[0])).toEqual([
       'hold the rod up',
-      'ease the drag',
+      'lower the drag when the leader comes up',
       'make the leader longer',
     ])
     const dragged = remedies[1]!.conditions.dragN

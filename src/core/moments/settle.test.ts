@@ -120,7 +120,7 @@ describe('settle', () => {
     }
   })
 
-  test('a float on a hook length lifts the bait; one above it bears the trace', () => {
+  test('a float on a hook length lifts the bait; one above it holds the trace', () => {
     const rotating = draftOf('rotating', outfit, defaultConditions())
     const floatOn = (line: string): Trace => ({
       ...rotating.trace,
@@ -158,8 +158,8 @@ describe('settle', () => {
     const finding = findings.find(({ rule }) => rule === 'sinker-too-light')!
     expect(JSON.stringify(finding.why)).toContain('Free-lined')
     expect(finding.remedies.map(({ label }) => label)).toEqual([
-      'let out more line: a third more than the depth',
-      'fish it towards slack water: half the stream',
+      'let out a third more line than the depth',
+      'fish near slack water, in half the current',
     ])
   })
 

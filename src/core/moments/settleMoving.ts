@@ -61,7 +61,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
   /** By how far what swims deepest is off the depth meant; on the bed it fails. */
   trolled: (moving, { towed }) => {
     const deepest = deepestOf(towed.places)
-    if (!deepest) return troubled('trolled', 'Nothing hangs on the line')
+    if (!deepest) return troubled('trolled', 'The line has no lure or bait')
     const waterM = leastWaterM(moving)
     const wantedM = wantedDepthM(moving.swimsAt, waterM)
     const offM = Math.abs(deepest.depthM - wantedM)

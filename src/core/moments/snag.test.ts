@@ -14,7 +14,7 @@ const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB }
 const fixture = (family: string) => FAMILY_FIXTURES.find(({ trace }) => trace.family === family)!.trace
 
 describe('snag', () => {
-  test('a weak link goes first with the chance of the closed form', () => {
+  test('a weak link breaks first with the chance of the closed form', () => {
     // Two links that matter: end loop (spread 0.09) at 0.72 × 0.9 × 20 lb = 12.96 lb against the leader's FG at 46 lb, and so on:
     // the rest is over 6 of its deviations away, so it goes first all but always.
     const trace = fixture('threeWay')
@@ -60,7 +60,7 @@ describe('snag', () => {
     expect(hook.chance).toBeCloseTo(hook.first.at(-1)! + hook.first.at(-2)!, 12)
   })
 
-  test('a running sinker’s snag path goes through the stop it bears on', () => {
+  test('a running sinker’s snag path goes through the stop it holds on', () => {
     const ledger = draftOf('runningLedger', outfit, usual).trace
     const lead = evaluated(ledger, outfit, usual).snag!.paths.find(({ end }) => end === 'sinker')!
     expect(lead.links.map(({ id }) => id)).toEqual(['main', 'leader.joint', 'leader', 'swivel.joint', 'swivel'])

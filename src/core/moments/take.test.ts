@@ -100,7 +100,7 @@ describe('take', () => {
 })
 
 describe('the drawing', () => {
-  test('point and shank are a gape apart, in every pattern, and the bait lies in the gap by what is buried', () => {
+  test('point and shank are a gap apart, in every pattern, and the bait lies in the gap by what is buried', () => {
     for (const pattern of ['j', 'circle', 'treble'] as const) {
       const { deciding } = take(changed(drafted('runningLedger').trace, 'hook', { pattern, gapeM: 0.0137 }))!
       const outline = hookOutline(catalogue, pattern, deciding.dimensions)

@@ -49,7 +49,7 @@ describe('what must be on', () => {
     expect(holdingOf(5, { trouble: 'too strong' })).toBe('no')
   })
 
-  test('a sinker of the box stands in the trace’s own place; without one the trace’s own counts', () => {
+  test('a sinker of the box stands in from the trace place; without one from the trace counts', () => {
     expect(settledOn(ledger, water, { shape: 'gripWire', massKg: 0.175 })!.weight).toMatchObject({
       id: 'sinker',
       shape: 'gripWire',
@@ -66,7 +66,7 @@ describe('the box', () => {
 
   test('has each shape once', () => expect(shapesOf(owned)).toEqual(['pear', 'bomb', 'gripWire']))
 
-  test('from a boat all go along but wires; cast, the trace’s own shape and wires', () => {
+  test('from a boat all go along but wires; cast, from the trace shape and wires', () => {
     for (const method of ['anchor', 'drift'] as const) expect(defaultShapes(owned, ledger, method)).toEqual(['pear', 'bomb'])
     for (const method of ['shore', 'uptide'] as const)
       expect(defaultShapes(owned, ledger, method)).toEqual(

@@ -124,7 +124,7 @@ function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs
   }
 }
 
-const NOTHING_DOWN = 'Nothing takes this trace down: it has neither a sinker nor a bait'
+const NOTHING_DOWN = 'This trace does not sink: it has no sinker and no bait'
 
 const kgOf = (wanted: Wanted) => ('wantedKg' in wanted ? wanted.wantedKg : Number.POSITIVE_INFINITY)
 

@@ -15,10 +15,10 @@ const MOST_MONO_N = 490
 export type BiteTraceAdvice = { kind: BiteTrace; bitesLost: number; why: string; barred: boolean }
 
 const WHY: Readonly<Record<BiteTrace, string>> = {
-  none: 'Line of the strength that the teeth ask for; feel it for nicks after each fish.',
-  longShank: 'The shank takes the teeth of a fish that bites short; the point stands farther from the eye.',
-  linkedHooks: 'Hooks in a row hold a long bait, and the upper ones take the teeth.',
-  wire: 'Nothing bites it through. It kinks, it is seen, and its cut ends prick.',
+  none: 'Line strong enough for the teeth. Check it for damage after each fish.',
+  longShank: 'The shank protects against teeth. The point is farther from the eye.',
+  linkedHooks: 'Hooks in a row hold a long bait. The upper ones protect the line.',
+  wire: 'No fish bites through it. It kinks and shows, and its cut ends are sharp.',
 }
 
 /**

@@ -32,23 +32,23 @@ export function hookKindsFor(
   const circle: HookKindAdvice = {
     pattern: 'circle',
     why: circleOnly
-      ? 'The rule in force asks for it.'
+      ? 'Your rule set requires it.'
       : fishMassKg >= VERY_LARGE_KG
-        ? 'A very large fish is held by one strong hook in the corner of its jaw.'
+        ? 'One strong hook in the corner of the jaw holds a very large fish.'
         : target && goesBack({ target, ruleSet })
-          ? 'It holds in the corner of the jaw: the fish goes back unharmed, and so do undersized ones.'
-          : 'It holds in the corner of the jaw, also with an undersized or deep-taken fish.',
+          ? 'It holds in the corner of the jaw, so released fish are unharmed.'
+          : 'It holds in the corner of the jaw, even if the fish swallows deep.',
     cost: target?.shakesCircles
-      ? `${target.name} is said to shake it out; it is not to be struck.`
-      : 'It must not be struck, and a bait that fills its gap masks it.',
+      ? `${target.name} may throw it. Do not strike.`
+      : 'Do not strike with it. A bait that fills its gap hides the point.',
     barred: false,
   }
   const j: HookKindAdvice = {
     pattern: alive ? 'liveBait' : 'j',
     why: target?.shakesCircles
-      ? 'A fish said to shake circles is held better by a struck point.'
-      : 'Struck, it holds at once, and a bait masks it less. For the table.',
-    cost: 'It is taken deeper: an undersized fish, or one that goes back, is hurt.',
+      ? 'A fish that throws circle hooks is held better by a J hook.'
+      : 'It holds as soon as you strike, and a bait hides it less. For fish you keep.',
+    cost: 'Fish swallow it deeper, which hurts fish you release.',
     barred: circleOnly,
   }
   const circleFirst = circleOnly || goesBack({ target, ruleSet }) || fishMassKg >= VERY_LARGE_KG

@@ -45,7 +45,7 @@ describe('the leader by purpose', () => {
     expect(ruled.conflicts).toHaveLength(1)
   })
 
-  test('a hand on the line bears the fish three times over, and reaches past the edge', () => {
+  test('a hand on line holds the fish three times over, and reaches past the edge', () => {
     const byHand = leaderFor(purpose(conger, { landing: catalogue.landings.leadered, freeboardM: 1.5 }), { ...use, usualM: 1 })
     expect(byHand.lengthM).toBeCloseTo(1.8, 9)
     // 3 × 0.6 × 10 kg × g over 0.9 × 0.84.
@@ -136,7 +136,7 @@ describe('the kind of hook', () => {
     expect(kinds('smooth-hound').map(({ pattern }) => pattern)).toEqual(['circle', 'j'])
     expect(kinds('conger').map(({ pattern }) => pattern)).toEqual(['j', 'circle'])
     expect(kinds('pollack', {}, true)[0]!.pattern).toBe('liveBait')
-    expect(kinds('conger')[1]!.cost).toMatch(/shake it out/)
+    expect(kinds('conger')[1]!.cost).toMatch(/may throw it/)
   })
   test('a rule that asks for circles bars the other, and a very large fish takes one strong hook', () => {
     const ruled = kinds('turbot', { ruleSet: { ...ruleSet, circleOnly: true } })

@@ -137,7 +137,7 @@ function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): Leader
     because(
       'least',
       si,
-      say`A hand takes it: ${strength(si)}, wet and knotted, bear a fish of ${{ quantity: 'fish', si: fishMassKg }} as it is landed.`,
+      say`A hand takes it: ${strength(si)}, wet and knotted, holds a fish of ${{ quantity: 'fish', si: fishMassKg }} as it is landed.`,
     )
   }
   if (target.fights.includes('tail')) {
@@ -159,7 +159,7 @@ function lengthReasons(purpose: Purpose, { usualM, onReel, castM }: LeaderUse): 
     because('least', castM, say`Cast, it reaches from the sinker to some turns on the spool: ${length(castM)}.`)
   else if (!onReel && landing.beyondRodM !== undefined) {
     const si = freeboardM + BUTT_ABOVE_FEET_M + rodLengthM + landing.beyondRodM
-    because('most', si, say`The rod held up brings ${length(si)} to whoever lands the fish.`)
+    because('most', si, say`The rod held up reaches ${length(si)} to the person who lands the fish.`)
   }
   if (landing.byHand && braid) {
     const si = freeboardM + HAND_ABOVE_FEET_M
@@ -204,7 +204,7 @@ export function leaderBeside(labelN: number, mainN: number): 'lighter' | 'equal'
 
 /** What each of the three makes the fuse, and what it is for: both schools. */
 export const FUSE_OF_LEADER = {
-  lighter: 'Lighter than the main line: the leader is the fuse, and a break costs the trace only. For sight and for snags.',
-  equal: 'Equal to the main line: there is no fuse, the knots decide by chance.',
-  heavier: 'Heavier than the main line: for chafe, teeth, the cast and hands. The fuse is then the main line or the join.',
+  lighter: 'Lighter than the main line: the leader breaks first, and you lose only the trace. Good for shy fish and snags.',
+  equal: 'Equal to the main line: there is no fuse, so any knot can break first.',
+  heavier: 'Heavier than the main line: for abrasion, teeth, the cast and hands. The main line or its knot then breaks first.',
 } as const

@@ -50,7 +50,7 @@ describe('a bait or lure as it is measured', () => {
     expect(weightOf({ trace: changed(trace, lure, { floats: true }), catalogue })).toBeUndefined()
   })
 
-  test('a bait that floats makes its hook lighter in the water, and bears itself under a float', () => {
+  test('a bait that floats makes its hook lighter in the water, and holds itself under a float', () => {
     const free = drafted('freeLine')
     const floating = changed(free, idOf(free, 'bait'), { floats: true })
     const density = (trace: Trace) => weightOf({ trace, catalogue })!.densityKgperM3

@@ -31,7 +31,7 @@ export function misfitOf(rig: Rig, piece: Piece, joint = jointOf(piece)): string
   if (misfit) return misfit
   if (joint.connection === 'runsOn') return runsOnMisfit(rig, piece, attach.to)
   const bare = [above, below].filter(isLineEnd).find(({ material }) => isTied(joint) && !isTiedIn(catalogue, joint, material))
-  return bare && `is not tied in ${catalogue.materials[bare.material].name}`
+  return bare && `cannot be tied in ${catalogue.materials[bare.material].name}`
 }
 
 /** A knot part-way in a line makes a loop or a stop, or holds a hook. */
@@ -48,7 +48,7 @@ function runsOnMisfit({ trace }: Rig, piece: Piece, to: string): string | undefi
   const from = trace.pieces.find(({ id }) => id === to)
   const before = from && lineById(trace, parentId(from.attach))
   const same = strand && before && strand.material === before.material && Math.abs(strand.strengthN / before.strengthN - 1) < 1e-6
-  return same ? undefined : 'is one line that goes on: the two are not of one'
+  return same ? undefined : 'continues one line, but these are two different lines'
 }
 
 /** Connections that could stand where this one does, itself among them. */

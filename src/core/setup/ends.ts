@@ -60,7 +60,7 @@ export function misfitBetween({ connections }: Catalogue, id: ConnectionId, abov
       return WOVEN.includes(id) && !wovenSuits(lines) ? 'is braid woven on a stiffer line' : undefined
     case 'end-loop':
       if (lines.length !== 1) return 'makes a loop in one line'
-      return id === 'splice' && !lines[0]!.hollow ? 'needs hollow braid: say so of the line' : undefined
+      return id === 'splice' && !lines[0]!.hollow ? 'needs hollow braid; mark the line as hollow' : undefined
     case 'doubles':
       return above.end === 'strand' && below.end === 'double' ? undefined : 'doubles a line'
     case 'loop-loop':
@@ -71,8 +71,8 @@ export function misfitBetween({ connections }: Catalogue, id: ConnectionId, abov
     case 'stop':
       return 'stops what slides on a line'
     case 'fixture':
-      if (id === 'fitted') return lines.length === 0 ? undefined : 'holds no line: it is tied'
-      return lines.length === 1 && other && other.end !== 'eye' ? undefined : 'is a strand that goes on'
+      if (id === 'fitted') return lines.length === 0 ? undefined : 'is not tied to a line'
+      return lines.length === 1 && other && other.end !== 'eye' ? undefined : 'continues the line'
   }
 }
 

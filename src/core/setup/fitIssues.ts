@@ -16,7 +16,7 @@ export function fitIssues({ trace, outfit, catalogue }: Rig): Issue[] {
     return [
       {
         path: ['pieces', i, 'attach', 'joint', 'connection'],
-        message: `${name} is not tied in ${material}, the outfit’s line`,
+        message: `${name} cannot be tied in ${material}, your main line`,
       },
     ]
   })

@@ -22,9 +22,9 @@ describe('what a joint’s figure rests on', () => {
     expect(isTied(joint)).toBe(true)
     const rig = rigWith([pulled])
     expect(ownFiguresAt(rig, jointRef('hook'))).toEqual([{ material, mean: 0.812, spread: 0.04, tests: 6, origin: 'own' }])
-    expect(ownFiguresText(rig, jointRef('hook'))).toBe(`your 6 pulls in ${name}: 81\u00a0% ± 3\u00a0%`)
-    expect(ownFiguresText(rigWith([{ ...pulled, tests: 1 }]), jointRef('hook'))).toContain('your one pull in ')
-    expect(restsOnPulls(rig, jointRef('hook'))).toBe(` That rests on your 6 pulls in ${name}: 81\u00a0% ± 3\u00a0%.`)
+    expect(ownFiguresText(rig, jointRef('hook'))).toBe(`your 6 tests in ${name}: 81\u00a0% ± 3\u00a0%`)
+    expect(ownFiguresText(rigWith([{ ...pulled, tests: 1 }]), jointRef('hook'))).toContain('your test in ')
+    expect(restsOnPulls(rig, jointRef('hook'))).toBe(` This uses your 6 tests in ${name}: 81\u00a0% ± 3\u00a0%.`)
   })
 
   test('nothing is said where nothing was pulled: of a nominal joint, of another material, of a line, of a joint with its own figure', () => {

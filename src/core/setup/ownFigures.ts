@@ -40,7 +40,7 @@ export function ownFiguresAt(rig: Rig, ref: LinkRef): OwnFigure[] {
 }
 
 /** So many of one’s own pulls, in words. */
-export const yourPulls = (count: number): string => (count === 1 ? 'your one pull' : `your ${count} pulls`)
+export const yourPulls = (count: number): string => (count === 1 ? 'your test' : `your ${count} tests`)
 
 const rounded = (share: number) => Math.round(100 * share)
 
@@ -57,5 +57,5 @@ export const ownFiguresText = (rig: Rig, ref: LinkRef): string =>
 /** The same as a sentence that follows what is said of the link’s strength. */
 export function restsOnPulls(rig: Rig, ref: LinkRef): string {
   const text = ownFiguresText(rig, ref)
-  return text && ` That rests on ${text}.`
+  return text && ` This uses ${text}.`
 }

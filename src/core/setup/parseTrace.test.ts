@@ -16,20 +16,20 @@ const joined = (to: string, connection = 'uni') => ({ how: 'joined', to, joint: 
 /** Each breaks the running ledger in one way; the path and message that must come back. */
 // biome-ignore format: a table reads better in columns
 const BROKEN: [string, (trace: Json) => void, (string | number)[] | ((trace: Json) => (string | number)[]), RegExp][] = [
-  ['a cycle', (t) => { piece(t, 'leader').attach = joined('hook-length', 'doubleUni') }, ['pieces', 0, 'attach'], /hangs from itself/],
+  ['a cycle', (t) => { piece(t, 'leader').attach = joined('hook-length', 'doubleUni') }, ['pieces', 0, 'attach'], /tied to itself/],
   ['a dangling id', (t) => { piece(t, 'swivel').attach = joined('ghost') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'to'], /no piece “ghost”/],
   ['a dangling stop', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: { below: 'ghost' } } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /ghost/],
-  ['a stop that bears on nothing itself', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: { below: 'bead' } }; piece(t, 'bead').attach = { how: 'sliding', on: 'leader', atM: 2, stops: {} } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /nothing below/],
+  ['a stop that holds on nothing itself', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: { below: 'bead' } }; piece(t, 'bead').attach = { how: 'sliding', on: 'leader', atM: 2, stops: {} } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /no stop below/],
   ['a negative length', (t) => { piece(t, 'leader').lengthM = -1 }, ['pieces', 0, 'lengthM'], /too small/],
   ['a length of text', (t) => { piece(t, 'leader').lengthM = '6' }, ['pieces', 0, 'lengthM'], /number/],
   ['an unknown connection', (t) => { piece(t, 'swivel').attach = joined('leader', 'magic') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /./],
-  ['a connection not tied in the material', (t) => { piece(t, 'swivel').attach = joined('leader', 'haywire') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /not tied in mono/],
+  ['a connection not tied in the material', (t) => { piece(t, 'swivel').attach = joined('leader', 'haywire') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /cannot be tied in mono/],
   ['a knot with no line beside it', (t) => { piece(t, 'bait').attach = joined('hook', 'uni') }, (t) => ['pieces', at(t, 'bait'), 'attach', 'joint', 'connection'], /no line on either side/],
-  ['a line that is fitted', (t) => { piece(t, 'swivel').attach = joined('leader', 'fitted') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /tied, not fitted/],
+  ['a line that is fitted', (t) => { piece(t, 'swivel').attach = joined('leader', 'fitted') }, (t) => ['pieces', at(t, 'swivel'), 'attach', 'joint', 'connection'], /needs a knot/],
   ['an id used twice', (t) => { t.pieces.push({ ...piece(t, 'bait') }) }, (t) => ['pieces', t.pieces.length - 1, 'id'], /used twice/],
   ['a word of the outfit’s as id', (t) => { piece(t, 'bait').id = 'main' }, (t) => ['pieces', at(t, 'main'), 'id'], /outfit/],
   ['a place past the line’s end', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 7, stops: { below: 'swivel' } } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'atM'], /past the line/],
-  ['a slider with nothing to bear on', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: {} } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /nothing below/],
+  ['a slider with nothing to bear on', (t) => { piece(t, 'lead').attach = { how: 'sliding', on: 'leader', atM: 1, stops: {} } }, (t) => ['pieces', at(t, 'lead'), 'attach', 'stops'], /no stop below/],
   ['a swivel of no known size', (t) => { piece(t, 'swivel').size = '77' }, (t) => ['pieces', at(t, 'swivel'), 'size'], /size of swivel/],
   ['a hook of no known size', (t) => { piece(t, 'hook').size = 'big' }, (t) => ['pieces', at(t, 'hook'), 'size'], /hook size/],
   ['a weak link that is no line', (t) => { t.weakLink = 'swivel' }, ['weakLink'], /not a line/],
@@ -103,7 +103,7 @@ describe('an outfit', () => {
   })
 })
 
-test('a request names the document each fault is in, and a knot that the outfit’s line does not take', () => {
+test('a request names the document each fault is in, and a knot that your main line does not take', () => {
   const bad = parseRequest({ trace: ledger(), outfit: {}, conditions: { dragN: -1 } }, catalogue)
   expect(bad.ok ? [] : [...new Set(bad.issues.map(({ path }) => path[0]))]).toEqual(['outfit', 'conditions'])
   const trace = ledger()
@@ -112,6 +112,9 @@ test('a request names the document each fault is in, and a knot that the outfit�
   piece(trace, 'swivel').attach = joined('leader', 'haywire')
   const misfit = parseRequest({ trace, outfit: braidOutfit(50) }, catalogue)
   expect(misfit.ok ? [] : misfit.issues).toEqual([
-    { path: ['trace', 'pieces', 0, 'attach', 'joint', 'connection'], message: expect.stringContaining('not tied in braid') },
+    {
+      path: ['trace', 'pieces', 0, 'attach', 'joint', 'connection'],
+      message: expect.stringContaining('cannot be tied in braid'),
+    },
   ])
 })

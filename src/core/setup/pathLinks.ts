@@ -215,7 +215,7 @@ function figureIn(catalogue: Catalogue, joint: Joint, material: Material | undef
   if (material === undefined) return undefined
   const figure = efficiencyOf(catalogue, joint, material)
   if (figure === undefined)
-    throw new CoreError('out-of-range', `${catalogue.connections[joint.connection].name} is not tied in ${material}`, {
+    throw new CoreError('out-of-range', `${catalogue.connections[joint.connection].name} cannot be tied in ${material}`, {
       value: material,
     })
   return figure

@@ -75,7 +75,7 @@ class PathFinder {
     const { attach, id } = piece
     if (attach.how === 'through') return this.toPiece(attach.carrier)
     if (attach.how === 'sliding') {
-      if (attach.stops.below === undefined) throw new CoreError('no-path', `${id} slides with nothing below to bear on`, { id })
+      if (attach.stops.below === undefined) throw new CoreError('no-path', `${id} slides with no stop below it`, { id })
       return this.toPiece(attach.stops.below)
     }
     const above =

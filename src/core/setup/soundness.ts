@@ -18,7 +18,7 @@ export function soundnessIssues(trace: Trace, catalogue: Catalogue): Issue[] {
   if (issues.length > 0) return issues
   const loose = hangingFromItself(trace)
   for (const [i, piece] of trace.pieces.entries())
-    if (loose(piece.id)) issues.push({ path: ['pieces', i, 'attach'], message: `“${piece.id}” hangs from itself` })
+    if (loose(piece.id)) issues.push({ path: ['pieces', i, 'attach'], message: `“${piece.id}” is tied to itself` })
   if (issues.length > 0) return issues
   return [...bearingIssues(trace), ...traceIssues(trace)]
 }
@@ -77,16 +77,16 @@ function jointIssues({ trace, catalogue }: Looked, piece: Piece): string[] {
   const below = piece.attach.how === 'joined' && isLine(piece) ? piece : undefined
   const touchesOutfit = parentId(piece.attach) === OUTFIT
   if (touchesOutfit && piece.attach.how === 'fixed' && isTied(joint))
-    return ['a knot in the outfit’s own line is the outfit’s: tie it in other line, or in the leader']
+    return ['a stop knot on the main line is tied from other line']
   const tied: boolean = isTied(joint)
   if (!tied) {
     const onLine = piece.attach.how === 'joined' && joint.connection === 'fitted' && (above || below || touchesOutfit)
-    return onLine ? [`a line is tied, not fitted: name a knot for “${piece.id}”`] : []
+    return onLine ? [`a line needs a knot: name one for “${piece.id}”`] : []
   }
   const looped = [piece, pieceById(trace, parentId(piece.attach))].some((end) => isHardware(end, 'loop'))
   if (!above && !below && !touchesOutfit && !looped) return [`${name} has no line on either side`]
   return [above, below].flatMap((line) =>
-    line && !isTiedIn(catalogue, joint, line.material) ? [`${name} is not tied in ${line.material}`] : [],
+    line && !isTiedIn(catalogue, joint, line.material) ? [`${name} cannot be tied in ${line.material}`] : [],
   )
 }
 
@@ -112,7 +112,7 @@ function bearingIssues(trace: Trace): Issue[] {
   return trace.pieces.flatMap((piece, i): Issue[] => {
     const { attach } = piece
     if (attach.how === 'sliding' && carriesEnd(piece, trace) && !bears(piece, trace))
-      return [{ path: ['pieces', i, 'attach', 'stops'], message: `“${piece.id}” slides with nothing below to bear on` }]
+      return [{ path: ['pieces', i, 'attach', 'stops'], message: `“${piece.id}” slides with no stop below it` }]
     if (attach.how !== 'through') return []
     return [attach.stops.near, attach.stops.far]
       .filter((id) => parentId(pieceNamed(trace, id).attach) !== piece.id)

@@ -10,7 +10,7 @@ export type ParsedHookSize = { ok: true; size: HookSize } | { ok: false; message
 
 /** Reads `2/0`, `#2`, `size 2`, `2`: a number without “/0” is the small hook, and says so. */
 export function parseHookSize(text: string): ParsedHookSize {
-  if (isTooLong(text)) return { ok: false, message: 'That is too long for a hook size: write 2/0 (large) or #2 (small).' }
+  if (isTooLong(text)) return { ok: false, message: 'This is too long. Write 2/0 (large) or #2 (small).' }
   const typed = text.trim().toLowerCase()
   const aught = /^(?:#|size\s*)?(\d{1,2})\s*\/\s*0$/.exec(typed)
   const plain = /^(?:#|size\s*)?(\d{1,2})$/.exec(typed)

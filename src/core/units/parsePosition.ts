@@ -12,7 +12,7 @@ const SIGNS: Record<string, 1 | -1> = { N: 1, E: 1, S: -1, W: -1 }
 export function parsePosition(kind: 'latitude' | 'longitude', text: string): ParsedPosition {
   const most = kind === 'latitude' ? 90 : 180
   const letters = kind === 'latitude' ? 'NS' : 'EW'
-  if (isTooLong(text)) return { ok: false, message: `That is too long for a ${kind}: write ${EXAMPLES[kind]}.` }
+  if (isTooLong(text)) return { ok: false, message: `This is too long for a ${kind}: write ${EXAMPLES[kind]}.` }
   const typed = text.trim().toUpperCase().replaceAll('−', '-').replaceAll(',', '.')
   const match = /^([+-]?)(\d+(?:\.\d+)?)\s*°?(?:\s*(\d+(?:\.\d+)?)\s*['′]?)?(?:\s*(\d+(?:\.\d+)?)\s*["″]?)?\s*([NSEW]?)$/.exec(
     typed,

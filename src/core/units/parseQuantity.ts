@@ -33,13 +33,13 @@ const TOKEN = new RegExp(String.raw`(${NUMBER})\s*([a-zA-Zµ/#]+|''|['"′″])?
  * @returns the value in SI and the unit it was written in (the first one, where there are two).
  */
 export function parseQuantity(quantity: Quantity, text: string, assumedUnit: string): Parsed {
-  if (isTooLong(text)) return fail(`That is too long for a ${QUANTITY_NAMES[quantity]}: type one such as ${EXAMPLES[quantity]}.`)
+  if (isTooLong(text)) return fail(`This is too long for a ${QUANTITY_NAMES[quantity]}. Type for example ${EXAMPLES[quantity]}.`)
   const typed = plainFractions(text).trim().replaceAll('−', '-')
   if (typed === '') return fail(`Type a ${QUANTITY_NAMES[quantity]}, such as ${EXAMPLES[quantity]}.`)
   if (quantity === 'diameter') {
     if (typed.startsWith('#'))
       return fail(
-        `“${typed}” could be a PE number or a wire’s: write PE ${typed.slice(1).trim()}, or choose the wire by its number.`,
+        `“${typed}” could be a PE number or a wire number. Write PE ${typed.slice(1).trim()}, or choose the wire number.`,
       )
     const pe = /^pe\s*(\d*\.?\d+)$/i.exec(typed) ?? /^(\d*\.?\d+)\s*pe$/i.exec(typed)
     if (pe) return { ok: true, si: peDiameterM(Number(pe[1])), unit: 'PE', bare: false }
@@ -97,7 +97,7 @@ function tokenise(body: string): Token[] | string {
   while (at < body.length) {
     TOKEN.lastIndex = at
     const match = TOKEN.exec(body)
-    if (!match) return tokens.length === 0 ? `“${body}” does not start with a number.` : `“${body.slice(at)}” was not understood.`
+    if (!match) return tokens.length === 0 ? `“${body}” does not start with a number.` : `“${body.slice(at)}” is not a number.`
     const value = readNumber(match[1]!)
     if (typeof value === 'string') return value
     tokens.push({ value, unit: match[2] })
@@ -112,7 +112,7 @@ function readNumber(text: string): number | string {
     return `“${text}” could be ${text.replace(',', '.')} or ${text.replace(',', '')}: write it with a point or without a mark.`
   const mixed = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text)
   if (!mixed) return Number(text.replace(',', '.'))
-  if (Number(mixed[3]) === 0) return `“${text}” divides by nothing; a hook size has no unit.`
+  if (Number(mixed[3]) === 0) return `“${text}” divides by zero. A hook size has no unit.`
   return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3])
 }
 
@@ -120,7 +120,7 @@ function readNumber(text: string): number | string {
 function impliedUnit(lastUnit: string | undefined, assumedUnit: string, index: number): string | { message: string } {
   if (index === 0) return assumedUnit
   if (lastUnit === 'ft') return 'in'
-  return { message: 'There are two numbers: give each its unit.' }
+  return { message: 'There are two numbers. Give each a unit.' }
 }
 
 function isSmallerPair(first: string | undefined, second: string): boolean {
@@ -145,6 +145,6 @@ function readUnit(quantity: Quantity, text: string): string | { message: string 
 
 function wrongQuantity(wanted: Quantity, unit: string): string {
   const home = (Object.keys(QUANTITIES) as Quantity[]).find((quantity) => factorToSi(quantity, unit) !== undefined)
-  const known = home ? `“${unit}” was read as a ${QUANTITY_NAMES[home]}` : `“${unit}” was not understood`
+  const known = home ? `“${unit}” is a ${QUANTITY_NAMES[home]}` : `“${unit}” is not a value`
   return `${known}; a ${QUANTITY_NAMES[wanted]} is needed, such as ${EXAMPLES[wanted]}.`
 }

@@ -39,19 +39,19 @@ test.each(READ)('%s “%s” is %d in SI', (quantity, text, si) => {
 
 /** Text that must not be guessed at, and a word of the message that says what was understood. */
 const REFUSED: [Quantity, string, RegExp][] = [
-  ['speed', '1.2 kN', /“kN” was read as a strength/],
-  ['strength', '30 kn', /“kn” was read as a speed/],
+  ['speed', '1.2 kN', /“kN” is a strength/],
+  ['strength', '30 kn', /“kn” is a speed/],
   ['strength', '30 KN', /knots or kilonewtons/],
   ['length', '2/0', /hook size/],
   ['strength', '1,500', /1\.500 or 1500/],
   ['length', '4 6', /two numbers/],
   ['mass', '8 oz 1 lb', /./],
-  ['length', '4 kg 6', /read as a strength|two numbers/],
+  ['length', '4 kg 6', /is a strength|two numbers/],
   ['length', '3 furlongs', /“furlongs” is not a unit of length: use m, cm/],
   ['mass', 'heavy', /does not start with a number/],
   ['mass', '', /such as 150 g/],
-  ['length', '1/0 m', /divides by nothing/],
-  ['strength', '1e9 lb', /“e” is not a unit|“e9 lb” was not understood/],
+  ['length', '1/0 m', /divides by zero/],
+  ['strength', '1e9 lb', /“e” is not a unit|“e9 lb” is not a value/],
   ['diameter', '#4', /PE number or a wire/],
   ['strength', '9'.repeat(400), /too long for a strength/],
 ]

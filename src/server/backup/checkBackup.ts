@@ -15,7 +15,7 @@ export async function checkBackup(lines: AsyncIterable<string>): Promise<number>
     if (ended) throw new BackupFault('The file has more lines after its checksum.')
     count += 1
     if (count === 1 && !headerRow.safeParse(jsonOf(line)).success)
-      throw new BackupFault('This is no backup of Wide Reach, or one of a later version.')
+      throw new BackupFault('This is not a backup of Wide Reach, or it is from a newer version.')
     const end = line.startsWith('{"row":"checksum"') ? checksumRow.safeParse(jsonOf(line)).data : undefined
     if (end && end.sha256 !== checksum.end())
       throw new BackupFault('The file was changed or damaged: its checksum does not match.')

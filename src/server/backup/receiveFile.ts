@@ -27,7 +27,7 @@ export async function receiveFile(req: IncomingMessage, file: string, limits: Pa
   const look = setInterval(() => {
     const tookMs = performance.now() - beganMs
     if (tookMs > graceMs && bytes < (minBytesPerS * (tookMs - graceMs)) / 1_000)
-      counting.destroy(new HttpError(408, 'too-slow', 'The file came too slowly. Try again on a better connection.'))
+      counting.destroy(new HttpError(408, 'too-slow', 'The upload was too slow. Try again on a better connection.'))
   }, LOOK_MS)
   try {
     // Keep the request open after a refusal: the answer uses the same connection.

@@ -51,7 +51,7 @@ export async function restoreBackup(
     await transaction.rollback().execute()
     // 22: a value that the database does not take, such as a NUL in a text; 23: a row without the one it belongs to.
     const isRefused = /^2[23]/.test((error as { code?: string }).code ?? '')
-    throw isRefused ? new BackupFault('The file holds rows that do not belong together or cannot be stored.') : error
+    throw isRefused ? new BackupFault('The file has rows that do not match or cannot be stored.') : error
   }
 }
 
@@ -94,7 +94,7 @@ class Restore {
 
   async add(row: Row, length: number): Promise<void> {
     const crew = row.row === 'crew' ? row.id : 'crew' in row ? row.crew : this.crewId
-    if (this.crewId !== undefined && crew !== this.crewId) throw new BackupFault('The file holds rows of another crew.')
+    if (this.crewId !== undefined && crew !== this.crewId) throw new BackupFault('The file has rows of another crew.')
     const { batch } = this
     if (batch.row !== row.row || batch.rows.length >= MAX_ROWS || batch.text + length > MAX_TEXT) await this.startWriting()
     this.batch.row = row.row
@@ -221,7 +221,7 @@ class Restore {
     const torn = await sql<{ id: string }>`select head.id from documents head
       left join document_revisions revision using (crew_id, kind, id, revision)
       where revision.id is null limit 1`.execute(this.db)
-    if (torn.rows[0]) throw new BackupFault(`The file lacks the newest revision of document ${torn.rows[0].id}.`)
+    if (torn.rows[0]) throw new BackupFault(`The newest revision is missing in the file: document ${torn.rows[0].id}.`)
   }
 }
 

@@ -42,7 +42,7 @@ async function outputOf(jobs: JobPool, job: Job): Promise<unknown> {
   const answer = await jobs.run(job)
   if (answer.kind === 'done') return answer.output
   if (answer.kind === 'refused') throw new CoreError(answer.code, answer.message, answer.details)
-  throw new HttpError(400, 'invalid', job.kind === 'calculate' ? 'The input does not hold.' : 'The documents do not hold.', {
+  throw new HttpError(400, 'invalid', job.kind === 'calculate' ? 'The input is not valid.' : 'The documents are not valid.', {
     issues: answer.issues,
   })
 }

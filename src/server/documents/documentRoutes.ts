@@ -141,7 +141,7 @@ function upgradedRow(kind: DocumentKind, row: SavedRow): SavedRow {
 function refusedContent(issues: { path: (string | number)[]; message: string }[]): HttpError {
   const inContent = issues.map(({ path, message }) => ({ path: ['content', ...path], message }))
   const [first] = inContent
-  return new HttpError(400, 'invalid', `The body does not hold. ${first?.path.join('.')}: ${first?.message}`, {
+  return new HttpError(400, 'invalid', `The request is not valid. ${first?.path.join('.')}: ${first?.message}`, {
     issues: inContent,
   })
 }

@@ -20,13 +20,9 @@ export function guardDoors({ host, names = [] }: Doors): Middleware {
   return async (ctx, next) => {
     const { hostname } = hostOf(ctx)
     if (!served.has(hostname) && !(byNumber && isIP(hostname.replace(/^\[|\]$/g, '')) > 0))
-      throw new HttpError(
-        403,
-        'wrong-host',
-        'This server does not go by that name; its ALLOWED_HOSTS says which names it serves.',
-      )
+      throw new HttpError(403, 'wrong-host', 'This server does not serve this host name. See ALLOWED_HOSTS.')
     if (!isRead(ctx) && isForeign(ctx))
-      throw new HttpError(403, 'foreign-page', 'Only pages of this application may change anything here.')
+      throw new HttpError(403, 'foreign-page', 'Only pages of this application may make changes.')
     await next()
   }
 }
@@ -60,7 +56,7 @@ function isForeign(ctx: Context): boolean {
 
 /** An address with steps up, empty steps, back-slashes or bytes that are no text names nothing. */
 export const refuseOddPaths: Middleware = async (ctx, next) => {
-  if (isOdd(ctx.req.url ?? '')) throw new HttpError(404, 'no-such-route', 'There is nothing at this address.')
+  if (isOdd(ctx.req.url ?? '')) throw new HttpError(404, 'no-such-route', 'This address does not exist.')
   await next()
 }
 

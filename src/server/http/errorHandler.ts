@@ -38,8 +38,8 @@ export function errorHandler(log: Logger): Middleware {
 /** What the router left unanswered: nothing there, or not by this method. */
 function missedRoute({ status, body, path, method }: Context): HttpError | undefined {
   if (body !== undefined && body !== null) return undefined
-  if (status === 405 || status === 501) return new HttpError(405, 'wrong-method', `${method} is not done at this address.`)
-  return status === 404 && isApi(path) ? new HttpError(404, 'no-such-route', `There is nothing at ${method} ${path}.`) : undefined
+  if (status === 405 || status === 501) return new HttpError(405, 'wrong-method', `${method} is not allowed at this address.`)
+  return status === 404 && isApi(path) ? new HttpError(404, 'no-such-route', `There is no page at ${method} ${path}.`) : undefined
 }
 
 function answerFor(error: unknown): Answer {
@@ -56,15 +56,15 @@ function answerFor(error: unknown): Answer {
       status: 503,
       error: {
         code: 'disk-full',
-        message: 'The disk that the database is on is full. Nothing was changed; make room on it, then try again.',
+        message: 'The disk of the database is full. Nothing was changed. Free some space and try again.',
       },
       retryAfterS: DISK_RETRY_S,
     }
   if (isDatabaseAway(error))
     return {
       status: 503,
-      error: { code: 'database-away', message: 'The database cannot be reached just now. Nothing was changed; try again.' },
+      error: { code: 'database-away', message: 'The database cannot be reached right now. Nothing was changed. Try again.' },
       retryAfterS: DATABASE_RETRY_S,
     }
-  return { status: 500, error: { code: 'internal', message: 'Something went wrong in the server; it was logged.' } }
+  return { status: 500, error: { code: 'internal', message: 'The server had an error, which is in its log.' } }
 }

@@ -28,4 +28,4 @@ export class HttpError extends Error {
   }
 }
 
-export const notFound = (what: string) => new HttpError(404, 'not-found', `There is no such ${what}.`)
+export const notFound = (what: string) => new HttpError(404, 'not-found', `This does not exist: ${what}.`)

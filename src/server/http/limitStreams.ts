@@ -15,7 +15,7 @@ export function limitStreams(): Middleware {
     const { ip, res } = ctx
     const mine = open.get(ip) ?? 0
     if (mine >= MAX_PER_ADDRESS || all >= MAX_IN_ALL)
-      throw new HttpError(503, 'too-many-streams', 'Too many pulls are running. Stop one, then try again.', { retryAfterS: 5 })
+      throw new HttpError(503, 'too-many-streams', 'Too many tests are running. Stop one and try again.', { retryAfterS: 5 })
     open.set(ip, mine + 1)
     all += 1
     const look = setInterval(() => res.writableLength > MAX_WAITING_BYTES && res.destroy(), LOOK_MS)

@@ -14,16 +14,16 @@ function parse<T>(schema: z.ZodType<T>, value: unknown, code: string, message: s
 /** The request's JSON body by its contract. */
 export function parseBody<T>(ctx: Context, schema: z.ZodType<T>): T {
   if (!ctx.is('application/json')) throw new HttpError(415, 'wrong-type', 'Send the body as application/json.')
-  return parse(schema, ctx.request.body, 'invalid', 'The body does not hold.')
+  return parse(schema, ctx.request.body, 'invalid', 'The request is not valid.')
 }
 
 /** A part of the address by its contract; what does not parse names nothing that exists. */
 export function parseParam<T>(value: string | undefined, schema: z.ZodType<T>, what: string): T {
   const parsed = schema.safeParse(value)
-  if (!parsed.success) throw new HttpError(404, 'not-found', `There is no such ${what}.`)
+  if (!parsed.success) throw new HttpError(404, 'not-found', `This does not exist: ${what}.`)
   return parsed.data
 }
 
 export function parseQuery<T>(ctx: Context, schema: z.ZodType<T>): T {
-  return parse(schema, ctx.query, 'invalid-query', 'The address does not hold.')
+  return parse(schema, ctx.query, 'invalid-query', 'The address is not valid.')
 }

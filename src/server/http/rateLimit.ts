@@ -18,7 +18,7 @@ export function limitRate(most: number): Middleware {
     } catch (refused) {
       if (!(refused instanceof RateLimiterRes)) throw refused
       const retryAfterS = Math.ceil(refused.msBeforeNext / 1_000)
-      throw new HttpError(429, 'too-many', 'Too many requests from here. Try again in a moment.', { retryAfterS })
+      throw new HttpError(429, 'too-many', 'Too many requests. Try again in a moment.', { retryAfterS })
     }
     await next()
   }

@@ -25,7 +25,7 @@ export function readBody(): Middleware {
 
 function refusalOf(status: unknown): HttpError {
   if (status === 413) return new HttpError(413, 'too-large', `The body is larger than ${LARGEST_BODY_KB} kB.`)
-  if (status === 415) return new HttpError(415, 'wrong-type', 'The body’s encoding is not understood.')
+  if (status === 415) return new HttpError(415, 'wrong-type', 'The encoding of the request is not supported.')
   // Anything else: no JSON, or not packed as it claims to be.
   return new HttpError(400, 'bad-json', 'The body is not valid JSON.')
 }

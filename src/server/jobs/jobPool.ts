@@ -40,7 +40,7 @@ export class JobPool {
       return await pool.run(job, { signal })
     } catch (error) {
       if (!signal.aborted) throw error
-      throw new HttpError(503, 'too-long', `This took over ${timeMs / 1000} s to work out and was stopped.`, { retryAfterS: 10 })
+      throw new HttpError(503, 'too-long', `This took over ${timeMs / 1000} s and was stopped.`, { retryAfterS: 10 })
     }
   }
 

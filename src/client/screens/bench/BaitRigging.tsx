@@ -47,13 +47,13 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
   const move = (hookId: string, byM: number) => edits.take(moveHook(setup, baited, room, hookId, byM), `${hookId} along the bait`)
   return (
     <div ref={ref} className="grid gap-2 border-t border-rule pt-2">
-      <Field label="put on" htmlFor="bait-rigging" hint={rigging && RIGGING_WORDS[rigging].does}>
+      <Field label="rigging" htmlFor="bait-rigging" hint={rigging && RIGGING_WORDS[rigging].does}>
         <Select
           id="bait-rigging"
           value={rigging ?? ''}
           onChange={(event) => set({ rigging: (event.target.value || undefined) as Rigging | undefined })}
           choices={[
-            { value: '', text: 'as usual' },
+            { value: '', text: 'default' },
             ...riggingsFor(catalogue, body).map((id) => ({ value: id, text: RIGGING_WORDS[id].name })),
           ]}
         />
@@ -72,7 +72,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
         check={within(0, room.roomM, 'The hooks must stay in the bait.')}
         onChange={(tailM) => set({ tailM }, `${bait.id} tail`)}
         onClear={() => set({ tailM: undefined })}
-        hint="of the last hook; drag it, or the arrow keys"
+        hint="last hook: drag it or use the arrow keys"
       />
       {gang && (
         <p className="text-sm text-quiet" aria-live="polite">
@@ -81,7 +81,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
       )}
       {bait.role === 'bait' && catalogue.baits[bait.bait].spins && (
         <CheckField
-          label="its tail is trimmed: it does not spin"
+          label="tail trimmed: it does not spin"
           checked={bait.trimmed ?? false}
           onChange={(trimmed) => set({ trimmed: trimmed || undefined })}
         />
@@ -118,7 +118,7 @@ function MoreOrFewer({ gangs, count }: { gangs: readonly Gang[]; count: number }
   const show = useShow()
   return (
     <details>
-      <summary className="cursor-pointer py-1 text-quiet">few large hooks or more small ones?</summary>
+      <summary className="cursor-pointer py-1 text-quiet">fewer large hooks or more small ones?</summary>
       <table className="w-full text-sm">
         <thead>
           <tr className="text-left text-quiet">

@@ -52,7 +52,7 @@ export function BenchBody(props: Props) {
       <div className="grid gap-3 p-3 sm:px-6">
         <TitleBar bench={bench} saved={saved} outfits={outfits} />
         <p role="alert" className="rounded-lg border border-watch bg-sheet p-3">
-          The outfit of this trace is in the bin. Choose another one above to judge the trace on it.
+          The outfit of this trace is in the trash. Choose another one above.
         </p>
       </div>
     )
@@ -112,7 +112,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
           <MomentsBand evaluation={evaluation} open={open} onOpen={openMoment} />
         ) : judged?.ok === false ? (
           <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
-            {judged.message} Undo the last change, or correct it below.
+            {judged.message} Undo the last change or correct it below.
           </p>
         ) : (
           <Loading what="the verdicts" />
@@ -155,7 +155,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
                 />
               ),
               conditions: <ConditionsPanel bench={bench} evaluation={evaluation} onMoving={() => setMoving(true)} />,
-              why: why ?? <p className="p-3 text-quiet">Nothing is calculated until the trace reads again.</p>,
+              why: why ?? <p className="p-3 text-quiet">Fix the trace to see results.</p>,
               findings: evaluation && <FindingsPanel bench={later} ruleSet={ruleSet} evaluation={evaluation} />,
             }}
           />
@@ -164,7 +164,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
         <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
           <PartList rig={setup} links={links} />
           {evaluation && <FindingsList findings={evaluation.findings} />}
-          <p className="text-sm text-quiet">Read-only here: a trace is changed on a wider screen.</p>
+          <p className="text-sm text-quiet">This screen is too narrow for editing. Edit the trace on a wider one.</p>
           {why}
         </div>
       )}
@@ -214,7 +214,7 @@ function useShortcuts(bench: Bench) {
     return () => window.removeEventListener('keydown', onKeyDown)
   }, [bench])
   useEffect(() => {
-    if (bench.resumed) toast('Unsaved changes from an earlier visit were kept. Undo goes back to the saved trace.')
+    if (bench.resumed) toast('Your unsaved changes are back. Undo returns to the saved trace.')
   }, [bench.resumed])
 }
 

@@ -21,7 +21,7 @@ export default function BenchScreen() {
   if (error)
     return (
       <Failed
-        what={error instanceof ApiError && error.status === 404 ? 'This trace is not there: it' : 'The trace'}
+        what={error instanceof ApiError && error.status === 404 ? 'This trace cannot be opened: it' : 'The trace'}
         error={error}
         onRetry={() => {
           trace.refetch()

@@ -32,10 +32,10 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
   const catalogue = useCatalogue()
   const fish = useQuery(fishQuery).data ?? []
   return (
-    <Sheet title="Conditions" aside={run && <span>drag safe to {show.computed('strength', run.figure.value)}</span>}>
+    <Sheet title="Conditions" aside={run && <span>highest safe drag {show.computed('strength', run.figure.value)}</span>}>
       <div role="group" aria-label="Conditions" className="grid gap-2" onBlur={bench.settle}>
         <QuantityField
-          label="drag set"
+          label="drag setting"
           quantity="strength"
           valueSi={conditions.dragN}
           check={above(0, 5_000)}
@@ -48,8 +48,8 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
             value={conditions.dragMeasuredAt}
             onChange={(event) => set({ dragMeasuredAt: event.target.value as Conditions['dragMeasuredAt'] })}
             choices={[
-              { value: 'reel', text: 'straight off the reel' },
-              { value: 'tip', text: 'from the rod tip' },
+              { value: 'reel', text: 'straight from the reel' },
+              { value: 'tip', text: 'at the rod tip' },
             ]}
           />
         </Field>
@@ -76,7 +76,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           check={notBelow(25)}
           onChange={(fishSpeedMperS) => set({ fishSpeedMperS }, 'fish speed')}
         />
-        <Field label="rod, in a rush" htmlFor="rod-held" hint="before the spool turns">
+        <Field label="rod in a sudden run" htmlFor="rod-held" hint="before the spool turns">
           <Select
             id="rod-held"
             value={conditions.rodHeld}
@@ -85,7 +85,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           />
         </Field>
         {fish.length > 0 && (
-          <Field label="fish" htmlFor="made-for-fish" hint="choosing one fills in what is landed and its mouth">
+          <Field label="fish" htmlFor="made-for-fish" hint="sets the weight landed and the mouth">
             <Select
               id="made-for-fish"
               value={fish.some(({ id }) => id === bench.content.fishId) ? bench.content.fishId : ''}
@@ -99,7 +99,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
             id="water-clarity"
             value={conditions.clarity ?? ''}
             onChange={(event) => set({ clarity: CLARITIES.find((id) => id === event.target.value) })}
-            choices={[{ value: '', text: 'not said' }, ...CLARITIES.map((id) => ({ value: id, text: CLARITY_WORDS[id] }))]}
+            choices={[{ value: '', text: 'unknown' }, ...CLARITIES.map((id) => ({ value: id, text: CLARITY_WORDS[id] }))]}
           />
         </Field>
         <Field label="time" htmlFor="time-of-day">
@@ -107,7 +107,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
             id="time-of-day"
             value={conditions.light ?? ''}
             onChange={(event) => set({ light: LIGHTS.find((id) => id === event.target.value) })}
-            choices={[{ value: '', text: 'not said' }, ...LIGHTS.map((id) => ({ value: id, text: LIGHT_WORDS[id] }))]}
+            choices={[{ value: '', text: 'unknown' }, ...LIGHTS.map((id) => ({ value: id, text: LIGHT_WORDS[id] }))]}
           />
         </Field>
         <QuantityField
@@ -118,15 +118,15 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           onChange={(fishMassKg) => set({ fishMassKg }, 'fish')}
         />
         <QuantityField
-          label="its mouth, across"
+          label="mouth width"
           quantity="diameter"
           valueSi={conditions.mouthWidthM}
-          placeholder="not asked about"
+          placeholder="unknown"
           check={within(0.001, 2, 'From 1 mm to 2 m.')}
           onChange={(mouthWidthM) => set({ mouthWidthM }, 'mouth')}
           onClear={() => set({ mouthWidthM: undefined }, 'mouth')}
         />
-        <Field label="how landed" htmlFor="landing">
+        <Field label="landing" htmlFor="landing">
           <Select
             id="landing"
             value={conditions.landing}
@@ -140,18 +140,18 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           valueSi={conditions.freeboardM}
           check={notBelow(50)}
           onChange={(freeboardM) => set({ freeboardM }, 'freeboard')}
-          hint="your feet over the water"
+          hint="feet above the water"
         />
         <CheckField label="line is wet" checked={conditions.wet} onChange={(checked) => set({ wet: checked })} />
         <WaterFields bench={bench} />
         {(conditions.moving || waysFor(bench.content.trace, conditions).length > 0) && (
           <Button onClick={onMoving}>
-            {conditions.moving ? `Its line is ${MOVING_WORDS[conditions.moving.way]}` : 'How its line moves'}
+            {conditions.moving ? `Line movement: ${MOVING_WORDS[conditions.moving.way]}` : 'Line movement'}
           </Button>
         )}
         {spool && (
           <p className="text-sm text-quiet">
-            Spool {percent(spool.fillShare)} full; drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.
+            Spool {percent(spool.fillShare)} full; the drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.
           </p>
         )}
       </div>

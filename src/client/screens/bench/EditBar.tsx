@@ -89,7 +89,7 @@ function ReplacePanel({ rig, piece, edits }: { rig: Rig; piece: Piece; edits: Ed
       open
       onOpenChange={() => edits.ask(undefined)}
       title={`Another part for ${theName(rig.trace, piece.id)}`}
-      about="What hangs from it hangs from the new part."
+      about="Parts attached to it move to the new part."
     >
       <PartChooser
         choices={(Object.keys(SINGLE_PARTS) as (keyof typeof SINGLE_PARTS)[]).map((each) => ({
@@ -120,9 +120,7 @@ function AddPanel({ rig, selected, edits }: Props) {
       onOpenChange={() => edits.ask(undefined)}
       title="Add a part"
       about={
-        place
-          ? 'It comes in the size that suits; everything about it can be changed after.'
-          : 'Choose a part or joint on the reach first: nothing goes here.'
+        place ? 'It starts with a suitable size. You can change everything later.' : 'First select a part or knot in the drawing.'
       }
     >
       {places.length > 1 && (
@@ -150,7 +148,7 @@ function MovePanel({ rig, piece, edits }: { rig: Rig; piece: Piece; edits: Edits
       open
       onOpenChange={() => edits.ask(undefined)}
       title={`Move ${theName(rig.trace, piece.id)}`}
-      about="It keeps what is set of it, and what hangs from it goes along."
+      about="Its settings and the parts attached to it move with it."
     >
       <ul className="mt-3 grid gap-x-3">
         {places.map(({ place, result }) => (
@@ -165,7 +163,7 @@ function MovePanel({ rig, piece, edits }: { rig: Rig; piece: Piece; edits: Edits
           </li>
         ))}
       </ul>
-      {places.length === 0 && <p className="mt-3 text-quiet">There is no other place that it can hang from.</p>}
+      {places.length === 0 && <p className="mt-3 text-quiet">It cannot be attached anywhere else.</p>}
     </Panel>
   )
 }
@@ -178,16 +176,16 @@ function RemovePanel({ rig, piece: { id, attach }, edits }: { rig: Rig; piece: P
   const withIt = goesWith(trace, id)
   const parent = parentId(attach)
   return (
-    <Panel open onOpenChange={() => edits.ask(undefined)} title={`Take out ${theName(trace, id)}`} about="Undo brings it back.">
+    <Panel open onOpenChange={() => edits.ask(undefined)} title={`Remove ${theName(trace, id)}`} about="Undo brings it back.">
       <div className="mt-3 grid gap-2">
         <Button disabled={!alone.ok} className="h-auto! py-2 whitespace-normal!" onClick={() => alone.ok && edits.take(alone)}>
           {withIt.length > 0
-            ? `With what rides on it: ${withIt.map(name).join(', ')}`
-            : `Only ${theName(trace, id)}; what follows is tied to ${parent === OUTFIT ? 'the outfit’s line' : theName(trace, parent)}`}
+            ? `With the parts on it: ${withIt.map(name).join(', ')}`
+            : `Only ${theName(trace, id)}; the rest is tied to ${parent === OUTFIT ? 'your main line' : theName(trace, parent)}`}
           {!alone.ok && ` – ${alone.why}`}
         </Button>
         <Button disabled={!all.ok} onClick={() => all.ok && edits.take(all)}>
-          With all that hangs from it
+          With everything attached to it
         </Button>
       </div>
     </Panel>

@@ -45,7 +45,7 @@ export const WorstFinding = memo(function WorstFinding({ bench, ruleSet, evaluat
           <FindingRow key={worst.id} finding={worst} bench={bench} ruleSet={ruleSet} evaluation={evaluation} />
         </ul>
       ) : (
-        <p className="text-quiet">Nothing but what was set aside.</p>
+        <p className="text-quiet">Only ignored findings.</p>
       )}
     </Sheet>
   )
@@ -57,9 +57,7 @@ export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
   const aside = evaluation.findings.filter((finding) => !isOpen(finding))
   return (
     <Sheet title="Findings">
-      {open.length === 0 && (
-        <p className="text-quiet">{aside.length > 0 ? 'Nothing but what was set aside.' : 'Nothing is wrong.'}</p>
-      )}
+      {open.length === 0 && <p className="text-quiet">{aside.length > 0 ? 'Only ignored findings.' : 'No findings.'}</p>}
       <ul className="grid gap-y-4">
         {open.map((finding) => (
           <FindingRow key={finding.id} finding={finding} bench={bench} ruleSet={ruleSet} evaluation={evaluation} />
@@ -164,9 +162,9 @@ function AsideRow({ finding, bench }: { finding: Finding; bench: Bench }) {
   return (
     <li className="flex flex-wrap items-baseline gap-x-3">
       <span>{phraseWords(finding.why, show)}</span>
-      <span className="text-quiet">Set aside: {finding.aside}</span>
+      <span className="text-quiet">Ignored: {finding.aside}</span>
       <Button tone="quiet" className="min-h-7! text-sm" onClick={() => bench.editTrace((old) => takenUp(old, finding.id))}>
-        Take up again
+        Stop ignoring
       </Button>
     </li>
   )

@@ -37,7 +37,10 @@ export function FromBox({ rig, piece, edits }: Props) {
               const wanted = owned.find(({ id }) => id === event.target.value)
               if (wanted) edits.take(fromBox(rig, piece.id, wanted.content, bearsN(wanted.id)))
             }}
-            choices={[{ value: '', text: 'none of it' }, ...owned.map(({ id, content }) => ({ value: id, text: content.name }))]}
+            choices={[
+              { value: '', text: 'not from the box' },
+              ...owned.map(({ id, content }) => ({ value: id, text: content.name })),
+            ]}
           />
         </Field>
       )}
@@ -48,7 +51,7 @@ export function FromBox({ rig, piece, edits }: Props) {
           disabled={keep.isPending}
           onClick={() => keep.create(gearSchema.parse({ ...item, name: usualName(rig.catalogue, item, show) }))}
         >
-          Keep it in the box
+          Save to the box
         </Button>
       )}
     </div>

@@ -57,7 +57,7 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
         {other && (
           <figure>
             <HookToScale pattern={hook.pattern} size={other} gapeM={undefined} wireM={undefined} />
-            <figcaption className="text-sm text-quiet">{other}, which it is not</figcaption>
+            <figcaption className="text-sm text-quiet">{other}. This hook is not</figcaption>
           </figure>
         )}
       </div>

@@ -33,11 +33,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">Connection</legend>
-      <Field
-        label={parentId(piece.attach) === OUTFIT ? 'tied to the outfit' : 'tied with'}
-        htmlFor={id}
-        hint={connection.caution}
-      >
+      <Field label={parentId(piece.attach) === OUTFIT ? 'knot to the main line' : 'knot'} htmlFor={id} hint={connection.caution}>
         <Select
           id={id}
           value={joint.connection}
@@ -67,23 +63,23 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
       )}
       {joint.connection === 'crimpLoop' && (
         <QuantityField
-          label="sleeve’s bore"
+          label="sleeve bore"
           quantity="diameter"
           valueSi={joint.boreM}
-          placeholder="fits, as far as is known"
+          placeholder="nominal"
           check={above(0, 0.02)}
           onChange={(boreM) => set({ boreM }, `${piece.id} bore`)}
           onClear={() => set({ boreM: undefined })}
-          hint="each barrel of the two"
+          hint="each of the two barrels"
         />
       )}
       <NumberField
-        label="own test, %"
+        label="my test, %"
         value={joint.own && joint.own.efficiency * 100}
         least={1}
         most={100}
         placeholder={`nominal ${materials.map((material) => Math.round((connection.efficiency[material] ?? 0) * 100)).join(' and ')}`}
-        onChange={(value) => set({ own: value === undefined ? undefined : { efficiency: value / 100 } }, `${piece.id} own test`)}
+        onChange={(value) => set({ own: value === undefined ? undefined : { efficiency: value / 100 } }, `${piece.id} my test`)}
       />
     </fieldset>
   )
@@ -92,7 +88,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
 /** That the figure is the crew’s own, where they pulled this knot: how many pulls, and what they say. */
 function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joint: Joint; materials: readonly Material[] }) {
   const { own } = useOwnFigures()
-  if (!own) return <p className="text-sm text-quiet">nominal: own figures are turned off in the settings</p>
+  if (!own) return <p className="text-sm text-quiet">nominal: your measurements are turned off in Settings</p>
   return ownFiguresOf(catalogue, joint, materials).map((figure) => (
     <p key={figure.material} className="text-sm text-quiet">
       {ownFigureText(catalogue, figure)}
@@ -104,7 +100,7 @@ function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Ma
   const { name } = catalogue.connections[id]
   const figures = materials.map((material) => efficiencyOf(catalogue, { connection: id }, material))
   const misfit = materials[figures.indexOf(undefined)]
-  if (misfit) return { value: id, text: `${name}: not tied in ${catalogue.materials[misfit].name}`, disabled: true }
+  if (misfit) return { value: id, text: `${name}: cannot be tied in ${catalogue.materials[misfit].name}`, disabled: true }
   const shares = [...new Set(figures.map((figure) => Math.round(100 * (figure?.mean ?? 0))))]
   return { value: id, text: `${name}, ${shares.join(' / ')} %` }
 }

@@ -66,7 +66,7 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
               if (row) set({ strengthN: row.strengthLb * QUANTITIES.strength.units.lb, diameterM: undefined })
             }}
             choices={[
-              { value: '', text: 'by its strength' },
+              { value: '', text: 'by strength' },
               ...catalogue.wireNumbers.map(({ number, diameterMm, strengthLb }) => ({
                 value: String(number),
                 text: `no. ${number}: ${diameterMm} mm, ${strengthLb} lb`,
@@ -85,11 +85,11 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         onClear={() => set({ diameterM: undefined })}
       />
       <NumberField
-        label="strength left, %"
+        label="condition, %"
         value={line.condition === undefined ? undefined : line.condition * 100}
         least={1}
         most={100}
-        placeholder="100, as new"
+        placeholder="100 (new)"
         onChange={(value) => set({ condition: value === undefined ? undefined : value / 100 }, `${line.id} condition`)}
       />
       {line.role !== 'double' && (
@@ -105,7 +105,7 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
       )}
       {line.strands !== undefined && (
         <NumberField
-          label="turns of twist a metre"
+          label="twists per metre"
           value={line.twistPerM}
           least={1}
           most={300}
@@ -115,18 +115,18 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
       )}
       {line.material === 'braid' && (
         <CheckField
-          label="hollow: it can be spliced"
+          label="hollow, can be spliced"
           checked={line.hollow ?? false}
           onChange={(checked) => set({ hollow: checked || undefined })}
         />
       )}
       <CheckField
-        label="spool pulled: the strength is what it broke at"
+        label="strength measured, not the label"
         checked={line.pulled ?? false}
         onChange={(checked) => set({ pulled: checked || undefined })}
       />
       <CheckField
-        label="weak link: meant to part when the sinker snags"
+        label="weak link: breaks first when the sinker snags"
         checked={trace.weakLink === line.id}
         onChange={(checked) => bench.editTrace((old) => ({ ...old, weakLink: checked ? line.id : undefined }))}
       />

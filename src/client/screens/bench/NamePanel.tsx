@@ -25,7 +25,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
         bench.settle()
       }}
       title="Name, tags and notes"
-      about="What the trace is called, what it is found by, and what is worth remembering about it."
+      about="The library searches names and tags."
       trigger={
         <button
           type="button"
@@ -38,7 +38,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
       }
     >
       <div className="mt-3 grid gap-2">
-        <Field label="name" htmlFor="trace-name" fault={valid ? undefined : 'Give it a name.'}>
+        <Field label="name" htmlFor="trace-name" fault={valid ? undefined : 'Enter a name.'}>
           <input
             id="trace-name"
             className={fieldClass}
@@ -53,7 +53,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
             }}
           />
         </Field>
-        <Field label="tags" htmlFor="trace-tags" hint="words to find it by, with commas between">
+        <Field label="tags" htmlFor="trace-tags" hint="separate tags with commas">
           <input
             id="trace-tags"
             className={fieldClass}

@@ -31,8 +31,8 @@ export function PartChooser({ choices, onChoose, write }: Props) {
       <input
         className={fieldClass}
         value={typed}
-        placeholder={write ? 'a few letters of it, or several in words; then Enter' : 'a few letters of it, then Enter'}
-        aria-label="Part to look for"
+        placeholder={write ? 'search, or type several parts' : 'search'}
+        aria-label="Part to search for"
         autoComplete="off"
         data-focus-first
         onChange={(event) => setTyped(event.target.value)}
@@ -54,7 +54,7 @@ export function PartChooser({ choices, onChoose, write }: Props) {
           </section>
         )
       })}
-      {shown.length === 0 && !written && <p className="text-quiet">Nothing is called that here.</p>}
+      {shown.length === 0 && !written && <p className="text-quiet">No part has this name.</p>}
     </div>
   )
 }
@@ -64,10 +64,10 @@ function InWords({ written }: { written: EditResult | undefined }) {
   return (
     <p role="status" className={`text-sm ${written && !written.ok ? 'text-watch' : 'text-quiet'}`}>
       {written === undefined
-        ? 'Several at once: leader 40 lb 3 m (sinker 90 g; bead), swivel, snood 60 cm, hook 2/0, bait – a comma for what follows, brackets for what rides on a part or hangs from it, semicolons between those.'
+        ? 'Several at once: leader 40 lb 3 m (sinker 90 g; bead), swivel, snood 60 cm, hook 2/0, bait. Use commas between parts, brackets for parts on a part, semicolons inside brackets.'
         : written.ok
-          ? `Enter puts them in.${written.said ? ` ${written.said}.` : ''}`
-          : `Not yet: ${written.why}.`}
+          ? `Press Enter to add them.${written.said ? ` ${written.said}.` : ''}`
+          : `Not complete: ${written.why}.`}
     </p>
   )
 }

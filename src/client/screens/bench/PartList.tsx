@@ -25,7 +25,7 @@ export function PartList({ rig, links }: { rig: Rig; links: readonly Link[] }) {
     )
   }
   return (
-    <Sheet title="Parts, from the reel">
+    <Sheet title="Parts from the reel">
       <ol>
         {outfit.wound.map((line) => (
           <li key={line.role} className="flex justify-between gap-3 border-t border-rule py-1">

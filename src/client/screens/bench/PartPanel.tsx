@@ -69,7 +69,7 @@ export const PartPanel = memo(function PartPanel(props: Props) {
         {strength}
         {link && fuse && (
           <CheckField
-            label="fuse: meant to go first under a fish"
+            label="fuse: breaks first under a fish"
             checked={sameLink(trace.fuse, fuse)}
             onChange={(checked) => bench.editTrace((old) => withFuse(old, checked ? fuse : undefined))}
           />
@@ -100,7 +100,7 @@ function PlaceOnLine({ piece, trace, edits }: { piece: Piece; trace: Trace; edit
       check={(si) =>
         si >= leastM - 1e-9 && si <= mostM + 1e-9
           ? undefined
-          : `From ${show.tape(leastM)} to ${show.tape(mostM)}: nothing passes its neighbours.`
+          : `From ${show.tape(leastM)} to ${show.tape(mostM)}: it cannot pass its neighbours.`
       }
       onChange={(si) => edits.slideTo(piece.id, onOutfit ? -si : si)}
       step={(si, direction) => Math.min(mostM, Math.max(leastM, si + direction * 0.05))}
@@ -114,7 +114,7 @@ function HeldOrFree({ piece, rig, edits }: { piece: Piece; rig: Rig; edits: Edit
   if (held === undefined) return null
   return (
     <CheckField
-      label="held fast where it is; else it slides"
+      label="fixed in place, does not slide"
       checked={held}
       onChange={(checked) => edits.take(hold(rig, piece.id, checked))}
     />
@@ -129,7 +129,7 @@ function LinkStrength({ rig, link, links, name }: StrengthProps) {
     <p className="rounded-md bg-well px-2 py-1" aria-live="polite">
       {name}: <strong>{show.computed('strength', link.strengthN)}</strong>{' '}
       <span className="text-quiet">± {show.computed('strength', link.variation * link.strengthN)}, </span>
-      goes first {percent(link.first)}
+      breaks first {percent(link.first)}
       <LinkReason rig={rig} link={link} links={links} />
     </p>
   )
@@ -141,7 +141,7 @@ function LinkReason({ rig, link, links }: Omit<StrengthProps, 'name'>) {
   const at = links.findIndex(({ id }) => id === link.id)
   const side = link.governedBy === 'above' ? -1 : 1
   const line = link.governedBy === 'self' ? undefined : links[at + side]
-  const origin = ownFiguresText(rig, link.ref) || (link.origin === 'own' ? 'own test' : 'nominal')
+  const origin = ownFiguresText(rig, link.ref) || (link.origin === 'own' ? 'my test' : 'nominal')
   if (line?.kind !== 'line') return <span className="block text-sm text-quiet">{origin}</span>
   return (
     <span className="block text-sm text-quiet">
@@ -164,7 +164,7 @@ function OutfitPart({ outfit, title, strength }: { outfit: Outfit; title: string
       `${lineSpec(catalogue, line, show)}, ${line.lengthM === undefined ? 'fills the spool' : show.entered('length', line.lengthM)}`,
     ]),
     ['line class', show.entered('strength', mainLine(outfit).strengthN)],
-    ['most drag', show.entered('strength', outfit.reel.highestDragN)],
+    ['highest drag', show.entered('strength', outfit.reel.highestDragN)],
   ]
   return (
     <Sheet title={title} aside={<span className="text-sm text-quiet">{outfit.name}</span>}>
@@ -177,7 +177,7 @@ function OutfitPart({ outfit, title, strength }: { outfit: Outfit; title: string
           </div>
         ))}
       </dl>
-      <p className="mt-2 text-sm text-quiet">Belongs to the outfit; choose another one at the top of the page.</p>
+      <p className="mt-2 text-sm text-quiet">Part of the outfit. Choose another outfit at the top of the page.</p>
     </Sheet>
   )
 }

@@ -51,7 +51,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             {...weight(piece)}
             sureWithoutUnit={(massKg) => isAmong(ownedSinkersKg, massKg)}
             step={(massKg, direction) => nextOwned(ownedSinkersKg, massKg, direction)}
-            hint="the steps are the sinkers owned"
+            hint="steps through your sinkers"
           />
           <Field label="shape" htmlFor="sinker-shape">
             <Select
@@ -70,7 +70,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             />
           </Field>
           <CheckField
-            label="a release clip carries it through the cast"
+            label="a release clip holds it during the cast"
             checked={clipFor(trace, piece.id) !== undefined}
             onChange={(clipped) => bench.editTrace((old) => (clipped ? withClip(old, piece.id) : withoutClip(old, piece.id)))}
           />
@@ -104,13 +104,13 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
           <QuantityField {...weight(piece)} />
           <OwnStrength
             strengthN={piece.strengthN}
-            placeholder="of its rings and hooks"
+            placeholder="of rings and hooks"
             onChange={(strengthN) => set({ strengthN }, `${piece.id} strength`)}
           />
           <BodyMeasures body={piece} onChange={(measure) => set(measure, `${piece.id} measure`)} />
           <LureRating lure={piece} onChange={(rated) => set(rated, `${piece.id} rating`)} />
           <CheckField
-            label="it spins as it is wound in"
+            label="spins when retrieved"
             checked={piece.spins ?? false}
             onChange={(spins) => set({ spins: spins || undefined })}
           />
@@ -131,24 +131,24 @@ type SizeProps = {
 function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
   const show = useShow()
   const { sizes } = catalogue.hardware[piece.type]
-  if (sizes.length === 0) return <p className="text-quiet">Carries no pull of its own.</p>
+  if (sizes.length === 0) return <p className="text-quiet">This part carries no load.</p>
   const nominalN = sizes.find(({ size }) => size === piece.size)?.strengthN
   return (
     <>
-      <Field label="size" htmlFor="hardware-size" hint="numbers fall as swivels grow">
+      <Field label="size" htmlFor="hardware-size" hint="a smaller number is a larger swivel">
         <Select
           id="hardware-size"
           value={piece.size ?? ''}
           onChange={(event) => onChange({ size: event.target.value })}
           choices={[
-            ...(piece.size === undefined ? [{ value: '', text: 'not known' }] : []),
+            ...(piece.size === undefined ? [{ value: '', text: 'unknown' }] : []),
             ...sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` })),
           ]}
         />
       </Field>
       <OwnStrength
         strengthN={piece.strengthN}
-        placeholder={nominalN === undefined ? 'as its packet says' : `nominal ${show.computed('strength', nominalN)}`}
+        placeholder={nominalN === undefined ? 'see its packet' : `nominal ${show.computed('strength', nominalN)}`}
         onChange={(strengthN) => onChange({ strengthN })}
       />
     </>

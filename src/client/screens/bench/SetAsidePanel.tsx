@@ -14,11 +14,11 @@ export function SetAsidePanel({ finding, bench }: { finding: Finding; bench: Ben
     <Panel
       open={open}
       onOpenChange={setOpen}
-      title="Set aside"
-      about="It is left out for this trace, and comes back if its figure gets worse."
+      title="Ignore"
+      about="This trace no longer shows it. It returns if it gets worse."
       trigger={
         <Button tone="quiet" className="text-sm">
-          Set aside …
+          Ignore …
         </Button>
       }
     >
@@ -43,7 +43,7 @@ export function SetAsidePanel({ finding, bench }: { finding: Finding; bench: Ben
           />
         </Field>
         <Button tone="strong" type="submit" className="justify-self-end" disabled={!given}>
-          Set aside
+          Ignore
         </Button>
       </form>
     </Panel>

@@ -15,14 +15,14 @@ export function StaleDialog({ bench, onCopy }: { bench: Bench; onCopy: () => voi
       title="This trace was saved elsewhere"
       about={`Revision ${stale.revision} was saved at ${clockTime(stale.savedAt)}, after the revision ${bench.baseRevision} that you started from. Both are kept.`}
     >
-      <h3 className="mt-3 font-semibold">From that one to yours</h3>
+      <h3 className="mt-3 font-semibold">Changes from that version to yours</h3>
       <DifferenceList from={stale.content} to={bench.content} />
       <div className="mt-4 flex flex-wrap gap-2">
         <Button tone="strong" onClick={bench.saveOverTheirs}>
           Save mine as revision {stale.revision + 1}
         </Button>
-        <Button onClick={bench.takeTheirs}>Take theirs (undo brings mine back)</Button>
-        <Button onClick={onCopy}>Keep mine as a new trace</Button>
+        <Button onClick={bench.takeTheirs}>Use theirs (undo returns to mine)</Button>
+        <Button onClick={onCopy}>Save mine as a new trace</Button>
       </div>
     </Panel>
   )

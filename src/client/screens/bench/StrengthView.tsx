@@ -83,7 +83,7 @@ export const StrengthView = memo(function StrengthView({
     <Tabs.Root asChild value={path?.end.id ?? ''} onValueChange={onEnd} activationMode="automatic">
       <section className="rounded-lg border border-rule bg-sheet" aria-label="Reach and strength profile">
         <div className="flex flex-wrap items-center justify-between gap-x-4 px-3 pt-2 text-sm">
-          <Tabs.List className="flex flex-wrap gap-1" aria-label="Strength to which end">
+          <Tabs.List className="flex flex-wrap gap-1" aria-label="Path to show">
             {paths.map(({ end: piece }) => (
               <EndTab key={piece.id} id={piece.id} name={pieceName(piece)} />
             ))}
@@ -171,9 +171,9 @@ function loadsOf(moments: Moments | undefined, end: string | undefined, dragN: n
   const { run, cast } = moments ?? {}
   const peakN = run?.paths[0]?.drag.peakN
   return [
-    ...(peakN === undefined ? [] : [{ name: 'peak in a run', forceN: peakN, tone: 'watch' as const }]),
-    { name: 'drag as set', forceN: dragN, tone: 'tide' as const },
-    ...(cast && cast.carrier === end ? [{ name: 'peak of the cast', forceN: cast.peakN, tone: 'watch' as const }] : []),
+    ...(peakN === undefined ? [] : [{ name: 'run, up to', forceN: peakN, tone: 'watch' as const }]),
+    { name: 'drag setting', forceN: dragN, tone: 'tide' as const },
+    ...(cast && cast.carrier === end ? [{ name: 'cast, up to', forceN: cast.peakN, tone: 'watch' as const }] : []),
   ]
 }
 

@@ -33,7 +33,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
             {bench.saving
               ? 'saving …'
               : bench.dirty
-                ? `changed since revision ${bench.baseRevision}`
+                ? `unsaved changes since revision ${bench.baseRevision}`
                 : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
           </span>
           {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
@@ -102,7 +102,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
         </Button>
         {(conditions.moving || waysFor(trace, conditions).length > 0) && (
           <Link to={`/traces/${saved.id}?moving`} className={buttonClass()}>
-            <Waves className="size-4" /> How it moves
+            <Waves className="size-4" /> Line movement
           </Link>
         )}
         <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>

@@ -23,16 +23,16 @@ export function WaterFields({ bench }: { bench: Bench }) {
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
-      <legend className="sr-only">The water</legend>
+      <legend className="sr-only">Water</legend>
       <CheckField
-        label="calculate how it settles"
+        label="include depth and current"
         checked={water !== undefined}
         onChange={(checked) => onChange(checked ? defaultWater(catalogue, 'anchor') : undefined)}
       />
       {water && (
         <>
           {marks.length > 0 && (
-            <Field label="for" htmlFor="water-mark" hint="choosing one fills in its water at springs">
+            <Field label="for" htmlFor="water-mark" hint="sets depth and the strongest current">
               <Select
                 id="water-mark"
                 value={marks.some(({ id }) => id === markId) ? markId : ''}
@@ -41,7 +41,7 @@ export function WaterFields({ bench }: { bench: Bench }) {
               />
             </Field>
           )}
-          <Field label="the end is meant to" htmlFor="water-fishes">
+          <Field label="the end should" htmlFor="water-fishes">
             <Select
               id="water-fishes"
               value={fishesOf(bench.content.trace)}
@@ -61,12 +61,12 @@ export function WaterFields({ bench }: { bench: Bench }) {
             onChange={(depthM) => set({ depthM }, 'depth')}
           />
           <QuantityField
-            label="stream"
+            label="current"
             quantity="speed"
             valueSi={water.streamMperS}
             check={notBelow(6)}
             onChange={(streamMperS) => set({ streamMperS }, 'stream')}
-            hint="at its peak"
+            hint="strongest"
           />
           {water.method === 'drift' && (
             <QuantityField

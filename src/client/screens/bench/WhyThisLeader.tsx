@@ -27,7 +27,7 @@ function Advice({ setup, ruleSet }: Props) {
   return (
     <div className="grid gap-2">
       <p>
-        Advised here: <strong>{show.entered('strength', advice.labelN)}</strong>, {show.computed('length', advice.lengthM)} from
+        Recommended: <strong>{show.entered('strength', advice.labelN)}</strong>, {show.computed('length', advice.lengthM)} from
         the main line to the hook.
       </p>
       <LeaderReasons advice={advice} purpose={purposeOf(later, ruleSet)} />

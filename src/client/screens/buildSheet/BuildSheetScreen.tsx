@@ -58,7 +58,7 @@ function SheetOfTrace({ saved, outfits }: { saved: SavedTrace; outfits: SavedOut
     return (
       <div className="grid gap-3 p-6">
         {note}
-        <p>The outfit of this trace is in the bin; take it back or choose another on the bench.</p>
+        <p>The outfit of this trace is in the trash. Restore it or choose another on the bench.</p>
       </div>
     )
   const version = of.unsaved && !of.isSavedShown ? 'not saved' : `revision ${saved.revision}`
@@ -101,7 +101,7 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, version, note 
         </div>
         <div className="no-print flex gap-1.5">
           <Link to={`/traces/${id}`} className={buttonClass()}>
-            To the bench
+            Bench
           </Link>
           <Button tone="strong" onClick={() => window.print()}>
             <Printer className="size-4" /> Print
@@ -112,12 +112,9 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, version, note 
       <p className="rounded-md bg-well px-3 py-2">
         {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
         {(whole.cost * count).toFixed(2)} units of tackle.{' '}
-        {ofOutfitM > 0 && <>The connection uses {show.tape(ofOutfitM)} of the outfit’s own line.</>}
+        {ofOutfitM > 0 && <>The knot uses {show.tape(ofOutfitM)} of your main line.</>}
       </p>
-      <Sheet
-        title="Cut"
-        aside={<span className="text-sm text-quiet">finished length + what the connections use = cut length</span>}
-      >
+      <Sheet title="Cut" aside={<span className="text-sm text-quiet">finished length + what the knots use = cut length</span>}>
         <CutTable groups={groups} count={count} />
       </Sheet>
       <Sheet title="Lay out">
@@ -155,7 +152,7 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, version, note 
         </ol>
       </Sheet>
       {strikes.length > 0 && (
-        <Sheet title="At the take">
+        <Sheet title="When a fish takes">
           {strikes.map((words) => (
             <p key={words}>{words}</p>
           ))}
@@ -163,8 +160,8 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, version, note 
       )}
       <Sheet title="Then">
         <p>
-          Moisten every knot and draw it down slowly; leave 2–5 mm of tag. Pull by hand against a fixed point, eyes protected,
-          hook points covered, nobody in its line. Re-tie whatever whitened, crossed or moved.
+          Wet every knot and tighten it slowly. Leave 2–5 mm of tag. Test it by hand against a fixed point: protect your eyes,
+          cover the points, keep others clear. Re-tie knots that turned white, crossed or slipped.
         </p>
       </Sheet>
     </article>

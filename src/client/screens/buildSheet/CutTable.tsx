@@ -13,7 +13,7 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
         <tr>
           <th className="font-normal">piece</th>
           <th className="pl-3 text-right font-normal">finished</th>
-          <th className="pl-4 font-normal max-sm:hidden">connections use</th>
+          <th className="pl-4 font-normal max-sm:hidden">knots use</th>
           <th className="pl-3 text-right font-normal">cut</th>
         </tr>
       </thead>

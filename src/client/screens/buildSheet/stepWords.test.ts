@@ -23,21 +23,21 @@ test('a running ledger, step by step', () => {
     'Tie the swivel to the leader: uni, 5 turns.',
     'Tie the hook length to the swivel: uni, 5 turns.',
     'Tie the hook to the hook length: snell, 7 turns.',
-    'At the water, tie the leader to the line on the reel: FG (woven), 22 turns.',
+    'At the water, tie the leader to the main line: FG (woven), 22 turns.',
   ])
 })
 
 test('a loop in a line’s own end is made, and one that becomes tags is cut open', () => {
-  expect(wordsOf('windOn')).toContain('Make the leader loop in the end of the leader: double-sleeve crimp.')
+  expect(wordsOf('windOn')).toContain('Tie the leader loop in the end of the leader: double-sleeve crimp.')
   const tags = FAMILY_FIXTURES.find(({ trace }) => trace.family === 'twinTag')!.trace
   const whys = buildSteps({ trace: tags, catalogue }).map((step) => stepWords(step, { trace: tags, catalogue }, metres).why)
-  expect(whys).toContain('Long enough for its legs, cut open: they are the tag 1 and the tag 2.')
+  expect(whys).toContain('Cut it open: its legs are the tag 1 and the tag 2.')
 })
 
 test('knots tied part-way say where; what runs on the reel’s own line goes on before the last knot', () => {
   expect(wordsOf('hookString')).toContain('Fix the loop 2 on the body, 0.7 m from its upper end: dropper loop, 6 turns.')
   const kite = wordsOf('kiteBait')
-  expect(kite.at(-2)).toBe('Slide onto the line on the reel, in this order: clip ring, marker, small lead.')
+  expect(kite.at(-2)).toBe('Slide onto the main line, in this order: clip ring, marker, small lead.')
   expect(kite.at(-1)).toMatch(/^At the water, tie the swivel/)
 })
 

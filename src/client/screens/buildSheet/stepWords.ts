@@ -15,17 +15,17 @@ export function stepWords(
 ): { text: string; why?: string } {
   const name = (id: string) => {
     const piece = pieceById(trace, id)
-    return piece ? pieceName(piece) : 'line on the reel'
+    return piece ? pieceName(piece) : 'main line'
   }
   switch (step.do) {
     case 'thread':
       return {
-        text: `Slide onto the ${step.line === OUTFIT ? 'line on the reel' : name(step.line)}, in this order: ${step.parts.map(name).join(', ')}.`,
-        ...(step.before ? { why: `Before the knot at the ${name(step.before)}: after it, nothing more goes on.` } : {}),
+        text: `Slide onto the ${step.line === OUTFIT ? 'main line' : name(step.line)}, in this order: ${step.parts.map(name).join(', ')}.`,
+        ...(step.before ? { why: `Do this before the knot at the ${name(step.before)}; nothing goes on after it.` } : {}),
       }
     case 'tie':
       return {
-        text: `${step.inOwnEnd ? `Make the ${name(step.to)} in the end of the ${name(step.piece)}` : `Tie the ${name(step.piece)} to the ${name(step.to)}`}: ${knot(catalogue, step.joint, step.turns)}.`,
+        text: `${step.inOwnEnd ? `Tie the ${name(step.to)} in the end of the ${name(step.piece)}` : `Tie the ${name(step.piece)} to the ${name(step.to)}`}: ${knot(catalogue, step.joint, step.turns)}.`,
         ...(opened(trace, step.piece) ?? caution(catalogue, step.joint)),
       }
     case 'fit':
@@ -38,7 +38,7 @@ export function stepWords(
     }
     case 'connect':
       return {
-        text: `At the water, tie the ${name(step.piece)} to the line on the reel: ${knot(catalogue, step.joint, step.turns)}.`,
+        text: `At the water, tie the ${name(step.piece)} to the main line: ${knot(catalogue, step.joint, step.turns)}.`,
         ...caution(catalogue, step.joint),
       }
   }
@@ -50,7 +50,7 @@ function opened(trace: Rig['trace'], id: string): { why: string } | undefined {
     (piece) => jointOf(piece)?.connection === 'runsOn' && pieceById(trace, id)?.role === 'hardware',
   )
   if (legs.length === 0) return undefined
-  return { why: `Long enough for its legs, cut open: they are the ${legs.map(pieceName).join(' and the ')}.` }
+  return { why: `Cut it open: its legs are the ${legs.map(pieceName).join(' and the ')}.` }
 }
 
 const knot = ({ connections }: Catalogue, joint: Joint, turns: number) =>

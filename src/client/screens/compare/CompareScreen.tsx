@@ -38,14 +38,14 @@ export default function CompareScreen() {
           <Link to="/traces" className="underline">
             Choose two or three traces in the library
           </Link>
-          , or an earlier revision in a trace’s history.
+          , or a revision in the history of a trace.
         </Empty>
       </div>
     )
   if (error)
     return (
       <Failed
-        what="What is to be compared"
+        what="Traces compared"
         error={error}
         onRetry={() => {
           for (const query of traces) query.refetch()
@@ -54,7 +54,7 @@ export default function CompareScreen() {
       />
     )
   const saved = traces.flatMap(({ data }) => (data ? [data] : []))
-  if (saved.length < wanted.length || !outfits.data) return <Loading what="what is compared" />
+  if (saved.length < wanted.length || !outfits.data) return <Loading what="compared" />
   return <Compared key={wanted.join()} wanted={wanted} saved={saved} outfits={outfits.data} />
 }
 
@@ -79,7 +79,7 @@ function Compared({ wanted, saved, outfits }: { wanted: string[]; saved: SavedTr
       <h1 className="text-xl font-bold">Compare</h1>
       {sides.length < saved.length && (
         <p role="alert" className="rounded-lg border border-watch bg-sheet p-3">
-          The outfit of one of them is in the bin, so it is left out.
+          One outfit is in the trash, so that trace is not shown.
         </p>
       )}
       <WhatIf setting={whatIf} onChange={setWhatIf} sides={sides} supposed={supposed} />

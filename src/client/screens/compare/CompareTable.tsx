@@ -72,7 +72,7 @@ export function CompareTable({ sides }: { sides: Side[] }) {
           })}
         </tbody>
       </table>
-      <p className="mt-2 text-sm text-quiet">Marked: what differs from the first.</p>
+      <p className="mt-2 text-sm text-quiet">Marked: different from the first.</p>
     </ScrollAcross>
   )
 }
@@ -95,15 +95,18 @@ function MomentCell({ name, side, judged }: CellProps) {
 function rowsOf(show: Show): Row[] {
   return [
     { name: 'weakest in a run', text: ({ setup }, { moments: { run } }) => (run ? weakestWords(setup, run, show) : '–') },
-    { name: 'goes first', text: ({ setup }, { moments: { run } }) => (run ? firstWords(setup, run) : '–') },
-    { name: 'drag set', text: ({ setup }) => show.computed('strength', setup.conditions.dragN) },
-    { name: 'drag safe to', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.figure.value) : '–') },
+    { name: 'breaks first', text: ({ setup }, { moments: { run } }) => (run ? firstWords(setup, run) : '–') },
+    { name: 'drag setting', text: ({ setup }) => show.computed('strength', setup.conditions.dragN) },
+    { name: 'highest safe drag', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.figure.value) : '–') },
     { name: 'line out', text: ({ setup }) => show.computed('length', setup.conditions.lineOutM) },
-    { name: 'a rush pulls', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.deciding.rush.peakN) : '–') },
     {
-      name: 'a rush at the boat',
+      name: 'sudden run, up to',
+      text: (_, { moments: { run } }) => (run ? show.computed('strength', run.deciding.rush.peakN) : '–'),
+    },
+    {
+      name: 'sudden run at the boat',
       text: (_, { moments: { hand } }) =>
-        hand ? `${show.computed('strength', hand.deciding.rush.peakN)}, whole ${percent(hand.deciding.rush.survival)}` : '–',
+        hand ? `${show.computed('strength', hand.deciding.rush.peakN)}, holds ${percent(hand.deciding.rush.survival)}` : '–',
     },
     {
       name: 'flies',
@@ -111,7 +114,7 @@ function rowsOf(show: Show): Row[] {
         cast ? `${show.entered('length', cast.rangeM.least)} to ${show.entered('length', cast.rangeM.most)}` : '–',
     },
     {
-      name: 'a snag costs',
+      name: 'cost of a snag',
       text: (_, { moments: { snag } }) => (snag ? costWords(snag.deciding.replacement) : '–'),
     },
     { name: 'parts and knots', text: ({ setup: { trace } }) => `${trace.pieces.length} and ${knotsIn(trace)}` },
@@ -131,4 +134,4 @@ const weakestWords = (setup: Setup, { deciding: { weakest } }: Run, show: Show) 
   `${linkName(setup, weakest.ref)}, ${show.computed('strength', weakest.strengthN)}`
 
 const firstWords = (setup: Setup, { deciding: { goesFirst } }: Run) =>
-  `${linkName(setup, goesFirst.ref)}, ${percent(goesFirst.probability)}${goesFirst.byChance ? ', by chance' : ''}`
+  `${linkName(setup, goesFirst.ref)}, ${percent(goesFirst.probability)}${goesFirst.byChance ? ', most likely' : ''}`

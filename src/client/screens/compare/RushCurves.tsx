@@ -28,7 +28,7 @@ export function RushCurves({ sides }: { sides: Side[] }) {
   const words = rushes.map(({ points }) => rushWords(points, held, show))
   return (
     <Sheet
-      title="A sudden rush, by line out"
+      title="A sudden run by line out"
       aside={
         <span className="w-52">
           <Select
@@ -53,7 +53,7 @@ export function RushCurves({ sides }: { sides: Side[] }) {
             y={axis('pull', 'strength')}
             width={width}
             height={HEIGHT}
-            summary={`What a sudden rush pulls by line out, the rod ${ROD_HELD_WORDS[held]}. ${rushes.map(({ title }, i) => `${title}: ${words[i]}`).join(' ')}`}
+            summary={`Load of a sudden run by line out, the rod ${ROD_HELD_WORDS[held]}. ${rushes.map(({ title }, i) => `${title}: ${words[i]}`).join(' ')}`}
           />
         )}
       </div>
@@ -66,7 +66,7 @@ export function RushCurves({ sides }: { sides: Side[] }) {
         ))}
       </ul>
       <p className="mt-1 text-sm text-quiet">
-        Before the spool turns. Nominal moduli, and a spool’s mass estimated from what it holds: estimates.
+        Load before the spool turns. Estimates with nominal line stretch and a spool mass from its capacity.
       </p>
     </Sheet>
   )
@@ -85,7 +85,7 @@ function rushWords(points: readonly RushPoint[], held: Conditions['rodHeld'], sh
   const force = (point: RushPoint) => show.computed('strength', rushPeakN(point, held))
   const [near, least, far] = [points[0]!, leastRush(points, held)!, points.at(-1)!]
   const middle = givesEnough(least)
-    ? 'from there it only grows, to'
+    ? 'it grows from there to'
     : `least, ${force(least)}, with about ${show.entered('length', Math.round(least.lineOutM))} out;`
-  return `${force(near)} with a metre out; ${middle} ${force(far)} as the last of the line goes.`
+  return `${force(near)} with 1 m out; ${middle} ${force(far)} at the end of the line.`
 }

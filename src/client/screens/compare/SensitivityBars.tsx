@@ -37,7 +37,7 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
       }
     >
       <p className="mb-2 text-sm text-quiet">
-        The margin with each input 10 % less and 10 % more; the line is the margin now, at 1 it has nothing to spare.
+        The margin with each input 10 % lower and 10 % higher. The line is the margin now; 1 is the limit.
       </p>
       {error ? (
         <Failed what="The bars" error={error} onRetry={start} />
@@ -58,9 +58,9 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
 }
 
 function Bars({ sensitivity, rig }: { sensitivity: Sensitivity | undefined; rig: Rig }) {
-  if (!sensitivity) return <p className="text-quiet">The moment does not apply.</p>
+  if (!sensitivity) return <p className="text-quiet">This moment does not apply.</p>
   const { margin, verdict, sways } = sensitivity
-  if (sways.length === 0) return <p className="text-quiet">Nothing within a tenth moves it.</p>
+  if (sways.length === 0) return <p className="text-quiet">No input moves it within 10 %.</p>
   const reach = Math.max(...sways.map(({ swing }) => swing))
   return (
     <ul className="grid gap-1.5">

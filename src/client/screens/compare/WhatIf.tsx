@@ -9,10 +9,10 @@ import type { Side } from './side.ts'
 export type WhatIfSetting = { lever: string; factor: number }
 
 const LEVERS = [
-  { value: 'dragN', text: 'drag set' },
+  { value: 'dragN', text: 'drag setting' },
   { value: 'lineOutM', text: 'line out' },
-  { value: 'leader', text: 'leader’s strength' },
-  { value: 'sinker', text: 'sinker’s weight' },
+  { value: 'leader', text: 'leader strength' },
+  { value: 'sinker', text: 'sinker weight' },
 ]
 
 type Props = { setting: WhatIfSetting; onChange: (setting: WhatIfSetting) => void; sides: Side[]; supposed: Side[] }
@@ -22,7 +22,7 @@ export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }
   const show = useShow()
   const shownOf = (side: Side) => {
     const found = leverNamed(side.setup, MOMENT_NAMES, lever)
-    return found ? leverValueWords(found, show) : 'has none'
+    return found ? leverValueWords(found, show) : 'not on this trace'
   }
   return (
     <Sheet title="What if">
@@ -44,14 +44,11 @@ export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }
           <Slider.Track className="relative h-1.5 grow rounded-full bg-rule">
             <Slider.Range className="absolute h-full rounded-full bg-tide" />
           </Slider.Track>
-          <Slider.Thumb
-            aria-label="Per cent of its own value"
-            className="block size-6 rounded-full border-2 border-tide bg-sheet"
-          />
+          <Slider.Thumb aria-label="Percent of its value" className="block size-6 rounded-full border-2 border-tide bg-sheet" />
         </Slider.Root>
         <output className="w-16 text-right font-semibold">{Math.round(factor * 100)} %</output>
         <Button onClick={() => onChange({ lever, factor: 1 })} disabled={factor === 1}>
-          As it is
+          Reset
         </Button>
       </div>
       <p className="mt-2 text-sm text-quiet">

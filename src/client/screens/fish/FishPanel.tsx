@@ -33,12 +33,12 @@ const NEW_FISH: Fish = {
 const SIZES = [
   ['typicalMassKg', 'usual weight', 'fish'],
   ['typicalLengthM', 'usual length', 'length'],
-  ['largeMassKg', 'a large one', 'fish'],
-  ['largeLengthM', 'a large one’s length', 'length'],
+  ['largeMassKg', 'large one', 'fish'],
+  ['largeLengthM', 'length of a large one', 'length'],
 ] as const
 const MOUTH = [
-  ['mouthWidthShare', 'mouth, across'],
-  ['mouthHeightShare', 'mouth, up and down'],
+  ['mouthWidthShare', 'mouth width'],
+  ['mouthHeightShare', 'mouth height'],
 ] as const
 type Choice = { key: 'teeth' | 'feeds' | 'takes'; label: string; ids: readonly string[]; words: Readonly<Record<string, string>> }
 const CHOICES: readonly Choice[] = [
@@ -47,12 +47,12 @@ const CHOICES: readonly Choice[] = [
   { key: 'takes', label: 'takes a bait', ids: TAKES, words: TAKES_WORDS },
 ]
 const CHECKS = {
-  fish: within(0.001, 1_000, 'From a gram to a tonne.'),
+  fish: within(0.001, 1_000, 'From 1 g to 1000 kg.'),
   length: within(0.02, 10, 'From 2 cm to 10 m.'),
 }
 
 const FIELD_NAMES = {
-  name: 'The name',
+  name: 'The fish',
   typicalMassKg: 'The usual weight',
   typicalLengthM: 'The usual length',
   largeMassKg: 'The weight of a large one:',

@@ -42,7 +42,7 @@ const column = createColumnHelper<typeof features, Row>()
 const COLUMNS = column.columns([
   column.accessor('kind', { header: 'kind', sortFn: 'alphanumeric' }),
   column.accessor('name', { header: 'name', sortFn: 'alphanumeric' }),
-  column.accessor('what', { header: 'what it is', sortFn: 'alphanumeric' }),
+  column.accessor('what', { header: 'details', sortFn: 'alphanumeric' }),
   column.accessor('si', { header: 'size, weight or strength', sortFn: 'basic', enableGlobalFilter: false }),
 ])
 

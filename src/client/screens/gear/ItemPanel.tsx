@@ -33,7 +33,7 @@ const NEW: Record<GearKind, Gear> = {
   bait: { ...common, kind: 'bait', bait: 'wholePouting' },
 }
 
-const FIELD_NAMES = { name: 'The name' }
+const FIELD_NAMES = { name: 'The item' }
 
 /** A new item for the box: its kind, its details, and a name that is made from them if none is typed. */
 export function ItemPanel({ onClose }: { onClose: () => void }) {
@@ -249,7 +249,7 @@ function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'h
       </Field>
       {sizes.length > 0 && (
         <>
-          <Field label="size" htmlFor="item-size" hint="numbers fall as swivels grow">
+          <Field label="size" htmlFor="item-size" hint="a smaller number is a larger swivel">
             <Select
               id="item-size"
               value={item.size ?? ''}

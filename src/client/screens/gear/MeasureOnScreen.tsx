@@ -20,7 +20,7 @@ export function MeasureOnScreen() {
   const id = useId()
   const [what, setWhat] = useState<'hook' | 'bait'>('hook')
   return (
-    <Sheet title="Measure on the screen">
+    <Sheet title="Measure on screen">
       <div className="grid max-w-full grid-cols-[minmax(0,1fr)] gap-2">
         <Field label="it is a" htmlFor={id}>
           <Select
@@ -48,7 +48,7 @@ function HookOnScreen() {
   const nominalM = hookDimensions(catalogue, pattern, size)?.gapeM ?? 0
   return (
     <>
-      <Edge says="Lay a hook’s gap between the edges" mm={mm} most={MOST_MM.gap} onChange={setMm} />
+      <Edge says="Lay the gap of a hook between the edges" mm={mm} most={MOST_MM.gap} onChange={setMm} />
       <Between acrossMm={mm} downMm={HOOK_HEIGHT_MM} />
       <Field label="pattern" htmlFor={`${id}-pattern`}>
         <Select
@@ -58,7 +58,7 @@ function HookOnScreen() {
           onChange={(event) => setPattern(event.target.value as HookPattern)}
         />
       </Field>
-      <Field label="size" htmlFor={`${id}-size`} hint={`nominal gape ${(nominalM * 1000).toFixed(1)} mm`}>
+      <Field label="size" htmlFor={`${id}-size`} hint={`nominal gap ${(nominalM * 1000).toFixed(1)} mm`}>
         <Select
           id={`${id}-size`}
           value={size}
@@ -82,8 +82,8 @@ function BaitOnScreen() {
   const [bait, setBait] = useState<BaitType>('wholePouting')
   return (
     <>
-      <Edge says="Lay the bait’s length between the edges" mm={lengthMm} most={MOST_MM.length} onChange={setLengthMm} />
-      <Edge says="and its depth, from back to belly" mm={depthMm} most={MOST_MM.depth} onChange={setDepthMm} />
+      <Edge says="Lay the length of the bait between the edges" mm={lengthMm} most={MOST_MM.length} onChange={setLengthMm} />
+      <Edge says="and its depth, back to belly" mm={depthMm} most={MOST_MM.depth} onChange={setDepthMm} />
       <Between acrossMm={lengthMm} downMm={depthMm} />
       <Field label="bait" htmlFor={id}>
         <Select
@@ -148,7 +148,7 @@ type Measured =
 function Keep({ name: bare, measured }: { name: string; measured: Measured }) {
   const name = `${bare}, measured`
   const keep = useCreate('gear', {
-    onMade: () => toast(`${name}: kept in the box.`),
+    onMade: () => toast(`${name}: saved to the box.`),
     onError: (error) => toast.error(error.message),
   })
   return (
@@ -156,7 +156,7 @@ function Keep({ name: bare, measured }: { name: string; measured: Measured }) {
       onClick={() => keep.create(gearSchema.parse({ formatVersion: GEAR_VERSION, name, ...measured }))}
       disabled={keep.isPending}
     >
-      Keep it in the box as measured
+      Save the measured size to the box
     </Button>
   )
 }

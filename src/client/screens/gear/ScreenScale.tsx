@@ -12,9 +12,9 @@ export function ScreenScale() {
   const id = useId()
   const { pxPerMm, setPxPerMm } = usePreferences()
   return (
-    <Sheet title="This screen’s scale">
+    <Sheet title="Scale of this screen">
       <label htmlFor={id} className="mb-2 block">
-        Lay a bank card on the screen and slide until the drawing is as large as it.
+        Hold a bank card to the screen and slide until the drawing has its size.
       </label>
       <input
         id={id}
@@ -25,7 +25,7 @@ export function ScreenScale() {
         step={0.01}
         value={pxPerMm}
         onChange={(event) => setPxPerMm(Number(event.target.value))}
-        aria-valuetext={`${pxPerMm.toFixed(2)} pixels a millimetre`}
+        aria-valuetext={`${pxPerMm.toFixed(2)} pixels per millimetre`}
       />
       <ScrollAcross label="The bank card" className="my-2">
         <svg
@@ -48,7 +48,7 @@ export function ScreenScale() {
         </svg>
       </ScrollAcross>
       <Button onClick={() => setPxPerMm(USUAL_PX_PER_MM)} disabled={pxPerMm === USUAL_PX_PER_MM}>
-        Back to the usual
+        Reset
       </Button>
     </Sheet>
   )

@@ -98,7 +98,7 @@ export default function SizesPage() {
             </div>
           </ScrollAcross>
           <p className="mt-2 text-sm text-quiet">
-            Nominal sizes: makers differ. Lay your own on the card; what you measure and keep in the box goes before them.
+            Nominal sizes; makers differ. Lay your hooks on the card. Sizes you measure and save replace them.
           </p>
         </Sheet>
         <div id={measureId} className="no-print">

@@ -82,7 +82,7 @@ export function useFigureText(figure: FigureOf | undefined): {
     read: (text) => {
       const parsed = parseQuantity(quantity, text.replace(', nominal', ''), units[quantity])
       if (!parsed.ok) return parsed
-      return parsed.si > 0 ? { ok: true, value: parsed.si } : { ok: false, message: 'It must be more than nothing.' }
+      return parsed.si > 0 ? { ok: true, value: parsed.si } : { ok: false, message: 'Must be more than 0.' }
     },
   }
 }

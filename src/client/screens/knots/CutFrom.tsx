@@ -16,12 +16,12 @@ export function CutFrom({ spools, value, onChange }: Props) {
     <Field
       label="cut from"
       htmlFor={id}
-      hint={lesson && `bears ${show.computed('strength', lesson.strengthN)} by ${yourPulls(lesson.pulls.length)}`}
+      hint={lesson && `holds ${show.computed('strength', lesson.strengthN)} by ${yourPulls(lesson.pulls.length)}`}
     >
       <Select
         id={id}
         value={value ?? ''}
-        choices={[{ value: '', text: 'no spool of the box' }, ...spools.map(({ id: of, name }) => ({ value: of, text: name }))]}
+        choices={[{ value: '', text: 'no spool from the box' }, ...spools.map(({ id: of, name }) => ({ value: of, text: name }))]}
         onChange={(event) => onChange(spools.find((spool) => spool.id === event.target.value))}
       />
     </Field>

@@ -38,7 +38,7 @@ export function KnotChooser() {
     <Sheet title="Which knot?">
       <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2">
         <div className="grid content-start gap-2">
-          <Field label="tie a" htmlFor={`${id}-above`}>
+          <Field label="tie" htmlFor={`${id}-above`}>
             <Select
               id={`${id}-above`}
               value={above}
@@ -49,7 +49,7 @@ export function KnotChooser() {
           {isLine(above) && <LineFields label="line" line={lineAbove} onChange={setLineAbove} />}
         </div>
         <div className="grid content-start gap-2">
-          <Field label="to a" htmlFor={`${id}-below`}>
+          <Field label="to" htmlFor={`${id}-below`}>
             <Select
               id={`${id}-below`}
               value={below}
@@ -58,7 +58,7 @@ export function KnotChooser() {
             />
           </Field>
           {isLine(below) && <LineFields label="other line" line={lineBelow} onChange={setLineBelow} />}
-          <Field label="most of all" htmlFor={`${id}-wish`}>
+          <Field label="most important" htmlFor={`${id}-wish`}>
             <Select
               id={`${id}-wish`}
               value={wish}
@@ -89,7 +89,7 @@ function Suited({ chosen, lines }: { chosen: ReturnType<typeof chooseKnots>; lin
   if (chosen.suited.length === 0)
     return (
       <p className="mt-3 rounded-md bg-well px-3 py-2">
-        No knot holds these two together with that first. Ask for something else, or put a swivel or a ring between them.
+        No knot joins these two. Choose other priorities, or use a swivel or ring.
       </p>
     )
   const thickM = Math.max(0, ...lines.map((line) => lineDiameterM(catalogue, line)))

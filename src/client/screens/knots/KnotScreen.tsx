@@ -34,7 +34,7 @@ export default function KnotScreen() {
     <Knot id={id} />
   ) : (
     <div className="p-6">
-      <p role="alert">There is no knot of that name here.</p>
+      <p role="alert">This knot does not exist.</p>
       <Link to="/knots" className="text-tide underline">
         All knots
       </Link>
@@ -70,7 +70,7 @@ function Knot({ id }: { id: KnotId }) {
               {lines.map((line, i) => (
                 <LineFields
                   key={i}
-                  label={lines.length === 1 ? 'line' : i === 0 ? 'one line' : 'the other'}
+                  label={lines.length === 1 ? 'line' : i === 0 ? 'one line' : 'other line'}
                   line={line}
                   materials={materials}
                   onChange={(next) => set({ lines: lines.map((each, j) => (i === j ? next : each)), turns: said })}
@@ -91,7 +91,7 @@ function Knot({ id }: { id: KnotId }) {
             <Figures id={id} lines={lines} turns={turns} />
           </Sheet>
           <OwnPulls id={id} line={lines[0]!} turns={turns} />
-          <Sheet title="When, and how it should look">
+          <Sheet title="When to use it and how it should look">
             <dl className="grid gap-2">
               <Fact name="suits">{facts.suits}</Fact>
               <Fact name="fails">{facts.fails}</Fact>
@@ -100,7 +100,7 @@ function Knot({ id }: { id: KnotId }) {
               {connection.caution && <Fact name="mind">{connection.caution}.</Fact>}
             </dl>
             <p className="mt-2 text-sm text-quiet">
-              Then pull it by hand against a fixed point: eyes protected, points covered, nobody in its line.
+              Test it by hand against a fixed point. Protect your eyes, cover the points, keep others clear.
             </p>
           </Sheet>
         </div>
@@ -156,7 +156,7 @@ function Figures({ id, lines, turns }: { id: KnotId; lines: readonly LineSpec[];
       </Row>
       <Row name="across">{show.entered('diameter', Number((bulk * Math.max(...diametersM)).toPrecision(2)))}</Row>
       <Row name="tag">{tagMm[1] === 0 ? 'none' : `${tagMm[0]} to ${tagMm[1]} mm`}</Row>
-      <Row name="guides">{passesGuides ? 'passes through them' : 'not through them'}</Row>
+      <Row name="guides">{passesGuides ? 'passes through guides' : 'does not pass guides'}</Row>
     </dl>
   )
 }

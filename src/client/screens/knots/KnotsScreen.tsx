@@ -22,25 +22,25 @@ export default function KnotsScreen() {
       <div className="mb-3 flex items-center gap-3">
         <h1 className="mr-auto text-xl font-bold">Knots</h1>
         <Link to="/knots/pulls" className={buttonClass()}>
-          Your pulls
+          Your tests
         </Link>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_26rem]">
         <KnotChooser />
-        <Sheet title="All of them" aside={<span className="text-sm text-quiet">{found.length} shown</span>}>
+        <Sheet title="All knots" aside={<span className="text-sm text-quiet">{found.length} shown</span>}>
           <label htmlFor={id} className="sr-only">
-            Find by any name
+            Search by any name
           </label>
           <input
             id={id}
             type="search"
             className={fieldClass}
-            placeholder="find by any name"
+            placeholder="search by any name"
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
           />
           {found.length === 0 ? (
-            <Empty title="No knot of that name">Try another name of it, or fewer letters.</Empty>
+            <Empty title="No knot found">Try another name or fewer letters.</Empty>
           ) : (
             <ul className="mt-2">
               {found.map((knot) => (

@@ -30,7 +30,7 @@ export function LinesPulled({ straights }: { straights: readonly StraightPull[] 
   })
   const said = () => ({ formatVersion: 1, id: newId(), at: new Date().toISOString() }) as const
   return (
-    <Sheet title="Lines by themselves">
+    <Sheet title="Line tests">
       <ul className="grid gap-2">
         {linesPulled(straights).map((line) => (
           <Line
@@ -45,8 +45,7 @@ export function LinesPulled({ straights }: { straights: readonly StraightPull[] 
       </ul>
       {straights.length === 0 && (
         <p className="text-quiet">
-          What a line breaks at is rarely what its label says. Pull a length without a knot, its ends wound round something
-          smooth.
+          A line rarely breaks at its label. Test a length without a knot, its ends wound round something smooth.
         </p>
       )}
       <StraightForm
@@ -77,14 +76,14 @@ function Line({ line, spool, straights, busy, onStrike }: LineProps) {
         <strong>{name}</strong>
         {lesson && (
           <>
-            : bears <strong>{show.computed('strength', lesson.strengthN)}</strong> dry{' '}
+            : holds <strong>{show.computed('strength', lesson.strengthN)}</strong> dry{' '}
             <span className="text-quiet">
-              ({show.computed('strength', lesson.lowN)} to {show.computed('strength', lesson.highN)}, nine times in ten)
+              ({show.computed('strength', lesson.lowN)} to {show.computed('strength', lesson.highN)}, 90 % range)
             </span>
           </>
         )}
       </p>
-      <ul className="flex flex-wrap gap-x-4" aria-label={`Pulls of ${name}`}>
+      <ul className="flex flex-wrap gap-x-4" aria-label={`Tests of ${name}`}>
         {straightsOf(straights, line).map(({ id, loadN, wet, discarded }) => (
           <li key={id} className="flex items-center gap-1">
             {show.entered('strength', loadN)}
@@ -93,8 +92,8 @@ function Line({ line, spool, straights, busy, onStrike }: LineProps) {
             <Button
               tone="quiet"
               className="px-1!"
-              aria-label={`Strike out ${show.entered('strength', loadN)}`}
-              title="Strike out"
+              aria-label={`Remove ${show.entered('strength', loadN)}`}
+              title="Remove"
               disabled={busy}
               onClick={() => onStrike(id)}
             >
@@ -136,18 +135,18 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
         quantity="strength"
         valueSi={loadN}
         placeholder="highest load"
-        check={within(0.1, 4 * labelN, 'More than four times its label is hardly meant.')}
+        check={within(0.1, 4 * labelN, 'This is over four times the label. Check it.')}
         onChange={setLoadN}
         onClear={() => setLoadN(undefined)}
       />
-      <CheckField label="pulled soaked, as in use" checked={wet} onChange={setWet} />
+      <CheckField label="tested wet" checked={wet} onChange={setWet} />
       {complaint && (
         <p role="alert" className="text-fails">
           {complaint}
         </p>
       )}
       <Button type="submit" className="justify-self-start" disabled={busy || loadN === undefined}>
-        Write it down
+        Save
       </Button>
     </form>
   )

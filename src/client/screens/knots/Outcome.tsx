@@ -13,7 +13,7 @@ import { percent } from '../../words/percent.ts'
 import { PARTED_WORDS } from './knotWords.ts'
 import { PullCurve } from './PullCurve.tsx'
 
-const REASONS = ['it was not drawn down', 'the line was nicked', 'it hung crooked', 'the wrong sample'] as const
+const REASONS = ['not tightened', 'the line was nicked', 'pulled at an angle', 'wrong sample'] as const
 
 /** What came of a pull: kept as it parted, or discarded with a reason; either way it is written down once. */
 export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
@@ -29,7 +29,7 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
       void client.invalidateQueries(OBSERVATIONS)
       forgetUndecided(told.id)
     },
-    onError: (error) => toast.error(`${error.message} It is still here: try again.`),
+    onError: (error) => toast.error(`${error.message} It is still here. Try again.`),
   })
   const seen = seenIn(readings)
   const lineN = told.kind === 'pull' ? told.lineN : told.labelN
@@ -48,15 +48,15 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
       </p>
       <p aria-live="polite">
         <strong>
-          {seen.broke ? 'It broke at' : 'It never broke; it bore'} {show.computed('strength', told.loadN)}
+          {seen.broke ? 'It broke at' : 'It did not break; it held'} {show.computed('strength', told.loadN)}
         </strong>
         , {percent(told.loadN / lineN)} of {told.kind === 'pull' ? 'the line' : 'its label'}.
-        {slips.length > 0 && ` It slipped ${slips.join(' and ')}, and caught again.`}
+        {slips.length > 0 && ` It slipped ${slips.join(' and ')}, then held again.`}
       </p>
       <PullCurve readings={readings} seen={seen} lineN={lineN} />
       <div className="grid max-w-md gap-2">
         {told.kind === 'pull' && (
-          <Field label="where it parted" htmlFor={`${field}-parted`}>
+          <Field label="where it broke" htmlFor={`${field}-parted`}>
             <Select
               id={`${field}-parted`}
               value={parted}
@@ -67,10 +67,10 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
         )}
         {(told.kind === 'pull' || seen.broke) && (
           <Button tone="strong" disabled={tell.isPending} onClick={() => tell.mutate({})}>
-            Keep it
+            Save
           </Button>
         )}
-        <Field label="or not, for" htmlFor={`${field}-reason`}>
+        <Field label="or discard because" htmlFor={`${field}-reason`}>
           <Select
             id={`${field}-reason`}
             value={reason}
@@ -79,7 +79,7 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
           />
         </Field>
         <Button disabled={tell.isPending} onClick={() => tell.mutate({ discarded: reason })}>
-          Discard it
+          Discard
         </Button>
       </div>
     </li>

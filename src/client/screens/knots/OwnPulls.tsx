@@ -42,18 +42,18 @@ export function OwnPulls({ id, line, turns }: Props) {
   const materialName = NOMINAL_CATALOGUE.materials[line.material].name
   return (
     <Sheet
-      title={`Your pulls in ${materialName}`}
+      title={`Your tests in ${materialName}`}
       aside={
         <Link
           className="text-sm text-tide underline"
           to={`/knots/test?knot=${id}&${knotPath(id, { lines: [line], turns }).split('?')[1]}`}
         >
-          Pull on a scale
+          Test on a scale
         </Link>
       }
     >
       {query.error && !query.data ? (
-        <Failed what="Your pulls" error={query.error} onRetry={() => query.refetch()} />
+        <Failed what="Your tests" error={query.error} onRetry={() => query.refetch()} />
       ) : (
         lesson && (
           <>
@@ -92,14 +92,13 @@ export function OwnPulls({ id, line, turns }: Props) {
   )
 }
 
-const figure = ({ mean, low, high }: KnotLesson['prior']) =>
-  `${percent(mean)} (${percent(low)} to ${percent(high)}, nine times in ten)`
+const figure = ({ mean, low, high }: KnotLesson['prior']) => `${percent(mean)} (${percent(low)} to ${percent(high)}, 90 % range)`
 
 function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: KnotLesson }) {
   if (breaks.length === 0 && apart.length === 0)
     return (
       <p className="my-2 text-sm text-quiet">
-        Nominal {figure(prior)}. Pull a few of your own on a scale: three or four tell more than any table.
+        Nominal {figure(prior)}. Test a few of your own: three or four tell more than any table.
       </p>
     )
   const slips = apart.filter(({ parted }) => parted === 'slipped').length
@@ -111,7 +110,7 @@ function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: 
           ; after {yourPulls(breaks.length)} <strong>{figure(posterior)}</strong>
         </>
       )}
-      .{slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips count apart.`}
+      .{slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips are counted separately.`}
     </p>
   )
 }
@@ -137,14 +136,14 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
   }
   return (
     <form ref={ref} className="mt-2 grid gap-2 border-t border-rule pt-2" noValidate onSubmit={submit}>
-      <p className="text-sm text-quiet">Eyes protected, points covered, a cloth over the line, nobody in its line.</p>
+      <p className="text-sm text-quiet">Protect your eyes, cover the points, put a cloth over the line, keep others clear.</p>
       <QuantityField
         key={loadN === undefined ? 'next' : 'this'}
         label="it broke at"
         quantity="strength"
         valueSi={loadN}
         placeholder="highest load"
-        check={within(0.1, 2 * lineN, 'More than twice what the line bears is hardly meant.')}
+        check={within(0.1, 2 * lineN, 'This is over twice the strength of the line. Check it.')}
         onChange={setLoadN}
         onClear={() => setLoadN(undefined)}
       />
@@ -157,14 +156,14 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
         }}
       />
       <QuantityField
-        label="line bears"
+        label="line strength"
         quantity="strength"
         valueSi={lineN}
         check={within(1, 10_000, 'From 1 N to 10 kN.')}
         onChange={setLineN}
-        hint="its own pull, else its label"
+        hint="its own test, else its label"
       />
-      <Field label="where it parted" htmlFor={`${id}-parted`}>
+      <Field label="where it broke" htmlFor={`${id}-parted`}>
         <Select
           id={`${id}-parted`}
           value={parted}
@@ -172,14 +171,14 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
           onChange={(event) => setParted(event.target.value as Pull['parted'])}
         />
       </Field>
-      <CheckField label="pulled soaked, as in use" checked={wet} onChange={setWet} />
+      <CheckField label="tested wet" checked={wet} onChange={setWet} />
       {complaint && (
         <p role="alert" className="text-fails">
           {complaint}
         </p>
       )}
       <Button type="submit" disabled={busy || loadN === undefined}>
-        Write it down
+        Save
       </Button>
     </form>
   )
@@ -192,7 +191,7 @@ function PullList({ lesson: { breaks, apart }, busy, onStrike }: ListProps) {
   const rows = [...breaks, ...apart.map((pull) => ({ pull, share: undefined, farOff: false }))]
   if (rows.length === 0) return null
   return (
-    <ul className="mt-2" aria-label="Every pull">
+    <ul className="mt-2" aria-label="Every test">
       {rows.map(({ pull, share, farOff }) => (
         <li key={pull.id} className="flex items-center gap-2 border-t border-rule py-0.5">
           <span className="mr-auto">
@@ -203,8 +202,8 @@ function PullList({ lesson: { breaks, apart }, busy, onStrike }: ListProps) {
           </span>
           <Button
             tone="quiet"
-            aria-label={`Strike out ${show.entered('strength', pull.loadN)}`}
-            title="Strike out"
+            aria-label={`Remove ${show.entered('strength', pull.loadN)}`}
+            title="Remove"
             disabled={busy}
             onClick={() => onStrike(pull.id)}
           >

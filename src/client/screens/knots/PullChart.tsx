@@ -28,7 +28,7 @@ export function PullChart({ lesson: { prior, posterior, breaks } }: { lesson: Kn
         height={HEIGHT}
         role="img"
         className="block text-ink"
-        aria-label={`Before ${percent(prior.mean)}, ${breaks.length} pulls, after ${percent(posterior.mean)}`}
+        aria-label={`Before ${percent(prior.mean)}, ${breaks.length} tests, after ${percent(posterior.mean)}`}
       >
         {TICKS.map((tick) => (
           <g key={tick}>

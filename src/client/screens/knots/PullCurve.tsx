@@ -35,7 +35,7 @@ export function PullCurve({ readings, seen, lineN }: Props) {
         <path d={`M${SIDE} ${y(0)}H${wide - SIDE}`} stroke="var(--rule)" />
         <path d={`M${SIDE} ${y(lineN)}H${wide - SIDE}`} stroke="var(--quiet)" strokeDasharray="2 4" />
         <text x={SIDE} y={y(lineN) - 4} fontSize={12} fill="var(--quiet)">
-          the line bears {show.computed('strength', lineN)}
+          line holds {show.computed('strength', lineN)}
         </text>
         {seen.peakN > 0 && <path d={`M${SIDE} ${y(seen.peakN)}H${wide - SIDE}`} stroke="var(--tide)" strokeDasharray="6 4" />}
         {path && <path d={path} fill="none" stroke="currentColor" strokeWidth={2} />}

@@ -24,7 +24,7 @@ const USUAL_N = 30 * QUANTITIES.strength.units.lb
 
 /** Everything that was pulled, by knot and material; in and out as a table; and which of two is the better, and how sure. */
 export default function PullsScreen() {
-  usePageTitle('Your pulls')
+  usePageTitle('Your tests')
   const query = useQuery(pullsQuery)
   const client = useQueryClient()
   const pulls = query.data ?? []
@@ -39,9 +39,9 @@ export default function PullsScreen() {
         <Link to="/knots" className={buttonClass('quiet')}>
           All knots
         </Link>
-        <h1 className="mr-auto text-xl font-bold">Your pulls</h1>
+        <h1 className="mr-auto text-xl font-bold">Your tests</h1>
         <Link to="/knots/test" className={buttonClass('strong')}>
-          Pull a sample
+          Pull test
         </Link>
         <ImportPulls onTaken={() => client.invalidateQueries(OBSERVATIONS)} />
         <Button tone="quiet" disabled={pulls.length + straights.length === 0} onClick={save}>
@@ -49,17 +49,15 @@ export default function PullsScreen() {
         </Button>
       </div>
       {query.error && !query.data ? (
-        <Failed what="Your pulls" error={query.error} onRetry={() => query.refetch()} />
+        <Failed what="Your tests" error={query.error} onRetry={() => query.refetch()} />
       ) : query.isPending ? (
-        <Loading what="your pulls" />
+        <Loading what="your tests" />
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_26rem]">
           <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
-            <Sheet title="What was pulled">
+            <Sheet title="Results">
               {pulls.length === 0 ? (
-                <Empty title="Nothing was pulled yet">
-                  Choose a knot, tie a few samples, pull them on a scale and write down where each broke; or take in a table.
-                </Empty>
+                <Empty title="No tests yet">Choose a knot, tie a few samples and test them on a scale. Or import a table.</Empty>
               ) : (
                 <Pulled lessons={lessonsOf(pulls)} />
               )}
@@ -86,12 +84,12 @@ function lessonsOf(pulls: Parameters<typeof knotLesson>[1]): Row[] {
   })
 }
 
-const HEADS = ['knot', 'in', 'pulls', 'slipped', 'nominal', 'yours', 'nine times in ten']
+const HEADS = ['knot', 'in', 'tests', 'slipped', 'nominal', 'yours', '90 % range']
 
 function Pulled({ lessons }: { lessons: readonly Row[] }) {
   const { connections, materials } = NOMINAL_CATALOGUE
   return (
-    <ScrollAcross label="What was pulled">
+    <ScrollAcross label="Results">
       <table className="w-full min-w-[34rem]">
         <thead>
           <tr className="text-left text-sm text-quiet">

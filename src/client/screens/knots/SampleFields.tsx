@@ -14,7 +14,7 @@ import { LineFields } from './LineFields.tsx'
 const { connections } = NOMINAL_CATALOGUE
 const NONE = 'none'
 const CHOICES = [
-  { value: NONE, text: 'no knot: the line by itself' },
+  { value: NONE, text: 'no knot, line alone' },
   ...(Object.keys(KNOT_FACTS) as KnotId[])
     .toSorted((a, b) => connections[a].name.localeCompare(connections[b].name))
     .map((value) => ({ value, text: connections[value].name })),
@@ -84,7 +84,7 @@ export function SampleFields({ sample, spools, disabled, onChange }: Props) {
           onChange={(next) => onChange({ ...sample, turns: next })}
         />
       )}
-      <CheckField label="pulled soaked, as in use" checked={wet} onChange={(next) => onChange({ ...sample, wet: next })} />
+      <CheckField label="tested wet" checked={wet} onChange={(next) => onChange({ ...sample, wet: next })} />
     </fieldset>
   )
 }

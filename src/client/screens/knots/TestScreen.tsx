@@ -23,7 +23,7 @@ import { type PullState, usePull } from './usePull.ts'
 
 /** Samples broken on a scale: the pull as it runs, its peak held, slips told from the break; kept, or discarded with a reason. */
 export default function TestScreen() {
-  usePageTitle('Pull a sample')
+  usePageTitle('Pull test')
   const [query] = useSearchParams()
   const [sample, setSample] = useState(() => sampleFor(query))
   const [scale, setScale] = useState<LineScale>(standInScale)
@@ -52,32 +52,32 @@ export default function TestScreen() {
     <div className="p-3 sm:px-6">
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <Link to="/knots/pulls" className={buttonClass('quiet')}>
-          Your pulls
+          Your tests
         </Link>
-        <h1 className="text-xl font-bold">Pull a sample</h1>
+        <h1 className="text-xl font-bold">Pull test</h1>
       </div>
       <p className="mb-3 max-w-prose rounded-md bg-well px-3 py-2">
-        Eyes protected, hook points covered, a cloth over the line, nobody in its line. Pull slowly and steadily until it parts.
+        Protect your eyes, cover hook points, put a cloth over the line, keep others clear. Pull slowly until it breaks.
       </p>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[24rem_minmax(0,1fr)]">
-        <Sheet title="On the scale">
+        <Sheet title="Sample">
           <SampleFields sample={sample} spools={spools} disabled={busy} onChange={setSample} />
           <p className="mt-3 flex flex-wrap items-center gap-2 border-t border-rule pt-2 text-sm text-quiet">
             {scale.name}
             {serialOf() && (
               <Button disabled={busy} onClick={connect}>
-                Take the scale on a cable
+                Connect a scale
               </Button>
             )}
           </p>
           {knot !== undefined && share === undefined && (
-            <p role="alert">{NOMINAL_CATALOGUE.connections[knot].name} is not tied in that material.</p>
+            <p role="alert">{NOMINAL_CATALOGUE.connections[knot].name} cannot be tied in that material.</p>
           )}
           <Button tone="strong" className="mt-2 min-h-12 w-full" disabled={busy || share === undefined} onClick={begin}>
-            {state.is === 'cut' ? 'Pull it again' : 'Begin to pull'}
+            {state.is === 'cut' ? 'Test again' : 'Start test'}
           </Button>
         </Sheet>
-        <Sheet title="The pull">
+        <Sheet title="Test">
           <Running state={state} idle={undecided.length === 0} lineN={line.strengthN} onStop={stop} />
           <ul className="grid gap-4">
             {undecided.map((pull) => (
@@ -112,11 +112,11 @@ type RunningProps = { state: PullState; idle: boolean; lineN: number; onStop: ()
 function Running({ state, idle, lineN, onStop }: RunningProps) {
   const show = useShow()
   if (state.is === 'ready')
-    return idle && <p className="p-6 text-center text-quiet">Nothing is pulled. Say what hangs on the scale, and begin.</p>
+    return idle && <p className="p-6 text-center text-quiet">No test is running. Describe the sample and start.</p>
   if (state.is === 'cut')
     return (
       <p role="alert" className="mb-2 rounded-md border border-fails px-3 py-2">
-        {state.message} Nothing of this pull was counted.
+        {state.message} This test was not counted.
       </p>
     )
   const { readings, seen } = state

@@ -45,7 +45,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
   const pxPerUnit = box ? Math.min(MOST_PX, (width || 320) / box.width, MOST_HEIGHT_PX / box.height) : 0
   return (
     <Sheet
-      title="Tying it"
+      title="How to tie it"
       aside={
         <span className="text-sm text-quiet" aria-live="polite">
           step {step + 1} of {words.length}
@@ -106,17 +106,17 @@ export function TyingCard({ id, name, turns, other }: Props) {
             }}
           >
             {running ? <Pause className="size-4" aria-hidden="true" /> : <Play className="size-4" aria-hidden="true" />}
-            {running ? 'Stop' : 'By itself'}
+            {running ? 'Stop' : 'Play'}
           </Button>
           {canSpeak() && (
             <Button aria-pressed={aloud} onClick={() => setAloud(!aloud)}>
               {aloud ? <Volume2 className="size-4" aria-hidden="true" /> : <VolumeX className="size-4" aria-hidden="true" />}
-              {aloud ? 'Read out' : 'Silent'}
+              {aloud ? 'Read aloud' : 'Silent'}
             </Button>
           )}
           {pictures && (
             <Button aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)}>
-              <FlipHorizontal2 className="size-4" aria-hidden="true" /> Left hand
+              <FlipHorizontal2 className="size-4" aria-hidden="true" /> Left-handed
             </Button>
           )}
         </div>

@@ -28,20 +28,20 @@ export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
     },
   })
   return (
-    <Sheet title="What to pull next">
+    <Sheet title="What to test next">
       {isRunning ? (
         <JobProgress share={share} onStop={stop} />
       ) : result ? (
         <WorthList found={result.slice(0, SHOWN)} />
       ) : (
         <>
-          <p className="mb-2 text-quiet">The knots whose uncertainty moves the verdicts of your saved traces most.</p>
+          <p className="mb-2 text-quiet">Knots that change the verdicts of your traces most.</p>
           {error && (
             <p role="alert" className="mb-2 text-fails">
               {error.message}
             </p>
           )}
-          <Button onClick={start}>Look through my traces</Button>
+          <Button onClick={start}>Search my traces</Button>
         </>
       )}
     </Sheet>
@@ -50,7 +50,7 @@ export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
 
 function WorthList({ found }: { found: readonly WorthTesting[] }) {
   const { connections, materials } = NOMINAL_CATALOGUE
-  if (found.length === 0) return <p className="text-quiet">No saved trace has a knot to pull.</p>
+  if (found.length === 0) return <p className="text-quiet">No saved trace has a knot to test.</p>
   return (
     <ol className="grid">
       {found.map(({ connection, material, low, high, tiedIn, verdictsMoved }) => (
@@ -60,10 +60,10 @@ function WorthList({ found }: { found: readonly WorthTesting[] }) {
               {connections[connection].name}
             </Link>
           )}{' '}
-          in {materials[material].name}, somewhere from {percent(low)} to {percent(high)}:{' '}
+          in {materials[material].name}, between {percent(low)} to {percent(high)}:{' '}
           {verdictsMoved === 0
-            ? `no verdict hangs on it, in ${tiedIn === 1 ? 'one trace' : `${tiedIn} traces`}.`
-            : `verdicts of ${verdictsMoved} of ${tiedIn} ${tiedIn === 1 ? 'trace' : 'traces'} hang on it.`}
+            ? `it changes no verdict in ${tiedIn === 1 ? '1 trace' : `${tiedIn} traces`}.`
+            : `verdicts of ${verdictsMoved} of ${tiedIn} ${tiedIn === 1 ? 'trace' : 'traces'} depend on it.`}
         </li>
       ))}
     </ol>

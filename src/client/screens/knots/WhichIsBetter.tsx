@@ -47,7 +47,7 @@ export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
         <Field label="this" htmlFor={`${id}-first`}>
           <Select id={`${id}-first`} value={one} choices={choices} onChange={(event) => setFirst(event.target.value as KnotId)} />
         </Field>
-        <Field label="or this" htmlFor={`${id}-second`}>
+        <Field label="or" htmlFor={`${id}-second`}>
           <Select
             id={`${id}-second`}
             value={other}
@@ -57,7 +57,7 @@ export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
         </Field>
       </div>
       {one === other ? (
-        <p className="mt-3 text-quiet">Choose two that differ.</p>
+        <p className="mt-3 text-quiet">Choose two different knots.</p>
       ) : (
         a && b && <Answer a={a} b={b} names={[connections[one].name, connections[other].name]} />
       )}
@@ -70,16 +70,16 @@ function Answer({ a, b, names }: { a: Tested; b: Tested; names: readonly [string
   const [better, worse] = chance >= 0.5 ? names : [names[1], names[0]]
   const sure = Math.max(chance, 1 - chance)
   const said = (tests: Tested) =>
-    `${percent(testedEfficiency(tests).mean)}${tests.tested.length === 0 ? ', nominal' : ` after ${tests.tested.length} of your pulls`}`
+    `${percent(testedEfficiency(tests).mean)}${tests.tested.length === 0 ? ', nominal' : ` after ${tests.tested.length} of your tests`}`
   return (
     <div className="mt-3 grid gap-2 border-t border-rule pt-2">
       <p>
         <strong>{better}</strong> is better than {worse} with a chance of <strong>{percent(sure)}</strong>.
       </p>
       <p className="text-sm text-quiet">
-        {names[0]}: {said(a)}; {names[1]}: {said(b)}. A nominal figure counts as much as four pulls.
+        {names[0]}: {said(a)}; {names[1]}: {said(b)}. A nominal value counts as four tests.
       </p>
-      {sure >= SURE ? <p>That is settled well enough.</p> : <HowMany a={a} b={b} />}
+      {sure >= SURE ? <p>This is certain enough.</p> : <HowMany a={a} b={b} />}
     </div>
   )
 }
@@ -100,13 +100,13 @@ function HowMany({ a, b }: { a: Tested; b: Tested }) {
         {error.message}
       </p>
     )
-  if (!result) return <Button onClick={start}>How many more pulls would settle it?</Button>
+  if (!result) return <Button onClick={start}>How many more tests are needed?</Button>
   const { pulls, settled } = result
   return (
     <p>
       {pulls === undefined
-        ? `They lie so near that ${STEPS.at(-1)} more pulls of each settle it only in ${percent(settled)}: take whichever ties better.`
-        : `About ${pulls} more ${pulls === 1 ? 'pull' : 'pulls'} of each would settle it as often as not.`}
+        ? `They are so close that ${STEPS.at(-1)} more tests of each decide it only in ${percent(settled)}. Use the one that ties better.`
+        : `About ${pulls} more ${pulls === 1 ? 'test' : 'tests'} of each decide it half of the time.`}
     </p>
   )
 }

@@ -14,7 +14,7 @@ export default function CardVerdicts({ saved, outfit }: { saved: SavedTrace | un
     const { trace, conditions } = saved.content
     return judgedOf({ trace, outfit, conditions, catalogue })
   }, [saved, outfit, catalogue])
-  if (!outfit) return <p className="text-sm text-fails">Its outfit is in the bin.</p>
+  if (!outfit) return <p className="text-sm text-fails">Its outfit is in the trash.</p>
   if (!judged) return <VerdictRows />
   if (!judged.ok) return <p className="text-sm text-fails">{judged.message}</p>
   return (

@@ -27,7 +27,8 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
   const catalogue = useCatalogue()
   const choose = async (file: File | undefined) => {
     if (!file) return setRead(undefined)
-    if (file.size > MOST_BYTES) return setRead({ ok: false, issues: [{ path: [], message: 'is over a megabyte: no trace is' }] })
+    if (file.size > MOST_BYTES)
+      return setRead({ ok: false, issues: [{ path: [], message: 'is over 1 MB, too large for a trace' }] })
     setRead(await runReadFile('trace', file, { catalogue }).catch(failed))
   }
   return (
@@ -37,8 +38,8 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
         setOpen(next)
         setRead(undefined)
       }}
-      title="Take in a trace"
-      about="A file that was exported from a bench. Nothing changes until you say so."
+      title="Import a trace"
+      about="A trace file exported here. You confirm before anything changes."
       trigger={
         <Button tone="quiet">
           <Upload className="size-4" /> Import
@@ -70,7 +71,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
         <strong>{trace.name}</strong>, {trace.pieces.length} parts.
       </p>
       <MiniReach trace={trace} outfit={outfit} />
-      <Field label="on the outfit" htmlFor="import-outfit" fault={misfit?.message}>
+      <Field label="outfit" htmlFor="import-outfit" fault={misfit?.message}>
         <Select
           id="import-outfit"
           value={outfitId}
@@ -89,7 +90,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
         onClick={() => take.create({ trace, outfitId, conditions: defaultConditions() })}
         disabled={take.isPending || misfit !== undefined}
       >
-        Take it in
+        Import
       </Button>
     </>
   )

@@ -58,7 +58,7 @@ export function LibraryScreen() {
           text: (
             <>
               <Link to="/traces/new" className="underline">
-                Make the first one
+                Tie the first one
               </Link>
               : choose an outfit and a family, and edit the draft.
             </>

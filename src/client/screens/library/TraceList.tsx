@@ -15,9 +15,9 @@ const MOST_COMPARED = 3
 const ANY = 'all'
 const FILTERS: { value: string; text: string }[] = [
   { value: ANY, text: 'any verdict' },
-  { value: 'fails', text: 'something fails' },
-  { value: 'watch', text: 'something to watch' },
-  { value: 'holds', text: 'all hold' },
+  { value: 'fails', text: 'fails' },
+  { value: 'watch', text: 'watch' },
+  { value: 'holds', text: 'holds' },
 ]
 
 type Props = {
@@ -81,21 +81,21 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
         )}
         <span role="status" className="text-sm text-quiet">
           {verdicts.waiting > 0
-            ? `${shown.length} so far; ${verdicts.waiting} still to be judged …`
+            ? `${shown.length} so far; ${verdicts.waiting} still to judge …`
             : complete
               ? counted(shown.length, heads.length)
-              : `${shown.length} so far; more are coming …`}
+              : `${shown.length} so far; loading more …`}
         </span>
       </search>
       {verdicts.error && (
         <p role="alert" className="mb-3 flex flex-wrap items-center gap-3 text-fails">
-          Not all could be judged. {verdicts.error.message}
+          Some traces could not be judged. {verdicts.error.message}
           <Button onClick={verdicts.retry}>Try again</Button>
         </p>
       )}
       {picked.length > 0 && (
         <p className="sticky top-2 z-10 mb-3 flex flex-wrap items-center gap-3 rounded-lg border border-tide bg-sheet px-3 py-2">
-          {picked.length === 1 ? 'One trace chosen; one or two more to compare.' : `${picked.length} traces chosen.`}
+          {picked.length === 1 ? '1 trace selected. Select one or two more to compare.' : `${picked.length} traces selected.`}
           {picked.length > 1 && (
             <Link to={`/compare?with=${picked.join(',')}`} className={buttonClass('strong')}>
               Compare
@@ -107,7 +107,7 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
         </p>
       )}
       {shown.length === 0 && !waiting && !verdicts.error && (
-        <Empty title="No trace fits that">Clear the search, or choose any verdict and any tag.</Empty>
+        <Empty title="No trace found">Clear the search and the filters.</Empty>
       )}
       <CardGrid
         count={shown.length}
@@ -134,5 +134,5 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
 
 function counted(shown: number, all: number): string {
   if (shown < all) return `${shown} of ${all}`
-  return all === 1 ? 'one trace' : `${all} traces`
+  return all === 1 ? '1 trace' : `${all} traces`
 }

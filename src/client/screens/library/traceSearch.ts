@@ -26,10 +26,10 @@ export function fitting(texts: readonly Searchable[], search: string, tag: strin
 }
 
 export const SORTS = [
-  { value: 'saved', text: 'latest saved first' },
-  { value: 'name', text: 'by name' },
-  { value: 'mark', text: 'by mark' },
-  { value: 'verdict', text: 'worst verdict first' },
+  { value: 'saved', text: 'last saved' },
+  { value: 'name', text: 'name' },
+  { value: 'mark', text: 'mark' },
+  { value: 'verdict', text: 'worst verdict' },
 ] as const
 export type Sort = (typeof SORTS)[number]['value']
 

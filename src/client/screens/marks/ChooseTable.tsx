@@ -27,7 +27,7 @@ export function ChooseTable<F extends RowFormat>({ label, hint, format, readWith
     <>
       <FileField label={label} hint={hint} accept=".csv,text/csv" onChoose={choose} />
       {outcome && !outcome.ok && <FileFaults faults={placesOf(outcome)} />}
-      {outcome?.ok && <p role="status">{outcome.value.length} rows taken in; Save keeps them.</p>}
+      {outcome?.ok && <p role="status">{outcome.value.length} rows imported. Save to keep them.</p>}
     </>
   )
 }

@@ -14,14 +14,14 @@ export function HeightTable({ mark: { heights = [], timeZone }, onChange }: Prop
       {first && last && (
         <p className="flex flex-wrap items-center gap-2 text-sm">
           <span className="mr-auto">
-            Your table of {heights.length} high and low waters counts from {day(first.at)} to {day(last.at)}.
+            Your table of {heights.length} high and low waters is used from {day(first.at)} to {day(last.at)}.
           </span>
-          <Button onClick={() => onChange([])}>Take it out</Button>
+          <Button onClick={() => onChange([])}>Remove</Button>
         </p>
       )}
       <ChooseTable
-        label="printed table"
-        hint="CSV with date, time, height_m of high and low waters; counts where it reaches"
+        label="tide table"
+        hint="CSV of high and low waters: date, time, height_m. Replaces the prediction on its days."
         format="heights"
         readWith={{ timeZone }}
         onRead={onChange}

@@ -15,7 +15,7 @@ export function ImportMarks() {
   const idFor = useStableIds<Waypoint>()
   const takeIn = async (points: readonly Waypoint[]) => {
     const [port] = ports.data ?? []
-    if (!port) throw new Error('No port is known that a mark could have its tide from.')
+    if (!port) throw new Error('There is no port for the tide of these marks.')
     const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
     for (const point of points) {
       const { mark, ...place } = point
@@ -24,15 +24,15 @@ export function ImportMarks() {
   }
   return (
     <ImportFile
-      title="Take in marks"
-      about="A GPX file with places, from a plotter or from here. Nothing changes until you say so."
+      title="Import marks"
+      about="A GPX file with waypoints. You confirm before anything changes."
       file={{ label: 'GPX file', accept: '.gpx,application/gpx+xml,.xml' }}
       format="places"
       readWith={NOTHING_ELSE}
       shown={(places) => (
         <>
           <p>
-            {places.length === 1 ? 'One place' : `${places.length} places`}:{' '}
+            {places.length === 1 ? '1 place' : `${places.length} places`}:{' '}
             {places
               .slice(0, 6)
               .map(({ name }) => name)
@@ -41,14 +41,13 @@ export function ImportMarks() {
           </p>
           {places.some(({ mark }) => !mark) && (
             <p className="text-sm text-quiet">
-              What the file does not say begins as 10 m deep on sand, at anchor, on the tide of {ports.data?.[0]?.name}: look at
-              each.
+              New marks start at 10 m on sand, at anchor, with the tide of {ports.data?.[0]?.name}. Check each one.
             </p>
           )}
         </>
       )}
       take={takeIn}
-      takenWords={(count) => `${count === 1 ? 'One mark' : `${count} marks`} taken in.`}
+      takenWords={(count) => `${count === 1 ? '1 mark' : `${count} marks`} imported.`}
       onSettled={() => client.invalidateQueries({ queryKey: marksQuery.queryKey })}
       ready={(ports.data?.length ?? 0) > 0}
     />

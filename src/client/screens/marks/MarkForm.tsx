@@ -41,7 +41,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
     <DocumentFormFrame of={form} title={saved ? saved.content.name : 'New mark'} back={{ to: '/water/marks', text: 'All marks' }}>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <div className="grid gap-3">
-          <Sheet title="The place">
+          <Sheet title="Place">
             <div className="grid gap-2">
               <Field label="name" htmlFor="mark-name">
                 <input
@@ -58,12 +58,12 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 label="depth"
                 quantity="length"
                 valueSi={mark.depthM}
-                check={(m) => (m > 0 && m <= 2000 ? undefined : 'More than nothing, up to 2 km.')}
+                check={(m) => (m > 0 && m <= 2000 ? undefined : 'Must be more than 0 and up to 2 km.')}
                 onChange={(depthM) => change({ depthM })}
-                hint="at chart datum; the tide comes on top"
+                hint="at chart datum, without the tide"
               />
               <BedField of={mark} onChange={change} />
-              <Field label="clock" htmlFor="mark-zone" hint="its times are told in this zone">
+              <Field label="clock" htmlFor="mark-zone" hint="times are shown in this zone">
                 <Select
                   id="mark-zone"
                   value={mark.timeZone}
@@ -91,7 +91,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
           </Sheet>
         </div>
         <div className="grid gap-3">
-          <Sheet title="The tide">
+          <Sheet title="Tide">
             <div className="grid gap-2">
               <Field label="port" htmlFor="mark-port">
                 <Select
@@ -108,7 +108,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 most={360}
                 whole
                 onChange={(highWaterAfterMin) => highWaterAfterMin !== undefined && change({ highWaterAfterMin })}
-                hint="minutes after the port’s; before it with a minus"
+                hint="minutes after the port; negative is before"
               />
               <HeightTable mark={mark} onChange={(heights) => change({ heights })} />
             </div>

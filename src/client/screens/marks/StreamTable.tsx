@@ -24,14 +24,14 @@ export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: s
   const columns: Column[] = [
     { field: 'springMperS', title: `springs, ${unit}`, most: 10, factor, decimals: 2 },
     { field: 'neapMperS', title: `neaps, ${unit}`, most: 10, factor, decimals: 2 },
-    { field: 'directionDeg', title: 'sets to, °', most: 360, factor: 1, decimals: 0 },
+    { field: 'directionDeg', title: 'flows to, °', most: 360, factor: 1, decimals: 0 },
   ]
   const saveTable = async () => {
     const { writeStreamCsv } = await import('../../../files/streamCsv.ts')
     download(fileName(`${name} stream`, 'csv'), 'text/csv', writeStreamCsv(stream))
   }
   return (
-    <Sheet title="The stream">
+    <Sheet title="Current">
       <table className="w-full text-sm">
         <thead className="text-quiet">
           <tr>
@@ -76,7 +76,7 @@ export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: s
           onRead={onChange}
         />
         <Button className="justify-self-end" onClick={saveTable}>
-          <Download className="size-4" aria-hidden="true" /> Stream table as CSV
+          <Download className="size-4" aria-hidden="true" /> Current table as CSV
         </Button>
       </div>
     </Sheet>

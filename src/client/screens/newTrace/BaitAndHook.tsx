@@ -22,7 +22,7 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
   const bait = setup.trace.pieces.find((piece) => piece.role === 'bait')
   const alive = baited?.body.alive ?? false
   const sizes = hook && baited ? hookSuggest(catalogue, { pattern: hook.pattern, ...baited.wanted }).sizes : []
-  if (!hook) return <p className="text-quiet">This family has neither bait nor hook of its own: the lure brings them.</p>
+  if (!hook) return <p className="text-quiet">This family has no bait or hook: they come with the lure.</p>
   return (
     <>
       {family.bait && (
@@ -43,7 +43,7 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
           choices={Object.entries(catalogue.hooks.patterns).map(([value, { name }]) => ({ value, text: name }))}
         />
       </Field>
-      <Field label="hook size" htmlFor="new-size" hint="a plain number is small: 2 is not 2/0">
+      <Field label="hook size" htmlFor="new-size" hint="2/0 is large, 2 is small">
         <Select
           id="new-size"
           value={hook.size}
@@ -63,7 +63,7 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
               <p key={pattern} className={i === 0 ? '' : 'text-quiet'}>
                 <strong className="font-semibold">{catalogue.hooks.patterns[pattern].name}</strong>
                 {i === 0 && choices.said.hookPattern === undefined && ' (taken)'}: {why}{' '}
-                {barred ? 'Barred by the rule in force.' : cost}
+                {barred ? 'Not allowed by your rule set.' : cost}
               </p>
             ))}
           <p>

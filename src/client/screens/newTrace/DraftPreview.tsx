@@ -67,7 +67,7 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
           if (name && !cannot) whenSound(make)
         }}
       >
-        <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Give it a name.'}>
+        <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Enter a name.'}>
           <input
             id="new-name"
             className={fieldClass}
@@ -126,15 +126,15 @@ function DraftSaid({ made, trace, conditions }: Said) {
       <div className="mb-3 grid gap-1 text-sm text-quiet" aria-live="polite">
         <p>
           {family
-            ? `Drag ${show.entered('strength', conditions.dragN)}, trace of ${trace.pieces.length} parts. Everything can be changed on the bench.`
-            : 'Nothing is tied on yet: the bench adds part by part, from the main line on.'}
+            ? `Drag ${show.entered('strength', conditions.dragN)}, trace of ${trace.pieces.length} parts. You can change everything on the bench.`
+            : 'No parts yet. Add them on the bench, from the main line on.'}
         </p>
         {changes.length > 0 && (
           <p className="text-ink">
             Changed: {changes.map(({ what, from, to }) => `${what} ${from ?? 'none'} → ${to ?? 'none'}`).join('; ')}.
           </p>
         )}
-        {draft && draft.done.length > 0 && <p className="text-ink">So that it holds: {draft.done.join('; ')}.</p>}
+        {draft && draft.done.length > 0 && <p className="text-ink">To make it hold: {draft.done.join('; ')}.</p>}
         {found.map(({ id, why }) => (
           <p key={id} className="text-watch">
             {phraseWords(why, show)}

@@ -20,7 +20,7 @@ type Props = {
   onChange: (id: FamilyId) => void
 }
 
-const SUIT_WORDS: Record<Suit['suits'], string> = { well: 'suits', can: 'can be fished', not: 'not for this' }
+const SUIT_WORDS: Record<Suit['suits'], string> = { well: 'suits', can: 'suitable', not: 'not suitable' }
 
 /**
  * The families, each with a small drawing, and a word on the chosen one: by what they are for, or, once a fish or a place is chosen,
@@ -33,7 +33,7 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
   return (
     <div role="radiogroup" aria-label="family" className="grid gap-3">
       <p className="rounded-md bg-well px-3 py-2" aria-live="polite">
-        {familyOf(value)?.about ?? 'No family: begin with the bare line and add part by part.'}
+        {familyOf(value)?.about ?? 'No family: start with the bare line and add parts.'}
       </p>
       {groups.map(({ name, rows }) => {
         if (rows.length === 0) return null
@@ -68,8 +68,8 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
           </section>
         )
       })}
-      <section aria-label="from nothing">
-        <h3 className="mb-1 text-sm font-semibold text-quiet">from nothing</h3>
+      <section aria-label="from scratch">
+        <h3 className="mb-1 text-sm font-semibold text-quiet">from scratch</h3>
         <div className="grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
           <FamilyCard id={OWN_DESIGN} name="own design" chosen={value === OWN_DESIGN} onChange={onChange} />
         </div>

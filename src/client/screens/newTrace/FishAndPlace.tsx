@@ -18,7 +18,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
       <Choice
         id="new-fish"
         label="fish"
-        none="none in mind"
+        none="any fish"
         value={choices.fishId}
         choices={fish.map(({ id, content }) => [id, content.name])}
         onChange={(fishId) => choose({ fishId, landing: undefined })}
@@ -34,7 +34,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
       <Choice
         id="new-method"
         label="fished"
-        none={choices.markId && water ? `as marked: ${catalogue.methods[water.method].name}` : 'not said'}
+        none={choices.markId && water ? `at this mark: ${catalogue.methods[water.method].name}` : 'unknown'}
         value={choices.method}
         choices={Object.entries(catalogue.methods).map(([id, { name }]) => [id as Method, name])}
         onChange={(method) => choose({ method })}
@@ -43,7 +43,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
         <Choice
           id="new-bed"
           label="ground"
-          none={choices.markId ? `as marked: ${catalogue.beds[water.bed].name}` : catalogue.beds[water.bed].name}
+          none={choices.markId ? `at this mark: ${catalogue.beds[water.bed].name}` : catalogue.beds[water.bed].name}
           value={choices.bed}
           choices={Object.entries(catalogue.beds).map(([id, { name }]) => [id as Bed, name])}
           onChange={(bed) => choose({ bed })}
@@ -52,7 +52,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
       <Choice
         id="new-clarity"
         label="water"
-        none="not said"
+        none="unknown"
         value={choices.clarity}
         choices={CLARITIES.map((id) => [id, CLARITY_WORDS[id]])}
         onChange={(clarity: Conditions['clarity']) => choose({ clarity })}
@@ -60,14 +60,14 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
       <Choice
         id="new-light"
         label="time"
-        none="not said"
+        none="unknown"
         value={choices.light}
         choices={LIGHTS.map((id) => [id, LIGHT_WORDS[id]])}
         onChange={(light: Conditions['light']) => choose({ light })}
       />
       <Choice
         id="new-landing"
-        label="how landed"
+        label="landing"
         none={`usual: ${catalogue.landings[conditions.landing].name}`}
         value={choices.landing}
         choices={LANDING_IDS.map((id): [Landing, string] => [id, catalogue.landings[id].name])}

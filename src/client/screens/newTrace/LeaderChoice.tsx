@@ -19,14 +19,14 @@ export function LeaderChoice({ made, draft }: { made: NewTrace; draft: SoundDraf
       <Field
         label="leader"
         htmlFor="new-leader"
-        hint={choices.said.leaderN === undefined ? undefined : 'stepped up where the cast asks for more'}
+        hint={choices.said.leaderN === undefined ? undefined : 'raised if the cast needs more'}
       >
         <Select
           id="new-leader"
           value={choices.said.leaderN === undefined ? '' : String(choices.said.leaderN)}
           onChange={(event) => say({ leaderN: event.target.value === '' ? undefined : Number(event.target.value) })}
           choices={[
-            { value: '', text: `as advised: ${show.entered('strength', leader.labelN)}` },
+            { value: '', text: `recommended: ${show.entered('strength', leader.labelN)}` },
             ...labelStepsN(units.strength).map((labelN) => ({ value: String(labelN), text: show.entered('strength', labelN) })),
           ]}
         />

@@ -25,11 +25,11 @@ export default function NewTraceScreen() {
   const [first] = outfits.data
   if (!first)
     return (
-      <Sheet title="First your outfit" className="m-3 max-w-xl sm:mx-6">
+      <Sheet title="Your outfit first" className="m-3 max-w-xl sm:mx-6">
         <p className="mb-3 text-quiet">
           A trace is tied to an outfit: rod, reel and the line on it. Four things are enough to begin, or take{' '}
           <Link to="/gear" className="underline">
-            a usual one
+            a usual outfit
           </Link>
           .
         </p>

@@ -34,8 +34,8 @@ export function WeightsAndLengths({ made, wishes }: { made: NewTrace; wishes: Wi
       </Field>
       <p className="text-sm text-quiet">
         {water
-          ? `In ${show.computed('length', water.depthM)} and ${show.computed('speed', water.streamMperS)} at the peak, ${catalogue.methods[water.method].name}. What does not hold there is found on the right.`
-          : 'No water is given: choose a mark, or how it is fished, and the sinker follows from its stream.'}
+          ? `In ${show.computed('length', water.depthM)} and ${show.computed('speed', water.streamMperS)} at the peak, ${catalogue.methods[water.method].name}. The findings on the right show what does not hold.`
+          : 'Choose a mark or a method, and the sinker follows from its current.'}
       </p>
     </>
   )

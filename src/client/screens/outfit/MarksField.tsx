@@ -27,13 +27,14 @@ export function MarksField({
     for (const part of parts) {
       const parsed = parseQuantity('length', part, unit)
       if (!parsed.ok) return parsed
-      if (parsed.si < 1e-3 || parsed.si > 5_000)
-        return { ok: false, message: 'A mark lies from a millimetre to 5 km from the end.' }
+      if (parsed.si < 1e-3 || parsed.si > 5_000) return { ok: false, message: 'A mark must be 1 mm to 5 km from the end.' }
       lengths.push(parsed.si)
     }
     return { ok: true, value: lengths.toSorted((a, b) => a - b) }
   }
   const shown = (marksM ?? []).map((si) => formatEntered('length', si, unit).value).join(', ')
   const draft = useDraftText({ shown, value: marksM, read, commit: onChange })
-  return <TextField label={`marked at, ${unit}`} draft={draft} hint="from its free end, apart by commas" placeholder="no marks" />
+  return (
+    <TextField label={`marked at, ${unit}`} draft={draft} hint="from the free end, separated by commas" placeholder="no marks" />
+  )
 }

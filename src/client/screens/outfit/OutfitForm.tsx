@@ -19,7 +19,13 @@ import { OutfitLabel } from './OutfitLabel.tsx'
 import { SpoolView } from './SpoolView.tsx'
 import { WoundLines } from './WoundLines.tsx'
 
-const FIELD_NAMES = { name: 'The outfit', rod: 'The rod', reel: 'The reel', wound: 'What is wound on', marking: 'The marking' }
+const FIELD_NAMES = {
+  name: 'The outfit',
+  rod: 'The rod',
+  reel: 'The reel',
+  wound: 'The line on the reel',
+  marking: 'The marking',
+}
 
 type Props = { saved: SavedOutfit | undefined; blank: Outfit }
 
@@ -42,14 +48,14 @@ export function OutfitForm({ saved, blank }: Props) {
       back={{ to: '/gear', text: 'All outfits' }}
       actions={
         <Button tone="quiet" onClick={() => window.print()}>
-          <Printer className="size-4" aria-hidden="true" /> Print its label
+          <Printer className="size-4" aria-hidden="true" /> Print label
         </Button>
       }
     >
       <OutfitLabel outfit={outfit} />
       <div className="no-print grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <div className="grid gap-3">
-          <Sheet title="Which one it is">
+          <Sheet title="Name">
             <div className="grid gap-2">
               <Field label="name" htmlFor="outfit-name">
                 <input
@@ -114,7 +120,7 @@ function RodFields({ rod, onChange }: { rod: Outfit['rod']; onChange: (rod: Outf
           label="casts, from"
           quantity="mass"
           valueSi={rod.castLowKg}
-          placeholder="not printed: estimated"
+          placeholder="estimated"
           check={above(0, 50)}
           onChange={(castLowKg) => set({ castLowKg })}
           onClear={() => set({ castLowKg: undefined })}
@@ -123,7 +129,7 @@ function RodFields({ rod, onChange }: { rod: Outfit['rod']; onChange: (rod: Outf
           label="casts, up to"
           quantity="mass"
           valueSi={rod.castHighKg}
-          placeholder="not printed: estimated"
+          placeholder="estimated"
           check={above(0, 50)}
           onChange={(castHighKg) => set({ castHighKg })}
           onClear={() => set({ castHighKg: undefined })}
@@ -155,19 +161,19 @@ function ReelFields({ reel, onChange }: { reel: Outfit['reel']; onChange: (reel:
       <div className="grid gap-2">
         <CapacityFields label="holds" of={reel} onChange={set} />
         <QuantityField
-          label="arbor, across"
+          label="arbor diameter"
           quantity="diameter"
           valueSi={across(reel.arborRadiusM)}
-          placeholder={`not measured: about ${inMm(2 * estimated.arborRadiusM)}`}
+          placeholder={`estimated: ${inMm(2 * estimated.arborRadiusM)}`}
           check={(m) => inRadius(m / 2)}
           onChange={(m) => set({ arborRadiusM: m / 2, fullRadiusM: reel.fullRadiusM ?? estimated.fullRadiusM })}
           onClear={() => set({ arborRadiusM: undefined, fullRadiusM: undefined })}
         />
         <QuantityField
-          label="full, across"
+          label="full diameter"
           quantity="diameter"
           valueSi={across(reel.fullRadiusM)}
-          placeholder={`not measured: about ${inMm(2 * estimated.fullRadiusM)}`}
+          placeholder={`estimated: ${inMm(2 * estimated.fullRadiusM)}`}
           check={(m) => inRadius(m / 2)}
           onChange={(m) => set({ fullRadiusM: m / 2, arborRadiusM: reel.arborRadiusM ?? estimated.arborRadiusM })}
           onClear={() => set({ arborRadiusM: undefined, fullRadiusM: undefined })}
@@ -184,9 +190,9 @@ function ReelFields({ reel, onChange }: { reel: Outfit['reel']; onChange: (reel:
           value={reel.gearRatio}
           least={0.5}
           most={12}
-          placeholder="not known"
+          placeholder="unknown"
           onChange={(gearRatio) => set({ gearRatio })}
-          hint="turns of the spool for one of the handle"
+          hint="turns of the spool per turn of the handle"
         />
       </div>
     </Sheet>

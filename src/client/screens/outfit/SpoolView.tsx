@@ -23,7 +23,7 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
     return (
       <Sheet title="The spool">
         <p role="alert" className="text-fails">
-          The lines that have a length fill the spool by themselves: nothing is left for the one that fills the rest.
+          The lines with a length fill the spool. No room is left for the line that fills the rest.
         </p>
       </Sheet>
     )
@@ -42,14 +42,14 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
           text: `${metres(facts.bands[i]?.lengthM ?? 0)} of ${lineSpec(catalogue, line, show)}`,
           material: line.material,
         }))}
-        rulerText={`2 cm${estimated ? '; its size is estimated' : ''}`}
+        rulerText={`2 cm${estimated ? '; estimated size' : ''}`}
         rulerM={0.02}
       />
       <ul className="mt-2 grid gap-1">
         <li>{windingWords(outfit, facts, metres)}</li>
         {facts.perTurnM && (
           <li>
-            One turn of the handle winds in {show.tape(facts.perTurnM.full)} full, {show.tape(facts.perTurnM.out)} after the run.
+            One turn of the handle retrieves {show.tape(facts.perTurnM.full)} full, {show.tape(facts.perTurnM.out)} after the run.
           </li>
         )}
         {remarks.map((remark) => (
@@ -62,11 +62,11 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
         <QuantityField label="after a run of" quantity="length" valueSi={runM} check={notBelow(5_000)} onChange={setRunM} />
         <p role="status" className="self-center">
           {runM >= facts.woundM
-            ? 'All of it is gone.'
+            ? 'The spool is empty.'
             : `${metres(facts.leftM)} left; the drag has grown ${facts.dragGrowth.toFixed(2)} times.`}
         </p>
       </div>
-      <LengthCounts rig={{ catalogue, outfit }} lengthM={runM} label="So much line is" />
+      <LengthCounts rig={{ catalogue, outfit }} lengthM={runM} label="That is" />
     </Sheet>
   )
 }
@@ -83,6 +83,6 @@ function windingWords(
     return `${metres(-roomM)} of the ${WOUND_NAMES[last?.role ?? 'main']} too much: it will fall off in loops.`
   if (fillShare < 0.9995) return `${metres(roomM)} more of the ${WOUND_NAMES[last?.role ?? 'main']} fit.`
   return first && wound.length > 1
-    ? `To end full, wind ${metres(bands[0]?.lengthM ?? 0)} of the ${WOUND_NAMES[first.role]} first.`
-    : `It is full with ${metres(bands[0]?.lengthM ?? 0)}.`
+    ? `To fill it, wind ${metres(bands[0]?.lengthM ?? 0)} of the ${WOUND_NAMES[first.role]} first.`
+    : `Full with ${metres(bands[0]?.lengthM ?? 0)}.`
 }

@@ -40,7 +40,7 @@ export function WoundLines({ outfit, onChange }: Props) {
     )
   return (
     <Sheet
-      title="Wound on, from the top down"
+      title="Lines, from the top down"
       aside={
         <span className="flex flex-wrap gap-1.5">
           {missing.map((role) => (
@@ -103,13 +103,13 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
         <strong className="mr-auto">{name}</strong>
         <Button
           tone="quiet"
-          title="Turn it end for end: the worn end goes to the bottom, and the strength left counts anew"
+          title="Wind the line on the other way round: its worn end goes under, and its condition starts again"
           onClick={() => set({ condition: undefined, woundOn: format(new Date(), 'yyyy-MM-dd') })}
         >
-          <RotateCcw className="size-4" aria-hidden="true" /> Turned end for end
+          <RotateCcw className="size-4" aria-hidden="true" /> Reverse the line
         </Button>
         {onRemove && (
-          <Button tone="quiet" aria-label={`Take the ${name} off`} title={`Take the ${name} off`} onClick={onRemove}>
+          <Button tone="quiet" aria-label={`Remove the ${name} off`} title={`Remove the ${name} off`} onClick={onRemove}>
             <Trash2 className="size-4" aria-hidden="true" />
           </Button>
         )}
@@ -149,11 +149,11 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
           onClear={() => set({ diameterM: undefined })}
         />
         <NumberField
-          label="strength left, %"
+          label="condition, %"
           value={line.condition === undefined ? undefined : line.condition * 100}
           least={1}
           most={100}
-          placeholder="100, as new"
+          placeholder="100 (new)"
           onChange={(value) => set({ condition: value === undefined ? undefined : value / 100 })}
         />
         <Field label="wound on" htmlFor={id('on')}>
@@ -179,7 +179,7 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
           {line.material === 'braid' && (
             <Tick text="hollow" checked={line.hollow ?? false} onChange={(on) => set({ hollow: on || undefined })} />
           )}
-          <Tick text="spool pulled" checked={line.pulled ?? false} onChange={(on) => set({ pulled: on || undefined })} />
+          <Tick text="strength measured" checked={line.pulled ?? false} onChange={(on) => set({ pulled: on || undefined })} />
         </div>
       </div>
       {under && <JointFields line={line} under={under} onChange={onChange} />}
@@ -207,7 +207,7 @@ function JointFields({ line, under, onChange }: JointProps) {
         onChange={(event) =>
           onChange(doubledOnReel(catalogue, under, line, side, (event.target.value || undefined) as ConnectionId | undefined))
         }
-        choices={[{ value: '', text: 'nothing: one strand' }, ...names(doublingKnots(catalogue))]}
+        choices={[{ value: '', text: 'single strand' }, ...names(doublingKnots(catalogue))]}
       />
     </Field>
   )
@@ -227,7 +227,7 @@ function JointFields({ line, under, onChange }: JointProps) {
         least={1}
         most={60}
         whole
-        placeholder="as usual"
+        placeholder="default"
         onChange={(turns) => line.joint && onChange({ ...line, joint: { ...line.joint, turns } })}
       />
       {sideField('under', WOUND_NAMES[under.role])}

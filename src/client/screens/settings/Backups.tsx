@@ -17,8 +17,8 @@ export function Backups() {
   return (
     <Sheet title="Backup">
       <p className="mb-3 text-quiet">
-        Everything of the crew in one file: traces with all their revisions, outfits, marks, what held and dragged, and the bin.
-        It is not encrypted: keep it where only you can read it.
+        All your data in one file: traces with every revision, outfits, marks, observations and the trash. It is not encrypted, so
+        keep it safe.
       </p>
       <KeptAge />
       <a className={`${buttonClass('plain')} w-fit`} href={BACKUP_ADDRESS} download>
@@ -31,11 +31,11 @@ export function Backups() {
 
 function KeptAge() {
   const kept = useQuery(keptBackupsQuery)
-  if (kept.error && !kept.data) return <p className="mb-2 text-sm text-watch">How old the daily backup is could not be read.</p>
-  if (!kept.data) return <p className="mb-2 text-sm text-quiet">Looking for the daily backup …</p>
+  if (kept.error && !kept.data) return <p className="mb-2 text-sm text-watch">The age of the daily backup is unknown.</p>
+  if (!kept.data) return <p className="mb-2 text-sm text-quiet">Loading the daily backup …</p>
   const { newest, folder, count } = kept.data
   if (newest === undefined)
-    return <p className="mb-2 text-sm text-watch">No backup is kept by itself here: download one from time to time.</p>
+    return <p className="mb-2 text-sm text-watch">There is no automatic backup. Download one from time to time.</p>
   return (
     <p className="mb-2 text-sm">
       The newest daily backup is {formatDistanceToNow(newest)} old; {count} {count === 1 ? 'is' : 'are'} kept in{' '}
@@ -66,7 +66,7 @@ function Restore() {
     <div className="mt-4 grid gap-2 border-t border-rule pt-3">
       <FileField
         label="restore from a file"
-        hint="nothing here is written over; first you see what would change"
+        hint="overwrites nothing; you see the changes first"
         accept=".jsonl"
         onChoose={choose}
       />
@@ -112,17 +112,17 @@ function Report({ report }: { report: RestoreReport }) {
   return (
     <div role="status" className="text-sm">
       {changes(report) === 0 ? (
-        <p>All of this backup is here already.</p>
+        <p>You already have everything in this backup.</p>
       ) : (
         <p>
-          {done ? 'Brought in' : 'It would bring in'}: {plural(added, 'new document')}, {plural(continued, 'document')} continued
-          ({plural(revisions, 'revision')}), {plural(observations, 'observation')}. {plural(kept, 'document')}{' '}
+          {done ? 'Added' : 'This adds'}: {plural(added, 'new document')}, {plural(continued, 'document')} continued (
+          {plural(revisions, 'revision')}), {plural(observations, 'observation')}. {plural(kept, 'document')}{' '}
           {kept === 1 ? 'stays' : 'stay'} as {kept === 1 ? 'it is' : 'they are'}.
         </p>
       )}
       {apart.length > 0 && (
         <>
-          <p className="mt-1 text-watch">Changed here and in the backup in different ways, so left as they are here:</p>
+          <p className="mt-1 text-watch">Changed both here and in the backup, so not restored:</p>
           <ul className="list-disc pl-5">
             {apart.map(({ kind, id, name }) => (
               <li key={`${kind} ${id}`}>

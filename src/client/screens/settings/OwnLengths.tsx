@@ -9,13 +9,13 @@ export function OwnLengths() {
   const { own, setOwn } = usePreferences()
   const show = useShow()
   const fields = [
-    { key: 'armM', label: 'one draw of your arm', placeholder: `nominal ${show.entered('length', NOMINAL_ARM_M)}` },
-    { key: 'boatM', label: 'your boat', placeholder: 'not measured' },
+    { key: 'armM', label: 'one pull with your arm', placeholder: `nominal ${show.entered('length', NOMINAL_ARM_M)}` },
+    { key: 'boatM', label: 'your boat length', placeholder: 'not measured' },
   ] as const
   return (
-    <Sheet title="Your own measures">
+    <Sheet title="My measurements">
       <p className="mb-3 text-quiet">
-        Line out is also told in these. Measure once: line pulled off the reel by one draw of your arm.
+        Line out is also shown in these. Measure the line you pull off the reel with one arm movement.
       </p>
       <div className="grid gap-2">
         {fields.map(({ key, label, placeholder }) => {

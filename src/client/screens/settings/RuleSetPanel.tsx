@@ -36,7 +36,7 @@ const NEW_RULE_SET: RuleSet = {
   lightsAllowed: true,
 }
 
-const FIELD_NAMES = { name: 'The name', checkedOn: 'The day it was last checked', leastLengths: 'A minimum size' }
+const FIELD_NAMES = { name: 'The rule set', checkedOn: 'The day of the last check', leastLengths: 'A minimum size' }
 
 /** The limits of a rule set; an empty field is no limit. */
 export function RuleSetPanel({ saved, onClose }: Props) {

@@ -25,9 +25,7 @@ export default function SettingsScreen() {
     <div className="mx-auto grid max-w-xl gap-3 p-3 sm:p-6">
       <h1 className="text-xl font-bold">Settings</h1>
       <Sheet title="Units">
-        <p className="mb-3 text-quiet">
-          What figures are shown in, and what a bare number means. Any unit can be typed anywhere: 30lb, 13.6 kg, 4 ft 6, 3 oz.
-        </p>
+        <p className="mb-3 text-quiet">The units of all values. You can type any unit anywhere: 30lb, 13.6 kg, 4 ft 6, 3 oz.</p>
         <div className="grid gap-2">
           {(Object.keys(UNIT_CHOICES) as Quantity[]).map((quantity) => (
             <Field
@@ -49,10 +47,10 @@ export default function SettingsScreen() {
       <OwnLengths />
       <RuleSets />
       <Backups />
-      <Sheet title="What the figures rest on">
+      <Sheet title="About the values">
         <p className="text-quiet">
-          Knot, line and hook figures are nominal values of the craft with their spread. They are estimates: test your own knots
-          and gear, and put your figures in. Local rules and the licensed skipper’s word come first.
+          Knot, line and hook values are nominal estimates with a spread. Test your own knots and gear. Local rules and the
+          licensed skipper come first.
         </p>
         <OwnFiguresField />
       </Sheet>

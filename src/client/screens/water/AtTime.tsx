@@ -53,15 +53,14 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
     if (!beside) return [first]
     const outfit = withMainLine(setup.outfit, beside)
     const other = settledOn({ ...setup, outfit }, now.water, sinker)
-    return other ? [first, { name: `Beside it, ${lineName(catalogue, outfit)}`, settling: other }] : [first]
+    return other ? [first, { name: `Second line, ${lineName(catalogue, outfit)}`, settling: other }] : [first]
   }, [settling, beside, setup, catalogue, now, sinker])
-  if (!settling)
-    return <Sheet title={`At ${clock(atMs)}`}>Nothing takes this trace down: it has neither a sinker nor a bait.</Sheet>
+  if (!settling) return <Sheet title={`At ${clock(atMs)}`}>This trace does not sink: it has no sinker and no bait.</Sheet>
   const wantedIn = wantedAt(learnedHolding(catalogue, mark.content, holds))
   return (
     <Sheet
       className="max-lg:order-first"
-      title={`At ${clock(atMs)}: ${planned ? sinkerWords(catalogue, planned, show) : plan ? 'none of the box holds' : '…'}`}
+      title={`At ${clock(atMs)}: ${planned ? sinkerWords(catalogue, planned, show) : plan ? 'no sinker in the box holds' : '…'}`}
       aside={
         <span className="text-sm text-quiet">
           {show.computed('speed', now.stream.rateMperS)}
@@ -70,7 +69,7 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
         </span>
       }
     >
-      {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind over tide: a steep sea, and the boat swings.</p>}
+      {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind against the current: a steep sea, and the boat swings.</p>}
       <ul className="mb-2 text-sm" aria-label="What holds">
         {lines.map((told) => (
           <li key={told.name}>{holdWords(told, wantedIn(told.settling)(told.settling.weight.shape), show)}</li>
@@ -79,21 +78,24 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
       <div className="no-print mb-2 grid items-end gap-x-4 gap-y-1 text-sm sm:grid-cols-2">
         <div className="grid gap-0.5">
           <label htmlFor="at-sinker" className="text-quiet">
-            sinker on
+            sinker
           </label>
           <Select
             id="at-sinker"
             value={chosen}
             onChange={(event) => setChosen(event.target.value)}
             choices={[
-              { value: 'plan', text: planned ? `the timetable’s, ${sinkerWords(catalogue, planned, show)}` : 'the trace’s own' },
+              {
+                value: 'plan',
+                text: planned ? `from the timetable, ${sinkerWords(catalogue, planned, show)}` : 'from the trace',
+              },
               ...owned.map((each) => ({ value: nameOf(each), text: sinkerWords(catalogue, each, show) })),
             ]}
           />
         </div>
         <div className="grid gap-0.5">
           <label htmlFor="at-beside" className="text-quiet">
-            beside it
+            second line
           </label>
           <Select
             id="at-beside"
@@ -127,10 +129,10 @@ const HOLDING_WORDS = { holds: 'holds', stillWaterOnly: 'holds only in still wat
 
 /** What holds a line now, and whether what is on it does. */
 function holdWords({ settling: { weight }, name }: Told, wanted: Wanted, show: Show): string {
-  if ('trouble' in wanted) return `${name}: no sinker was found that holds: ${wanted.trouble}.`
+  if ('trouble' in wanted) return `${name}: no sinker holds: ${wanted.trouble}.`
   const has = `${show.computed('mass', weight.massKg)} ${HOLDING_WORDS[holdingOf(weight.massKg, wanted)]}`
   const reserve = (wanted.wantedKg / wanted.neededKg).toFixed(2)
-  return `${name}: ${has}. ${show.computed('mass', wanted.neededKg)} is the least, ${show.computed('mass', wanted.wantedKg)} is wanted with the reserve of ${reserve}.`
+  return `${name}: ${has}. ${show.computed('mass', wanted.neededKg)} is the minimum, ${show.computed('mass', wanted.wantedKg)} with a reserve of ${reserve}.`
 }
 
 const LINES: readonly Material[] = ['mono', 'braid', 'fluoro']

@@ -39,7 +39,7 @@ type Props = {
 export function DayAtMark(props: Props) {
   const { mark, localDay } = props
   const { day, error, retry, windError } = useDay(mark.content, localDay)
-  if (error && !day) return <Failed what="The tide" error={error} onRetry={() => retry()} />
+  if (error && !day) return <Failed what="Tide" error={error} onRetry={() => retry()} />
   if (!day) return <Loading what="the tide" />
   return <KnownDay {...props} day={day} windFailed={windError !== null} />
 }
@@ -84,7 +84,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
       <Sheet>
         <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-6">
           <DayFacts day={day} localDay={localDay} clock={clock} />
-          {windFailed && <p className="text-sm text-watch">The wind is not to be had just now; all else is.</p>}
+          {windFailed && <p className="text-sm text-watch">No wind forecast right now.</p>}
         </div>
         <DayChart
           place={content.name}
@@ -103,7 +103,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
         >
           <p className="mb-2 text-sm text-quiet">
             {content.name}, {catalogue.methods[content.method].name}, {catalogue.beds[content.bed].name}; times in {timeZone}.
-            Estimates: your own holds and the local tide table come first.
+            These are estimates. Trust your own observations and the local tide table first.
           </p>
           <BoxChoice owned={owned} box={box} onBox={onBox} />
           <SessionChoice way={way} onWay={setWay} hours={hours} onHours={setHours} counts={plan?.counts} />
@@ -111,11 +111,11 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
             <Failed what="The timetable" error={error} onRetry={start} />
           ) : isStopped ? (
             <p className="flex items-center gap-3 py-3">
-              Stopped. <Button onClick={start}>Work it out</Button>
+              Stopped. <Button onClick={start}>Calculate</Button>
             </p>
           ) : !plan ? (
             <p role="status" className="flex items-center gap-3 py-3 text-quiet">
-              Working out the sinkers <progress value={share} aria-label="share of the day" />
+              Calculating the sinkers <progress value={share} aria-label="progress" />
               <Button onClick={stop}>Stop</Button>
             </p>
           ) : (
@@ -140,7 +140,7 @@ function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readon
   const show = useShow()
   const { sinkers } = useCatalogue()
   const chosen: string[] = shapesOf(box)
-  if (owned.length === 0) return <p className="mb-2 text-watch">No sinkers are owned, so none can be named.</p>
+  if (owned.length === 0) return <p className="mb-2 text-watch">There are no sinkers in your box.</p>
   return (
     <fieldset className="no-print mb-2 flex flex-wrap gap-x-4 text-sm">
       <legend className="sr-only">In the box</legend>
@@ -205,7 +205,7 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
             speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
             clock={clock}
             onScrub={onScrub}
-            summary={`Tide and stream at ${place} through ${date}. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; the stream is strongest at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
+            summary={`Tide and current at ${place} through ${date}. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
           />
           <div
             className="no-print flex items-center"

@@ -22,14 +22,14 @@ export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
   const title = `${mark.name} ${localDay.date}`
   // What writes the files is fetched when it is wanted.
   const orSay = (save: () => Promise<void>) => () =>
-    save().catch(() => toast.error('The file could not be made; reload the page.'))
+    save().catch(() => toast.error('The file could not be created. Reload the page.'))
   const saveCalendar = orSay(async () => {
     const { writeCalendar } = await import('../../../files/planCalendar.ts')
     const events = dayEvents({ ...day, plan: plan! }, localDay.startMs, localDay.endMs)
     const about = {
       title,
       place: `${mark.name} (${mark.latitudeDeg.toFixed(3)}, ${mark.longitudeDeg.toFixed(3)})`,
-      notes: `With ${trace.name}. Estimates: your own holds and the local tide table come first.`,
+      notes: `With ${trace.name}. These are estimates. Trust your own observations and the local tide table first.`,
     }
     download(
       fileName(title, 'ics'),

@@ -42,7 +42,7 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
   const kind = holdKindOf(weight.shape)
   const lesson = cast ? gripLesson(catalogue, content, holds, kind) : reserveLesson(catalogue, holds, method)
   return (
-    <section aria-label="What held and dragged here" className="no-print mt-3 border-t border-rule pt-2 text-sm">
+    <section aria-label="Held and dragged here" className="no-print mt-3 border-t border-rule pt-2 text-sm">
       <div className="flex flex-wrap items-center gap-2">
         <span className="mr-auto">
           {show.computed('mass', weight.massKg)} at {clock(at)}:
@@ -56,23 +56,23 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
       </div>
       <p className="mt-1">
         {cast ? gripWords(lesson, catalogue.grip.kinds[kind]) : reserveWords(lesson)}
-        {cast && kind === 'wired' && ' Wires do not truly grip by weight: take it as rough.'}
+        {cast && kind === 'wired' && ' This is rough: wires do not grip by weight alone.'}
       </p>
       {lesson.evidence.length > 0 && (
-        <ul className="mt-1" aria-label="What was seen">
+        <ul className="mt-1" aria-label="Observations">
           {lesson.evidence.map((hold) => (
             <li key={hold.id} className="flex items-center gap-2 border-t border-rule">
               <span className="mr-auto">
                 {dateIn(content.timeZone, Date.parse(hold.at))} {clock(Date.parse(hold.at))}: {show.entered('mass', hold.massKg)}{' '}
                 {hold.held ? 'held' : 'dragged'}{' '}
                 {cast
-                  ? `a pull of ${hold.demand.toFixed(2)} times its weight`
+                  ? `a load of ${hold.demand.toFixed(2)} times its weight`
                   : `at ${(1 / hold.demand).toFixed(2)} times the least`}
               </span>
               <Button
                 tone="quiet"
-                aria-label="Take this out"
-                title="Take this out"
+                aria-label="Remove this"
+                title="Remove this"
                 disabled={tell.isPending}
                 onClick={() => tell.create({ ...circumstances, kind: 'retraction', of: hold.id })}
               >
@@ -94,7 +94,7 @@ const spread = (median: number, low: number, high: number) => `${median.toFixed(
 
 function gripWords(lesson: Lesson, kind: string): string {
   const words = ({ median, low, high }: Learned) => spread(median, low, high)
-  return lessonWords(`Grip of ${kind} on this bed`, lesson, words)
+  return lessonWords(`Grip of ${kind} on this bottom`, lesson, words)
 }
 
 /** The reserve is one over the share that counts, so its ends change places. */
@@ -104,6 +104,6 @@ function reserveWords(lesson: Lesson): string {
 }
 
 function lessonWords(what: string, { prior, posterior, ...lesson }: Lesson, words: (learned: Learned) => string): string {
-  const book = `${what}, with its spread four times in five: ${words(prior)} by the book`
-  return lesson.evidence.length === 0 ? `${book}; nothing seen here yet.` : `${book}; ${seen(lesson)} here, ${words(posterior)}.`
+  const book = `${what}, 80 % range: ${words(prior)} nominal`
+  return lesson.evidence.length === 0 ? `${book}; no observations yet.` : `${book}; ${seen(lesson)} here, ${words(posterior)}.`
 }

@@ -33,7 +33,7 @@ function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'p
   return (
     <ol
       ref={list}
-      aria-label="Changes of sinker"
+      aria-label="Sinker changes"
       className="mb-2 flex flex-wrap gap-1.5 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:pb-1 max-sm:whitespace-nowrap"
     >
       {changes.map(({ timeMs, to }, i) => (
@@ -144,8 +144,8 @@ function Row({ row, changed, current, time, withShape, show, onScrub }: RowProps
       )}
       <td className={`pl-3 ${changed ? 'font-bold' : ''} ${take ? '' : 'text-fails'}`}>
         {changed && <span aria-hidden="true">▸ </span>}
-        {take ? sinkerWords(catalogue, take, show, withShape) : 'none of the box'}
-        {windOverTide && <span className="ml-1.5 text-watch">wind over tide</span>}
+        {take ? sinkerWords(catalogue, take, show, withShape) : 'none in the box'}
+        {windOverTide && <span className="ml-1.5 text-watch">wind against current</span>}
       </td>
     </tr>
   )

@@ -34,7 +34,7 @@ export default function WaterScreen() {
   if (failed?.error)
     return (
       <Failed
-        what="The water"
+        what="Water"
         error={failed.error}
         onRetry={() => {
           for (const query of queries) if (query.error) query.refetch()
@@ -47,13 +47,13 @@ export default function WaterScreen() {
     return (
       <Frame>
         <Empty title="No marks yet">
-          A mark is a place you fish: where, how deep, on what bed, and how the stream runs there.{' '}
+          A mark is a place you fish: its position, depth, bottom and current.{' '}
           <Link to="/water/marks/new" className="underline">
-            Make the first
+            Add the first
           </Link>{' '}
           or{' '}
           <Link to="/water/marks" className="underline">
-            take them in from a GPX file
+            import them from a GPX file
           </Link>
           .
         </Empty>
@@ -65,7 +65,7 @@ export default function WaterScreen() {
         <Empty title="No trace to fish">
           The sinker depends on the line and the bait.{' '}
           <Link to="/traces/new" className="underline">
-            Draw a trace
+            Design a trace
           </Link>{' '}
           first.
         </Empty>
@@ -114,7 +114,7 @@ function Chosen({ marks, first, traces, outfits, owned }: ChosenProps) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
       <WaterBar marks={marks} mark={mark} traces={fishable} trace={head} date={date} choice={choice} />
       {!head ? (
-        <Empty title="No trace to fish">The outfits of all traces are in the bin.</Empty>
+        <Empty title="No trace to fish">The outfits of all traces are in the trash.</Empty>
       ) : chosen.error && !trace ? (
         <Failed what="The trace" error={chosen.error} onRetry={() => void chosen.refetch()} />
       ) : !setup || !trace ? (

@@ -12,7 +12,7 @@ export const armsLength: Rule = {
       ? [
           {
             severity: 'note',
-            why: say`The notes say “${guess}”: measure it once, it may be 0.7 m or 1.8 m.`,
+            why: say`The notes say “${guess}”. Measure it once: it can be 0.7 m or 1.8 m.`,
             figure: 1,
             remedies: [],
           },

@@ -24,11 +24,11 @@ export const backingDecides: Rule = {
       {
         subject: 'backing',
         severity: 'caution',
-        why: say`With this line out the backing bears the pull, and it is the weakest link at ${strength(weakest.strengthN)}: its age and its join count too.`,
+        why: say`With this line out the backing is the weakest link at ${strength(weakest.strengthN)}. Its age and its knot count too.`,
         figure: (setup.lineOutM - onSpoolM + 1) / weakest.strengthN,
         remedies: [
           {
-            label: 'fish nearer, with the backing well down the spool',
+            label: 'fish closer, with the backing deep on the spool',
             make: () => ({ conditions: { ...conditions, lineOutM } }),
           },
         ],
@@ -49,7 +49,7 @@ function backingNear({ outfit, spool, catalogue, conditions, lineOutM }: Judged[
     {
       subject: 'backing',
       severity: 'caution' as const,
-      why: say`${length(Math.max(0, leftM))} more off the spool and the backing bears the pull: ${strength(strengthN)}, where now ${strength(weakestN)} hold.`,
+      why: say`${length(Math.max(0, leftM))} more line out and the backing carries the load. It holds ${strength(strengthN)}; now ${strength(weakestN)} hold.`,
       figure: weakestN / strengthN,
       remedies: [],
     },

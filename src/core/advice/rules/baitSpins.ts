@@ -24,23 +24,23 @@ export const baitSpins: Rule = {
           severity: 'note',
           why: swivel
             ? say`${called(trace, id)} spins, and ${called(trace, swivel.id)}, ${length(swivel.awayM)} above it, does not take the twist.`
-            : say`${called(trace, id)} spins, and no swivel takes the twist: it goes into the line.`,
+            : say`${called(trace, id)} spins, and no swivel takes the twist. The line twists.`,
           figure: 1,
           remedies: [
             ...(spinning.role === 'bait'
               ? [
                   {
-                    label: 'trim its tail, so that it hangs straight',
+                    label: 'trim its tail so it hangs straight',
                     make: () => ({ trace: withPiece(trace, id, (old) => ({ ...old, trimmed: true }) as typeof old) }),
                   },
                 ]
               : []),
             ...(swivel
-              ? [byEdit('take a ball-bearing swivel in its place', () => replacePart(setup, swivel.id, 'ballBearingSwivel'))]
+              ? [byEdit('use a ball-bearing swivel instead', () => replacePart(setup, swivel.id, 'ballBearingSwivel'))]
               : []),
             ...(line
               ? [
-                  byEdit('put a ball-bearing swivel above it', () =>
+                  byEdit('add a ball-bearing swivel above it', () =>
                     addPart(setup, { at: 'end', of: parentId(line.attach), takes: line.id }, 'ballBearingSwivel'),
                   ),
                 ]

@@ -20,9 +20,9 @@ export const barredParts: Rule = {
           {
             subject: piece.id,
             severity: 'caution' as const,
-            why: say`${called(trace, piece.id)} is ${piece.material}, which ${book}, bars.`,
+            why: say`${called(trace, piece.id)} is ${piece.material}, which ${book}, does not allow.`,
             figure: 1,
-            remedies: [byEdit('take mono in its place', () => replacePart(setup, piece.id, 'snood'))],
+            remedies: [byEdit('use mono instead', () => replacePart(setup, piece.id, 'snood'))],
           },
         ]
       if (!ruleSet.lightsAllowed && piece.role === 'light')
@@ -30,9 +30,9 @@ export const barredParts: Rule = {
           {
             subject: piece.id,
             severity: 'caution' as const,
-            why: say`Lights are barred by ${book}.`,
+            why: say`Lights are not allowed by ${book}.`,
             figure: 1,
-            remedies: [byEdit('take it off', () => removePart(setup, piece.id, { below: true }))],
+            remedies: [byEdit('remove it', () => removePart(setup, piece.id, { below: true }))],
           },
         ]
       if (least !== undefined && piece.role === 'sinker' && (piece.metal ?? 'lead') === 'lead' && piece.massKg < least)
@@ -40,15 +40,15 @@ export const barredParts: Rule = {
           {
             subject: piece.id,
             severity: 'caution' as const,
-            why: say`Lead under ${mass(least)} is barred by ${book}; ${called(trace, piece.id)} is ${mass(piece.massKg)}.`,
+            why: say`Lead sinkers under ${mass(least)} are not allowed by ${book}; ${called(trace, piece.id)} is ${mass(piece.massKg)}.`,
             figure: least / piece.massKg,
             remedies: [
               {
-                label: 'take the same weight in tungsten',
+                label: 'use the same weight in tungsten',
                 make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, metal: 'tungsten' }) as typeof piece) }),
               },
               {
-                label: 'take the least that is allowed',
+                label: 'use the lightest that is allowed',
                 make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, massKg: least }) as typeof piece) }),
               },
             ],

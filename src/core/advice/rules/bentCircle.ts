@@ -14,11 +14,11 @@ export const bentCircle: Rule = {
             {
               subject: hook.id,
               severity: 'note' as const,
-              why: say`${called(trace, hook.id)} is a circle with its point bent aside: it holds deeper than the jaw, the bend is weaker than it was, and it is barred where circles must be straight.`,
+              why: say`${called(trace, hook.id)} is a circle hook with an offset point. It holds deeper than the jaw and is weaker. Rules for straight circles do not allow it.`,
               figure: 1,
               remedies: [
                 {
-                  label: 'take a straight circle',
+                  label: 'use a straight circle hook',
                   make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, offset: undefined }) as typeof old) }),
                 },
               ],

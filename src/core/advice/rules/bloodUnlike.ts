@@ -23,7 +23,7 @@ export const bloodUnlike: Rule = {
         {
           subject: piece.id,
           severity: 'caution',
-          why: say`A blood knot is for lines of like diameter; at ${called(judged.setup.trace, piece.id)} they are ${diameter(a)} and ${diameter(b)}.`,
+          why: say`A blood knot needs lines of similar diameter. At ${called(judged.setup.trace, piece.id)} they are ${diameter(a)} and ${diameter(b)}.`,
           figure: ratio,
           remedies: [retied(judged, piece.id, better)],
         },

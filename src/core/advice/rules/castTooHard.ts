@@ -21,11 +21,11 @@ export const castTooHard: Rule = {
     const times = overPull(weakest)
     const piece = trace.pieces.find(({ id }) => id === pieceIdOf(weakest.ref))
     const name = piece ? called(trace, piece.id) : 'the release clip'
-    const what = weakest.ref.at === 'joint' ? `The joint of ${name}` : `${name[0]!.toUpperCase()}${name.slice(1)}`
+    const what = weakest.ref.at === 'joint' ? `The knot at ${name}` : `${name[0]!.toUpperCase()}${name.slice(1)}`
     return [
       {
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
-        why: say`${what} bears ${strength(weakest.strengthN)}; ${mass(weakest.massKg)} beyond it pull with ${strength(weakest.loadN)} in the cast (${catalogue.castStyles[conditions.castStyle].name}), and ${CAST_OVER_PEAK.holds} times that is wanted.${restsOnPulls(judged.setup, weakest.ref)}`,
+        why: say`In this cast (${catalogue.castStyles[conditions.castStyle].name}) ${mass(weakest.massKg)} pulls ${strength(weakest.loadN)}. ${what} should hold ${strength(CAST_OVER_PEAK.holds * weakest.loadN)} and holds ${strength(weakest.strengthN)}.${restsOnPulls(judged.setup, weakest.ref)}`,
         figure: CAST_OVER_PEAK.holds / times,
         remedies: [...stouterLines(judged, cast), ...gentlerCast(judged)],
       },

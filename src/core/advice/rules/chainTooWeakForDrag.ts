@@ -34,7 +34,7 @@ export const chainTooWeakForDrag: Rule = {
       {
         subject: piece.id,
         severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
-        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class: the line there is lighter than its knots allow.${restsOnPulls(setup, weakest.ref)}`,
+        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class. The line there is too light for its knots.${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,
         remedies: [
           ...(better ? [retied(judged, piece.id, better)] : []),
@@ -44,7 +44,7 @@ export const chainTooWeakForDrag: Rule = {
                   judged,
                   line,
                   labelAtLeastN((1.02 * line.strengthN) / run.margin),
-                  `step ${called(trace, line.id)} up to a label that bears the drag`,
+                  `step ${called(trace, line.id)} up to a label that holds the drag`,
                 ),
               ]
             : []),

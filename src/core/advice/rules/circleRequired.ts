@@ -9,7 +9,7 @@ export const circleRequired: Rule = hookKindRule('circle-required', {
   asked: ({ ruleSet }) => ruleSet?.circleOnly,
   breaks: ({ pattern }) => !isCircle(pattern),
   words: 'circle hooks',
-  label: 'take a circle as wide in the gape',
+  label: 'use a circle hook with the same gap',
   change: (hook, judged) => ({ pattern: 'circle', size: asWide(hook, 'circle', judged) }),
 })
 

@@ -26,11 +26,11 @@ export const crimpBore: Rule = {
         {
           subject: piece.id,
           severity: 'caution',
-          why: say`The sleeve at ${called(judged.setup.trace, piece.id)} has a bore of ${diameter(joint.boreM)} on line of ${diameter(d)}: ${ratio < LEAST ? 'it bites the line' : 'it does not grip'}.`,
+          why: say`The sleeve at ${called(judged.setup.trace, piece.id)} has a bore of ${diameter(joint.boreM)} on line of ${diameter(d)}: ${ratio < LEAST ? 'it cuts the line' : 'it does not grip'}.`,
           figure: ratio < LEAST ? LEAST / ratio : ratio / MOST,
           remedies: [
             {
-              label: 'take the sleeve that fits',
+              label: 'use the sleeve that fits',
               make: () => ({ trace: withJoint(judged.setup.trace, piece.id, (old) => ({ ...old, boreM: FITS * d })) }),
             },
           ],

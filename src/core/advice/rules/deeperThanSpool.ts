@@ -17,7 +17,7 @@ export const deeperThanSpool: Rule = {
     return [
       {
         severity: 'fault',
-        why: say`${what} wants ${length(wantedM)} of line; ${length(woundM)} are wound. That is put right on the reel: more line, or another one.`,
+        why: say`${what} needs ${length(wantedM)} of line; the reel has ${length(woundM)}. Wind on more line or use another reel.`,
         figure: wantedM / woundM,
         remedies: [],
       },

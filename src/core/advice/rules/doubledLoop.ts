@@ -18,7 +18,7 @@ export const doubledLoop: Rule = {
         {
           subject: double.id,
           severity: 'note',
-          why: say`${called(trace, double.id)} before the sinker does not strengthen the single strand above it; its own knot makes that weaker.`,
+          why: say`${called(trace, double.id)} before the sinker does not make the single line above it stronger. Its knot makes it weaker.`,
           figure: 1,
           remedies: [byEdit('tie the sinker to the single strand', () => removePart(setup, double.id, { below: false }))],
         },

@@ -11,13 +11,13 @@ export const dragOverCeiling: Rule = {
     return [
       {
         severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
-        why: say`The drag is set to ${strength(conditions.dragN)}; the chain bears ${strength(run.figure.value)} with this line out.`,
+        why: say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(run.figure.value)} with this line out.`,
         figure: 1 / run.margin,
         remedies:
           safeN > 0
             ? [
                 {
-                  label: 'set the drag under what the chain bears',
+                  label: 'set the drag below what the chain holds',
                   make: () => ({ conditions: { ...conditions, dragN: safeN } }),
                 },
               ]

@@ -10,11 +10,11 @@ export const dragOverReel: Rule = {
     return [
       {
         severity: 'caution',
-        why: say`The drag set is ${(share * 100).toFixed(0)} % of the most the reel can hold.`,
+        why: say`The drag set is ${(share * 100).toFixed(0)} % of the highest drag of the reel.`,
         figure: share,
         remedies: [
           {
-            label: 'set the drag to what the reel holds',
+            label: 'set the drag to the highest of the reel',
             make: () => ({ conditions: { ...conditions, dragN: outfit.reel.highestDragN } }),
           },
         ],

@@ -14,7 +14,7 @@ export const dropTooLong: Rule = {
       {
         subject: drop.id,
         severity: 'caution',
-        why: say`${called(trace, drop.id)} is ${length(drop.lengthM)}: over ${LONGEST_DROP_M.toString()} m the sinker does not come in with one lift.`,
+        why: say`${called(trace, drop.id)} is ${length(drop.lengthM)}. Over ${LONGEST_DROP_M.toString()} m you cannot lift the sinker in one go.`,
         figure: drop.lengthM / LONGEST_DROP_M,
         remedies: [
           { label: `shorten it to ${LONGEST_DROP_M} m`, make: () => ({ trace: withLength(trace, drop.id, LONGEST_DROP_M) }) },

@@ -20,11 +20,11 @@ export const equalLabels: Rule = {
       {
         subject: leader.id,
         severity: 'note',
-        why: say`Main line and leader are both ${strength(mainN)}: there is no fuse, the knots decide by chance.`,
+        why: say`Main line and leader are both ${strength(mainN)}. There is no fuse, so any knot can break first.`,
         figure: 1 - goesFirst.probability,
         remedies: [
-          restrung(judged, leader, down, 'step the leader down a label: it becomes the fuse'),
-          restrung(judged, leader, up, 'step the leader up a label: the main line or its join becomes the fuse'),
+          restrung(judged, leader, down, 'step the leader down a label, so it breaks first'),
+          restrung(judged, leader, up, 'step the leader up a label, so the main line or its knot breaks first'),
         ],
       },
     ]

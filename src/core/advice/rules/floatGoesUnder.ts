@@ -22,11 +22,11 @@ export const floatGoesUnder: Rule = {
       {
         subject: id,
         severity: bearsN < FLOAT_OVER_LOAD.watch * loadN ? 'fault' : 'caution',
-        why: say`${called(trace, id)} of ${mass(float.massKg)} ${loadN > bearsN ? 'goes under with what hangs from it' : 'has next to nothing to spare over what hangs from it'}.`,
+        why: say`${called(trace, id)} of ${mass(float.massKg)} ${loadN > bearsN ? 'sinks under its load' : 'floats with almost no reserve over its load'}.`,
         figure: loadN / bearsN,
         remedies: [
           {
-            label: 'take a float that bears it',
+            label: 'use a float that carries it',
             make: () => ({ trace: withPiece(trace, id, (old) => ({ ...old, massKg: wantedKg }) as typeof old) }),
           },
         ],

@@ -16,11 +16,11 @@ export const fuseNotFirst: Rule = {
       {
         subject: linkKey(fuse),
         severity: 'note',
-        why: say`The fuse you chose goes first in only ${Math.round(chance * 100)} of 100 breaks.`,
+        why: say`The fuse you chose breaks first in only ${Math.round(chance * 100)} of 100 breaks.`,
         figure: 1 - chance,
         remedies: [
           {
-            label: 'name the link that does go first',
+            label: 'make the link that breaks first the fuse',
             make: () => {
               // A link of the outfit cannot be named on the trace.
               const { ref } = path.goesFirst
@@ -28,7 +28,7 @@ export const fuseNotFirst: Rule = {
             },
           },
           {
-            label: 'choose no fuse',
+            label: 'remove the fuse',
             make: () => ({ trace: withFuse(trace, undefined) }),
           },
         ],

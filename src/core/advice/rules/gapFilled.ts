@@ -16,7 +16,7 @@ export const gapFilled: Rule = {
         if (!best || (best.size === hook.size && pattern === hook.pattern)) return []
         return [
           {
-            label: `take a ${best.size}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
+            label: `use a ${best.size}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
             make: () => ({
               trace: withHooks(
                 trace,
@@ -33,8 +33,8 @@ export const gapFilled: Rule = {
           severity: gap.verdict === 'fails' ? ('caution' as const) : ('note' as const),
           why:
             fit.freeGape < 0
-              ? say`The bait is thicker than the gap of ${called(trace, hook.id)}: the point cannot turn.`
-              : say`The bait leaves ${(100 * fit.freeGape).toFixed(0)} % of the gap of ${called(trace, hook.id)} free; half of it lets the point find hold.`,
+              ? say`The bait is thicker than the gap of ${called(trace, hook.id)}. The point cannot turn.`
+              : say`The bait leaves ${(100 * fit.freeGape).toFixed(0)} % of the gap of ${called(trace, hook.id)} open; the point needs half.`,
           figure: 1 - fit.freeGape,
           remedies: [...sized(hook.pattern), ...(hook.pattern === 'j' ? [] : sized('j'))],
         },

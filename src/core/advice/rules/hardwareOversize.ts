@@ -31,11 +31,11 @@ export const hardwareOversize: Rule = {
         {
           subject: piece.id,
           severity: 'note',
-          why: say`${called(trace, piece.id)} is ${(own / needN).toFixed(1)} times as strong as what it hangs on: it costs weight and shows.`,
+          why: say`${called(trace, piece.id)} is ${(own / needN).toFixed(1)} times as strong as its line. It adds weight and shows.`,
           figure: own / needN,
           remedies: [
             {
-              label: `take a ${catalogue.hardware[piece.type].name} of size ${size}`,
+              label: `use a ${catalogue.hardware[piece.type].name} of size ${size}`,
               make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, size }) as typeof piece) }),
             },
           ],

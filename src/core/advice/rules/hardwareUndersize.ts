@@ -22,12 +22,12 @@ export const hardwareUndersize: Rule = {
         {
           subject: piece.id,
           severity: 'caution' as const,
-          why: say`${called(judged.setup.trace, piece.id)} holds ${strength(weakest.strengthN)}, less than any knot above it: it bends out first.`,
+          why: say`${called(judged.setup.trace, piece.id)} holds ${strength(weakest.strengthN)}, less than any knot above it. It opens first.`,
           figure: nextN / weakest.strengthN,
           remedies: size
             ? [
                 {
-                  label: `take a ${catalogue.hardware[piece.type].name} of size ${size}`,
+                  label: `use a ${catalogue.hardware[piece.type].name} of size ${size}`,
                   make: () => ({
                     trace: withPiece(judged.setup.trace, piece.id, (old) => {
                       const { strengthN: _own, ...rest } = old as typeof piece

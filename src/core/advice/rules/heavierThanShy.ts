@@ -27,9 +27,9 @@ export const heavierThanShy: Rule = {
         {
           subject: end.id,
           severity: 'note' as const,
-          why: say`${called(trace, line.id)} of ${strength(labelledN(line))} is seen in clear water: ${target.name} stands up to ${strength(mostN)}, and bites less on more.`,
+          why: say`${called(trace, line.id)} of ${strength(labelledN(line))} shows in clear water. ${target.name} accepts up to ${strength(mostN)}and bites less on more.`,
           figure: labelledN(line) / mostN,
-          remedies: mostN >= atHookN ? [restrung(judged, line, labelAtMostN(mostN), 'line that the fish stands')] : [],
+          remedies: mostN >= atHookN ? [restrung(judged, line, labelAtMostN(mostN), 'line that the fish accepts')] : [],
         },
       ]
     })

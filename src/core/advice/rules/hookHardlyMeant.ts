@@ -35,7 +35,7 @@ export const hookHardlyMeant: Rule = {
           {
             subject: hook.id,
             severity: 'caution',
-            why: say`${called(trace, hook.id)} is a size ${hook.size}, small for its bait or its line; perhaps ${larger} was meant.`,
+            why: say`${called(trace, hook.id)} is a size ${hook.size}, small for its bait or line. Perhaps you meant ${larger}.`,
             figure: small,
             remedies: [sized(judged, hook, larger)],
           },
@@ -50,7 +50,7 @@ export const hookHardlyMeant: Rule = {
           {
             subject: hook.id,
             severity: 'note',
-            why: say`${called(trace, hook.id)} has a gape of ${diameter(dimensions.gapeM)}, as wide as its bait is thick: bait and hook part in the cast or at the take.`,
+            why: say`${called(trace, hook.id)} has a gap of ${diameter(dimensions.gapeM)}, as wide as its bait is thick. The bait comes off in the cast or the take.`,
             figure: dimensions.gapeM / baitM,
             remedies: fair ? [sized(judged, hook, fair)] : [],
           },
@@ -61,7 +61,7 @@ export const hookHardlyMeant: Rule = {
         {
           subject: hook.id,
           severity: 'note',
-          why: say`Size ${hook.size} lies beyond the table of hooks: gape and wire of ${called(trace, hook.id)} are carried on from its end. Measure it.`,
+          why: say`Size ${hook.size} is outside the hook table, so gap and wire of ${called(trace, hook.id)} are extrapolated. Measure them.`,
           figure: 1,
           remedies: [],
         },
@@ -79,7 +79,7 @@ function tires({ moments: { take }, setup: { catalogue } }: Judged, hook: HookPi
 }
 
 const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({
-  label: `take a ${size}`,
+  label: `use a ${size}`,
   make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, size }) as typeof old) }),
 })
 

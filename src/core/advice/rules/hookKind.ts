@@ -25,7 +25,7 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
               {
                 subject: hook.id,
                 severity: 'caution' as const,
-                why: say`“${ruleSet.name}” asks for ${words}, and ${called(setup.trace, hook.id)} is none. Last checked ${ruleSet.checkedOn}.`,
+                why: say`“${ruleSet.name}” requires ${words}, and ${called(setup.trace, hook.id)} is not one. Last checked ${ruleSet.checkedOn}.`,
                 figure: 1,
                 remedies: [
                   {

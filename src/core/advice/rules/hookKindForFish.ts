@@ -18,14 +18,14 @@ export const hookKindForFish: Rule = {
           subject: hook.id,
           severity: 'note' as const,
           why: circle
-            ? say`${name} is said to shake circles out; a struck J holds it better.`
-            : say`${name} goes back, and ${called(trace, hook.id)} is taken deep: a circle holds in the corner of the jaw.`,
+            ? say`${name} may throw circle hooks; a J hook that you strike holds it better.`
+            : say`${name} is released, and ${called(trace, hook.id)} hooks deep. A circle hook holds in the corner of the jaw.`,
           figure: 1,
           remedies: circle
             ? []
             : [
                 {
-                  label: 'take a circle as wide in the gape',
+                  label: 'use a circle hook with the same gap',
                   make: () => ({
                     trace: withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, 'circle', judged) }),
                   }),

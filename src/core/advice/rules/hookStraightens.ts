@@ -24,12 +24,12 @@ export const hookStraightens: Rule = {
         {
           subject: hook.id,
           severity: 'caution' as const,
-          why: say`${called(setup.trace, hook.id)} straightens at ${strength(weakest.strengthN)}, before anything else gives.`,
+          why: say`${called(setup.trace, hook.id)} opens at ${strength(weakest.strengthN)}, before anything else breaks.`,
           figure: neededN / weakest.strengthN,
           remedies: size
             ? [
                 {
-                  label: `take a ${size}`,
+                  label: `use a ${size}`,
                   make: () => ({ trace: withHooks(setup.trace, [hook.id], { size }) }),
                 },
               ]

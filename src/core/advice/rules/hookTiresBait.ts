@@ -17,12 +17,12 @@ export const hookTiresBait: Rule = {
         {
           subject: hook.id,
           severity: 'note',
-          why: say`${called(trace, hook.id)} weighs ${(fit.massShare * 100).toFixed(0)} % of its bait; alive it tires beyond ${100 * LIVE_MASS_SHARE.watch} %.`,
+          why: say`${called(trace, hook.id)} weighs ${(fit.massShare * 100).toFixed(0)} % of its bait. Over ${100 * LIVE_MASS_SHARE.watch} %.`,
           figure: fit.massShare / LIVE_MASS_SHARE.watch,
           remedies: size
             ? [
                 {
-                  label: `take a ${size}, if the bait is fished alive`,
+                  label: `use a ${size}, if the bait is fished alive`,
                   make: () => ({ trace: withHooks(trace, [hook.id], { size }) }),
                 },
               ]

@@ -21,12 +21,12 @@ export const hooksOffBait: Rule = {
         {
           subject: hook.id,
           severity: 'note' as const,
-          why: say`The hooks down to ${called(trace, hook.id)} span ${(100 * gang.coverage).toFixed(0)} % of the bait; ${100 * COVERAGE.least} to ${100 * COVERAGE.most} % holds it.`,
+          why: say`The hooks down to ${called(trace, hook.id)} span ${(100 * gang.coverage).toFixed(0)} % of the bait; ${100 * COVERAGE.least} to ${100 * COVERAGE.most} % hold it best.`,
           figure: Math.max(COVERAGE.least / gang.coverage, gang.coverage / COVERAGE.most),
           remedies: size
             ? [
                 {
-                  label: `take hooks of ${size}`,
+                  label: `use hooks of ${size}`,
                   make: () => ({
                     trace: withHooks(
                       trace,

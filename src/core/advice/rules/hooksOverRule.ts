@@ -17,11 +17,11 @@ export const hooksOverRule: Rule = {
     return [
       {
         severity: 'caution',
-        why: say`${hooks.length} hooks and lures against ${most} in “${ruleSet.name}”, last checked ${ruleSet.checkedOn}: the local book decides.`,
+        why: say`${hooks.length} hooks and lures, but the limit is ${most} in “${ruleSet.name}”, last checked ${ruleSet.checkedOn}. The local rules decide.`,
         figure: hooks.length / most,
         remedies:
           last && hooks.length === most + 1
-            ? [byEdit(`take off ${called(trace, last.id)}`, () => removePart(setup, last.id, { below: true }))]
+            ? [byEdit(`remove ${called(trace, last.id)}`, () => removePart(setup, last.id, { below: true }))]
             : [],
       },
     ]

@@ -52,7 +52,7 @@ function remediesOf(judged: Judged, piece: Piece): Remedy[] {
 }
 
 const refitted = ({ setup }: Judged, piece: Piece, to: string, usual: ConnectionId): Remedy =>
-  byEdit(`put ${called(setup.trace, piece.id)} straight on`, () =>
+  byEdit(`tie ${called(setup.trace, piece.id)} straight on`, () =>
     checked(setup, reattached(setup.trace, piece.id, joined(to, usual)), piece.id),
   )
 

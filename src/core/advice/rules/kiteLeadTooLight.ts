@@ -15,9 +15,7 @@ export const kiteLeadTooLight: Rule = {
     const moved = settle?.moved
     if (moving?.way !== 'kite' || moved?.way !== 'kite' || settle?.verdict === 'holds') return []
     if (moved.trouble !== undefined)
-      return [
-        { severity: 'fault', why: say`What the kite’s wind does cannot be told: ${moved.trouble}.`, figure: 1e6, remedies: [] },
-      ]
+      return [{ severity: 'fault', why: say`The kite cannot be calculated: ${moved.trouble}.`, figure: 1e6, remedies: [] }]
     const slacker: Remedy = {
       label: 'give the line more slack between rod and ring',
       make: () => ({ conditions: { ...conditions, moving: { ...moving, slack: Math.max(moving.slack, EASY_SLACK) } } }),
@@ -30,11 +28,11 @@ export const kiteLeadTooLight: Rule = {
           {
             subject: bait.name,
             severity: 'caution',
-            why: say`The line to the ${bait.name} bait hangs into the sea: it has too much slack for so little wind.`,
+            why: say`The line to the ${bait.name} bait hangs in the sea. It has too much slack for this wind.`,
             figure: 1 - steady.lowestM,
             remedies: [
               {
-                label: 'take up slack between rod and ring',
+                label: 'take in slack between rod and ring',
                 make: () => ({ conditions: { ...conditions, moving: { ...moving, slack: 1.02 } } }),
               },
             ],
@@ -47,12 +45,12 @@ export const kiteLeadTooLight: Rule = {
         {
           subject: bait.name,
           severity: carriedKg >= steady.leadMassKg ? 'caution' : 'fault',
-          why: say`The ${bait.name} bait wants ${mass(gust.leadMassKg)} of lead in gusts and carries ${mass(carriedKg)}: the wind in the line lifts it out.`,
+          why: say`The ${bait.name} bait needs a ${mass(gust.leadMassKg)} sinker in gusts and carries ${mass(carriedKg)}. The wind lifts it out.`,
           figure: gust.leadMassKg / Math.max(carriedKg, 1e-4),
           remedies: [
             slacker,
             {
-              label: 'a lead that is enough',
+              label: 'a sinker that is heavy enough',
               make: () => {
                 if (sinker) {
                   const massKg = sinker.massKg + neededKg - carriedKg

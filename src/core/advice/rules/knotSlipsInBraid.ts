@@ -26,7 +26,7 @@ export const knotSlipsInBraid: Rule = {
         {
           subject: piece.id,
           severity: 'fault',
-          why: say`A ${name} slips in braid: at ${called(trace, piece.id)} it keeps ${Math.round(share * 100)} % of the line.`,
+          why: say`A ${name} slips in braid. At ${called(trace, piece.id)} it holds ${Math.round(share * 100)} % of the line.`,
           figure: 1 - share,
           remedies: better ? [retied(judged, piece.id, better)] : [],
         },

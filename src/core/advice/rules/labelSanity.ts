@@ -15,7 +15,7 @@ export const labelSanity: Rule = {
       tooGood(catalogue, line).map(({ times, diameterM, name }) => ({
         subject: line.role,
         severity: 'caution' as const,
-        why: say`${WOUND_NAMES[line.role]} on the reel is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can bear. Measure it, and correct the outfit.`,
+        why: say`${WOUND_NAMES[line.role]} on the reel is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can hold. Measure it and correct the outfit.`,
         figure: times,
         remedies: [],
       })),
@@ -24,11 +24,11 @@ export const labelSanity: Rule = {
       tooGood(catalogue, line).map(({ times, diameterM, name }) => ({
         subject: line.id,
         severity: 'caution' as const,
-        why: say`${called(trace, line.id)} is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can bear. Label or diameter is optimistic.`,
+        why: say`${called(trace, line.id)} is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can hold. Check label and diameter.`,
         figure: times,
         remedies: [
           {
-            label: 'count with the nominal diameter of that strength',
+            label: 'use the nominal diameter of that strength',
             make: () => ({
               trace: withPiece(trace, line.id, (old) => {
                 const { diameterM: _typed, ...rest } = old as LinePiece

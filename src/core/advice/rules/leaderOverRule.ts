@@ -59,7 +59,7 @@ function against(
     {
       subject: line.id,
       severity: overM > 0 ? 'caution' : 'note',
-      why: say`${what} ${length(lengthM)} against ${length(mostM)} in “${ruleSet.name}”, last checked ${ruleSet.checkedOn}: the local book decides.`,
+      why: say`${what} ${length(lengthM)}; the limit is ${length(mostM)} in “${ruleSet.name}”, last checked ${ruleSet.checkedOn}. The local rules decide.`,
       figure: lengthM / mostM,
       remedies:
         overM > 0 && left > 0.1

@@ -29,16 +29,11 @@ export const leaderUnderRule: Rule = {
     return [
       {
         severity: share < FAR_UNDER ? 'caution' : 'note',
-        why: say`The rule of 10 lb an ounce asks for ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes it is ${strength(labelledN(takes))}. By the model it needs ${strength(cast.neededN)}.`,
+        why: say`The rule of 10 lb an ounce needs ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes the cast is ${strength(labelledN(takes))}. By the model it needs ${strength(cast.neededN)}.`,
         figure: 1 / share,
         remedies: [
           onLeader
-            ? restrung(
-                judged,
-                leader,
-                labelAtLeastN(NEAR_THE_RULE * cast.ruleN),
-                'a leader of the strength that the rule asks for',
-              )
+            ? restrung(judged, leader, labelAtLeastN(NEAR_THE_RULE * cast.ruleN), 'a leader of the strength in the rule')
             : shockLeader(judged, cast),
           ...gentlerCast(judged).slice(-1),
         ],

@@ -20,7 +20,7 @@ export const legsMeet: Rule = {
         {
           subject: other.id,
           severity: 'caution',
-          why: say`${first!} and ${second!} swim ${length(apartM)} from each other${on === 'straight' ? '' : ' in a turn'}: they tangle. Another weight or a longer leg parts them.`,
+          why: say`${first!} and ${second!} swim ${length(apartM)} apart${on === 'straight' ? '' : ' in a turn'}. They will tangle. Use another weight or a longer leg.`,
           figure: TANGLES_UNDER_M.legs / Math.max(apartM, 1e-3),
           remedies: [],
         },

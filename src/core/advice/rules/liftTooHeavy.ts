@@ -10,7 +10,7 @@ export const liftTooHeavy: Rule = {
     return [
       {
         severity: hand.figure.value < HAND_OVER_WEIGHT.watch ? 'fault' : 'caution',
-        why: say`The weakest from the hand to the hook bears ${hand.figure.value.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'what it has to bear of the fish'}; ${HAND_OVER_WEIGHT.holds} are wanted.`,
+        why: say`The weakest link from the hand to the hook holds ${hand.figure.value.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'its share of the fish'}; it should hold ${HAND_OVER_WEIGHT.holds} times.`,
         figure: HAND_OVER_WEIGHT.holds / hand.figure.value,
         remedies:
           conditions.landing === 'net'

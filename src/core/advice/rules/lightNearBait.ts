@@ -29,7 +29,7 @@ export const lightNearBait: Rule = {
         {
           subject: light.id,
           severity: 'caution',
-          why: say`${called(trace, light.id)} hangs ${length(beyondM)} above the bait; 8 to 15 m are usual.`,
+          why: say`${called(trace, light.id)} hangs ${length(beyondM)} above the bait; 8 to 15 m is usual.`,
           figure: FAR_M / Math.max(beyondM, 0.01),
           remedies:
             wantedM > 0

@@ -30,10 +30,10 @@ export const lighterThanTeeth: Rule = {
         {
           subject: hook.id,
           severity: target.teeth === 'cutting' || share < FAR_UNDER ? ('caution' as const) : ('note' as const),
-          why: say`The ${target.teeth} teeth of ${target.name} ask for ${strength(neededN)} of mono at the hook; ${called(trace, line.id)} is ${strength(labelledN(line))}.`,
+          why: say`The ${target.teeth} teeth of ${target.name} need ${strength(neededN)} mono at the hook; ${called(trace, line.id)} is ${strength(labelledN(line))}.`,
           figure: 1 / share,
           remedies: [
-            restrung(judged, line, labelAtLeastN(NEAR * neededN), 'line of the strength that the teeth ask for'),
+            restrung(judged, line, labelAtLeastN(NEAR * neededN), 'line strong enough for the teeth'),
             ...wired(judged, hook),
             longShank(judged, hook),
           ],

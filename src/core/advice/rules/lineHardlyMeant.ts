@@ -24,11 +24,11 @@ export const lineHardlyMeant: Rule = {
         {
           subject: line.id,
           severity: 'caution' as const,
-          why: say`${called(trace, line.id)} of ${strength(line.strengthN)} is ${Math.round(times)} times as strong as the line above it, ${strength(aboveN)}; check its unit.`,
+          why: say`${called(trace, line.id)} of ${strength(line.strengthN)} is ${Math.round(times)} times as strong as the line above it, ${strength(aboveN)}. Check its unit.`,
           figure: times,
           remedies:
             times / KG_IN_LB <= MOST_TIMES
-              ? [restrung(judged, line, line.strengthN / KG_IN_LB, 'pounds were meant, not kilograms')]
+              ? [restrung(judged, line, line.strengthN / KG_IN_LB, 'change kilograms to pounds')]
               : [],
         },
       ]

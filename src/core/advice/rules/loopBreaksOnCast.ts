@@ -28,7 +28,7 @@ export const loopBreaksOnCast: Rule = {
       {
         subject: piece.id,
         severity: cast.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`The ${judged.setup.catalogue.connections[joint.connection].name} at ${called(setup.trace, piece.id)} bears only ${cast.figure.value.toFixed(1)} times the peak of the cast: a loop is weaker than the strand above it.`,
+        why: say`The ${judged.setup.catalogue.connections[joint.connection].name} at ${called(setup.trace, piece.id)} holds only ${cast.figure.value.toFixed(1)} times the peak of the cast. A loop is weaker than the line above it.`,
         figure: CAST_OVER_PEAK.holds / cast.figure.value,
         remedies: better ? [retied(judged, piece.id, better)] : [],
       },

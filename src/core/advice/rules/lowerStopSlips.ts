@@ -22,7 +22,7 @@ export const lowerStopSlips: Rule = {
         {
           subject: stop.id,
           severity: 'caution',
-          why: say`${called(trace, stop.id)} is tied in other line, and the cast loads it through ${called(trace, rider.id)}: it slips.`,
+          why: say`${called(trace, stop.id)} is tied from another line, and the cast loads it through ${called(trace, rider.id)}. It slips.`,
           figure: 1,
           remedies: [
             ...(canKnot
@@ -36,7 +36,7 @@ export const lowerStopSlips: Rule = {
                 ]
               : []),
             {
-              label: 'put a crimp there instead',
+              label: 'use a crimp there instead',
               make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, type: 'crimp' }) as typeof stop) }),
             },
           ],

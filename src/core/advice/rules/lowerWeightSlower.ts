@@ -27,14 +27,14 @@ export const lowerWeightSlower: Rule = {
       {
         subject: lower.sinker.id,
         severity: 'fault',
-        why: say`${called(trace, lower.sinker.id)} sinks at ${speed(lower.speedMperS)}, slower than ${called(trace, upper.sinker.id)} above it at ${speed(upper.speedMperS)}: the upper overtakes it and they foul.`,
+        why: say`${called(trace, lower.sinker.id)} sinks at ${speed(lower.speedMperS)}, slower than ${called(trace, upper.sinker.id)} above it at ${speed(upper.speedMperS)}. The upper one overtakes it and they tangle.`,
         figure: upper.speedMperS / lower.speedMperS,
         remedies: [
           ...(lower.sinker.shape === 'bomb'
             ? []
             : [
                 {
-                  label: 'make the lower weight a bomb, which slips down faster',
+                  label: 'make the lower sinker a bomb, which sinks faster',
                   make: replaced(lower.sinker.id, { shape: 'bomb' }),
                 },
               ]),
@@ -42,7 +42,7 @@ export const lowerWeightSlower: Rule = {
             ? []
             : [
                 {
-                  label: 'make the upper weight a flat one, which falls slower',
+                  label: 'make the upper sinker flat, which sinks slower',
                   make: replaced(upper.sinker.id, { shape: 'flat' }),
                 },
               ]),
@@ -50,7 +50,7 @@ export const lowerWeightSlower: Rule = {
             ? []
             : [
                 {
-                  label: 'take a lower weight heavy enough to stay ahead',
+                  label: 'use a lower sinker heavy enough to stay ahead',
                   make: replaced(lower.sinker.id, { massKg: heavierKg }),
                 },
               ]),

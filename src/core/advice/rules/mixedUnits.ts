@@ -17,7 +17,7 @@ export const mixedUnits: Rule = {
             {
               subject: words,
               severity: 'note' as const,
-              why: say`The notes have ${words}: keep to one, so that nothing is copied wrong.`,
+              why: say`The notes have ${words}. Use one unit to avoid mistakes.`,
               figure: 1,
               remedies: [],
             },

@@ -19,7 +19,7 @@ export const noBeadAtTip: Rule = {
       {
         subject: stop.id,
         severity: 'note',
-        why: say`${called(trace, stop.id)} meets the tip ring bare: a bead above it spares the ring.`,
+        why: say`${called(trace, stop.id)} hits the tip ring. A bead above it protects the ring.`,
         figure: 1,
         remedies: [
           withBead(trace, stop, 'before', sliding(above, line?.lengthM ?? 0, { below: stop.id }), 'put a bead above it'),

@@ -22,8 +22,8 @@ export const noShockLeader: Rule = {
       {
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
         why: hasLeader
-          ? say`The leader is ${length(cast.leaderM)}; ${length(cast.leaderNeededM)} would reach the reel, so the ${freeLine(outfit).material} on it takes a cast it does not bear.`
-          : say`There is no shock leader: the ${freeLine(outfit).material} main line takes a cast it does not bear.`,
+          ? say`The leader is ${length(cast.leaderM)}; ${length(cast.leaderNeededM)} would reach the reel. Now the ${freeLine(outfit).material} on the reel takes a cast it cannot hold.`
+          : say`There is no shock leader. The ${freeLine(outfit).material} main line takes a cast it cannot hold.`,
         figure: CAST_OVER_PEAK.holds / times,
         remedies: [shockLeader(judged, cast), ...gentlerCast(judged)],
       },

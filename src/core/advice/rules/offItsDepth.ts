@@ -28,13 +28,13 @@ export const offItsDepth: Rule = {
 }
 
 function whyOf(name: string, moved: MovingSettled): Phrase {
-  if (moved.trouble !== undefined) return say`Where ${name} swims cannot be told: ${moved.trouble}.`
+  if (moved.trouble !== undefined) return say`Where ${name} swims cannot be calculated: ${moved.trouble}.`
   if (moved.way === 'trolled')
     return moved.depthM >= moved.waterM
-      ? say`${name} runs ${length(moved.depthM)} deep in ${length(moved.waterM)} of water: it is on the bed.`
-      : say`${name} swims ${length(moved.depthM)} down where ${length(moved.wantedM)} are meant.`
+      ? say`${name} runs ${length(moved.depthM)} deep in ${length(moved.waterM)} of water. It is on the bottom.`
+      : say`${name} swims ${length(moved.depthM)} deep; the target is ${length(moved.wantedM)}.`
   const share = moved.way === 'retrieved' ? Math.round(moved.keptShare * 100) : 0
-  return say`No rate of winding keeps ${name} where it is meant to swim but over ${share} % of the way.`
+  return say`A steady retrieve keeps ${name} at its depth for only ${share} % of the way.`
 }
 
 /** Line out to a whole metre, else another speed of the boat. */
@@ -76,7 +76,7 @@ function retrievedRemedies({ conditions }: Setup, moving: MovingBy<'retrieved'>)
       ? { label: 'hold the rod tip low', make: as({ rodTip: 'low' }) }
       : { label: 'hold the rod tip high', make: as({ rodTip: 'high' }) },
     {
-      label: 'fish the upper water: a third of the depth',
+      label: 'fish at a third of the depth',
       make: as({ swimsAt: { from: 'surface', m: Math.round(moving.nearWaterM / 0.3) / 10 } }),
     },
   ]

@@ -6,6 +6,6 @@ export const offsetBarred: Rule = hookKindRule('offset-barred', {
   asked: ({ ruleSet }) => ruleSet?.nonOffsetOnly,
   breaks: ({ offset }) => offset === true,
   words: 'hooks without offset',
-  label: 'take one without offset',
+  label: 'use one without offset',
   change: () => ({ offset: false }),
 })

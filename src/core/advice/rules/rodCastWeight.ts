@@ -12,7 +12,7 @@ export const rodCastWeight: Rule = {
       return [
         {
           severity: 'note',
-          why: say`Only ${mass(cast.massKg)} fly; the rod is made to throw from ${mass(least)} and hardly bends for it.`,
+          why: say`Only ${mass(cast.massKg)} fly; the rod casts from ${mass(least)} and does not load.`,
           figure: least / cast.massKg,
           remedies: [],
         },
@@ -23,13 +23,13 @@ export const rodCastWeight: Rule = {
     return [
       {
         severity: 'caution',
-        why: say`${mass(cast.massKg)} fly; the rod is made to throw up to ${mass(most)}.`,
+        why: say`${mass(cast.massKg)} fly; the rod casts up to ${mass(most)}.`,
         figure: cast.massKg / most,
         remedies:
           left > 0.005
             ? [
                 {
-                  label: 'lighten the sinker to what the rod throws',
+                  label: 'use the heaviest sinker the rod casts',
                   make: () => ({
                     trace: withPiece(
                       trace,

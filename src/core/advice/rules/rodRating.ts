@@ -15,7 +15,7 @@ export const rodRating: Rule = {
       return [
         {
           severity: 'note',
-          why: say`The main line is ${strength(mainLine(outfit).strengthN)}, under the rod’s rating of ${strength(outfit.rod.ratingLowN)} to ${strength(outfit.rod.ratingHighN)}: the rod hardly bends before it parts.`,
+          why: say`The main line is ${strength(mainLine(outfit).strengthN)}, under the rod’s rating of ${strength(outfit.rod.ratingLowN)} to ${strength(outfit.rod.ratingHighN)}. The line breaks before the rod bends.`,
           figure: 1 / under,
           remedies: [],
         },

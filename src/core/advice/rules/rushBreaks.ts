@@ -37,14 +37,14 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
   return {
     subject: end,
     severity: rush.verdict === 'fails' ? 'fault' : 'caution',
-    why: say`A sudden rush with ${length(rush.lineOutM)} of line out and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns: it parts ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod gives more, and so does a top shot of mono.`,
+    why: say`A sudden run with ${length(rush.lineOutM)} of line out and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns. The chain breaks ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod or a mono top shot helps.`,
     figure: 1 / Math.max(rush.survival, 1e-6),
     remedies: [
       ...(conditions.rodHeld === 'pointed'
         ? [{ label: 'hold the rod up, bent', make: () => ({ conditions: { ...conditions, rodHeld: 'bent' as const } }) }]
         : []),
       {
-        label: 'ease the drag, at the latest when the leader comes up',
+        label: 'lower the drag when the leader comes up',
         make: () => {
           const dragN = easedN(setup, end, rush)
           return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
@@ -68,7 +68,7 @@ function longerLeader({ trace, outfit, catalogue, conditions }: PreparedSetup): 
     const longer = LONGER.map((times) => withLength(mono, leader.id, Math.round(10 * times * leader.lengthM) / 10)).find(whole)
     return longer && { trace: longer }
   }
-  return [{ label: `make ${called(trace, leader.id)} longer, of mono`, make }]
+  return [{ label: `make ${called(trace, leader.id)} longer, in mono`, make }]
 }
 
 /** The drag, in half pounds, that a rush leaves the chain whole at; 0 where none does. */

@@ -25,7 +25,7 @@ export const shorterThanTail: Rule = {
         {
           subject: id,
           severity: 'caution' as const,
-          why: say`${length(leaderM)} lie between ${called(trace, id)} and the main line; a large ${target.name} is ${length(target.largeLengthM)} long, and its tail reaches the line.`,
+          why: say`There are ${length(leaderM)} between ${called(trace, id)} and the main line. A large ${target.name} is ${length(target.largeLengthM)} long; its tail reaches the line.`,
           figure: wantedM / Math.max(leaderM, 0.01),
           remedies: longest
             ? [

@@ -19,7 +19,7 @@ export const sinkerChafesKnot: Rule = {
         {
           subject: piece.id,
           severity: 'note',
-          why: say`${called(trace, piece.id)} runs straight on to the knot at ${called(trace, stop.id)} and chafes it.`,
+          why: say`${called(trace, piece.id)} runs onto the knot at ${called(trace, stop.id)} and damages it.`,
           figure: 1,
           remedies: [withBead(trace, piece, 'after', sliding(attach.on, endM, { below: attach.stops.below }))],
         },

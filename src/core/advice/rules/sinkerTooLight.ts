@@ -23,10 +23,10 @@ export const sinkerTooLight: Rule = {
         severity: settle.verdict === 'fails' ? 'fault' : 'caution',
         why:
           wantedKg === undefined
-            ? say`${called(trace, end)} does not hold, nor would another: ${trouble ?? 'the stream is too strong'}.`
+            ? say`${called(trace, end)} does not hold, and no sinker would: ${trouble ?? 'the current is too strong'}.`
             : freeLine
-              ? say`Free-lined, the bait of ${mass(weight.massKg)} does not stay on the bottom at the stream’s peak: it streams up and away.`
-              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold at the stream’s peak: ${mass(wantedKg)} are wanted, the reserve included.`,
+              ? say`Free-lined, the bait of ${mass(weight.massKg)} does not stay on the bottom in the strongest current.`
+              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold in the strongest current. Use ${mass(wantedKg)}, including the reserve.`,
         figure: wantedKg === undefined ? 1e6 : wantedKg / weight.massKg,
         remedies: [
           ...otherLine(water).map(({ label, more }) => ({
@@ -36,7 +36,7 @@ export const sinkerTooLight: Rule = {
           ...(isWirable(settling, end)
             ? [
                 {
-                  label: 'a wired lead of the same weight',
+                  label: 'a wired grip sinker of the same weight',
                   make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, shape: 'gripWire' }) as typeof old) }),
                 },
               ]
@@ -44,7 +44,7 @@ export const sinkerTooLight: Rule = {
           ...(water.method === 'shore'
             ? [
                 {
-                  label: 'cast it shorter: two thirds of the way',
+                  label: 'cast two thirds as far',
                   make: () => ({
                     conditions: { ...conditions, water: { ...water, distanceM: Math.round((2 * water.distanceM) / 3) } },
                   }),
@@ -54,13 +54,13 @@ export const sinkerTooLight: Rule = {
           ...(roundKg !== undefined && roundKg <= 5 && !freeLine
             ? [
                 {
-                  label: 'take the weight that holds',
+                  label: 'use the sinker that holds',
                   make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, massKg: roundKg }) as typeof old) }),
                 },
               ]
             : []),
           {
-            label: 'fish it towards slack water: half the stream',
+            label: 'fish near slack water, in half the current',
             make: () => ({
               conditions: { ...conditions, water: { ...water, streamMperS: water.streamMperS / 2 } },
             }),
@@ -78,9 +78,7 @@ const MOST_BOW = 1.3
 function otherLine(water: Water): { label: string; more: Partial<Water> }[] {
   if (water.scope >= MOST_BOW || water.method === 'uptide') return []
   const label =
-    water.method === 'shore'
-      ? 'let out more line with the stream: a third more than the straight way'
-      : 'let out more line: a third more than the depth'
+    water.method === 'shore' ? 'let out a third more line than the straight distance' : 'let out a third more line than the depth'
   return [{ label, more: { scope: MOST_BOW } }]
 }
 

@@ -25,7 +25,7 @@ export const snoodPastSinker: Rule = {
         {
           subject: snood.id,
           severity: 'caution',
-          why: say`${called(trace, snood.id)} is ${length(snood.lengthM)} and the line below its stand ${length(tailM)}: it lies round the sinker.`,
+          why: say`${called(trace, snood.id)} is ${length(snood.lengthM)} and the line below its position only ${length(tailM)}. It wraps around the sinker.`,
           figure: tailM > 0 ? snood.lengthM / tailM : snood.lengthM * 1000,
           remedies:
             tailM > 0.06

@@ -59,7 +59,7 @@ export const snoodsMeet: Rule = {
         {
           subject: `${upper.snood.id} ${lower.snood.id}`,
           severity: longerM > spacingM ? ('fault' as const) : ('caution' as const),
-          why: say`${called(trace, upper.snood.id)} and ${called(trace, lower.snood.id)} reach ${length(sumM)} together at a spacing of ${length(spacingM)}: they ${longerM > spacingM ? 'will tangle' : 'can touch'}.`,
+          why: say`${called(trace, upper.snood.id)} and ${called(trace, lower.snood.id)} reach ${length(sumM)} together at a spacing of ${length(spacingM)}. They ${longerM > spacingM ? 'will tangle' : 'can touch'}.`,
           figure: spacingM > 0 ? sumM / spacingM : sumM * 1000,
           remedies:
             fitM > 0.02

@@ -10,7 +10,7 @@ export const spoolOverfull: Rule = {
       : [
           {
             severity: 'caution',
-            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full: line will fall off in loops.`,
+            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full. Line will fall off in loops.`,
             figure: spool.fillShare,
             remedies: [],
           },

@@ -13,7 +13,7 @@ export const spoolUnderfilled: Rule = {
       : [
           {
             severity: 'caution',
-            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full: it casts short, and with this line out the drag has grown ${spool.dragGrowth.toFixed(2)} times.`,
+            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full. It casts short, and with this line out the drag has grown ${spool.dragGrowth.toFixed(2)} times.`,
             figure: 1 / spool.fillShare,
             remedies: [],
           },

@@ -37,7 +37,7 @@ export const stopThroughBore: Rule = {
           {
             subject: stop.id,
             severity: 'caution' as const,
-            why: say`${called(trace, stop.id)} is about ${diameter(width)} wide and the bore of ${called(trace, slider.id)} ${diameter(bore)}: it slips through.`,
+            why: say`${called(trace, stop.id)} is about ${diameter(width)} wide; the bore of ${called(trace, slider.id)} ${diameter(bore)}. It slips through.`,
             figure: bore / width,
             // Between the stop and the slider in the order of the line, which is that of the document where places are alike.
             remedies: [

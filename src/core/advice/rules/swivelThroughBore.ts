@@ -25,12 +25,12 @@ export const swivelThroughBore: Rule = {
         {
           subject: stop.id,
           severity: 'fault',
-          why: say`${called(trace, stop.id)} is ${diameter(width)} wide and the bore of ${called(trace, sinker.id)} ${diameter(bore)}: it is pulled through.`,
+          why: say`${called(trace, stop.id)} is ${diameter(width)} wide; the bore of ${called(trace, sinker.id)} ${diameter(bore)}. It pulls through.`,
           figure: bore / width,
           remedies: size
             ? [
                 {
-                  label: `take a ${catalogue.hardware[stop.type].name} of size ${size}`,
+                  label: `use a ${catalogue.hardware[stop.type].name} of size ${size}`,
                   make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, size }) as typeof stop) }),
                 },
               ]

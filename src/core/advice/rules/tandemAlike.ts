@@ -24,11 +24,11 @@ export const tandemAlike: Rule = {
       {
         subject: light.lure.id,
         severity: 'caution',
-        why: say`${called(trace, heavy.lure.id)} is ${mass(heavy.lure.massKg)} and ${called(trace, light.lure.id)} ${mass(light.lure.massKg)} on ${lengths.toFixed(1)} times its leg: too alike, they meet.`,
+        why: say`${called(trace, heavy.lure.id)} is ${mass(heavy.lure.massKg)} and ${called(trace, light.lure.id)} ${mass(light.lure.massKg)} on ${lengths.toFixed(1)} times its leg. They are too alike and will tangle.`,
         figure: Math.max(APART / weights, LEGS / lengths),
         remedies: [
           {
-            label: 'half the weight on twice the leg for the lighter',
+            label: 'half the weight and twice the leg for the lighter lure',
             make: () => {
               const halved = withPiece(
                 trace,

@@ -23,7 +23,7 @@ export const thickKnot: Rule = {
         {
           subject: piece.id,
           severity: 'note',
-          why: say`A ${name} seldom draws down in line of ${diameter(thickM)}: at ${called(trace, piece.id)} a crimped sleeve holds better.`,
+          why: say`A ${name} rarely tightens in line of ${diameter(thickM)}. At ${called(trace, piece.id)} use a crimped sleeve.`,
           figure: thickM / closesUpToM,
           remedies: [retied(judged, piece.id, 'crimpLoop')],
         },

@@ -18,7 +18,7 @@ export const tooLongForRod: Rule = {
         {
           subject: path.end,
           severity: 'caution' as const,
-          why: say`${length(path.beyondTipM)} hang beyond the tip ring and the rod brings ${length(path.rodReachM)}: the fish stays out of reach.`,
+          why: say`${length(path.beyondTipM)} hang beyond the tip ring; the rod reaches ${length(path.rodReachM)}. The fish stays out of reach.`,
           figure: path.beyondTipM / path.rodReachM,
           remedies: [
             ...(longest && leftM > 0.1

@@ -24,7 +24,7 @@ export const trailTooLong: Rule = {
         {
           subject: end.id,
           severity: 'caution' as const,
-          why: say`${called(trace, end.id)} trails ${length(trailM)} behind what carries the cast; with ${length(conditions.dropM)} below the tip, a rod of ${length(outfit.rod.lengthM)} drags it on the ground.`,
+          why: say`${called(trace, end.id)} trails ${length(trailM)} behind the sinker. With ${length(conditions.dropM)} below the tip it drags on the ground under a ${length(outfit.rod.lengthM)} rod.`,
           figure: trailM / Math.max(0.1, mostM),
           remedies:
             leftM > 0.1

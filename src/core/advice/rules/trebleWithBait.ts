@@ -10,6 +10,6 @@ export const trebleWithBait: Rule = hookKindRule('treble-with-bait', {
     pattern === 'treble' &&
     baitedHooks(setup).some(({ bait, hooks }) => bait.role === 'bait' && hooks.some((hook) => hook.id === id)),
   words: 'single hooks in a bait',
-  label: 'take a single one as wide in the gape',
+  label: 'use a single hook with the same gap',
   change: (hook, judged) => ({ pattern: 'j', size: asWide(hook, 'j', judged) }),
 })

@@ -19,11 +19,11 @@ export const underLeastSize: Rule = {
     return [
       {
         severity: 'note',
-        why: say`A usual ${target.name} of ${length(target.typicalLengthM)} is under the ${length(leastM)} of “${ruleSet.name}”, last checked ${ruleSet.checkedOn}, and goes back: a circle harms it least.`,
+        why: say`A usual ${target.name} of ${length(target.typicalLengthM)} is under the ${length(leastM)} of “${ruleSet.name}”, last checked ${ruleSet.checkedOn}, and must be released. A circle hook harms it least.`,
         figure: leastM / target.typicalLengthM,
         remedies: [
           {
-            label: 'take circles as wide in the gape',
+            label: 'use circle hooks with the same gap',
             make: () => ({
               trace: deep.reduce(
                 (trace, hook) => withHooks(trace, [hook.id], { pattern: 'circle', size: asWide(hook, 'circle', judged) }),

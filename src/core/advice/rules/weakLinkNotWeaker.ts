@@ -17,12 +17,12 @@ export const weakLinkNotWeaker: Rule = {
     const path = judged.moments.snag?.paths.find(({ wanted, verdict }) => wanted === 'weakLink' && verdict !== 'holds')
     if (!line || !path?.weakLinkShare) return []
     const label = labelAtMostN((line.strengthN * WELL_UNDER) / path.weakLinkShare)
-    const thinner = restrung(judged, line, label, `step ${called(trace, line.id)} down to a label that goes first`)
+    const thinner = restrung(judged, line, label, `step ${called(trace, line.id)} down to a label that breaks first`)
     return [
       {
         subject: line.id,
         severity: path.verdict === 'fails' ? 'fault' : 'caution',
-        why: say`${called(trace, line.id)} is meant to part on a snag, but has ${Math.round(path.weakLinkShare * 100)} % of the weakest above it: it goes first in ${Math.round(path.chance * 100)} of 100 pulls.`,
+        why: say`${called(trace, line.id)} should break on a snag, but has ${Math.round(path.weakLinkShare * 100)} % of the weakest link above it. It breaks first in ${Math.round(path.chance * 100)} of 100 snags.`,
         figure: 1 - path.chance,
         remedies: [
           thinner,

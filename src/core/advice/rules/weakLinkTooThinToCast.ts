@@ -20,7 +20,7 @@ export const weakLinkTooThinToCast: Rule = {
       {
         subject: id,
         severity: overPeak < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
-        why: say`${called(setup.trace, id)} bears only ${overPeak.toFixed(1)} times the peak of the cast: a lead that breaks off can kill.`,
+        why: say`${called(setup.trace, id)} holds only ${overPeak.toFixed(1)} times the peak of the cast. A sinker that breaks off can kill.`,
         figure: CAST_OVER_PEAK.holds / overPeak,
         remedies: [
           {

@@ -19,7 +19,7 @@ export const wornLine: Rule = {
             {
               subject: line.role,
               severity: 'caution' as const,
-              why: say`${WOUND_NAMES[line.role]} has ${Math.round(line.condition * 100)} % of its strength left: turn it end for end or wind new line.`,
+              why: say`${WOUND_NAMES[line.role]} has ${Math.round(line.condition * 100)} % of its strength. Reverse it or wind on new line.`,
               figure: 1 / line.condition,
               remedies: [],
             },
@@ -31,11 +31,11 @@ export const wornLine: Rule = {
         {
           subject: line.id,
           severity: 'caution' as const,
-          why: say`${called(trace, line.id)} has ${Math.round(line.condition * 100)} % of its strength left: cut it back and tie it anew.`,
+          why: say`${called(trace, line.id)} has ${Math.round(line.condition * 100)} % of its strength. Cut it back and re-tie.`,
           figure: 1 / line.condition,
           remedies: [
             {
-              label: 'count it as new line',
+              label: 'mark it as new line',
               make: () => ({
                 trace: withPiece(trace, line.id, (old) => {
                   const { condition: _worn, ...rest } = old as LinePiece

@@ -7,7 +7,7 @@ export const BEDS = {
 } as const
 
 /** How a sinker holds: lying there, lying flat or digging in, or by wires. */
-export const HOLD_KINDS = { plain: 'plain lead', flat: 'flat or pyramid', wired: 'wired grip' } as const
+export const HOLD_KINDS = { plain: 'plain sinker', flat: 'flat or pyramid', wired: 'wired grip' } as const
 
 /** Hold on the bed over weight in water, by how the sinker holds. Nominal; the angler's own holds and drags correct it. */
 export const GRIP = {

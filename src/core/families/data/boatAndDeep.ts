@@ -8,7 +8,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
   {
     id: 'windOn',
     group: GROUP,
-    about: 'The doubled line takes a long wind-on that comes through the guides on to the reel; a crimped bite trace ends it.',
+    about: 'The doubled line joins a long wind-on leader that passes the guides. A crimped bite trace ends it.',
     casts: ['none'],
     leaderOverMain: 1.6,
     fishKg: 15,
@@ -32,7 +32,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     id: 'deepDrop',
     group: GROUP,
     about:
-      'A hold-down sinker on a lighter drop high on the wind-on, lights far above the bait on bands that break, and a weight on the hook that falls off at the bottom.',
+      'A hold-down sinker on a lighter drop, lights far above the bait on bands that break, and a weight that falls off at the bottom.',
     casts: ['none'],
     leaderOverMain: 1.5,
     fishKg: 20,
@@ -72,7 +72,7 @@ export const BOAT_AND_DEEP: readonly Family[] = [
     id: 'kiteBait',
     group: GROUP,
     about:
-      'The line runs through a clip ring aloft; a small lead works against the wind’s belly, and a marker shows where the bait is.',
+      'The line runs through a clip ring in the air. A small sinker holds the bait down against the wind, and a marker shows it.',
     casts: ['none'],
     moves: 'kite',
     leaderOverMain: 1,

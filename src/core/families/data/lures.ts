@@ -24,7 +24,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'straightLure',
     group: GROUP,
-    about: 'Leader and lure by a loop knot, no swivel: the lure swims as it was made to.',
+    about: 'The lure is tied to the leader with a loop knot and no swivel, so it swims freely.',
     casts: ['overhead', 'lob', 'none'],
     moves: 'retrieved',
     leaderOverMain: 0.75,
@@ -35,7 +35,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'castingLeader',
     group: GROUP,
-    about: 'A short heavy leader takes the chafe of casting and of the last metre; a snap changes lures.',
+    about: 'A short heavy leader protects against abrasion. A snap changes lures quickly.',
     casts: ['overhead', 'lob', 'none'],
     moves: 'retrieved',
     leaderOverMain: 1.5,
@@ -50,7 +50,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'jigAndTrailer',
     group: GROUP,
-    about: 'A weighted jig on a short drop below a three-way swivel, and a hook on a longer arm that follows it.',
+    about: 'A jig on a short line below a three-way swivel, with a hook on a longer line behind it.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 3,
@@ -70,7 +70,7 @@ export const LURES: readonly Family[] = [
     id: 'bulletFree',
     group: GROUP,
     about:
-      'A bullet weight runs on the leader above the hook. It falls nose first and slides through weed; a fish feels no weight.',
+      'A bullet weight slides on the leader above the hook. It falls nose first and slides through weed, and a fish feels no weight.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -87,7 +87,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'bulletPegged',
     group: GROUP,
-    about: 'The bullet weight is pegged against the hook and goes through thick weed as one piece. Only for the roughest ground.',
+    about: 'The bullet weight is fixed against the hook and goes through thick weed in one piece. Only for the roughest ground.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -103,8 +103,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'slidingWeightTrace',
     group: GROUP,
-    about:
-      'The weight stops at a swivel and the lure follows on a trace, off the bottom. It snags at the weight and falls slowly.',
+    about: 'The weight stops at a swivel and the lure follows on a trace, off the bottom. It falls slowly.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -123,7 +122,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'linkedRings',
     group: GROUP,
-    about: 'Weight and hook hang from one ring and work against each other. It climbs over stones and gives the lure play.',
+    about: 'Weight and hook share one ring and move against each other. It climbs over stones and lets the lure move.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -141,7 +140,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'slottedWeight',
     group: GROUP,
-    about: 'A weight with a slot takes a hook that can be changed. Straight to the weight: the best feel, and it snags soonest.',
+    about: 'A weight with a slot for any hook. It gives the best feel and snags most easily.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -158,7 +157,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'nailWorm',
     group: GROUP,
-    about: 'A nail of lead inside the worm: it falls level and slowly, and shows nothing. For clear, slack water.',
+    about: 'A nail weight inside the worm. It falls slowly and level. For clear, slack water.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.5,
     fishKg: 1,
@@ -169,7 +168,7 @@ export const LURES: readonly Family[] = [
   {
     id: 'dropShot',
     group: GROUP,
-    about: 'The hook is tied into the leader above the sinker: the lure hovers while the sinker keeps touch with the ground.',
+    about: 'The hook is tied into the leader above the sinker. The lure hovers while the sinker touches the bottom.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,

@@ -9,7 +9,7 @@ export const NATURAL_BAIT: readonly Family[] = [
   {
     id: 'freeLine',
     group: GROUP,
-    about: 'A hook and nothing else. For slack water and for fish in sight.',
+    about: 'Only a hook. For slack water and for fish you can see.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.5,
     fishKg: 1,
@@ -21,7 +21,7 @@ export const NATURAL_BAIT: readonly Family[] = [
   {
     id: 'splitShot',
     group: GROUP,
-    about: 'A shot above the hook. Nearer gives the better feel, farther frees the bait.',
+    about: 'A split shot above the hook. Closer gives a better feel, farther lets the bait move.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.5,
     fishKg: 1,
@@ -59,7 +59,7 @@ export const NATURAL_BAIT: readonly Family[] = [
     id: 'quickChange',
     group: GROUP,
     about:
-      'A snap swivel on the line and leaders with an end loop: a baited spare goes on in seconds. The bead spares the rod tip.',
+      'A snap swivel on the line and leaders with an end loop, so a baited spare goes on in seconds. The bead protects the rod tip.',
     casts: ['none', 'lob'],
     leaderOverMain: 0.75,
     fishKg: 4,
@@ -77,7 +77,7 @@ export const NATURAL_BAIT: readonly Family[] = [
   {
     id: 'liveBaitLeader',
     group: GROUP,
-    about: 'A fluorocarbon leader about as long as the rod, and a light hook: nothing for a shy fish to see or feel.',
+    about: 'A fluorocarbon leader about as long as the rod and a light hook. For shy fish.',
     casts: ['none', 'lob'],
     leaderOverMain: 0.75,
     fishKg: 4,
@@ -89,7 +89,7 @@ export const NATURAL_BAIT: readonly Family[] = [
   {
     id: 'biteTrace',
     group: GROUP,
-    about: 'A short wire before the hook, against teeth that are known to be there.',
+    about: 'A short wire before the hook, for fish with teeth.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 6,
@@ -106,7 +106,7 @@ export const NATURAL_BAIT: readonly Family[] = [
   {
     id: 'slidingFloat',
     group: GROUP,
-    about: 'The float runs up to a stop knot that sets the depth, and winds in to the rod tip. For fish off the bottom.',
+    about: 'The float slides up to a stop knot that sets the depth. For fish above the bottom.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,

@@ -40,7 +40,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'threeWay',
     group: GROUP,
-    about: 'A three-way swivel with a lighter sinker line: over rough ground a snag costs the sinker, not the fish.',
+    about: 'A three-way swivel with a lighter sinker line. On rough ground a snag costs the sinker, not the fish.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 5,
@@ -64,8 +64,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'captiveSinker',
     group: GROUP,
-    about:
-      'The sinker runs only between two swivels, and hooks linked eye to bend hold a long bait. For casting a whole fish bait.',
+    about: 'The sinker slides only between two swivels, and linked hooks hold a long bait. For casting a whole fish.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 6,
@@ -90,8 +89,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'pulley',
     group: GROUP,
-    about:
-      'The body runs through a pulley bead: the pull of a fish lifts the sinker out of the rough. Two hooks hold a big bait.',
+    about: 'The line runs through a pulley bead, so a fish lifts the sinker off rough ground. Two hooks hold a big bait.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 6,
@@ -118,8 +116,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'rotating',
     group: GROUP,
-    about:
-      'The snood turns round the line between two stop knots, the lower one the bigger. It casts tidily and spins free of the tail.',
+    about: 'The snood turns around the line between two stop knots, the lower one larger. It casts well and does not tangle.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 2,
@@ -140,8 +137,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'barrelLead',
     group: GROUP,
-    about:
-      'A barrel lead stopped by a swivel wider than its bore, and a hook line well under the leader. For light casting on reefs.',
+    about: 'A barrel sinker stopped by a wider swivel, and a snood weaker than the leader. For light casting on reefs.',
     casts: ['lob', 'overhead', 'none'],
     leaderOverMain: 0.75,
     fishKg: 1.5,
@@ -160,8 +156,7 @@ export const ON_THE_BOTTOM: readonly Family[] = [
   {
     id: 'heavyBottom',
     group: GROUP,
-    about:
-      'The doubled main line choked on a three-way swivel, a heavy snap for the sinker, a short cord snood and a big circle.',
+    about: 'The doubled main line on a three-way swivel, a heavy snap for the sinker, a short cord snood and a big circle hook.',
     casts: ['none'],
     leaderOverMain: 2,
     fishKg: 15,

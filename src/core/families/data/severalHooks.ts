@@ -35,7 +35,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
   {
     id: 'boomPaternoster',
     group: GROUP,
-    about: 'One to three hooks stand off the body above the sinker. For searching clean or mixed ground with several baits.',
+    about: 'One to three hooks on booms above the sinker. For searching clean or mixed ground with several baits.',
     casts: ['overhead', 'lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 2,
@@ -54,7 +54,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
   {
     id: 'clippedDown',
     group: GROUP,
-    about: 'The bait is held by a clip on the body through the cast and falls free on landing: less drag in the air, more range.',
+    about: 'A clip holds the bait during the cast and lets it fall free on landing. Less drag in the air, more range.',
     casts: ['overhead', 'offTheGround', 'lob'],
     leaderOverMain: 0.75,
     fishKg: 2,
@@ -78,7 +78,7 @@ export const SEVERAL_HOOKS: readonly Family[] = [
   {
     id: 'twinTag',
     group: GROUP,
-    about: 'An end loop cut open to two tags, a hook on each. Quick to tie when a shoal is under the rod.',
+    about: 'An end loop cut open, with a hook on each tag. Quick to tie when a shoal is near.',
     casts: ['lob', 'none'],
     leaderOverMain: 0.75,
     fishKg: 0.6,

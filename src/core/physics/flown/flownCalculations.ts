@@ -99,7 +99,7 @@ export const FLOWN_CALCULATIONS = {
     run: trollTow,
   }),
   'kite.lead': define({
-    title: 'The lead that keeps a bait in the water under a kite',
+    title: 'Sinker that keeps a bait in the water under a kite',
     formula: `${EQUILIBRIUM} in air, u(z) = wind (max(z, 0.5 m)/10 m)^(1/7);  hung = max(0, T_ring e^(−μ·wrap) − w·ringHeight);  leadMassKg = max(0, hung/g − hungMassKg)`,
     source: `${BERTEAUX}; capstan equation (Euler–Eytelwein)`,
     valid: 'a steady wind, slack 1.001 to 1.3; the drop’s own drift left out',

@@ -134,7 +134,7 @@ describe('strength.drag', () => {
     )
   })
 
-  test('water drag above what is allowed leaves a ceiling of nothing, not less', () => {
+  test('water drag above the limit leaves a ceiling of nothing, not less', () => {
     expect(
       strengthDrag({
         weakestN: 10,

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../../tests/depth.ts'
 import { normalOf, seeded } from '../../math/seeded.ts'
 import { chanceBetter, type Tested, testedEfficiency, testedMean, testedMeanWithoutEach } from './testedEfficiency.ts'
+
+const CREWS = atDepth(500, 2_000)
 
 const nominal: Tested = { nominalEfficiency: 0.8, nominalVariation: 0.08, priorWeight: 4, priorDegrees: 6, tested: [] }
 const pulls = fc.array(fc.double({ min: 0.3, max: 1.1, noNaN: true }), { maxLength: 30 })
@@ -39,8 +42,8 @@ describe('a connection after its pulls', () => {
     )
   })
 
-  test('of 2,000 crews nine in ten hold the true mean, where it is drawn as the prior says', () => {
-    const share = held(2000, (even) => {
+  test('of many crews nine in ten hold the true mean, where it is drawn as the prior says', () => {
+    const share = held(CREWS, (even) => {
       // Variance from its inverse gamma by a sum of squares, the mean about the nominal one by it.
       const alphaTwice = nominal.priorDegrees
       const beta = (alphaTwice / 2 - 1) * (0.08 * 0.8) ** 2
@@ -54,7 +57,7 @@ describe('a connection after its pulls', () => {
   })
 
   test.each([10, 20, 40])('with a wrong prior %i pulls hold the true mean as often', (n) => {
-    const share = held(2000, (even) => {
+    const share = held(CREWS, (even) => {
       const truth = 0.77
       return { truth, tests: { ...nominal, tested: Array.from({ length: n }, () => truth + 0.05 * normalOf(even)) } }
     })

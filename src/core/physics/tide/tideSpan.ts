@@ -71,5 +71,5 @@ export function springsAndNeaps(turns: readonly Turn[]): Springs[] {
 }
 
 function outside(timeMs: number): CoreError {
-  return new CoreError('out-of-range', 'The tide is not known at that time', { value: new Date(timeMs).toISOString() })
+  return new CoreError('out-of-range', 'The tide is unknown at this time', { value: new Date(timeMs).toISOString() })
 }

@@ -86,7 +86,7 @@ describe('water.shoreLine', () => {
     rising([12, 8, 4, 2].map((tipHeightM) => ({ tipHeightM })))
   })
 
-  test('what holds: grip and wires bear the pull along the bed, the weight alone bears the lift', () => {
+  test('what holds: grip and wires bear the pull along the bed, the weight alone holds the lift', () => {
     const { pullN, liftN, sinkerMassKg } = at({})
     const weightOf = (massKg: number) => submergedWeightN(massKg, 11_340, SEA_WATER_KG_PER_M3)
     expect(weightOf(sinkerMassKg)).toBeCloseTo(pullN / 0.5 + liftN, 6)

@@ -67,7 +67,7 @@ export function waterShoreLine(input: ShoreLineInput, onPoint?: (point: ShorePoi
   const baitN = pushN(input.baitDragAreaM2, profileOf(input)(BED_LAYER_M), rho)
   const pullN = Math.hypot(across + baitN, along)
   if (up < 0)
-    throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a higher rod', { value: up, pullN })
+    throw new CoreError('line-on-bed', 'The line lies on the bottom: use less line or a higher rod', { value: up, pullN })
   const neededN = Math.max(0, pullN - input.breakOutN) / input.grip + up
   return {
     pullN,

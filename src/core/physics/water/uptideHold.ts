@@ -87,7 +87,7 @@ export function waterUptideHold(
   const { tx: pullUptideN, tz: liftN } = found.shot.sinker
   const baitN = pushN(input.baitDragAreaM2, current(BED_LAYER_M), rho)
   if (liftN < 0)
-    throw new CoreError('line-on-bed', 'The line lies along the bed: less line out, or a stronger stream', {
+    throw new CoreError('line-on-bed', 'The line lies on the bottom: use less line or a stronger current', {
       value: liftN,
       pullN: pullUptideN + baitN,
     })
@@ -137,7 +137,7 @@ function fromAround(shoot: ShootLine, even: Pull, chordAngle: number, care: Retu
     const found = meet(shoot, start, LONGEST, care)
     if (found) return found
   }
-  throw new CoreError('no-convergence', 'No pull brings the line to the boat: in so weak a stream it floats or lies slack', {
+  throw new CoreError('no-convergence', 'The line does not reach the boat: in this weak current it floats or lies slack', {
     value: byMiss[0]!.size,
   })
 }

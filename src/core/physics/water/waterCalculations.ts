@@ -59,7 +59,7 @@ export const WATER_CALCULATIONS = {
     formula: EQUILIBRIUM,
     source: BERTEAUX,
     valid:
-      'as water.hang; a drift takes its own speed off the stream at every height; drifting across, one upright plane is taken',
+      'as water.hang; a drift subtracts its speed from the current at every height; drifting across, one vertical plane is used',
     input: z
       .strictObject({
         sinkerMassKg: massKg,
@@ -111,17 +111,17 @@ export const WATER_CALCULATIONS = {
     title: 'Sinker that keeps line out to so many times the depth',
     formula: 'lineOutM(sinkerMassKg) / depthM = scope, solved in log mass between 1 g and 100 kg',
     source: BERTEAUX,
-    valid: 'a still-water least: swell and the boat’s swing want more',
+    valid: 'a still-water minimum: swell and the swing of the boat need more',
     input: z.strictObject({ scope: z.number().gt(1).max(100), ...hanging, surfaceCurrentMperS: positive.max(20) }),
     output: z.object({ sinkerMassKg: positive }),
     run: waterHangMass,
   }),
   'water.shoreHold': define({
-    title: 'Sinker that holds out across a stream, from the shore',
+    title: 'Sinker that holds across a current, from the shore',
     formula:
       'sinh x / x = scope, a = spanM / 2x, lineTensionN = ½ρCn d u² a;  pullN = |line + bait|;  sinkerMassKg = pullN / grip / (g (1 − ρ/ρ_sinker))',
     source: 'H. O. Berteaux, Buoy Engineering (1976)',
-    valid: 'an even stream across; only the line’s normal drag; the sinker’s own drag left out',
+    valid: 'an even current across; only the line’s normal drag; the sinker’s own drag left out',
     input: z.strictObject({
       lineDiameterM: line.lineDiameterM,
       currentMperS: nonNegative.max(20),
@@ -142,10 +142,10 @@ export const WATER_CALCULATIONS = {
     run: waterShoreHold,
   }),
   'water.shoreLine': define({
-    title: 'Line from a sinker on the bed to a rod on the shore, across a stream',
+    title: 'Line from a sinker on the bottom to a rod on the shore, across a current',
     formula: `${EQUILIBRIUM}, in the air only its weight;  submerged weight = max(0, pullN − breakOutN) / grip + liftN`,
     source: BERTEAUX,
-    valid: 'a steady stream straight across; the sinker’s own drag left out; the line clear of the bed',
+    valid: 'a steady current straight across; no drag of the sinker; the line clear of the bottom',
     input: z.strictObject({
       ...line,
       ...stream,
@@ -167,7 +167,7 @@ export const WATER_CALCULATIONS = {
     title: 'Sinker that holds up-current of an anchored boat',
     formula: `${EQUILIBRIUM};  submerged weight = liftN + (pullUptideN + bait drag) / grip`,
     source: BERTEAUX,
-    valid: 'a steady stream; the sinker’s own drag left out',
+    valid: 'a steady current; the sinker’s own drag left out',
     input: z
       .strictObject({
         ...line,
@@ -225,10 +225,10 @@ export const WATER_CALCULATIONS = {
     run: ({ time, ...harmonics }) => ({ heightM: tideHeightM(harmonics, Date.parse(time)) }),
   }),
   'tide.stream': define({
-    title: 'Rate and set of the stream at an hour from high water',
+    title: 'Rate and direction of the current at an hour from high water',
     formula:
       'rate = neap + (range − neapRange)/(springRange − neapRange) × (spring − neap), floored at 0;  between hours the velocity as a vector',
-    source: 'Stream tables of tidal atlases',
+    source: 'Current tables of tidal atlases',
     valid: 'from 6.5 hours before high water to 6.5 after',
     input: z.strictObject({
       hourFromHighWater: z.number().min(-1_000).max(1_000),

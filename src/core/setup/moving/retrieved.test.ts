@@ -8,7 +8,7 @@ import { bedAtM, keptShare, type RetrievePoint, retrieve, TURNS, tipOverWaterM }
 import { towOf } from './tow.ts'
 import { deepestOf } from './trolled.ts'
 
-describe('wound in', () => {
+describe('retrieved', () => {
   const setup = setupFor('castingLeader')
   const tow = towOf(setup)
 

@@ -41,7 +41,7 @@ function reaches(rows: ReturnType<typeof towRows>): Record<string, number> {
   return Object.fromEntries(rows.bodies.map(({ id, hangsFrom }) => [id, Number(toEnd[hangsFrom]!.toFixed(9))]))
 }
 
-test('every part is as far down the line as it is drawn; what slides is at the stop it bears on', () => {
+test('every part is as far down the line as it is drawn; what slides is at the stop it holds on', () => {
   expect(tow.traceM).toBeCloseTo(5, 9)
   expect(reaches(towRows(tow.line(30)))).toEqual({
     onMain: 25,

@@ -173,7 +173,7 @@ describe('towed', () => {
     expect(legs('straightLure')).toEqual([])
   })
 
-  test('the least water on the way counts, and a height over the bed is from there', () => {
+  test('the shallowest water counts, and a height over the bed is from there', () => {
     const way = usual('trolled', {
       waterM: 15,
       course: [

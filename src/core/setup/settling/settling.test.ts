@@ -75,7 +75,7 @@ describe('what is asked', () => {
   })
 })
 
-describe('the least that holds', () => {
+describe('the lightest that holds', () => {
   test('is that of the registered calculation, at any grip', () => {
     const shore = inWater('shore', { distanceM: 80, streamMperS: 0.35 })
     const uptide = inWater('uptide', { distanceM: 40, streamMperS: 0.8 })
@@ -86,7 +86,7 @@ describe('the least that holds', () => {
     }
   })
 
-  test('grows with the stream, the depth and the line’s thickness; about with the square of the stream; more scope wants less', () => {
+  test('grows with the stream, the depth and the line diameter; about with the square of the stream; more scope wants less', () => {
     const arb = fc.record({
       stream: fc.double({ min: 0.35, max: 0.8, noNaN: true }),
       depthM: fc.double({ min: 12, max: 50, noNaN: true }),
@@ -138,7 +138,7 @@ describe('from the shore', () => {
     expect(shoreInput(beach(), 1).tipHeightM).toBeCloseTo(0.9 * braid.rod.lengthM, 12)
   })
 
-  test('a wired lead bears what its wires do whatever it weighs, and grips like plain lead beyond that; on rock its wires bear nothing', () => {
+  test('a wired lead holds what its wires do whatever it weighs, and grips like plain lead beyond that; on rock its wires bear nothing', () => {
     const wired = (settling: Settling, grip: number) =>
       (minimumSinker(settling) as { kgFor: (grip: number, kind: 'wired') => number }).kgFor(grip, 'wired')
     const plain = (settling: Settling) =>

@@ -111,7 +111,7 @@ const RECIPES: readonly Recipe[] = [
     family: 'threeWay',
     wishes: { name: 'Long Ledge kelp rig', amounts: { sinkerKg: 0.12 }, hookSize: '4/0', bait: 'peelerCrab' },
     tags: ['rough'],
-    notes: 'Kelp: the light sinker line goes first, and a clip carries it through the cast.',
+    notes: 'Kelp: the light sinker line breaks first, and a clip carries it through the cast.',
     conditions: { castStyle: 'overhead', lineOutM: 60, freeboardM: 3 },
   },
   {

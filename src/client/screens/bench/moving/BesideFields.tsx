@@ -19,7 +19,7 @@ export function BesideFields({ moving, legs, onChange }: Props) {
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">A second line</legend>
       <CheckField
-        label="a second line beside it"
+        label="second line"
         checked={beside !== undefined}
         onChange={(checked) =>
           onChange({ beside: checked ? { lineOutM: Math.round(moving.lineOutM * 1.5), weightTimes: 1, apartM: 4 } : undefined })
@@ -28,7 +28,7 @@ export function BesideFields({ moving, legs, onChange }: Props) {
       {beside && (
         <>
           <SliderField
-            label="its line out"
+            label="second line out"
             quantity="length"
             valueSi={beside.lineOutM}
             least={1}
@@ -38,11 +38,11 @@ export function BesideFields({ moving, legs, onChange }: Props) {
             onChange={(lineOutM) => onChange({ beside: { ...beside, lineOutM } }, 'second line out')}
           />
           <NumberField
-            label="its weights"
+            label="second weights"
             value={beside.weightTimes}
             least={0.1}
             most={10}
-            hint="times this one’s: 1 alike, 2 double"
+            hint="1 is the same, 2 is double"
             onChange={(weightTimes) =>
               weightTimes !== undefined && onChange({ beside: { ...beside, weightTimes } }, 'second weights')
             }
@@ -51,8 +51,8 @@ export function BesideFields({ moving, legs, onChange }: Props) {
             label="rod tips apart"
             quantity="length"
             valueSi={beside.apartM}
-            check={within(0, 30, 'From nothing to 30 m.')}
-            onChange={(apartM) => onChange({ beside: { ...beside, apartM } }, 'tips apart')}
+            check={within(0, 30, 'From 0 to 30 m.')}
+            onChange={(apartM) => onChange({ beside: { ...beside, apartM } }, 'rod tips apart')}
           />
         </>
       )}
@@ -61,7 +61,7 @@ export function BesideFields({ moving, legs, onChange }: Props) {
           label="radius of a turn"
           quantity="length"
           valueSi={moving.turnRadiusM}
-          check={within(5, 1_000, 'From 5 m to a kilometre.')}
+          check={within(5, 1_000, 'From 5 m to 1 km.')}
           onChange={(turnRadiusM) => onChange({ turnRadiusM }, 'turn')}
         />
       )}

@@ -12,7 +12,7 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
   const change = (at: number, to: Partial<Row>) => onChange(course.map((row, i) => (i === at ? { ...row, ...to } : row)))
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
-      <legend className="text-quiet">depths on the boat’s way</legend>
+      <legend className="text-quiet">depths along the route</legend>
       {course.map((row, i) => (
         <div key={i} className="grid grid-cols-[minmax(0,1fr)_auto] items-start gap-1">
           <div className="grid gap-1">
@@ -27,13 +27,13 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
               label={`place ${i + 1}, depth`}
               quantity="length"
               valueSi={row.depthM}
-              check={within(0.5, 2_000, 'From half a metre to 2 km.')}
+              check={within(0.5, 2_000, 'From 0.5 m to 2 km.')}
               onChange={(depthM) => change(i, { depthM })}
             />
           </div>
           <Button
             tone="quiet"
-            aria-label={`Take place ${i + 1} out`}
+            aria-label={`Remove place ${i + 1} out`}
             onClick={() => onChange(course.filter((_, at) => at !== i))}
           >
             <X className="size-4" />
@@ -42,7 +42,7 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
       ))}
       {course.length < MOST_COURSE && (
         <Button onClick={() => onChange([...course, { alongM: last ? last.alongM + 100 : 0, depthM: last?.depthM ?? 10 }])}>
-          <Plus className="size-4" /> {last ? 'Another place' : 'Depths along the way'}
+          <Plus className="size-4" /> {last ? 'Add a place' : 'Depths along the route'}
         </Button>
       )}
     </fieldset>

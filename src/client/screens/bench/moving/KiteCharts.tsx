@@ -30,7 +30,7 @@ export function SlackChart({ rig, moving, baits }: Asked) {
   const show = useShow()
   const bait = baits.at(-1)
   const curves = useMemo(() => bait && leadBySlack(rig, moving, bait), [rig, moving, bait])
-  if (!bait || !curves) return <p className="text-quiet">No bait has an answer.</p>
+  if (!bait || !curves) return <p className="text-quiet">No bait can be calculated.</p>
   const { steady, gust, wetFrom, end } = curves
   const curve = (points: typeof steady) => points.map(({ slack: x, leadKg: y }) => ({ x, y }))
   const most = Math.max(
@@ -47,7 +47,7 @@ export function SlackChart({ rig, moving, baits }: Asked) {
               { id: 'wind', look: 'second', points: curve(steady) },
             ]}
             span={{ x: [1, end], y: [0, 1.1 * most] }}
-            x={{ name: 'slack', unit: 'over the straight way', factor: 1 }}
+            x={{ name: 'slack', unit: 'over the straight distance', factor: 1 }}
             y={axis('lead', 'mass')}
             marks={[
               { id: 'now', x: moving.slack },
@@ -55,14 +55,14 @@ export function SlackChart({ rig, moving, baits }: Asked) {
             ]}
             width={width}
             height={170}
-            summary={`Lead for the ${bait.name} bait against slack: at ${moving.slack} ${show.computed('mass', gust.find(({ slack }) => slack >= moving.slack)?.leadKg ?? 0)} in gusts.`}
+            summary={`Sinker for the ${bait.name} bait by slack: at ${moving.slack} ${show.computed('mass', gust.find(({ slack }) => slack >= moving.slack)?.leadKg ?? 0)} in gusts.`}
           />
         )}
       </div>
       <p className="text-sm">
         The {bait.name} bait <LineSample />
         in gusts, <LineSample second />
-        in the wind. A taut line lifts hard; a slack one drags in the sea.
+        in the wind. A tight line lifts more; a slack line drags in the sea.
       </p>
     </>
   )
@@ -91,7 +91,7 @@ export function WindChart({ rig, moving, baits }: Asked) {
               points: points.map(({ windMperS: x, leadKg: y }) => ({ x, y })),
             }))}
             span={{ x: [0, endMperS], y: [0, 1.1 * most] }}
-            x={axis('wind felt', 'speed')}
+            x={axis('wind', 'speed')}
             y={axis('lead', 'mass')}
             marks={[
               { id: 'wind', x: windMperS },
@@ -99,11 +99,11 @@ export function WindChart({ rig, moving, baits }: Asked) {
             ]}
             width={width}
             height={170}
-            summary={`Lead for each bait against the wind: told are ${show.computed('speed', windMperS)}.`}
+            summary={`Sinker for each bait by wind, now ${show.computed('speed', windMperS)}.`}
           />
         )}
       </div>
-      <p className="text-sm">Upright: the wind that is told, and its gusts. Lines as in the table.</p>
+      <p className="text-sm">Vertical lines: the wind now and its gusts. Line styles as in the table.</p>
     </>
   )
 }

@@ -18,12 +18,12 @@ export function SlackField({ slack, onChange }: { slack: number; onChange: (slac
         value={slack}
         least={1.001}
         most={1.3}
-        hint="line from tip to ring over the straight way"
+        hint="line from tip to ring over the straight distance"
         onChange={(next) => next !== undefined && onChange(next)}
       />
       <input
         type="range"
-        aria-label="slack, dragged"
+        aria-label="slack"
         aria-valuetext={slack.toFixed(3)}
         className="mt-1 block h-6 w-full accent-tide"
         min={1.002}
@@ -58,7 +58,7 @@ export function BaitFields({
             {baits.length > 1 && (
               <Button
                 tone="quiet"
-                aria-label={`Take the ${bait.name} bait away`}
+                aria-label={`Remove the ${bait.name} bait`}
                 onClick={() => onChange({ baits: baits.filter((_, at) => at !== i) })}
               >
                 <X className="size-4" />
@@ -86,12 +86,12 @@ export function BaitFields({
             onChange={(ringDistanceM) => change(i, { ringDistanceM }, 'ring distance')}
           />
           <QuantityField
-            label={`${bait.name}: lead`}
+            label={`${bait.name}: sinker`}
             quantity="mass"
             valueSi={bait.leadKg}
             placeholder="as on the trace"
-            check={within(0, 2, 'From nothing to 2 kg.')}
-            onChange={(leadKg) => change(i, { leadKg }, 'bait lead')}
+            check={within(0, 2, 'From 0 to 2 kg.')}
+            onChange={(leadKg) => change(i, { leadKg }, 'bait sinker')}
             onClear={() =>
               onChange({
                 baits: baits.map((each, at) => {
@@ -111,7 +111,7 @@ export function BaitFields({
             })
           }
         >
-          <Plus className="size-4" /> Another bait
+          <Plus className="size-4" /> Add a bait
         </Button>
       )}
     </>

@@ -71,23 +71,23 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
             most={20}
             mostTyped={40}
             step={0.25}
-            hint={`as told for 10 m up; gusts count ${GUST} times`}
+            hint={`at 10 m above the sea; gusts count ${GUST} times`}
             onChange={(windMperS) => set({ windMperS }, 'wind')}
           />
           <SlackField slack={moving.slack} onChange={(slack) => set({ slack }, 'slack')} />
           <NumberField
-            label="ring’s friction"
+            label="ring friction"
             value={moving.ringFriction}
             least={0}
             most={1}
-            hint="0.1 a smooth ring"
+            hint="0.1 for a smooth ring"
             onChange={(ringFriction) => ringFriction !== undefined && set({ ringFriction }, 'ring friction')}
           />
           <QuantityField
             label="kite line"
             quantity="strength"
             valueSi={moving.kiteLineN}
-            placeholder="not asked about"
+            placeholder="unknown"
             hint="its label"
             check={above(0, 100_000)}
             onChange={(kiteLineN) => set({ kiteLineN }, 'kite line')}
@@ -100,20 +100,20 @@ export function KiteView({ setup, moving, sinkersKg, onChange }: Props) {
         </>
       }
     >
-      <Sheet title="Seen from the side, to scale">
+      <Sheet title="Side view, to scale">
         <Drawing setup={setup} flown={flown} />
       </Sheet>
-      <Sheet title="Lead">
+      <Sheet title="Sinkers">
         <LeadTable asked={asked} flown={flown} sinkersKg={sinkersKg} />
         <WindWords moving={moving} flown={flown} />
         <KiteLineWords setup={setup} moving={moving} flown={flown} />
         <Hung setup={setup} />
       </Sheet>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-2 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
-        <Sheet title="Lead against slack">
+        <Sheet title="Sinker by slack">
           <SlackChart {...asked} />
         </Sheet>
-        <Sheet title="Lead against wind">
+        <Sheet title="Sinker by wind">
           <WindChart {...asked} />
         </Sheet>
       </div>
@@ -188,9 +188,9 @@ function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProp
   )
   const mass = (kg: number | undefined) => (kg === undefined ? '–' : show.computed('mass', kg))
   return (
-    <ScrollAcross label="Lead for each bait">
+    <ScrollAcross label="Sinker for each bait">
       <table className="w-full text-sm">
-        <caption className="sr-only">Lead for each bait, wanted and carried</caption>
+        <caption className="sr-only">Sinker for each bait, needed and carried</caption>
         <thead>
           <tr className="text-quiet">
             {[
@@ -198,7 +198,7 @@ function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProp
               'in the wind',
               'in gusts',
               'carries',
-              'of yours',
+              'from your box',
               `on ${show.entered('strength', heavierN)} line`,
               'enough up to',
             ].map((head) => (
@@ -245,7 +245,7 @@ function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProp
 }
 
 const windWords = (windMperS: number | undefined, show: ReturnType<typeof useShow>) =>
-  windMperS === undefined ? 'any wind asked' : show.computed('speed', windMperS)
+  windMperS === undefined ? 'any wind' : show.computed('speed', windMperS)
 
 /** How much of the kite’s line is out to each ring, and what the rings pull on it in gusts. */
 function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
@@ -257,7 +257,7 @@ function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay
     .join(', ')
   return (
     <p>
-      Kite line out: {out}. In gusts the rings pull {show.computed('strength', loadN)} on it, besides the kite
+      Kite line out: {out}. In gusts the rings pull it with {show.computed('strength', loadN)}, besides the kite{' '}
       {moving.kiteLineN !== undefined && `: ${percent(loadN / moving.kiteLineN)} of its label`}.
     </p>
   )
@@ -271,17 +271,17 @@ function WindWords({ moving, flown }: { moving: KiteWay; flown: FlownBait[] }) {
   const wet = told.filter(({ steady }) => steady.lowestM <= 0).map(({ bait }) => bait.name)
   const words = [
     ...(moving.windMperS < KITE_FLIES_FROM_MPERS
-      ? [`Too little wind: most kites fly from about ${show.computed('speed', KITE_FLIES_FROM_MPERS)} on.`]
+      ? [`Too little wind: most kites need about ${show.computed('speed', KITE_FLIES_FROM_MPERS)}.`]
       : []),
     ...(lifted.length > 0
-      ? [`Too much wind for the lead: gusts lift the ${lifted.join(' and the ')} bait out of the water.`]
+      ? [`Too much wind for the sinkers: gusts lift the ${lifted.join(' and the ')} bait out of the water.`]
       : []),
-    ...(wet.length > 0 ? [`The line to the ${wet.join(' and the ')} ring hangs into the sea: take up slack.`] : []),
+    ...(wet.length > 0 ? [`The line to the ${wet.join(' and the ')} ring hangs in the sea: take in slack.`] : []),
   ]
   return words.length > 0 ? (
     <p className="mt-2 font-semibold text-watch">{words.join(' ')}</p>
   ) : (
-    <p className="mt-2">Every bait stays in the water, in gusts too.</p>
+    <p className="mt-2">Every bait stays in the water, even in gusts.</p>
   )
 }
 
@@ -293,17 +293,16 @@ function Hung({ setup }: { setup: Setup }) {
   const most = ruleSet?.maxLeaderM
   return (
     <p className="text-sm text-quiet">
-      {show.computed('mass', hungKg(setup))} of marker, swivel and leader help the lead; bait and hook are borne by the water.
+      {show.computed('mass', hungKg(setup))} of marker, swivel and leader help the sinker. The water carries bait and hook.
       {leader &&
         ` The leader of ${show.entered('length', leader.lengthM)} is ${
           most === undefined
-            ? 'under no rule in force'
+            ? 'not limited by a rule set'
             : leader.lengthM <= most
               ? `within the ${show.entered('length', most)} of ${ruleSet?.name}`
               : `over the ${show.entered('length', most)} of ${ruleSet?.name}`
         }.`}{' '}
-      The long line has more belly for the wind, so it wants more lead than the short. A steady wind and a ring that stands still:
-      estimates.
+      The long line catches more wind, so it needs a heavier sinker. Estimates for a steady wind and a still ring.
     </p>
   )
 }

@@ -50,7 +50,7 @@ export function SwimsAtField({
           onChange={(event) => onChange({ ...value, from: event.target.value as SwimsAt['from'] })}
           choices={[
             { value: 'surface', text: 'under the surface' },
-            { value: 'bed', text: 'over the bed' },
+            { value: 'bed', text: 'above the bottom' },
           ]}
         />
       </Field>
@@ -76,7 +76,7 @@ export function WaterDepthField({
   return (
     <>
       {marks.length > 0 && (
-        <Field label="mark" htmlFor="moving-mark" hint="fills in its depth on the chart: the least there is at low water">
+        <Field label="mark" htmlFor="moving-mark" hint="sets the charted depth, the least at low water">
           <Select
             id="moving-mark"
             value={marks.some(({ id }) => id === markId) ? markId : ''}

@@ -20,14 +20,14 @@ export const MovingView = memo(function MovingView({ bench, setup, sinkersKg, on
   const offered: MovingWay[] = moving && !ways.includes(moving.way) ? [...ways, moving.way] : ways
   const set = (next: Moving | undefined, tag?: string) => bench.editConditions({ moving: next }, tag)
   return (
-    <section aria-label="How its line moves" className="grid grid-cols-[minmax(0,1fr)] gap-2" onBlur={bench.settle}>
+    <section aria-label="Line movement" className="grid grid-cols-[minmax(0,1fr)] gap-2" onBlur={bench.settle}>
       <div className="flex flex-wrap items-center gap-2">
         <Button onClick={onBack}>
-          <ArrowLeft className="size-4" /> To the bench
+          <ArrowLeft className="size-4" /> Bench
         </Button>
-        <h2 className="text-lg font-bold">How its line moves</h2>
+        <h2 className="text-lg font-bold">Line movement</h2>
         <fieldset className="flex flex-wrap gap-1">
-          <legend className="sr-only">How its line moves</legend>
+          <legend className="sr-only">Line movement</legend>
           {offered.map((way) => (
             <Button
               key={way}
@@ -40,7 +40,7 @@ export const MovingView = memo(function MovingView({ bench, setup, sinkersKg, on
           ))}
           {moving && (
             <Button tone="quiet" onClick={() => set(undefined)}>
-              not at all
+              with the current
             </Button>
           )}
         </fieldset>
@@ -49,8 +49,8 @@ export const MovingView = memo(function MovingView({ bench, setup, sinkersKg, on
         <Sheet>
           <p>
             {offered.length === 0
-              ? 'This trace has no lure to tow or wind in, and no clip ring for a kite: its line moves with the stream only.'
-              : 'Choose above how it is fished, and its depth, rate or lead is calculated and judged with the rest.'}
+              ? 'This trace has no lure to tow or retrieve and no clip ring for a kite. Its line only moves with the current.'
+              : 'Choose above how it is fished. Its depth, rate or sinker is then judged too.'}
           </p>
         </Sheet>
       ) : moving.way === 'trolled' ? (

@@ -56,23 +56,23 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
             most={120}
             mostTyped={1000}
             step={1}
-            hint="as winding begins"
+            hint="when the retrieve begins"
             onChange={(lineOutM) => set({ lineOutM }, 'retrieve line out')}
           />
           <SwimsAtField
-            label="meant to swim"
+            label="target depth"
             id="swims-at"
             value={moving.swimsAt}
             onChange={(swimsAt) => set({ swimsAt }, 'swims at')}
           />
           <CheckField
-            label="a second plan beside it"
+            label="second plan"
             checked={moving.otherAt !== undefined}
             onChange={(checked) => set({ otherAt: checked ? UPPER : undefined })}
           />
           {moving.otherAt && (
             <SwimsAtField
-              label="the second"
+              label="second"
               id="other-at"
               value={moving.otherAt}
               onChange={(otherAt) => set({ otherAt }, 'second swims at')}
@@ -80,12 +80,12 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
           )}
           <WaterDepthField
             bench={bench}
-            label="water where it lands"
+            label="depth where it lands"
             valueSi={moving.waterM}
             onChange={(waterM) => set({ waterM }, 'water')}
           />
           <SliderField
-            label="water under the rod"
+            label="depth under the rod"
             quantity="length"
             valueSi={moving.nearWaterM}
             least={0.5}
@@ -106,7 +106,7 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
             />
           </Field>
           <NumberField
-            label="a pause, s"
+            label="pause, s"
             value={moving.pauseS}
             least={0}
             most={60}
@@ -143,7 +143,7 @@ function WoundIn({ setup, tow, moving }: WoundProps) {
   const turnM = linePerTurnM(setup.catalogue, setup.outfit, Math.max(0, outM))
   return (
     <>
-      <Sheet title="Its way in">
+      <Sheet title="Its path in">
         {plans.value.map((plan, i) => (
           <p key={plan.name} className="mb-1">
             {plans.value.length > 1 && <LineSample second={i > 0} />}
@@ -153,12 +153,12 @@ function WoundIn({ setup, tow, moving }: WoundProps) {
         <PathChart plans={plans.value} moving={moving} />
         <p className="text-sm text-quiet">
           One turn of the handle brings in {show.computed('length', turnM)} there
-          {gearRatio === undefined ? ' (gear ratio not told: nominal)' : ''}; the tip is{' '}
-          {show.computed('length', tipOverWaterM(setup, moving))} over the water. Still water and a steady rate: estimates.
+          {gearRatio === undefined ? ' (nominal gear ratio)' : ''}; the tip is{' '}
+          {show.computed('length', tipOverWaterM(setup, moving))} above the water. Estimates for still water and a steady rate.
         </p>
         <LengthCounts rig={setup} lengthM={moving.lineOutM} label="Line out:" />
       </Sheet>
-      <Sheet title="How fast to wind">
+      <Sheet title="Retrieve rate">
         <RateChart plans={plans.value} moving={moving} />
         <RateTable plans={plans.value} fall={fall} pauseS={moving.pauseS} />
       </Sheet>
@@ -178,20 +178,20 @@ function planWords(
   const called =
     name === 'plan'
       ? ''
-      : `The ${name} plan, ${show.entered('length', swimsAt.m)} ${swimsAt.from === 'bed' ? 'over the bed' : 'under the surface'}: `
+      : `The ${name} plan, ${show.entered('length', swimsAt.m)} ${swimsAt.from === 'bed' ? 'above the bottom' : 'under the surface'}: `
   const count =
     fall === undefined
-      ? 'it floats, so wind at once; '
+      ? 'it floats, so retrieve at once; '
       : first.wantedM > 0
         ? `count ${Math.round(fall.timeToS(Math.min(first.wantedM, waterM)))} s down, then `
         : ''
   const rate =
     first.off === 'tooShallow'
-      ? `even at ${TURNS.least} turns a second it stays over its depth`
+      ? `even at ${TURNS.least} turns a second it stays above its depth`
       : first.off === 'tooDeep'
-        ? `even at ${TURNS.most} turns a second it is under its depth`
-        : `wind ${first.turnsPerS.toFixed(1)} turns a second to begin with`
-  const kept = `; kept there over ${percent(keptShare(points))} of the way`
+        ? `even at ${TURNS.most} turns a second it is below its depth`
+        : `start with ${first.turnsPerS.toFixed(1)} turns a second`
+  const kept = `; it stays there for ${percent(keptShare(points))} of the way`
   const pause = fall && pauseS > 0 ? pauseWords(fall, first, pauseS, show) : ''
   const text = `${called}${count}${rate}${kept}${pause}.`
   return text.charAt(0).toUpperCase() + text.slice(1)
@@ -200,7 +200,7 @@ function planWords(
 /** What a pause does where winding begins: so far down, or on to the bed. */
 function pauseWords(fall: Fall, { depthM, bedM }: RetrievePoint, pauseS: number, show: Show): string {
   const dropM = fall.dropM(Math.max(depthM, 0.5), pauseS)
-  return `. In a pause of ${pauseS} s it ${dropM < bedM - depthM ? `falls ${show.depth(dropM)}` : 'falls on to the bed'}`
+  return `. In a pause of ${pauseS} s it ${dropM < bedM - depthM ? `falls ${show.depth(dropM)}` : 'sinks to the bottom'}`
 }
 
 function PathChart({ plans, moving }: { plans: Plan[]; moving: RetrievedWay }) {
@@ -227,7 +227,7 @@ function PathChart({ plans, moving }: { plans: Plan[]; moving: RetrievedWay }) {
           bed={bed}
           width={width}
           height={200}
-          summary="The way of the lure from where it lands to the rod, over the bed; dotted: where it is meant to swim."
+          summary="The path of the lure to the rod, above the bottom. Dotted: target depth."
         />
       )}
     </div>
@@ -252,7 +252,7 @@ function RateChart({ plans, moving }: { plans: Plan[]; moving: RetrievedWay }) {
           y={{ name: 'turns of the handle', unit: 'a second', factor: 1 }}
           width={width}
           height={140}
-          summary="Turns of the handle a second against line out."
+          summary="Turns of the handle a second by line out."
         />
       )}
     </div>
@@ -264,10 +264,10 @@ function RateTable({ plans, fall, pauseS }: { plans: Plan[]; fall: Fall | undefi
   const show = useShow()
   return (
     <table className="w-full text-sm">
-      <caption className="sr-only">Rate of winding by line out</caption>
+      <caption className="sr-only">Retrieve rate by line out</caption>
       <thead>
         <tr className="text-quiet">
-          {['plan', 'line out', 'depth', 'turns a second', 'speed', `falls in ${pauseS} s`].map((head) => (
+          {['plan', 'line out', 'depth', 'turns a second', 'speed', `sinks in ${pauseS} s`].map((head) => (
             <th key={head} scope="col" className="text-right font-normal first:text-left">
               {head}
             </th>

@@ -36,7 +36,7 @@ export function SideBySide({ setup, tow, moving }: Props) {
       {legs[0] && (
         <Pairs
           what="Two legs"
-          caption={`The two legs, straight on and in a turn with their rod on its inside or outside${moving.beside ? '' : `: its tip is taken to be ${show.entered('length', TIP_OFF_M)} off the boat’s middle`}.`}
+          caption={`The two legs, straight and in a turn, on its inside or outside${moving.beside ? '' : `, with its rod tip ${show.entered('length', TIP_OFF_M)} off the boat’s centre`}.`}
           names={[nameOf(legs[0].one.id), nameOf(legs[0].other.id)]}
           pairs={legs}
           leastM={TANGLES_UNDER_M.legs}
@@ -46,8 +46,8 @@ export function SideBySide({ setup, tow, moving }: Props) {
       {lines.length > 0 && (
         <Pairs
           what="Two lines"
-          caption="This line and the second. In a turn only depth and distance keep them apart: one crosses behind the other."
-          names={['this one', 'the second']}
+          caption="This line and the second. In a turn one crosses behind the other, so only depth and distance keep them apart."
+          names={['this one', 'second']}
           pairs={lines}
           leastM={TANGLES_UNDER_M.lines}
           waterM={leastWaterM(moving)}
@@ -58,7 +58,7 @@ export function SideBySide({ setup, tow, moving }: Props) {
 }
 
 const COURSE_WORDS: Record<OnCourse, string> = {
-  straight: 'straight on',
+  straight: 'straight',
   inside: 'in a turn, inside',
   outside: 'in a turn, outside',
 }
@@ -98,7 +98,7 @@ function Pairs({ what, caption, names, pairs, leastM, waterM }: PairsProps) {
                 </th>
                 {[one, other].map(({ depthM, setbackM }, i) => (
                   <td key={i} className="text-right whitespace-nowrap">
-                    {depthM < waterM ? `${show.depth(depthM)} down` : <strong className="text-fails">on the bed</strong>},{' '}
+                    {depthM < waterM ? `${show.depth(depthM)} down` : <strong className="text-fails">on the bottom</strong>},{' '}
                     {show.entered('length', Math.round(setbackM))} back
                   </td>
                 ))}

@@ -68,7 +68,7 @@ export function TrolledView({ bench, setup, moving, onChange }: Props) {
             onChange={(lineOutM) => set({ lineOutM }, 'trolled line out')}
           />
           <SwimsAtField
-            label="meant to swim"
+            label="target depth"
             id="swims-at"
             value={moving.swimsAt}
             onChange={(swimsAt) => set({ swimsAt }, 'swims at')}
@@ -119,9 +119,9 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
           With {show.computed('length', lineOutM)} out at {show.computed('speed', speedMperS)} the{' '}
           {pieceName(pieceNamed(setup.trace, deepest.id))} swims <strong>{show.depth(deepest.depthM)} down</strong>,{' '}
           {deepest.depthM >= waterM ? (
-            <strong className="text-fails">on the bed</strong>
+            <strong className="text-fails">on the bottom</strong>
           ) : (
-            <>{show.depth(waterM - deepest.depthM)} over the bed</>
+            <>{show.depth(waterM - deepest.depthM)} above the bottom</>
           )}
           .
         </p>
@@ -129,9 +129,11 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
         <p className="mt-1 flex flex-wrap items-center gap-2">
           {neededM === undefined ? (
             <span className="text-watch">
-              {wantedM > deepest.depthM ? 'No line that is wound takes it' : 'The trace alone runs deeper than'}{' '}
+              {wantedM > deepest.depthM ? 'No line on the reel takes it' : 'The trace alone runs deeper than'}{' '}
               {show.depth(wantedM)}{' '}
-              {wantedM > deepest.depthM ? 'down at this speed: slower, heavier or thinner.' : 'at this speed: faster or lighter.'}
+              {wantedM > deepest.depthM
+                ? 'down at this speed. Go slower, heavier or thinner.'
+                : 'at this speed. Go faster or lighter.'}
             </span>
           ) : (
             <>
@@ -139,15 +141,15 @@ function Towing({ setup, tow, moving, onLineOut }: TowingProps) {
                 For {show.depth(wantedM)} let out <strong>{show.entered('length', Math.round(neededM))}</strong>
               </span>
               {Math.round(neededM) !== Math.round(lineOutM) && (
-                <Button onClick={() => onLineOut(Math.max(1, Math.round(neededM)))}>Let out so much</Button>
+                <Button onClick={() => onLineOut(Math.max(1, Math.round(neededM)))}>Use this line out</Button>
               )}
             </>
           )}
         </p>
         <LengthCounts rig={setup} lengthM={lineOutM} label="Line out:" />
         <p className="text-sm text-quiet">
-          In free spool behind the boat that runs off in about {runsOffS(lineOutM, speedMperS, fall, deepest.depthM).toFixed(0)}{' '}
-          s. Still water, a straight way and the lure’s drag as a fixed area: estimates. Try one over a bed you know.
+          In free spool it runs off in about {runsOffS(lineOutM, speedMperS, fall, deepest.depthM).toFixed(0)} s. Estimates for
+          still water, a straight course and a fixed drag area. Try it over a bottom you know.
         </p>
         <Thickness tow={tow} moving={moving} setup={setup} />
         <TowingDrag setup={setup} moving={moving} towN={towed.topTensionN} />
@@ -189,7 +191,7 @@ function DepthChart({ tow, moving: { speedMperS, lineOutM }, waterM, wantedM, at
           ]}
           width={width}
           height={200}
-          summary={`Depth against line out at this speed: ${show.depth(at.y)} with ${show.computed('length', lineOutM)} out; meant are ${show.depth(wantedM)}, the bed lies at ${show.depth(waterM)}.`}
+          summary={`Depth by line out at this speed: ${show.depth(at.y)} with ${show.computed('length', lineOutM)} out; target ${show.depth(wantedM)}, bottom at ${show.depth(waterM)}.`}
         />
       )}
     </div>
@@ -214,7 +216,7 @@ function Thickness({ tow, moving, setup }: { tow: Tow; moving: TrolledWay; setup
   if (!worked.ok) return null
   return (
     <p className="mt-1 text-sm">
-      <span className="font-semibold">Thin or thick:</span>{' '}
+      <span className="font-semibold">Thinner or thicker line:</span>{' '}
       {worked.value.others
         .map(({ times, depthM }) => {
           const by = depthM - worked.value.now
@@ -233,12 +235,12 @@ function TowingDrag({ setup, moving, towN }: { setup: Setup; moving: TrolledWay;
   if (!run) return null
   const { dragN } = setup.conditions
   const ceilingN = run.figure.value
-  const trouble = dragN <= towN ? 'the tow itself takes line' : dragN > ceilingN ? 'more than the chain bears' : undefined
+  const trouble = dragN <= towN ? 'the tow pulls line off the reel' : dragN > ceilingN ? 'more than the chain holds' : undefined
   return (
     <p className="mt-1 text-sm">
-      <span className="font-semibold">Drag while towing:</span> over {show.computed('strength', towN)}, which the tow pulls, and
-      up to {show.computed('strength', ceilingN)} as a fish takes it, {show.computed('strength', run.waterDragN)} of the water’s
-      drag on the line counted. Set is {show.computed('strength', dragN)}
+      <span className="font-semibold">Drag while towing:</span> over {show.computed('strength', towN)}for the tow, up to{' '}
+      {show.computed('strength', ceilingN)} when a fish takes it, {show.computed('strength', run.waterDragN)} of it water drag on
+      the line. It is set to {show.computed('strength', dragN)}
       {trouble ? <strong className="text-watch">: {trouble}.</strong> : '.'}
     </p>
   )
@@ -256,10 +258,10 @@ function Course({ moving: { course = [], swimsAt }, depthM }: { moving: TrolledW
   const meant = sorted.map(({ alongM: x, depthM: waterM }) => ({ x, y: wantedDepthM(swimsAt, waterM) }))
   const words =
     touches.length > 0
-      ? `It is on the bed from about ${show.entered('length', touches[0]!.alongM)} on.`
-      : `It clears the bed all the way, by ${show.depth(Math.min(...sorted.map((row) => row.depthM)) - depthM)} at the least.`
+      ? `It touches the bottom from about ${show.entered('length', touches[0]!.alongM)}.`
+      : `It clears the bottom all the way, by ${show.depth(Math.min(...sorted.map((row) => row.depthM)) - depthM)} at least.`
   return (
-    <Sheet title="Along the boat’s way">
+    <Sheet title="Along the route">
       <div ref={ref} style={{ minHeight: 160 }}>
         {width > 0 && (
           <CurveChart
@@ -284,13 +286,11 @@ function Course({ moving: { course = [], swimsAt }, depthM }: { moving: TrolledW
             bed={sorted.map(({ alongM: x, depthM: y }) => ({ x, y }))}
             width={width}
             height={160}
-            summary={`The bed along the boat’s way. ${words}`}
+            summary={`The bottom along the route. ${words}`}
           />
         )}
       </div>
-      <p className={`text-sm ${touches.length > 0 ? 'font-semibold text-fails' : ''}`}>
-        {words} Dotted: where it is meant to swim.
-      </p>
+      <p className={`text-sm ${touches.length > 0 ? 'font-semibold text-fails' : ''}`}>{words} Dotted: target depth.</p>
     </Sheet>
   )
 }
