@@ -11,6 +11,17 @@ export default defineConfig({
           env: { TZ: 'UTC' },
           // A property test on a busy machine takes its time; what hangs still ends.
           testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
+      {
+        test: {
+          name: 'components',
+          include: ['src/client/**/*.test.tsx'],
+          environment: 'happy-dom',
+          env: { TZ: 'UTC' },
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
         },
       },
       {
@@ -21,6 +32,7 @@ export default defineConfig({
           env: { TZ: 'UTC' },
           fileParallelism: false,
           testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
     ],

@@ -3,7 +3,7 @@ import { familyName } from '../src/core/catalogue/familyIds.ts'
 
 import { evaluate } from '../src/core/analysis/evaluate.ts'
 import { NOMINAL_CATALOGUE } from '../src/core/catalogue/catalogue.ts'
-import { MOST_PIECES } from '../src/core/documents/vocabulary.ts'
+import { MAX_PIECES } from '../src/core/documents/vocabulary.ts'
 import { defaultWater } from '../src/core/documents/water.ts'
 import { FAMILIES } from '../src/core/families/families.ts'
 import { draftOf } from '../tests/fixtures/drafts.ts'
@@ -20,7 +20,7 @@ const subjects = [
     trace: twentyFiveParts(),
     water: defaultWater(NOMINAL_CATALOGUE, method),
   })),
-  ...[longChain, manySliders, manySnoods].map((made) => made(MOST_PIECES)).map((trace) => ({ name: trace.name, trace })),
+  ...[longChain, manySliders, manySnoods].map((made) => made(MAX_PIECES)).map((trace) => ({ name: trace.name, trace })),
   ...FAMILIES.map(({ id }) => ({ name: familyName(id), trace: draftOf(id, outfit, conditions).trace })),
 ]
 

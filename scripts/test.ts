@@ -67,7 +67,7 @@ function counted(status: number | null, file: string, read: (json: any) => Count
   }
 }
 
-async function vitest(project: 'unit' | 'server'): Promise<Outcome> {
+async function vitest(project: 'unit' | 'components' | 'server'): Promise<Outcome> {
   const file = join(RESULTS, `${project}.json`)
   const reporters = ['--reporter=dot', '--reporter=json', `--outputFile.json=${file}`]
   const { status, output } = await run(tool('vitest/vitest.mjs', 'run', `--project=${project}`, ...reporters))
@@ -113,7 +113,10 @@ const STAGES: Step[][][] = [
       { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
       { name: 'production build and first load', run: buildAndMeasure },
     ],
-    [{ name: 'unit tests', run: () => vitest('unit') }],
+    [
+      { name: 'unit tests', run: () => vitest('unit') },
+      { name: 'component tests', run: () => vitest('components') },
+    ],
   ],
   [[{ name: 'server tests', run: () => vitest('server') }], [{ name: 'browser tests', run: browser }]],
 ]

@@ -1,14 +1,14 @@
 import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser'
 import type { Mark } from '../core/documents/mark.ts'
 import { cutText } from '../core/documents/text.ts'
-import { MOST_NAME, MOST_NOTES } from '../core/documents/vocabulary.ts'
+import { MAX_NAME, MAX_NOTES } from '../core/documents/vocabulary.ts'
 import { readContent } from '../shared/documentKinds.ts'
 import { MOST_BYTES, type ReadFile, refused } from './readCsv.ts'
 
 /** A place of a file: by its own fields alone, or a whole mark that was written here. */
 export type Waypoint = { name: string; latitudeDeg: number; longitudeDeg: number; notes?: string; mark?: Mark }
 
-const MOST_MARKS = 200
+const MAX_MARKS = 200
 const NAMESPACE = 'urn:wide-reach:mark:1'
 
 type RawPoint = { '@lat'?: string; '@lon'?: string; name?: unknown; desc?: unknown; extensions?: { 'wr:mark'?: unknown } }
@@ -31,7 +31,7 @@ export function readGpx(text: string): ReadFile<Waypoint[]> {
   const { gpx } = parsed
   if (gpx === undefined) return refused('It is XML, but not GPX')
   const points = gpx.wpt ?? []
-  if (points.length > MOST_MARKS) return refused(`It has ${points.length} waypoints; the limit is ${MOST_MARKS}`)
+  if (points.length > MAX_MARKS) return refused(`It has ${points.length} waypoints; the limit is ${MAX_MARKS}`)
   if (points.length === 0)
     return refused(gpx.trk || gpx.rte ? 'It has a track or a route, but no waypoints' : 'It has no waypoints')
   const read = points.map(waypointOf)
@@ -53,8 +53,8 @@ function parsedBy(parser: XMLParser, text: string): RawFile | { fault: string } 
 function waypointOf(raw: RawPoint, i: number): Waypoint | string {
   const [latitudeDeg, longitudeDeg] = [raw['@lat'], raw['@lon']].map((each) => (each?.trim() ? Number(each) : Number.NaN))
   if (!(Math.abs(latitudeDeg!) <= 90 && Math.abs(longitudeDeg!) <= 180)) return 'its position is not valid'
-  const name = cutText(textOf(raw.name), MOST_NAME) || `place ${i + 1}`
-  const notes = cutText(textOf(raw.desc), MOST_NOTES)
+  const name = cutText(textOf(raw.name), MAX_NAME) || `place ${i + 1}`
+  const notes = cutText(textOf(raw.desc), MAX_NOTES)
   const point = { name, latitudeDeg: latitudeDeg!, longitudeDeg: longitudeDeg!, ...(notes ? { notes } : {}) }
   const own = textOf(raw.extensions?.['wr:mark'])
   if (!own) return point

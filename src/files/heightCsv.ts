@@ -1,5 +1,5 @@
 import { TZDateMini } from '@date-fns/tz'
-import { type Mark, MOST_TABLE_ROWS } from '../core/documents/mark.ts'
+import { MAX_TABLE_ROWS, type Mark } from '../core/documents/mark.ts'
 import { turnsOfTable } from '../core/physics/tide/heightTable.ts'
 import { localDay } from '../core/time/localDay.ts'
 import { cellNumber, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
@@ -7,7 +7,7 @@ import { cellNumber, type LineFault, type ReadFile, readCsv, refused } from './r
 type Row = NonNullable<Mark['heights']>[number]
 
 const COLUMNS = [['date'], ['time'], ['height_m']] as const
-const MOST_HEIGHT_M = 20
+const MAX_HEIGHT_M = 20
 
 /**
  * Reads a printed table of high and low waters, `date,time,height_m`, its times on the clock of a zone. Every line that does not
@@ -16,8 +16,8 @@ const MOST_HEIGHT_M = 20
 export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
   const read = readCsv(text, COLUMNS)
   if (!read.ok) return read
-  if (read.value.length > MOST_TABLE_ROWS)
-    return refused(`The table has ${read.value.length} rows; the limit is ${MOST_TABLE_ROWS}`)
+  if (read.value.length > MAX_TABLE_ROWS)
+    return refused(`The table has ${read.value.length} rows; the limit is ${MAX_TABLE_ROWS}`)
   const rows = read.value.map(({ line, cells }) => ({
     line,
     ...instantOf(cells.date!, cells.time!, timeZone),
@@ -25,8 +25,8 @@ export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
   }))
   const faults = rows.flatMap(({ line, timeMs, fault, heightM }, i): LineFault[] => {
     if (fault) return [{ line, message: fault }]
-    if (!(Math.abs(heightM) <= MOST_HEIGHT_M))
-      return [{ line, message: `height_m is not a height from −${MOST_HEIGHT_M} to ${MOST_HEIGHT_M} m` }]
+    if (!(Math.abs(heightM) <= MAX_HEIGHT_M))
+      return [{ line, message: `height_m is not a height from −${MAX_HEIGHT_M} to ${MAX_HEIGHT_M} m` }]
     return i > 0 && timeMs <= rows[i - 1]!.timeMs ? [{ line, message: 'is not later than the row before it' }] : []
   })
   if (faults.length > 0) return { ok: false, faults }

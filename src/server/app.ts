@@ -10,12 +10,12 @@ import type { Database } from './db/database.ts'
 import { type ContentCheck, documentRoutes } from './documents/documentRoutes.ts'
 import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
+import { type AllowedHosts, checkHostAndOrigin, rejectMalformedPaths } from './http/allowedHosts.ts'
 import { identifyCrew } from './http/crew.ts'
-import { type Doors, guardDoors, refuseOddPaths } from './http/doors.ts'
 import { drainBody } from './http/drainBody.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError } from './http/httpError.ts'
-import { limitRate, USUAL_MOST } from './http/rateLimit.ts'
+import { DEFAULT_MOST, limitRate } from './http/rateLimit.ts'
 import { readBody } from './http/readBody.ts'
 import { requestLog } from './http/requestLog.ts'
 import { securityHeaders } from './http/securityHeaders.ts'
@@ -40,7 +40,7 @@ export type AppOptions = {
   log: Logger
   jobs: JobPool
   backups: BackupDesk
-  doors: Doors
+  allowedHosts: AllowedHosts
   clientFolder?: string
   /** The backups that are made by themselves; absent, none are. */
   keptBackups?: KeptBackups
@@ -64,10 +64,10 @@ export function createApp(options: AppOptions): Koa {
     log,
     jobs,
     backups,
-    doors,
+    allowedHosts,
     clientFolder,
     keptBackups,
-    mostRequests = USUAL_MOST,
+    mostRequests = DEFAULT_MOST,
     tides = standInTides,
     weather = standInWeather,
     scale = standInScale,
@@ -94,8 +94,8 @@ export function createApp(options: AppOptions): Koa {
   app.use(requestLog(log))
   app.use(drainBody)
   app.use(errorHandler(log))
-  app.use(refuseOddPaths)
-  app.use(guardDoors(doors))
+  app.use(rejectMalformedPaths)
+  app.use(checkHostAndOrigin(allowedHosts))
   // Asked by whoever watches over the server: before anything that may make a client wait.
   app.use(healthRoutes(db).routes())
   app.use(limitRate(mostRequests))

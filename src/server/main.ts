@@ -44,7 +44,15 @@ export async function startServer({
   const jobs = new JobPool(log)
   const backups = new BackupDesk(databaseUrl, log)
   const keptBackups = backupFolder === undefined ? undefined : new KeptBackups(backupFolder, db, log)
-  const app = createApp({ db, log, jobs, backups, doors: { host, names }, ...(keptBackups ? { keptBackups } : {}), ...options })
+  const app = createApp({
+    db,
+    log,
+    jobs,
+    backups,
+    allowedHosts: { host, names },
+    ...(keptBackups ? { keptBackups } : {}),
+    ...options,
+  })
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(port, host, () => resolve(listening))
     listening.once('error', reject)

@@ -8,13 +8,13 @@ export const observationsQuery = z.object({
 })
 
 /** So many are told at once. */
-export const MOST_AT_ONCE = 500
+export const MAX_AT_ONCE = 500
 export const manyObservations = z.strictObject({
-  observations: z.array(observationSchema).min(1).max(MOST_AT_ONCE, { abort: true }),
+  observations: z.array(observationSchema).min(1).max(MAX_AT_ONCE, { abort: true }),
 })
 
 /** Rows as they are told back, without who told them. One that cannot be read is left out. */
-export const readTold = (rows: readonly unknown[]): Observation[] =>
+export const parseObservations = (rows: readonly unknown[]): Observation[] =>
   rows.flatMap((row): Observation[] => {
     const { observer: _by, ...told } = row as Record<string, unknown>
     const read = observationSchema.safeParse(told)

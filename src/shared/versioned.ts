@@ -18,7 +18,7 @@ export type SavedRow = Saved<unknown>
 /** So many documents a page of a list has at most; fewer where they are long. */
 export const ON_PAGE = 200
 /** The most documents asked for by name at once. */
-export const MOST_BY_NAME = 100
+export const MAX_BY_NAME = 100
 /** Where a page ended: the place of its last document among all saves. The next page goes on after it. */
 export const pageKey = z.string().regex(/^\d{1,18}$/)
 /** A page of a list, the latest saved first; `next` is the key to ask for what comes after it. */

@@ -158,7 +158,7 @@ test('a part is taken from the box, measured, and kept as one of one’s own', a
   await expect(page.getByLabel('gape', { exact: true })).toHaveValue('21 mm')
   await page.getByLabel('wire', { exact: true }).fill('2.2 mm')
   await expect(box).toHaveValue('')
-  await page.getByRole('button', { name: 'Save to the box' }).click()
+  await page.getByRole('button', { name: 'Add to the box' }).click()
   await expect(page.getByText('“8/0 circle” is in the box.')).toBeVisible()
   await expect(box.getByRole('option', { name: '8/0 circle', exact: true })).toBeAttached()
   await expect(box).not.toHaveValue('')

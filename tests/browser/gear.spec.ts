@@ -81,7 +81,7 @@ test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the
     .getByRole('button', { name: /^Restore/ })
     .first()
     .click()
-  await page.getByRole('button', { name: 'Back to the outfits' }).click()
+  await page.getByRole('button', { name: 'Back to outfits' }).click()
   await expect(page.getByRole('link', { name: 'Mine for trolling' })).toBeVisible()
 })
 

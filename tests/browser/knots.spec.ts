@@ -90,7 +90,7 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'pulled')
   await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
-  const pulls = page.getByRole('region', { name: 'Your pulls in mono' })
+  const pulls = page.getByRole('region', { name: 'Your tests in mono' })
   await expect(pulls).toContainText('Nominal 88')
   await pulls.getByLabel('it broke at').fill('400 lb')
   await expect(pulls.getByRole('alert').first()).toBeVisible()

@@ -130,13 +130,13 @@ test('the card of sizes is true in its file, the screen is scaled by a bank card
   const wire = /data-size="1\/0" data-pattern="j".*?stroke-width="([\d.]+)"/.exec(svg)!
   expect(2 * Number(path[1]) - Number(wire[1])).toBeCloseTo(13.5, 2)
   await page.getByLabel(/^Lay the gap of a hook/).fill('14.5')
-  await page.getByRole('button', { name: 'Save the measured size to the box' }).click()
+  await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
   await expect(page.getByText('2/0 J, measured: saved to the box.')).toBeVisible()
   await page.getByLabel('it is a', { exact: true }).selectOption('bait')
   await page.getByLabel(/^Lay the length of the bait/).fill('140')
   await page.getByLabel(/^and its depth/).fill('30')
   await page.getByLabel('bait', { exact: true }).selectOption({ label: 'whole pouting' })
-  await page.getByRole('button', { name: 'Save the measured size to the box' }).click()
+  await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
   await expect(page.getByText('whole pouting, measured: saved to the box.')).toBeVisible()
   const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
   const kept = (name: string) =>

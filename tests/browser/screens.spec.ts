@@ -24,7 +24,7 @@ test('the library: search, filter, duplicate, bin and take back', async ({ page,
     .getByRole('button', { name: /^Restore/ })
     .first()
     .click()
-  await page.getByRole('button', { name: 'Back to the traces' }).click()
+  await page.getByRole('button', { name: 'Back to traces' }).click()
   await page.getByRole('button', { name: 'Duplicate Zebra trace' }).click()
   await expect(page.getByRole('heading', { name: 'Zebra trace, copy' })).toBeVisible()
 

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { counted, expect, test } from './fixtures.ts'
 
 /** A goal of the bench: no trace that people really tie takes more than this from nothing. */
-const MOST_ACTIONS = 15
+const MAX_ACTIONS = 15
 
 type Does = ReturnType<typeof counted>
 
@@ -34,7 +34,7 @@ async function stands(page: Page, does: Does, parts: readonly string[]): Promise
   await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', /holds|watch|fails/)
   test.info().annotations.push({ type: 'actions', description: String(does.actions) })
   console.log(`${test.info().title}: ${does.actions} actions`)
-  expect(does.actions).toBeLessThanOrEqual(MOST_ACTIONS)
+  expect(does.actions).toBeLessThanOrEqual(MAX_ACTIONS)
 }
 
 type Written = { name: string; words: string; parts: string[] }

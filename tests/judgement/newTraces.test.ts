@@ -11,7 +11,7 @@ import { suited, suitOf } from '../../src/core/families/suits.ts'
 import { judge, resultsOf } from '../../src/core/moments/judge.ts'
 import { BITE_TRACES } from '../../src/core/purpose/biteTrace.ts'
 import { usualLanding } from '../../src/core/purpose/landing.ts'
-import { fishedFor } from '../../src/core/setup/fishedFor.ts'
+import { conditionsForFish } from '../../src/core/setup/conditionsForFish.ts'
 import { parseTrace } from '../../src/core/setup/parseTrace.ts'
 import { springWater } from '../../src/core/setup/springWater.ts'
 import { parseHookSize } from '../../src/core/units/hookSize.ts'
@@ -31,7 +31,7 @@ function drafted({ fish, mark, outfit, family: id, more }: NewTraceCase) {
   const on = DEMO_OUTFITS[outfit].content
   const conditions = {
     ...defaultConditions({ freeboardM: water.method === 'shore' ? 0.5 : 1 }),
-    ...fishedFor(target),
+    ...conditionsForFish(target),
     ...more,
     water,
     landing: usualLanding(catalogue, target, on, water.method),
@@ -101,7 +101,7 @@ test('for any fish, place, family, bite trace and rule a draft is sound, its con
       })
       const water = { ...defaultWater(catalogue, there.method), ...there }
       const rules = ruled ? { ruleSet: { ...ruleSet, maxLeaderM: 3, wireAllowed: false, circleOnly: true } } : {}
-      const conditions = { ...defaultConditions(), ...fishedFor(target), water, castStyle: family.casts[0] }
+      const conditions = { ...defaultConditions(), ...conditionsForFish(target), water, castStyle: family.casts[0] }
       const draft = soundDraft({ family, said: wished, outfit: DEMO_OUTFITS.boat.content, conditions, catalogue, ...rules })
       expect(parseTrace(JSON.parse(JSON.stringify(draft.trace)), catalogue)).toMatchObject({ ok: true })
       expect(conditionsSchema.safeParse(draft.conditions).error?.issues).toBeUndefined()

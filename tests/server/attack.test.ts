@@ -197,7 +197,9 @@ describe('doors', () => {
   })
 
   test('listening on every address it goes by its numbers and the names it was told, and by no other', async () => {
-    const open = await startTestServer(server.databaseUrl, { app: { doors: { host: '0.0.0.0', names: ['Fulmar.local'] } } })
+    const open = await startTestServer(server.databaseUrl, {
+      app: { allowedHosts: { host: '0.0.0.0', names: ['Fulmar.local'] } },
+    })
     const statusAs = async (name: string) =>
       (await rawRequest(open.port, { path: '/api/calculations', headers: { Host: `${name}:${open.port}` } })).status
     for (const name of ['192.168.1.9', '[fe80::1]', 'fulmar.local', 'localhost'])

@@ -5,8 +5,8 @@ import { MATERIAL_IDS } from '../../src/core/catalogue/ids.ts'
 import { defaultConditions } from '../../src/core/documents/conditions.ts'
 import type { Hold, Observation } from '../../src/core/documents/observation.ts'
 import { jointOf, pieceNamed } from '../../src/core/documents/pieces.ts'
-import { standingPulls } from '../../src/core/learning/knotLessons.ts'
-import { standingHolds } from '../../src/core/learning/markLessons.ts'
+import { activePulls } from '../../src/core/learning/knotLessons.ts'
+import { activeHolds } from '../../src/core/learning/markLessons.ts'
 import { ObservationRepository } from '../../src/server/observations/repository.ts'
 import { draftOf } from '../fixtures/drafts.ts'
 import { braidOutfit } from '../fixtures/outfits.ts'
@@ -49,7 +49,7 @@ test('what is taken back stays told, and counts no more', async () => {
   await tell({ formatVersion: 1, id: randomUUID(), kind: 'retraction', at: right.at, markId, of: wrong.id })
   const told = await at(markId)
   expect(told).toHaveLength(3)
-  expect(standingHolds(told).map(({ id }) => id)).toEqual([right.id])
+  expect(activeHolds(told).map(({ id }) => id)).toEqual([right.id])
 })
 
 test('pulls are told like holds, and asked for by their kind, with what was taken back', async () => {
@@ -73,7 +73,7 @@ test('pulls are told like holds, and asked for by their kind, with what was take
   const told = (await server.send('GET', '/observations?kind=pull')).body as Observation[]
   expect(told).toContainEqual({ ...pull, observer: expect.any(String) })
   expect(told.some(({ kind }) => kind === 'hold')).toBe(false)
-  expect(standingPulls(told).some(({ id }) => id === pull.id)).toBe(false)
+  expect(activePulls(told).some(({ id }) => id === pull.id)).toBe(false)
 })
 
 test('an evaluation counts with the crew’s own pulls, unless nominal figures are asked for', async () => {

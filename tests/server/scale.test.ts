@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { type Reading, seenIn } from '../../src/core/learning/pullCurve.ts'
+import { analysePull, type Reading } from '../../src/core/learning/pullCurve.ts'
 import { simulatedPull } from '../../src/server/scale/standInScale.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
@@ -18,7 +18,7 @@ test('a pull streams its readings as they come, says that it is over, and is rea
   expect(events.at(-1)).toBe('event: over\ndata: {}')
   const readings = events.slice(0, -1).map((event): Reading => JSON.parse(event.replace('data: ', '')))
   expect(readings.map(({ atMs }) => atMs)).toEqual(readings.map((_, i) => 50 * i))
-  const seen = seenIn(readings)
+  const seen = analysePull(readings)
   expect(seen.broke).toBe(true)
   expect(seen.peakN).toBeGreaterThan(60)
   expect(seen.peakN).toBeLessThan(200)
@@ -42,7 +42,9 @@ test('a client that goes away ends its pull, and the server goes on', async () =
 })
 
 test('samples of a kind break about one strength, hidden from what was thought of it; slips are seen as slips', () => {
-  const seen = Array.from({ length: 300 }, (_, seed) => seenIn([...simulatedPull({ aboutN: 100, kind: 'palomar braid' }, seed)]))
+  const seen = Array.from({ length: 300 }, (_, seed) =>
+    analysePull([...simulatedPull({ aboutN: 100, kind: 'palomar braid' }, seed)]),
+  )
   expect(seen.every(({ broke }) => broke)).toBe(true)
   const mean = seen.reduce((sum, { peakN }) => sum + peakN, 0) / seen.length
   const spread = Math.sqrt(seen.reduce((sum, { peakN }) => sum + (peakN - mean) ** 2, 0) / seen.length)

@@ -47,7 +47,7 @@ export async function startTestServer(existingUrl?: string, more: More = {}): Pr
   await loadDemo(db)
   const jobs = new JobPool(log, more.jobs)
   const backups = new BackupDesk(databaseUrl, log, more.receive)
-  const server = createApp({ db, log, jobs, backups, doors: { host: '127.0.0.1' }, ...more.app }).listen(0, '127.0.0.1')
+  const server = createApp({ db, log, jobs, backups, allowedHosts: { host: '127.0.0.1' }, ...more.app }).listen(0, '127.0.0.1')
   // A test that blocks this process, server and client both, must not find its connection closed for idling.
   server.keepAliveTimeout = 0
   await once(server, 'listening')

@@ -1,14 +1,14 @@
 import { queryOptions } from '@tanstack/react-query'
 import { z } from 'zod'
 import type { Observation } from '../../core/documents/observation.ts'
-import { standingPulls } from '../../core/learning/knotLessons.ts'
-import { standingStraights } from '../../core/learning/lineLessons.ts'
-import { MOST_AT_ONCE, readTold } from '../../shared/observations.ts'
+import { activePulls } from '../../core/learning/knotLessons.ts'
+import { activeStraightPulls } from '../../core/learning/lineLessons.ts'
+import { MAX_AT_ONCE, parseObservations } from '../../shared/observations.ts'
 import { request } from './http.ts'
 
 /** Observations in the order they were added. */
 const fetchObservations = async (query: string): Promise<Observation[]> =>
-  readTold(await request(z.array(z.record(z.string(), z.unknown())), `/observations?${query}`))
+  parseObservations(await request(z.array(z.record(z.string(), z.unknown())), `/observations?${query}`))
 
 /** The observations at a mark. */
 export const observationsQuery = (markId: string) =>
@@ -18,7 +18,7 @@ export const observationsQuery = (markId: string) =>
 export const pullsQuery = queryOptions({
   queryKey: ['observations', 'pulls'],
   queryFn: () => fetchObservations('kind=pull'),
-  select: standingPulls,
+  select: activePulls,
   staleTime: 60_000,
 })
 
@@ -26,7 +26,7 @@ export const pullsQuery = queryOptions({
 export const straightsQuery = queryOptions({
   queryKey: ['observations', 'straights'],
   queryFn: () => fetchObservations('kind=straight'),
-  select: standingStraights,
+  select: activeStraightPulls,
   staleTime: 60_000,
 })
 
@@ -38,9 +38,9 @@ export const addObservation = (observation: Observation) =>
 
 /** Adds many, in batches. An observation that exists already is not added again. */
 export async function addObservations(observations: readonly Observation[]): Promise<void> {
-  for (let at = 0; at < observations.length; at += MOST_AT_ONCE)
+  for (let at = 0; at < observations.length; at += MAX_AT_ONCE)
     await request(z.unknown(), '/observations/many', {
       method: 'POST',
-      body: { observations: observations.slice(at, at + MOST_AT_ONCE) },
+      body: { observations: observations.slice(at, at + MAX_AT_ONCE) },
     })
 }

@@ -2,7 +2,7 @@ import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HookPiece } from '../../core/documents/trace.ts'
 import { hookOutline } from '../../core/layout/hookOutline.ts'
 import { useCatalogue } from '../catalogue/useCatalogue.ts'
-import { trueSize, USUAL_PX_PER_MM } from '../settings/trueSize.ts'
+import { DEFAULT_PX_PER_MM, trueSize } from '../settings/trueSize.ts'
 import { HookShape } from './HookShape.tsx'
 import { ScaleBar } from './ScaleBar.tsx'
 
@@ -27,7 +27,7 @@ export function HookToScale({ pattern, size, gapeM, wireM }: Pick<HookPiece, 'pa
       aria-label={`Hook ${size} at its ${gapeM === undefined ? 'nominal' : 'measured'} size, gap ${(dimensions.gapeM * 1000).toFixed(0)} mm`}
     >
       <HookShape outline={outline} />
-      <ScaleBar x={0} y={height - top - 1} mm={10} pxPerMm={USUAL_PX_PER_MM} />
+      <ScaleBar x={0} y={height - top - 1} mm={10} pxPerMm={DEFAULT_PX_PER_MM} />
     </svg>
   )
 }

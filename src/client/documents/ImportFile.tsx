@@ -35,7 +35,7 @@ export function ImportFile<F extends RowFormat>({
   format,
   readWith,
   shown,
-  take: takeIn,
+  take: importRows,
   takenWords,
   onSettled,
   ready = true,
@@ -51,7 +51,7 @@ export function ImportFile<F extends RowFormat>({
     setReading(false)
   }
   const take = useMutation({
-    mutationFn: takeIn,
+    mutationFn: importRows,
     onSuccess: (_, rows) => {
       setOpen(false)
       setRead(undefined)

@@ -18,7 +18,7 @@ type Props<K extends TableKind> = {
 export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Props<K>) {
   const client = useQueryClient()
   const idFor = useStableIds()
-  const takeIn = async (rows: RowsOf<K>) => {
+  const importRows = async (rows: RowsOf<K>) => {
     for (const { item, was } of rows as TableChange<TableItems[K]>[]) {
       const content = item as unknown as ContentOf<K>
       const result = was
@@ -44,14 +44,14 @@ export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Pr
           </>
         )
       }}
-      take={takeIn}
+      take={importRows}
       takenWords={(count) => `${count === 1 ? '1 row' : `${count} lines`} imported.`}
       onSettled={() => client.invalidateQueries({ queryKey: [kind] })}
     />
   )
 }
 
-const MOST_NAMED = 12
+const MAX_NAMED = 12
 
 function Named({ title, names }: { title: string; names: readonly string[] }) {
   if (names.length === 0) return null
@@ -60,8 +60,8 @@ function Named({ title, names }: { title: string; names: readonly string[] }) {
       <strong>
         {names.length} {title}:
       </strong>{' '}
-      {names.slice(0, MOST_NAMED).join(', ')}
-      {names.length > MOST_NAMED && ' …'}
+      {names.slice(0, MAX_NAMED).join(', ')}
+      {names.length > MAX_NAMED && ' …'}
     </p>
   )
 }

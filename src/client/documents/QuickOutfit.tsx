@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { MATERIAL_IDS, type Material } from '../../core/catalogue/ids.ts'
+import { MATERIAL_IDS } from '../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../core/catalogue/labels.ts'
-import { MOST_NAME } from '../../core/documents/vocabulary.ts'
+import { MAX_NAME } from '../../core/documents/vocabulary.ts'
 import { type KnownOfOutfit, quickOutfit } from '../../core/setup/quickOutfit.ts'
 import { QUANTITIES } from '../../core/units/quantities.ts'
 import type { SavedOutfit } from '../api/documents.ts'
@@ -29,7 +29,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
   const { units } = usePreferences()
   const [known, setKnown] = useState(USUAL)
   const [typed, setTyped] = useState<string>()
-  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const { ref, complaint, submitIfValid } = useNoFaults<HTMLFormElement>()
   const set = (change: Partial<typeof known>) => setKnown((old) => ({ ...old, ...change }))
   const name = typed?.trim() || `${show.entered('strength', known.lineN)} ${catalogue.materials[known.material].name} outfit`
   const make = useCreate('outfits', { onMade })
@@ -40,7 +40,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        whenSound(() => make.create(quickOutfit({ ...known, name })))
+        submitIfValid(() => make.create(quickOutfit({ ...known, name })))
       }}
     >
       <QuantityField
@@ -56,7 +56,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
         <Select
           id="quick-material"
           value={known.material}
-          onChange={(event) => set({ material: event.target.value as Material })}
+          onChoose={(next) => set({ material: next })}
           choices={MATERIAL_IDS.map((value) => ({ value, text: catalogue.materials[value].name }))}
         />
       </Field>
@@ -72,7 +72,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
         <input
           id="quick-name"
           className={fieldClass}
-          maxLength={MOST_NAME}
+          maxLength={MAX_NAME}
           placeholder={name}
           value={typed ?? ''}
           onChange={(event) => setTyped(event.target.value)}

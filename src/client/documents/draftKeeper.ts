@@ -45,7 +45,7 @@ export class DraftKeeper<K extends DocumentKind> {
     this.kind = kind
     this.prefix = `wide-reach.draft.${id}`
     this.key = `${this.prefix}.${newId()}`
-    const own = quietly(() => sessionStorage.getItem(this.prefix))
+    const own = ignoringStorageErrors(() => sessionStorage.getItem(this.prefix))
     const left = this.entries()
       .filter(({ entry }) => entry.released)
       .toSorted((a, b) => Number(b.key === own) - Number(a.key === own) || b.entry.keptAtMs - a.entry.keptAtMs)
@@ -98,7 +98,7 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   discard(key: string): void {
-    quietly(() => localStorage.removeItem(key))
+    ignoringStorageErrors(() => localStorage.removeItem(key))
     if (key === this.takenFrom) this.takenFrom = undefined
   }
 
@@ -108,7 +108,7 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   private write(entry: Entry): boolean {
-    const written = quietly(() => {
+    const written = ignoringStorageErrors(() => {
       localStorage.setItem(this.key, JSON.stringify(entry))
       sessionStorage.setItem(this.prefix, this.key)
       return true
@@ -118,18 +118,18 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   private entries(): { key: string; entry: Entry }[] {
-    const keys = quietly(() => Object.keys(localStorage)) ?? []
+    const keys = ignoringStorageErrors(() => Object.keys(localStorage)) ?? []
     return keys.flatMap((key) => {
       // Before there were several, a document’s one draft went by the document’s name alone.
       if (key !== this.prefix && !key.startsWith(`${this.prefix}.`)) return []
-      const entry = quietly(() => entrySchema.safeParse(JSON.parse(localStorage.getItem(key) ?? '')).data)
+      const entry = ignoringStorageErrors(() => entrySchema.safeParse(JSON.parse(localStorage.getItem(key) ?? '')).data)
       return entry ? [{ key, entry }] : []
     })
   }
 }
 
 /** What a browser gives that may keep nothing at all. */
-function quietly<T>(ask: () => T): T | undefined {
+function ignoringStorageErrors<T>(ask: () => T): T | undefined {
   try {
     return ask()
   } catch {

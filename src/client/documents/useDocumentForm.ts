@@ -26,7 +26,7 @@ export type DocumentForm<K extends DocumentKind> = ReturnType<typeof useDocument
 /** The form of one document: unsaved work is kept in this browser, checked by the schema, and saved onto the revision it started from. */
 export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fieldNames, complete, onSaved }: Options<K>) {
   const { one, content: schema } = DOCUMENT_KINDS[kind]
-  const { ref: form, complaint, complain, whenSound } = useNoFaults<HTMLFormElement>()
+  const { ref: form, complaint, setFormError, submitIfValid } = useNoFaults<HTMLFormElement>()
   const draft = useDraft(kind, saved?.id ?? `new-${one}`)
   const { resumed, keep, drop } = draft
   const first = saved?.content ?? blank
@@ -51,12 +51,12 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
   const { conflict } = saving
   const edit = (change: (old: ContentOf<K>) => ContentOf<K>) => {
     setChanged(true)
-    complain()
+    setFormError()
     setContent(change)
   }
   const restart = (next: ContentOf<K>, baseRevision: number, isUnsaved: boolean) => {
     if (!isUnsaved) drop()
-    complain()
+    setFormError()
     saving.dismiss()
     setContent(next)
     setBase(baseRevision)
@@ -64,11 +64,13 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
     setVersion((old) => old + 1)
   }
   const saveOnto = (onto: number) =>
-    whenSound(() => {
+    submitIfValid(() => {
       const checked = (schema as unknown as z.ZodType<ContentOf<K>>).safeParse(complete?.(content) ?? content)
       if (checked.success) return saving.save({ content: checked.data, onto })
       const [issue] = checked.error.issues
-      complain(`${fieldNames[String(issue?.path[0])] ?? `The ${one}`} ${issue?.message ?? 'is not valid'}. Nothing was saved.`)
+      setFormError(
+        `${fieldNames[String(issue?.path[0])] ?? `The ${one}`} ${issue?.message ?? 'is not valid'}. Nothing was saved.`,
+      )
     })
   return {
     kind,

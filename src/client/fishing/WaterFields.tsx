@@ -1,7 +1,7 @@
 import type { Bed, Method } from '../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../core/catalogue/methods.ts'
 import { useCatalogue } from '../catalogue/useCatalogue.ts'
-import { Field, Select } from '../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../ui/controls.tsx'
 import { NumberField } from '../ui/NumberField.tsx'
 import { QuantityField } from '../ui/QuantityField.tsx'
 
@@ -18,11 +18,8 @@ export function MethodField({ of: { method }, onChange }: Props) {
       <Select
         id="fishing-method"
         value={method}
-        onChange={(event) => {
-          const next = event.target.value as Method
-          onChange({ method: next, scope: methods[next].scope })
-        }}
-        choices={Object.entries(methods).map(([value, { name }]) => ({ value, text: name }))}
+        onChoose={(next) => onChange({ method: next, scope: methods[next].scope })}
+        choices={choicesOf(methods)}
       />
     </Field>
   )
@@ -32,12 +29,7 @@ export function BedField({ of: { bed }, onChange }: Props) {
   const { beds } = useCatalogue()
   return (
     <Field label="bottom" htmlFor="fishing-bed">
-      <Select
-        id="fishing-bed"
-        value={bed}
-        onChange={(event) => onChange({ bed: event.target.value as Bed })}
-        choices={Object.entries(beds).map(([value, { name }]) => ({ value, text: name }))}
-      />
+      <Select id="fishing-bed" value={bed} onChoose={(next) => onChange({ bed: next })} choices={choicesOf(beds)} />
     </Field>
   )
 }

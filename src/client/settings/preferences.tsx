@@ -2,7 +2,7 @@ import { createContext, type ReactNode, useCallback, useContext, useMemo, useSta
 import type { OwnMeasures } from '../../core/setup/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { type Show, showIn, type Units } from './show.ts'
-import { USUAL_PX_PER_MM } from './trueSize.ts'
+import { DEFAULT_PX_PER_MM } from './trueSize.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
@@ -23,7 +23,7 @@ const KEY = 'wide-reach.preferences'
 const USUAL: Preferences = {
   light: 'day',
   units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' },
-  pxPerMm: USUAL_PX_PER_MM,
+  pxPerMm: DEFAULT_PX_PER_MM,
   own: {},
 }
 

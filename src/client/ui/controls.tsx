@@ -50,11 +50,22 @@ export function Field({
   )
 }
 
-export type Choice = { value: string; text: string; disabled?: boolean }
+export type Choice<T extends string = string> = { value: T; text: string; disabled?: boolean }
 
-export function Select({ choices, ...rest }: SelectHTMLAttributes<HTMLSelectElement> & { choices: readonly Choice[] }) {
+type SelectProps<T extends string> = Omit<SelectHTMLAttributes<HTMLSelectElement>, 'value' | 'onChange'> & {
+  choices: readonly Choice<T>[]
+  value: NoInfer<T> | undefined
+  onChoose: (value: T) => void
+}
+
+/** A list to choose one of; the choice has the type of the choices. */
+export function Select<T extends string>({ choices, onChoose, ...rest }: SelectProps<T>) {
+  const choose = (value: string) => {
+    const chosen = choices.find((choice) => choice.value === value)
+    if (chosen) onChoose(chosen.value)
+  }
   return (
-    <select className={fieldClass} {...rest}>
+    <select className={fieldClass} onChange={(event) => choose(event.target.value)} {...rest}>
       {choices.map(({ value, text, disabled }) => (
         <option key={value} value={value} disabled={disabled}>
           {text}
@@ -63,6 +74,10 @@ export function Select({ choices, ...rest }: SelectHTMLAttributes<HTMLSelectElem
     </select>
   )
 }
+
+/** The entries of a table as choices. */
+export const choicesOf = <T extends string>(table: Readonly<Record<T, { name: string }>>): Choice<T>[] =>
+  (Object.keys(table) as T[]).map((value) => ({ value, text: table[value].name }))
 
 /** A sheet of the page with its heading. */
 export function Sheet({

@@ -20,7 +20,7 @@ import { WOUND_NAMES } from './names.ts'
 import { percent } from './percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from './purposeWords.ts'
 import { RIGGING_WORDS } from './riggingWords.ts'
-import { FISHES_WORDS } from './waterWords.ts'
+import { FISHING_MODE_WORDS } from './waterWords.ts'
 
 /** Units, the catalogue’s names, and the names of outfits, marks and fish by id. */
 export type DifferenceWording = { catalogue: Catalogue; show: Show; nameOf: (id: string) => string | undefined }
@@ -105,7 +105,7 @@ const WORDS: { [Field in FieldName]?: (value: never, wording: DifferenceWording)
   from: partName,
   to: partName,
   family: (id: FamilyId) => familyName(id),
-  fishes: (id: keyof typeof FISHES_WORDS) => FISHES_WORDS[id],
+  fishes: (id: keyof typeof FISHING_MODE_WORDS) => FISHING_MODE_WORDS[id],
   tags: list,
   setAside: (findings: NonNullable<Trace['setAside']>) => list(findings.map(({ reason }) => `“${reason}”`)),
   pieces: () => '',

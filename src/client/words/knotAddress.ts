@@ -4,7 +4,7 @@ import type { LineSpec } from '../../core/catalogue/materials.ts'
 /** What a knot is shown for: the lines it is tied in, and its turns where they are said. */
 export type KnotFor = { lines: LineSpec[]; turns: number | undefined }
 
-const MOST_TURNS = 60
+const MAX_TURNS = 60
 const isBetween = (least: number, value: number, most: number) => value >= least && value <= most
 
 /** Where a knot is shown with the lines and turns of a joint. */
@@ -24,7 +24,7 @@ export function readKnotFor(query: URLSearchParams): KnotFor {
   const turns = Number(query.get('turns') ?? Number.NaN)
   return {
     lines: query.getAll('line').slice(0, 2).flatMap(readLine),
-    turns: Number.isInteger(turns) && isBetween(1, turns, MOST_TURNS) ? turns : undefined,
+    turns: Number.isInteger(turns) && isBetween(1, turns, MAX_TURNS) ? turns : undefined,
   }
 }
 

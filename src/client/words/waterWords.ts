@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
-import type { Fishes } from '../../core/catalogue/familyIds.ts'
+import type { FishingMode } from '../../core/catalogue/familyIds.ts'
 import type { SkyEvent } from '../../core/physics/sky/sky.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
 import type { Owned } from '../../core/plan/owned.ts'
@@ -47,7 +47,7 @@ export function daysFrom(fromMs: number, timeMs: number): string {
 }
 
 /** How the end of a trace is meant to fish. */
-export const FISHES_WORDS: Readonly<Record<Fishes, string>> = {
+export const FISHING_MODE_WORDS: Readonly<Record<FishingMode, string>> = {
   holds: 'hold the bottom',
   drags: 'drag near the bottom',
   hangs: 'hang in mid-water',

@@ -7,7 +7,7 @@ import { mainLine } from '../setup/outfitLines.ts'
 import { lineAlongM } from '../setup/paths.ts'
 
 /** Leader over main line where no family says. Nominal. */
-const USUAL_OVER_MAIN = 0.75
+const DEFAULT_OVER_MAIN = 0.75
 
 /** What is asked of the leader of a trace as it stands, by the same function that drafts it. */
 export function leaderOnTrace({ setup, moments: { cast } }: Judgement, ruleSet?: RuleSet): LeaderAdvice {
@@ -15,7 +15,7 @@ export function leaderOnTrace({ setup, moments: { cast } }: Judgement, ruleSet?:
   const end = ends.find(({ role }) => role !== 'sinker')
   const usualM = end ? lineAlongM(tracePath(end.id)) : 0
   return leaderFor(purposeOf(setup, ruleSet), {
-    usualN: (familyOf(trace.family)?.leaderOverMain ?? USUAL_OVER_MAIN) * mainLine(outfit).strengthN,
+    usualN: (familyOf(trace.family)?.leaderOverMain ?? DEFAULT_OVER_MAIN) * mainLine(outfit).strengthN,
     usualM,
     onReel: usualM > outfit.rod.lengthM + conditions.freeboardM,
     ...(cast ? { castN: cast.neededN } : {}),

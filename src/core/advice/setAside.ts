@@ -1,5 +1,5 @@
 import type { Trace } from '../documents/trace.ts'
-import { MOST_FIGURE } from '../documents/vocabulary.ts'
+import { MAX_FIGURE } from '../documents/vocabulary.ts'
 import type { Finding } from './finding.ts'
 
 /** The trace with a finding set aside for a reason. */
@@ -8,7 +8,7 @@ export function setAside(trace: Trace, { id, figure }: Finding, reason: string):
     ...takenUp(trace, id),
     setAside: [
       ...(trace.setAside ?? []).filter(({ finding }) => finding !== id),
-      { finding: id, reason, figure: Math.min(figure, MOST_FIGURE) },
+      { finding: id, reason, figure: Math.min(figure, MAX_FIGURE) },
     ],
   }
 }

@@ -5,7 +5,7 @@ import type { Finding } from './finding.ts'
 import { type Advised, type TriedRemedy, tryRemedies } from './tryRemedies.ts'
 
 /** Remedies that a draft takes at most before it is left as it is. */
-const MOST_REMEDIES = 6
+const MAX_REMEDIES = 6
 
 /** A draft with what was done to it so that nothing is found against it, and what is found all the same. */
 export type SoundDraft = Draft & { done: string[]; findings: readonly Finding[] }
@@ -23,7 +23,7 @@ export function soundDraft(order: Order): SoundDraft {
     return { judgement, findings: advise(judgement, ruleSet), ruleSet }
   }
   let seen = look()
-  while (done.length < MOST_REMEDIES) {
+  while (done.length < MAX_REMEDIES) {
     const remedy = freeRemedy(seen)
     if (!remedy) break
     made = { ...made, trace: remedy.trace, conditions: remedy.conditions }

@@ -4,7 +4,7 @@ import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import type { Trace } from '../documents/trace.ts'
-import { MOST_PIECES } from '../documents/vocabulary.ts'
+import { MAX_PIECES } from '../documents/vocabulary.ts'
 import { prepareSetup } from '../setup/prepareSetup.ts'
 import { evaluate, evaluateInSteps } from './evaluate.ts'
 import { parseRequest } from './parseRequest.ts'
@@ -22,13 +22,13 @@ test.each([longChain, manySliders, manySnoods])(
   '%o: the time to judge a trace grows at most with the cube of its parts',
   (made) => {
     const least = (parts: number) => Math.min(...Array.from({ length: 4 }, () => judgedIn(made(parts))))
-    expect(least(MOST_PIECES) / least(MOST_PIECES / 4)).toBeLessThan(64)
+    expect(least(MAX_PIECES) / least(MAX_PIECES / 4)).toBeLessThan(64)
   },
 )
 
 test('a long trace is judged in steps, none of them over half of the work', () => {
   const setup = {
-    trace: manySnoods(MOST_PIECES),
+    trace: manySnoods(MAX_PIECES),
     outfit: braidOutfit(50),
     conditions: defaultConditions(),
     catalogue: NOMINAL_CATALOGUE,

@@ -25,7 +25,7 @@ export type Report = {
 }
 
 /** Parts that are judged again at most to try remedies: of a large trace only those of the worst findings are tried, and so named. */
-const MOST_TRIED_PARTS = 200
+const MAX_TRIED_PARTS = 200
 
 /** @param ruleSet the one in force: a remedy is only named once it was tried under it. */
 export function reportOf(evaluation: Evaluation, ruleSet: RuleSet | undefined): Report {
@@ -43,7 +43,7 @@ export function reportOf(evaluation: Evaluation, ruleSet: RuleSet | undefined): 
       from: origin,
     })),
   }))
-  const tried = Math.ceil(MOST_TRIED_PARTS / Math.max(1, evaluation.setup.trace.pieces.length))
+  const tried = Math.ceil(MAX_TRIED_PARTS / Math.max(1, evaluation.setup.trace.pieces.length))
   const findings = evaluation.findings.map((finding, i) => {
     const { id, severity, why } = finding
     const [best] = i < tried ? tryRemedies(finding, { judgement: evaluation, findings: evaluation.findings, ruleSet }) : []

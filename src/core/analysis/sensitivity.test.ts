@@ -13,31 +13,31 @@ const outfit = braidOutfit(50)
 const setup = { ...draftOf('runningLedger', outfit, defaultConditions()), outfit, catalogue }
 
 test('the drag moves the run’s margin by its own inverse: a tenth less gives a ninth more', () => {
-  const { margin, sways } = sensitivityOf(setup, 'run')!
-  const drag = sways.find(({ id }) => id === 'dragN')!
+  const { margin, inputEffects } = sensitivityOf(setup, 'run')!
+  const drag = inputEffects.find(({ id }) => id === 'dragN')!
   expect(drag.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
   expect(drag.high.margin / margin).toBeCloseTo(1 / 1.1, 9)
 })
 
 test('the fish’s weight moves the hand alone, and in the hand by its inverse', () => {
-  expect(sensitivityOf(setup, 'run')!.sways.some(({ id }) => id === 'fishMassKg')).toBe(false)
-  const { margin, sways } = sensitivityOf(setup, 'hand')!
-  expect(sways.find(({ id }) => id === 'fishMassKg')!.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
+  expect(sensitivityOf(setup, 'run')!.inputEffects.some(({ id }) => id === 'fishMassKg')).toBe(false)
+  const { margin, inputEffects } = sensitivityOf(setup, 'hand')!
+  expect(inputEffects.find(({ id }) => id === 'fishMassKg')!.low.margin / margin).toBeCloseTo(1 / 0.9, 9)
 })
 
 test('after the line let out it is the stream that moves how it settles most: about by its square', () => {
   const water = { ...defaultWater(catalogue, 'anchor'), depthM: 28, streamMperS: 0.6 }
-  const { margin, sways } = sensitivityOf({ ...setup, conditions: { ...setup.conditions, water } }, 'settle')!
-  const [scope, stream] = sways
+  const { margin, inputEffects } = sensitivityOf({ ...setup, conditions: { ...setup.conditions, water } }, 'settle')!
+  const [scope, stream] = inputEffects
   expect([scope!.id, stream!.id]).toEqual(['scope', 'streamMperS'])
   expect(stream!.low.margin / margin).toBeGreaterThan(1.2)
   expect(stream!.low.margin / margin).toBeLessThan(1.3)
 })
 
 test('strongest first; a link that does not decide does not move it; a moment that does not apply gives nothing', () => {
-  const { sways } = sensitivityOf(setup, 'run')!
-  for (const [i, sway] of sways.entries()) if (i > 0) expect(sway.swing).toBeLessThanOrEqual(sways[i - 1]!.swing)
-  expect(sways.some(({ id }) => id === 'sinker mass')).toBe(false)
+  const { inputEffects } = sensitivityOf(setup, 'run')!
+  for (const [i, sway] of inputEffects.entries()) if (i > 0) expect(sway.swing).toBeLessThanOrEqual(inputEffects[i - 1]!.swing)
+  expect(inputEffects.some(({ id }) => id === 'sinker mass')).toBe(false)
   expect(sensitivityOf({ ...setup, conditions: { ...setup.conditions, castStyle: 'none' } }, 'cast')).toBeUndefined()
 })
 

@@ -12,7 +12,7 @@ export type Sway = Pick<Lever, 'id' | 'what' | 'quantity' | 'value'> & {
   /** Largest change of the margin either way. */
   swing: number
 }
-export type Sensitivity = { margin: number; verdict: Verdict; sways: Sway[] }
+export type Sensitivity = { margin: number; verdict: Verdict; inputEffects: Sway[] }
 
 const TENTH = 0.1
 /** A change of margin under this is none. */
@@ -25,7 +25,7 @@ const NOTHING = 1e-6
 export function sensitivityOf(setup: Setup, name: MomentName): Sensitivity | undefined {
   const now = resultOf(setup, name)
   if (!now) return undefined
-  const sways = leversOf(setup, [name]).flatMap(({ id, what, quantity, value, scaled }): Sway[] => {
+  const inputEffects = leversOf(setup, [name]).flatMap(({ id, what, quantity, value, scaled }): Sway[] => {
     const at = (factor: number) => {
       const then = resultOf(scaled(factor), name)
       return then && { margin: then.margin, verdict: then.verdict }
@@ -35,7 +35,7 @@ export function sensitivityOf(setup: Setup, name: MomentName): Sensitivity | und
     const swing = Math.max(Math.abs(low.margin - now.margin), Math.abs(high.margin - now.margin))
     return swing > NOTHING ? [{ id, what, quantity, value, low, high, swing }] : []
   })
-  return { margin: now.margin, verdict: now.verdict, sways: sways.toSorted((a, b) => b.swing - a.swing) }
+  return { margin: now.margin, verdict: now.verdict, inputEffects: inputEffects.toSorted((a, b) => b.swing - a.swing) }
 }
 
 /** Undefined where the input asked about is outside what can be calculated (more line out than was wound). */

@@ -11,7 +11,7 @@ import {
   lineDiameterM,
   lineLengthM,
   lineOutM,
-  MOST_LINKS,
+  MAX_LINKS,
   massKg,
   nonNegative,
   positive,
@@ -49,7 +49,7 @@ const chainElement = z.discriminatedUnion('type', [
 ])
 
 const chainInput = z
-  .strictObject({ path: z.array(chainElement).min(1).max(MOST_LINKS, { abort: true }) })
+  .strictObject({ path: z.array(chainElement).min(1).max(MAX_LINKS, { abort: true }) })
   .superRefine(({ path }, context) => {
     for (const [i, element] of path.entries())
       if (element.type === 'joint' && path[i - 1]?.type !== 'line' && path[i + 1]?.type !== 'line')
@@ -69,7 +69,7 @@ const failureInput = z
         ]),
       )
       .min(1)
-      .max(MOST_LINKS, { abort: true }),
+      .max(MAX_LINKS, { abort: true }),
     loadN: pullN,
   })
   .superRefine(({ links }, context) => {
@@ -99,13 +99,13 @@ const spoolInput = z
   })
 
 /** More pulls than anyone makes of one knot. */
-const MOST_PULLS = 2_000
+const MAX_PULLS = 2_000
 const testsInput = z.strictObject({
   nominalEfficiency: share,
   nominalVariation: z.number().min(1e-3).max(1),
   priorWeight: z.number().min(1e-3).max(1_000),
   priorDegrees: z.number().min(2.001).max(1_000),
-  tested: z.array(z.number().min(1e-3).max(2)).max(MOST_PULLS, { abort: true }),
+  tested: z.array(z.number().min(1e-3).max(2)).max(MAX_PULLS, { abort: true }),
 })
 
 const flyingKg = z.number().min(1e-4).max(10)

@@ -40,11 +40,11 @@ export type FamilyId = keyof typeof FAMILY_NAMES
 export const FAMILY_IDS = Object.keys(FAMILY_NAMES) as [FamilyId, ...FamilyId[]]
 
 /** How an end is meant to fish: on the bottom, dragged near it, hung in mid-water, free, or worked. */
-export const FISHES = ['holds', 'drags', 'hangs', 'swims', 'worked'] as const
-export type Fishes = (typeof FISHES)[number]
+export const FISHING_MODES = ['holds', 'drags', 'hangs', 'swims', 'worked'] as const
+export type FishingMode = (typeof FISHING_MODES)[number]
 
 /** How the families fish that do not hold the bottom. */
-const FAMILY_FISHES: Partial<Record<FamilyId, Fishes>> = {
+const FAMILY_FISHES: Partial<Record<FamilyId, FishingMode>> = {
   hookString: 'worked',
   freeLine: 'swims',
   splitShot: 'swims',
@@ -71,7 +71,7 @@ const FAMILY_FISHES: Partial<Record<FamilyId, Fishes>> = {
 }
 
 /** How the end of a family is meant to fish, unless a trace says otherwise. */
-export const familyFishes = (id: FamilyId): Fishes => FAMILY_FISHES[id] ?? 'holds'
+export const familyFishingMode = (id: FamilyId): FishingMode => FAMILY_FISHES[id] ?? 'holds'
 
 /** The family of a trace that was drawn from nothing. */
 export const OWN_DESIGN = 'ownDesign' satisfies FamilyId

@@ -42,7 +42,7 @@ export const LIVE_MASS_SHARE = { holds: 0.03, watch: 0.05 }
 export const MOUTH_SHARE = { holds: 0.6, watch: 0.8 }
 export const STRAIGHTEN_MARGIN = { holds: 1.3, watch: 1 }
 /** Gape over the width of the mouth under which a dead bait’s hook is lost in it. Nominal, ours. */
-export const LEAST_GAPE_OF_MOUTH = 0.22
+export const MIN_GAPE_OF_MOUTH = 0.22
 /** Past this gap left free the hook is larger than the bait asks for. Ours. */
 const LARGE = 0.75
 const MOST = 5

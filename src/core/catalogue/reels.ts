@@ -27,7 +27,7 @@ export function spoolRadii(reel: Reel): SpoolRadii {
 }
 
 /** Turns of a spool for one of the handle, where nobody said. Nominal. */
-export const USUAL_GEAR_RATIO = 5
+export const DEFAULT_GEAR_RATIO = 5
 
 /** A spool weighs about so many times the nylon that it holds. Nominal, ours. */
 const SPOOL_OVER_NYLON = 2

@@ -15,7 +15,7 @@ type Rod = {
 const BEST_AT_100_N_KG = 0.15
 const GROWTH = 2
 /** The most that a rod casts over what it throws best, where its rating does not say. Nominal, ours. */
-const MOST_OVER_BEST = 1.3
+const MAX_OVER_BEST = 1.3
 /** A rod bent to its length's third bears about a third of the line it is rated for. Nominal, ours. */
 const BENT = { shareOfLength: 1 / 3, shareOfRating: 1 / 3 }
 
@@ -30,7 +30,7 @@ export function bestCast(rod: Rod): { massKg: number; origin: 'document' | 'nomi
 }
 
 /** What a rod casts at most, kg: as rated, else so much over what it throws best. */
-export const mostCastKg = (rod: Rod): number => rod.castHighKg ?? MOST_OVER_BEST * bestCast(rod).massKg
+export const mostCastKg = (rod: Rod): number => rod.castHighKg ?? MAX_OVER_BEST * bestCast(rod).massKg
 
 /** Stiffness of a rod at its tip, N/m, estimated from its line rating, length and action. */
 export const rodStiffnessNperM = ({ rodActions }: Catalogue, rod: Rod): number =>

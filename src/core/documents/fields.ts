@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { CONNECTION_IDS, MATERIAL_IDS, RIGGING_IDS } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { filledText, text } from './text.ts'
-import { MOST_NAME, MOST_NOTES } from './vocabulary.ts'
+import { MAX_NAME, MAX_NOTES } from './vocabulary.ts'
 
 const TOO_SMALL = 'is too small'
 
@@ -14,12 +14,12 @@ export const massKg = z.number().min(1e-5, TOO_SMALL).max(50)
 export const share = z.number().min(1e-3, TOO_SMALL).max(1, 'is over 100 %')
 /** A document’s revision, as a database counts it. */
 export const revisionNumber = z.int().min(1).max(2_000_000_000)
-export const documentName = filledText(MOST_NAME, 'needs a name').refine(
+export const documentName = filledText(MAX_NAME, 'needs a name').refine(
   (name) => !/\p{Cc}/u.test(name),
   'must be one line without control characters',
 )
 export const hookSize = text(10).refine((typed) => parseHookSize(typed).ok, 'is not a hook size, such as 2/0 or 4')
-export const notes = text(MOST_NOTES)
+export const notes = text(MAX_NOTES)
 export const materialSchema = z.enum(MATERIAL_IDS)
 
 /** The angler's own figure for one joint: its mean, and where known its spread and how many were pulled. */

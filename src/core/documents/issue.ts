@@ -4,11 +4,11 @@ import type { z } from 'zod'
 export type Issue = { path: (string | number)[]; message: string }
 
 /** How many faults of one document are told: whoever has more reads no further either. */
-const MOST_TOLD = 100
+const MAX_TOLD = 100
 
 /** A schema's issues as the application's own. */
 export const plainIssues = (issues: readonly z.core.$ZodIssue[]): Issue[] =>
-  issues.slice(0, MOST_TOLD).map(({ path, message }) => ({
+  issues.slice(0, MAX_TOLD).map(({ path, message }) => ({
     path: path.map((key) => (typeof key === 'number' ? key : String(key))),
     message,
   }))

@@ -5,7 +5,7 @@ import { documentName, notes } from './fields.ts'
 import { text } from './text.ts'
 import { MARK_VERSION } from './versions.ts'
 
-export const MOST_TABLE_ROWS = 3_000
+export const MAX_TABLE_ROWS = 3_000
 
 /** One row of a mark's stream table. */
 export const streamRowSchema = z.strictObject({
@@ -41,7 +41,7 @@ export const markSchema = z
     /** High and low waters from a printed table, used in place of the port's prediction where they reach. */
     heights: z
       .array(z.strictObject({ at: z.iso.datetime(), heightM: z.number().min(-20).max(20) }))
-      .max(MOST_TABLE_ROWS, `has over ${MOST_TABLE_ROWS} rows`)
+      .max(MAX_TABLE_ROWS, `has over ${MAX_TABLE_ROWS} rows`)
       .optional(),
     notes: notes.optional(),
   })

@@ -5,11 +5,11 @@ import { documentName, strengthN } from './fields.ts'
 export const MOVING_WAYS = ['trolled', 'retrieved', 'kite'] as const
 export type MovingWay = (typeof MOVING_WAYS)[number]
 /** More places of a course, or baits under one kite, than anyone plans. */
-export const MOST_COURSE = 40
-export const MOST_KITE_BAITS = 3
+export const MAX_COURSE = 40
+export const MAX_KITE_BAITS = 3
 
-export const LEAST_WATER_M = 0.5
-const waterM = z.number().min(LEAST_WATER_M, 'must be 0.5 m or more').max(2_000)
+export const MIN_WATER_M = 0.5
+const waterM = z.number().min(MIN_WATER_M, 'must be 0.5 m or more').max(2_000)
 /** A speed to begin from is round in the unit that it is usually told in. */
 const KNOT_MPERS = QUANTITIES.speed.units.kn
 const speedMperS = z.number().min(0.05, 'is too slow').max(10, 'is over 10 m/s')
@@ -33,7 +33,7 @@ const trolled = z.strictObject({
   /** Depths along the boat's way, by the distance from its start. */
   course: z
     .array(z.strictObject({ alongM: z.number().min(0).max(100_000), depthM: waterM }))
-    .max(MOST_COURSE)
+    .max(MAX_COURSE)
     .optional(),
   /** Another line beside it, of the same trace: how far out, and its weights so many times as heavy. */
   beside: z
@@ -81,7 +81,7 @@ const kite = z.strictObject({
       }),
     )
     .min(1, 'has no bait')
-    .max(MOST_KITE_BAITS, `has over ${MOST_KITE_BAITS} baits`)
+    .max(MAX_KITE_BAITS, `has over ${MAX_KITE_BAITS} baits`)
     .default([
       { name: 'short', ringHeightM: 15, ringDistanceM: 30 },
       { name: 'long', ringHeightM: 20, ringDistanceM: 50 },

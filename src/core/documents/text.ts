@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { MOST_NAME } from './vocabulary.ts'
+import { MAX_NAME } from './vocabulary.ts'
 
 /** Half of a character that is written as two: the whole ones are not met by this. */
 const HALF_A_CHARACTER = /\p{Surrogate}/u
@@ -21,4 +21,4 @@ export const filledText = (most: number, empty: string) => text(most).trim().min
 export const cutText = (long: string, most: number): string => [...long.slice(0, 2 * most)].slice(0, most).join('')
 
 /** The name of a copy. */
-export const copyName = (name: string): string => cutText(`${name}, copy`, MOST_NAME)
+export const copyName = (name: string): string => cutText(`${name}, copy`, MAX_NAME)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FAMILY_IDS, FISHES } from '../catalogue/familyIds.ts'
+import { FAMILY_IDS, FISHING_MODES } from '../catalogue/familyIds.ts'
 import { BAIT_IDS, HARDWARE_TYPES, HOOK_PATTERN_IDS, SINKER_METAL_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import {
   bodyFields,
@@ -21,7 +21,7 @@ import {
 } from './fields.ts'
 import { filledText, text } from './text.ts'
 import { TRACE_VERSION } from './versions.ts'
-import { LINE_ROLES, MOST_FIGURE, MOST_PIECES, MOST_TAG, MOST_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
+import { LINE_ROLES, MAX_FIGURE, MAX_PIECES, MAX_TAG, MAX_TAGS, OUTFIT, WOUND_ROLES } from './vocabulary.ts'
 
 const RESERVED: readonly string[] = [OUTFIT, ...WOUND_ROLES]
 
@@ -151,11 +151,11 @@ export const traceSchema = z.strictObject({
   name: documentName,
   family: z.enum(FAMILY_IDS),
   /** How its end is meant to fish; absent: as its family does, or its parts say. */
-  fishes: z.enum(FISHES).optional(),
+  fishes: z.enum(FISHING_MODES).optional(),
   notes: notes.optional(),
   /** The angler's own words to find it by. */
-  tags: z.array(filledText(MOST_TAG, 'is empty')).max(MOST_TAGS, `has more than ${MOST_TAGS} tags`).optional(),
-  pieces: z.array(pieceSchema).max(MOST_PIECES, { error: `has more than ${MOST_PIECES} pieces`, abort: true }),
+  tags: z.array(filledText(MAX_TAG, 'is empty')).max(MAX_TAGS, `has more than ${MAX_TAGS} tags`).optional(),
+  pieces: z.array(pieceSchema).max(MAX_PIECES, { error: `has more than ${MAX_PIECES} pieces`, abort: true }),
   releaseClips: z.array(releaseClipSchema).max(10).optional(),
   /** Findings that the angler knows of and lives with, each with its reason and how bad it was then. */
   setAside: z
@@ -163,7 +163,7 @@ export const traceSchema = z.strictObject({
       z.strictObject({
         finding: text(120).min(1),
         reason: filledText(200, 'needs a reason'),
-        figure: z.number().min(-MOST_FIGURE).max(MOST_FIGURE),
+        figure: z.number().min(-MAX_FIGURE).max(MAX_FIGURE),
       }),
     )
     .max(50)

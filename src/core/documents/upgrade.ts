@@ -1,5 +1,5 @@
 import { FAMILY_IDS, OWN_DESIGN } from '../catalogue/familyIds.ts'
-import { MOST_TAG, MOST_TAGS } from './vocabulary.ts'
+import { MAX_TAG, MAX_TAGS } from './vocabulary.ts'
 
 /** A document as it was read, before its schema has seen it. */
 type Raw = Readonly<Record<string, unknown>>
@@ -47,7 +47,7 @@ function traceToV2({ fuse, family, tags, pieces, ...rest }: Raw): Raw {
   const known = typeof family !== 'string' || (FAMILY_IDS as readonly string[]).includes(family)
   const kept = Array.isArray(tags) ? tags : []
   // A family of one's own is kept as a word to find it by.
-  const ownTag = !known && family.length <= MOST_TAG && kept.length < MOST_TAGS && !kept.includes(family) ? [family] : []
+  const ownTag = !known && family.length <= MAX_TAG && kept.length < MAX_TAGS && !kept.includes(family) ? [family] : []
   return {
     ...rest,
     family: known ? family : OWN_DESIGN,

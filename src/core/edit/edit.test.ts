@@ -24,7 +24,7 @@ import { placesAt, stretchesOn } from './places.ts'
 import { goesWith, removePart } from './removePart.ts'
 import { reorder } from './reorder.ts'
 import { replacePart } from './replacePart.ts'
-import { reseat } from './reseat.ts'
+import { resolveStops } from './resolveStops.ts'
 import { restring, restringRole } from './restring.ts'
 import { slidePart } from './slidePart.ts'
 import { splitLine } from './splitLine.ts'
@@ -84,7 +84,7 @@ describe('any edits on any trace', () => {
 })
 
 test('stops as a person drew them stay as they are', () => {
-  for (const trace of STARTS) expect(reseat(trace)).toEqual(trace)
+  for (const trace of STARTS) expect(resolveStops(trace)).toEqual(trace)
 })
 
 describe('add', () => {

@@ -4,7 +4,7 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import { fitIssues } from '../setup/fitIssues.ts'
 import type { Rig } from '../setup/setup.ts'
 import { soundnessIssues } from '../setup/soundness.ts'
-import { reseat } from './reseat.ts'
+import { resolveStops } from './resolveStops.ts'
 import { retie } from './retie.ts'
 
 /** A sound trace, the piece to look at next, and what else came of it, in a sentence; or why it cannot be. */
@@ -17,10 +17,10 @@ export const refused = (why: string): EditResult => ({ ok: false, why })
  * trace through that fits the outfit.
  */
 export function checked(rig: Rig, edited: Trace, chosen: string): EditResult {
-  const seated = withoutDangling(reseat(edited))
-  const shape = traceSchema.safeParse(seated)
+  const withResolvedStops = withoutDangling(resolveStops(edited))
+  const shape = traceSchema.safeParse(withResolvedStops)
   if (!shape.success) return refused(shape.error.issues[0]?.message ?? 'this is not a trace')
-  const tied = hangs(seated) ? retie(rig, seated) : { trace: seated, said: [] }
+  const tied = hangs(withResolvedStops) ? retie(rig, withResolvedStops) : { trace: withResolvedStops, said: [] }
   if ('why' in tied) return refused(tied.why)
   const { trace, said } = tied
   const [fault] = [...soundnessIssues(trace, rig.catalogue), ...fitIssues({ ...rig, trace })]

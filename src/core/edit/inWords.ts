@@ -17,7 +17,7 @@ type Item = { words: string; on: Item[][] }
 type Word = { name: string; part: NewPart; set: object }
 
 /** More characters than anyone writes of one trace. */
-const MOST_WRITTEN = 4_000
+const MAX_WRITTEN = 4_000
 
 /** Whether a text says more than the one part that a list is searched for. */
 export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
@@ -28,7 +28,7 @@ export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
  * stand with their part.
  */
 export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
-  if (text.length > MOST_WRITTEN) return refused('this is too long for one trace')
+  if (text.length > MAX_WRITTEN) return refused('this is too long for one trace')
   const chains = parse(text)
   if (typeof chains === 'string') return refused(chains)
   const drawing = new Drawing(rig)

@@ -12,7 +12,7 @@ import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { tieTo } from './joining.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { reseat } from './reseat.ts'
+import { resolveStops } from './resolveStops.ts'
 import { NO_KNOT } from './retie.ts'
 
 /** The trace with a part, and all that hangs from it, lifted off and put at another place; nothing of it changes but how it hangs. */
@@ -25,12 +25,12 @@ export function moveTo(rig: Rig, id: string, place: Place): EditResult {
   if (place.at === 'along') {
     const attach = seatFor(without(trace, id), place, piece)
     // Lifted off, it may have passed what it bore on, or what bore on it.
-    return typeof attach === 'string' ? refused(attach) : checked(rig, soughtAnew(reattached(trace, id, attach), id), id)
+    return typeof attach === 'string' ? refused(attach) : checked(rig, withRecomputedStops(reattached(trace, id, attach), id), id)
   }
   if (place.takes === id) return refused('it is there already')
   const attach = tieTo(rig, place.of, piece, place.end)
   if (!attach) return refused(NO_KNOT)
-  const moved = soughtAnew(reattached(trace, id, attach), id)
+  const moved = withRecomputedStops(reattached(trace, id, attach), id)
   const taken = place.takes === undefined ? undefined : pieceById(trace, place.takes)
   if (!taken) return checked(rig, moved, id)
   if (hungFrom(trace, id).some(({ attach: { how }, role }) => how === 'joined' && role !== 'bait'))
@@ -48,9 +48,9 @@ function hangsFrom(trace: Trace, at: string, id: string): boolean {
 const without = (trace: Trace, id: string): Trace => ({ ...trace, pieces: trace.pieces.filter((piece) => piece.id !== id) })
 
 /** Whatever bore on a part that was lifted off looks for its stop anew. */
-function soughtAnew(trace: Trace, id: string): Trace {
+function withRecomputedStops(trace: Trace, id: string): Trace {
   const bore = ({ attach }: Piece) => attach.how === 'sliding' && [attach.stops.above, attach.stops.below].includes(id)
-  return reseat(trace, new Set(trace.pieces.filter(bore).map((piece) => piece.id)))
+  return resolveStops(trace, new Set(trace.pieces.filter(bore).map((piece) => piece.id)))
 }
 
 /** Every place of a trace that a part can be moved to, with what comes of it. */

@@ -5,7 +5,7 @@ import { onLine, putAt, ridesOn } from './along.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { tieTo } from './joining.ts'
-import { reseat } from './reseat.ts'
+import { resolveStops } from './resolveStops.ts'
 import { NO_KNOT } from './retie.ts'
 
 /** The trace with a part changed about with its neighbour, toward the hook or toward the reel. */
@@ -33,7 +33,7 @@ function changedAlong(rig: Rig, piece: Piece, lineId: string, toward: 'hook' | '
   const moved = putAt(putAt(trace, piece.id, other.downM), other.piece.id, own.downM)
   const pieces = swappedInOrder(moved.pieces, piece.id, other.piece.id)
   const sought = involvedIn(pieces, piece.id, other.piece.id)
-  return checked(rig, reseat({ ...moved, pieces }, sought), piece.id)
+  return checked(rig, resolveStops({ ...moved, pieces }, sought), piece.id)
 }
 
 /** The pieces with two of them in each other's place of the list. */

@@ -22,7 +22,7 @@ import type { Setup } from '../setup/setup.ts'
 import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
-import { defaultWishes, type Family, type Said, type Wishes } from './family.ts'
+import { defaultWishes, type Family, type UserChoices, type Wishes } from './family.ts'
 import { forFish, suggestedHook } from './forFish.ts'
 import { kiteLeadFor, movingFor, settledMoving } from './movingFor.ts'
 import { sinkerFor } from './sinkerFor.ts'
@@ -32,7 +32,7 @@ const CAST_MARGIN = CAST_OVER_PEAK.holds + 0.2
 /** Weak link over the weakest above it that a draft aims for: the knots' spread still lets it go first 49 times in 50. */
 const WEAK_LINK_SHARE = 0.6
 /** Steps of label that a draft goes up at most to make the cast hold. */
-const MOST_STEPS_UP = 6
+const MAX_STEPS_UP = 6
 /** Share of the line class most people set, and the share of the ceiling a draft keeps to. */
 const DEFAULT_DRAG_SHARE = 0.3
 const UNDER_CEILING = 0.9
@@ -54,7 +54,7 @@ export type Draft = {
 /** What a draft is made for: a family and what a person said of it; and what it is made with. */
 export type Order = {
   family: Family
-  said: Said
+  said: UserChoices
   outfit: Outfit
   conditions: Conditions
   catalogue: Catalogue
@@ -162,7 +162,7 @@ function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
   const longerM = usualM === 0 ? 0 : leader.lengthM - usualM
   let leaderN = said.leaderN ?? leader.labelN
   let trace = withWeakLink(order, { ...basis, leaderN }, longerM)
-  for (let i = 0; i < MOST_STEPS_UP && castTooHard(setupOf(order, trace)); i += 1) {
+  for (let i = 0; i < MAX_STEPS_UP && castTooHard(setupOf(order, trace)); i += 1) {
     leaderN = nextLabelN(leaderN, 1, 'lb')
     trace = withWeakLink(order, { ...basis, leaderN }, longerM)
   }

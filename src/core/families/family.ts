@@ -83,7 +83,7 @@ export type Wishes = {
 }
 
 /** What a person says of the trace they want; the rest follows from family, fish, place and outfit. */
-export type Said = Partial<Omit<Wishes, 'sinkerShape'>> & {
+export type UserChoices = Partial<Omit<Wishes, 'sinkerShape'>> & {
   /** Label of the leader, N. */
   leaderN?: number
 }

@@ -7,11 +7,11 @@ import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { isLine } from '../documents/pieces.ts'
 import { defaultWater } from '../documents/water.ts'
 import { usualLanding } from '../purpose/landing.ts'
-import { fishedFor } from '../setup/fishedFor.ts'
+import { conditionsForFish } from '../setup/conditionsForFish.ts'
 import { parseTrace } from '../setup/parseTrace.ts'
 import { draft } from './draft.ts'
 import { familyOf } from './families.ts'
-import type { Said } from './family.ts'
+import type { UserChoices } from './family.ts'
 
 const outfit = braidOutfit(50)
 const rod = { ...outfit, rod: { ...outfit.rod, castLowKg: 0.1, castHighKg: 0.2 } }
@@ -19,7 +19,7 @@ const made = (
   family: FamilyId,
   fish: string | undefined,
   more: Partial<Conditions> = {},
-  said: Said = {},
+  said: UserChoices = {},
   sinkersKg?: number[],
 ) =>
   draft({
@@ -30,7 +30,7 @@ const made = (
       ...defaultConditions(),
       castStyle: 'none',
       landing: 'net',
-      ...(fish ? fishedFor(fishNamed(fish)) : {}),
+      ...(fish ? conditionsForFish(fishNamed(fish)) : {}),
       ...more,
     },
     catalogue,

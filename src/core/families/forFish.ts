@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
-import { familyFishes } from '../catalogue/familyIds.ts'
+import { familyFishingMode } from '../catalogue/familyIds.ts'
 import { hookSuggest, STRAIGHTEN_MARGIN, type SuggestedHook } from '../catalogue/hookSuggest.ts'
 import { isCircle } from '../catalogue/hooks.ts'
 import type { BaitForm, BaitType, HookPattern } from '../catalogue/ids.ts'
@@ -13,7 +13,7 @@ import type { Purpose } from '../purpose/purpose.ts'
 import { baitedHooks } from '../setup/baiting.ts'
 import { prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
-import type { Family, Said, Wishes } from './family.ts'
+import type { Family, UserChoices, Wishes } from './family.ts'
 
 /** Bait’s depth over the width of a mouth, and its length over the fish’s, that a fish takes with ease. Ours. */
 const BAIT_OVER_MOUTH = 0.8
@@ -23,7 +23,7 @@ const WORTH = 0.002
 const BAIT_OVER_CAST = 1 / 2
 
 /** A family that takes a bait, and what was said of it. */
-type Asked = Omit<Setup, 'trace'> & { family: Family; said: Said; purpose: Purpose }
+type Asked = Omit<Setup, 'trace'> & { family: Family; said: UserChoices; purpose: Purpose }
 
 /** Bait, kind of hook and bite trace for the fish, where nobody said. */
 export function forFish(asked: Asked): Partial<Wishes> {
@@ -32,13 +32,13 @@ export function forFish(asked: Asked): Partial<Wishes> {
   const bite = said.bite ?? biteTracesFor(purpose, atHookN).find(({ barred }) => !barred)?.kind ?? 'none'
   const bait = said.bait ?? (family.bait && baitFor(catalogue, family.bait, asked))
   if (bait === undefined) return { bite }
-  const pattern = hookKindsFor(purpose, mayLive(catalogue, family, bait))[0]?.pattern ?? 'circle'
+  const pattern = hookKindsFor(purpose, canUseLiveBait(catalogue, family, bait))[0]?.pattern ?? 'circle'
   return { bite, bait, hookPattern: bite === 'longShank' && !isCircle(pattern) ? 'longShank' : pattern }
 }
 
 /** Whether a bait may be fished alive in a family: one that swims or hangs. */
-export const mayLive = ({ baits, baitForms }: Catalogue, { id }: Family, bait: BaitType): boolean =>
-  baitForms[baits[bait].form].live && ['swims', 'hangs'].includes(familyFishes(id))
+export const canUseLiveBait = ({ baits, baitForms }: Catalogue, { id }: Family, bait: BaitType): boolean =>
+  baitForms[baits[bait].form].live && ['swims', 'hangs'].includes(familyFishingMode(id))
 
 /**
  * The family’s bait where the fish takes it with ease, it is worth its while, and the rod throws it beside a sinker; else the smallest

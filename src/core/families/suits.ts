@@ -1,4 +1,4 @@
-import { familyFishes } from '../catalogue/familyIds.ts'
+import { familyFishingMode } from '../catalogue/familyIds.ts'
 import type { Method } from '../catalogue/ids.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import type { Target } from '../documents/fish.ts'
@@ -57,7 +57,7 @@ export function suitOf(family: Family, { target, water }: SuitedTo): Suit {
 
 /** Where a family fishes: on the bed, hung in mid-water, worked by the rod, or wherever it is let. */
 function heightOf({ id }: Family): 'bed' | 'hung' | 'worked' | 'free' {
-  const fishes = familyFishes(id)
+  const fishes = familyFishingMode(id)
   if (fishes === 'holds' || fishes === 'drags') return 'bed'
   if (fishes === 'hangs') return 'hung'
   return fishes === 'worked' ? 'worked' : 'free'

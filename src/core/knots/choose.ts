@@ -28,7 +28,7 @@ export type KnotChoice = {
 export type Chosen = { suited: KnotChoice[]; others: { id: KnotId; why: string }[] }
 
 /** Under this share of the weaker line a connection is not offered. Ours. */
-const LEAST_SHARE = 0.5
+const MIN_SHARE = 0.5
 /** Longer than this with cold, wet hands nothing is tied again at sea, minutes. Ours. */
 const LONGEST_AT_SEA_MIN = 5
 
@@ -45,7 +45,7 @@ export function chooseKnots(catalogue: Catalogue, above: TiedEnd, below: TiedEnd
       continue
     }
     const choice = choiceOf(catalogue, id, above, below)
-    if (choice.share < LEAST_SHARE) chosen.others.push({ id, why: 'keeps less than half of the weaker line' })
+    if (choice.share < MIN_SHARE) chosen.others.push({ id, why: 'keeps less than half of the weaker line' })
     else chosen.suited.push(choice)
   }
   const order = ORDER[wish]

@@ -2,7 +2,7 @@ import type { Point } from './curve.ts'
 import type { Picture, PicturedStrand } from './picture.ts'
 
 /** From so many turns on, only the first and last of them are drawn, and their number said. */
-const MOST_TURNS = 11
+const MAX_TURNS = 11
 /** Turns that are drawn on either side of what is left out. */
 const KEPT_TURNS = 4
 /** Room for the number, in radii. */
@@ -20,7 +20,7 @@ export function elided(picture: Picture): Elided {
     wraps.map(({ from, to, turns, counted }) => ({ xs: [points[from]![0], points[to]![0]] as const, turns, counted })),
   )
   const longest = rows.toSorted((a, b) => b.turns - a.turns)[0]
-  if (!longest || longest.turns <= MOST_TURNS) return { picture }
+  if (!longest || longest.turns <= MAX_TURNS) return { picture }
   const [low, high] = [Math.min(...longest.xs), Math.max(...longest.xs)]
   const kept = ((high - low) * KEPT_TURNS) / longest.turns
   const [from, to] = [low + kept, high - kept]

@@ -5,7 +5,7 @@ import type { Piece, Trace } from '../documents/trace.ts'
 export type Branch = { x: number; piece: Piece; from?: string }
 
 /** So many branches alike are drawn as one. */
-const LEAST_ALIKE = 4
+const MIN_ALIKE = 4
 
 /**
  * Branches with how many each stands for: of many alike that do not fit beside each other one is left, that with the first of `drawn`
@@ -18,11 +18,11 @@ export function foldAlike(
   fit: (alike: readonly Branch[]) => boolean,
 ): (Branch & { count: number })[] {
   const single = branches.map((branch) => ({ ...branch, count: 1 }))
-  if (branches.length < LEAST_ALIKE) return single
+  if (branches.length < MIN_ALIKE) return single
   const kinds = branches.map(({ piece }) => kindOf(trace, piece))
   return single.flatMap((branch, i) => {
     const alike = branches.filter((_, other) => kinds[other] === kinds[i])
-    if (alike.length < LEAST_ALIKE || fit(alike)) return [branch]
+    if (alike.length < MIN_ALIKE || fit(alike)) return [branch]
     const wanted = drawn.flatMap((id) => alike.filter((each) => each.from === id || holds(trace, each.piece, id)))[0]
     return branches[i] === (wanted ?? alike.at(-1)) ? [{ ...branch, count: alike.length }] : []
   })

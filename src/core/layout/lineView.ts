@@ -20,7 +20,7 @@ type Room = { width: number; height: number; pad: number }
 type Flat = { x: number; y: number; tx: number; ty: number; s: number }
 
 /** MinimumSinker width of the picture over the depth: a line straight up and down still shows its water. */
-const LEAST_SPAN = 0.6
+const MIN_SPAN = 0.6
 /** Of the picture's width, what the scale bar may take at most. */
 const BAR_SHARE = 0.25
 
@@ -39,7 +39,7 @@ export function layOutLineView(shapes: readonly LineShape[], depthM: number, roo
   // From the shore the line comes out of the water and goes on up to the rod.
   const overM = above ? 0 : Math.max(0, ...all.map(({ y }) => -y))
   const [insideX, insideY] = [room.width - 2 * room.pad, room.height - 2 * room.pad]
-  const metresPerUnit = Math.max(Math.max(right - left, above ? 0 : LEAST_SPAN * depthM) / insideX, (tallM + overM) / insideY)
+  const metresPerUnit = Math.max(Math.max(right - left, above ? 0 : MIN_SPAN * depthM) / insideX, (tallM + overM) / insideY)
   const xOf = (x: number) => room.width / 2 + (x - (left + right) / 2) / metresPerUnit
   const yOf = (y: number) => room.pad + (y + overM) / metresPerUnit
   const at = (x: number, y: number) => `${xOf(x).toFixed(1)} ${yOf(y).toFixed(1)}`

@@ -24,7 +24,7 @@ export type ProfileLayout = { steps: ProfileStep[]; topN: number; yOf: (forceN: 
 
 export type ProfileOptions = { height: number; padTop: number; padBottom: number; loadsN: readonly number[]; tickUnitN: number }
 
-const LEAST_STEP = 5
+const MIN_STEP = 5
 /** Steps above so many times the weakest are cut off at the top and say so: what matters is below. */
 const TOP_OVER_WEAKEST = 2.4
 
@@ -66,7 +66,7 @@ export function layOutProfile(
     const pastKnots = Math.max(0, ...knots.map((each) => knotInLine(each)?.x1 ?? 0))
     const left = slots.get(rest[knots.length]?.id ?? '')?.x0 ?? Number.POSITIVE_INFINITY
     const ownEnd = Math.min(slot?.x1 ?? 0, left > x0 ? left : Number.POSITIVE_INFINITY)
-    const x1 = dip ? knot.x1 : Math.max(x0 + LEAST_STEP, ownEnd, pastKnots)
+    const x1 = dip ? knot.x1 : Math.max(x0 + MIN_STEP, ownEnd, pastKnots)
     if (!dip) end = x1
     const spreadN = link.variation * link.strengthN
     return {

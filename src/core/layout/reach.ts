@@ -53,11 +53,11 @@ export const ON_LINE = 9
 const LABEL_GAP = 10
 /** A branch that is no wider can hang beside others of its line; and how wide a line is drawn at most for that. */
 const SHORT_BRANCH = 90
-const MOST_SIDE_BY_SIDE = 450
+const MAX_SIDE_BY_SIDE = 450
 /** Room under the last lane for a hook's bend and a length. */
 const BELOW_LAST_LANE = 28
 /** Share of the outfit's line at which a part is drawn as far up as can be told. */
-export const LEAST_SHARE = 0.02
+export const MIN_SHARE = 0.02
 
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */
 const compressed = (lengthM: number) => 28 + 34 * Math.log10(1 + lengthM / 0.05)
@@ -86,7 +86,7 @@ export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions)
 type Placed = { run: Run; extent: number; metresPerUnit?: number }
 
 /** Trunk lines are drawn no shorter than this share of their natural width, and never than their label. */
-const LEAST_STRETCH = 0.3
+const MIN_STRETCH = 0.3
 
 /**
  * What room is left goes to the trunk's lines, and what is too much comes off them, as one factor on their widths. How far the drawing
@@ -99,7 +99,7 @@ function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions): Plac
   const other = placed.extent > options.width ? 0.6 : 1.5
   let slope = (at(other).extent - placed.extent) / (other - 1)
   for (let i = 0; i < 6 && slope > 0 && Math.abs(options.width - placed.extent) > 0.01; i += 1) {
-    const stretch = Math.max(LEAST_STRETCH, low + (options.width - placed.extent) / slope)
+    const stretch = Math.max(MIN_STRETCH, low + (options.width - placed.extent) / slope)
     if (stretch === low) break
     const next = at(stretch)
     slope = (next.extent - placed.extent) / (stretch - low)
@@ -289,7 +289,7 @@ class Layout {
     const widths = hung.map((piece) => this.widthOf(piece)).filter((width) => width <= SHORT_BRANCH)
     return widths.length < 2
       ? 0
-      : Math.min(MOST_SIDE_BY_SIDE, ON_LINE + 1.25 * widths.reduce((sum, width) => sum + width + 2 * BRANCH_GAP, 0))
+      : Math.min(MAX_SIDE_BY_SIDE, ON_LINE + 1.25 * widths.reduce((sum, width) => sum + width + 2 * BRANCH_GAP, 0))
   }
 
   private slot(ref: LinkRef, least: number): number {

@@ -25,7 +25,7 @@ export type TideChartLayout = {
 }
 
 /** MinimumSinker height of the rate's axis, so that a whisper of a stream does not look like a race, m/s. */
-const LEAST_RATE = 0.4
+const MIN_RATE = 0.4
 
 /**
  * Height of the tide and rate of the stream over one axis of time, each on a scale of its own from its lowest up.
@@ -41,7 +41,7 @@ export function layOutTideChart(
   const levels = heights.map(({ heightM }) => heightM)
   const lowestM = Math.min(0, ...levels)
   const highestM = Math.max(lowestM + 1, ...levels)
-  const fastest = Math.max(LEAST_RATE, ...rates.map(({ rateMperS }) => rateMperS))
+  const fastest = Math.max(MIN_RATE, ...rates.map(({ rateMperS }) => rateMperS))
   const xOf = scaleLinear([fromMs, toMs], [pad.left, width - pad.right])
   const [bottom, top] = [height - pad.bottom, pad.top]
   const heightY = scaleLinear([lowestM, highestM * 1.08], [bottom, top])

@@ -3,7 +3,7 @@ import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { efficiencyOf, withOwn } from '../catalogue/catalogue.ts'
 import type { Observation, Pull } from '../documents/observation.ts'
-import { knotLesson, ownConnections, standingPulls } from './knotLessons.ts'
+import { activePulls, knotLesson, ownConnections } from './knotLessons.ts'
 
 const idOf = (n: number) => `10000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 const pull = (n: number, share: number, more: Partial<Pull> = {}): Pull => ({
@@ -63,7 +63,7 @@ describe('a knot', () => {
   test('what is taken back counts no more; of other knots and materials nothing does', () => {
     const back: Observation = { formatVersion: 1, kind: 'retraction', id: idOf(50), at: '2026-11-21T10:00:00.000Z', of: idOf(2) }
     const told: Observation[] = [pull(1, 0.8), pull(2, 0.4), back, pull(3, 0.5, { connection: 'palomar' })]
-    const pulls = standingPulls(told)
+    const pulls = activePulls(told)
     expect(pulls.map(({ id }) => id)).toEqual([idOf(1), idOf(3)])
     expect(lesson(pulls).posterior).toEqual(lesson([pull(1, 0.8)]).posterior)
     expect(knotLesson(catalogue, pulls, 'uni', 'wire')).toBeUndefined()

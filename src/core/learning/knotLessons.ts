@@ -8,7 +8,7 @@ import {
   testedMean,
   testedMeanWithoutEach,
 } from '../physics/strength/testedEfficiency.ts'
-import { standing } from './standing.ts'
+import { activeObservations } from './activeObservations.ts'
 
 /** What the nominal figure counts as, in pulls, and how sure its spread is. Ours. */
 const PRIOR = { priorWeight: 4, priorDegrees: 6 }
@@ -27,8 +27,8 @@ export type KnotLesson = {
 }
 
 /** The pulls that count of everything that was told. */
-export const standingPulls = (told: readonly Observation[]): Pull[] =>
-  standing(told).filter((each): each is Pull => each.kind === 'pull')
+export const activePulls = (told: readonly Observation[]): Pull[] =>
+  activeObservations(told).filter((each): each is Pull => each.kind === 'pull')
 
 /** What counts as the connection’s own break: it parted there, or its line did beside it, and nobody discarded it. */
 const counts = ({ parted, discarded }: Pull) => discarded === undefined && (parted === 'knot' || parted === 'line')

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { Observation, StraightPull } from '../documents/observation.ts'
-import { lineLesson, linesPulled, standingStraights, straightsOf } from './lineLessons.ts'
+import { activeStraightPulls, lineLesson, linesPulled, straightsOf } from './lineLessons.ts'
 
 const idOf = (n: number) => `20000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 const SPOOL = idOf(900)
@@ -50,7 +50,7 @@ describe('a line pulled straight', () => {
 
   test('what was discarded is told and counts in nothing; what was taken back is gone', () => {
     const back: Observation = { formatVersion: 1, kind: 'retraction', id: idOf(50), at: '2026-11-21T10:00:00.000Z', of: idOf(3) }
-    const pulls = standingStraights([
+    const pulls = activeStraightPulls([
       straight(1, 33 * LB),
       straight(2, 9 * LB, { discarded: 'nicked' }),
       straight(3, 5 * LB),

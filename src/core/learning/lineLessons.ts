@@ -3,7 +3,7 @@ import type { Material } from '../catalogue/ids.ts'
 import { LINE_SPREAD } from '../catalogue/materials.ts'
 import type { Observation, StraightPull } from '../documents/observation.ts'
 import { testedEfficiency } from '../physics/strength/testedEfficiency.ts'
-import { standing } from './standing.ts'
+import { activeObservations } from './activeObservations.ts'
 
 /** A label counts as one pull: most lines are printed under what they break at, some over. Ours. */
 const PRIOR = { priorWeight: 1, priorDegrees: 6 }
@@ -16,8 +16,8 @@ export type CutFrom = { material: Material; labelN: number; spoolId?: string | u
 export type LineLesson = { strengthN: number; lowN: number; highN: number; pulls: StraightPull[] }
 
 /** The straight pulls that count of everything that was told. */
-export const standingStraights = (told: readonly Observation[]): StraightPull[] =>
-  standing(told).filter((each): each is StraightPull => each.kind === 'straight')
+export const activeStraightPulls = (told: readonly Observation[]): StraightPull[] =>
+  activeObservations(told).filter((each): each is StraightPull => each.kind === 'straight')
 
 /** Every line that was pulled straight, each once, in the order in which they first were. */
 export function linesPulled(pulls: readonly StraightPull[]): CutFrom[] {

@@ -5,7 +5,7 @@ import { gripOf } from '../catalogue/grip.ts'
 import { markSchema } from '../documents/mark.ts'
 import type { Hold } from '../documents/observation.ts'
 import { springWater } from '../setup/springWater.ts'
-import { gripLesson, learnedHolding, reserveLesson, standingHolds } from './markLessons.ts'
+import { activeHolds, gripLesson, learnedHolding, reserveLesson } from './markLessons.ts'
 
 const hold = (more: Partial<Hold> = {}): Hold => ({
   formatVersion: 1,
@@ -48,12 +48,12 @@ describe('a mark', () => {
     const again = hold({ id: '10000000-0000-4000-8000-000000000002', held: false })
     const heavier = hold({ id: '10000000-0000-4000-8000-000000000003', massKg: 0.175 })
     const later = hold({ id: '10000000-0000-4000-8000-000000000004', at: '2026-11-01T10:05:00.000Z' })
-    expect(standingHolds([hold(), again])).toEqual([again])
-    expect(standingHolds([hold(), again, heavier, later])).toEqual([again, heavier, later])
+    expect(activeHolds([hold(), again])).toEqual([again])
+    expect(activeHolds([hold(), again, heavier, later])).toEqual([again, heavier, later])
     const takenBack = { ...hold(), kind: 'retraction' as const, id: '10000000-0000-4000-8000-000000000005', of: again.id }
-    expect(standingHolds([again, heavier, takenBack])).toEqual([heavier])
+    expect(activeHolds([again, heavier, takenBack])).toEqual([heavier])
     // Taken back, the later word leaves the earlier one standing.
-    expect(standingHolds([hold(), again, takenBack])).toEqual([hold()])
+    expect(activeHolds([hold(), again, takenBack])).toEqual([hold()])
   })
 
   test('counts with the nominal grip and reserve until something held or dragged', () => {

@@ -4,15 +4,15 @@ import type { HoldKind, Method, SinkerShape } from '../catalogue/ids.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import type { Mark } from '../documents/mark.ts'
 import type { Hold, Observation } from '../documents/observation.ts'
+import { activeObservations } from './activeObservations.ts'
 import { type Belief, type Learned, learnRatio } from './ratioBelief.ts'
-import { standing } from './standing.ts'
 
 /** What is learned at a mark of one thing: before, what was seen, and after. */
 export type Lesson = { prior: Learned; evidence: Hold[]; posterior: Learned }
 
 /** The holds that count of everything that was told: none that was taken back, and of the same sinker at the same time the later word. */
-export function standingHolds(told: readonly Observation[]): Hold[] {
-  const holds = standing(told).filter((each): each is Hold => each.kind === 'hold')
+export function activeHolds(told: readonly Observation[]): Hold[] {
+  const holds = activeObservations(told).filter((each): each is Hold => each.kind === 'hold')
   const keyOf = ({ at, markId, shape, massKg }: Hold) => [at, markId, shape, massKg].join()
   return [...new Map(holds.map((hold) => [keyOf(hold), hold])).values()]
 }

@@ -1,6 +1,6 @@
 import { CoreError } from '../errors.ts'
 
-const MOST_STEPS = 200
+const MAX_STEPS = 200
 
 /**
  * Root of a function that changes sign between two places, by secants that never leave the bracket (the Illinois rule), halving it
@@ -16,7 +16,7 @@ export function findRoot(f: (x: number) => number, from: number, to: number, tol
   if (fb === 0) return b
   if (!(fa > 0 !== fb > 0)) throw new CoreError('no-convergence', `No change of sign between ${from} and ${to}`, { from, to })
   let kept: 'a' | 'b' | undefined
-  for (let i = 0; i < MOST_STEPS; i += 1) {
+  for (let i = 0; i < MAX_STEPS; i += 1) {
     const straight = Number.isFinite(fa) && Number.isFinite(fb)
     const secant = straight ? b - (fb * (b - a)) / (fb - fa) : (a + b) / 2
     // Among figures too small to be told apart, rounding throws the secant out of its bracket.

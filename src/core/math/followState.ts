@@ -28,7 +28,7 @@ const [A61, A62, A63, A64, A65] = [9017 / 3168, -355 / 33, 46732 / 5247, 49 / 17
 const [B1, B3, B4, B5, B6] = [35 / 384, 500 / 1113, 125 / 192, -2187 / 6784, 11 / 84]
 const [E1, E3, E4, E5, E6, E7] = [71 / 57600, -71 / 16695, 71 / 1920, -17253 / 339200, 22 / 525, -1 / 40]
 
-const MOST_STEPS = 10_000
+const MAX_STEPS = 10_000
 /** Newton steps that land on `upTo`. */
 const LANDING_STEPS = 30
 /** From this near, over the scale, a straight piece lands where another step would. */
@@ -68,7 +68,7 @@ export function followState(
   let s = from
   let h = Math.min(longest - s, (tolerance ** 0.2 / 2) * scales.along)
   slope(y, k.k1)
-  const { mostSteps = MOST_STEPS } = stop
+  const { mostSteps = MAX_STEPS } = stop
   for (let steps = 0; steps < mostSteps; steps += 1) {
     h = Math.min(h, longest - s)
     dormandPrinceStep(slope, y, room, h)

@@ -1,17 +1,17 @@
 /** How closely a shot is worked out and met: its error, how near is near enough, and the step of the differences, well over the error. */
-export type Care = { tolerance: number; close: number; difference: number }
+export type SolverTolerance = { tolerance: number; close: number; difference: number }
 /** How far a shot misses each of its aims, beside whatever else is known of it. */
-export type Shot = { missed: readonly number[] }
-export type Shoot<At extends readonly number[], S extends Shot> = (at: At, care: Care) => S
-export type Met<At, S> = { at: At; shot: S }
+export type Residual = { missed: readonly number[] }
+export type Evaluate<At extends readonly number[], S extends Residual> = (at: At, care: SolverTolerance) => S
+export type Solution<At, S> = { at: At; shot: S }
 
 type Jacobian = number[][]
-type Found<At, S> = Met<At, S> & { jacobian: Jacobian | undefined }
+type Found<At, S> = Solution<At, S> & { jacobian: Jacobian | undefined }
 
-const MOST_STEPS = 30
+const MAX_STEPS = 30
 /** A step that does not come at least this much closer is halved, down to a share: of a fresh Jacobian, of one that was only updated. */
 const CLOSER = 0.9
-const LEAST_SHARE = { fresh: 1e-3, updated: 0.3 }
+const MIN_SHARE = { fresh: 1e-3, updated: 0.3 }
 
 /**
  * Where a shot in a few unknowns meets as many aims: damped Newton with Broyden’s updates, roughly first. A rough shot costs a part
@@ -20,23 +20,23 @@ const LEAST_SHARE = { fresh: 1e-3, updated: 0.3 }
  * @returns undefined where it gets stuck.
  * Source: C. G. Broyden, A class of methods for solving nonlinear simultaneous equations (1965).
  */
-export function meet<At extends readonly number[], S extends Shot>(
-  shoot: Shoot<At, S>,
+export function solveSystem<At extends readonly number[], S extends Residual>(
+  shoot: Evaluate<At, S>,
   start: At,
   longest: At,
-  { rough, fine }: { rough: Care; fine: Care },
-): Met<At, S> | undefined {
+  { rough, fine }: { rough: SolverTolerance; fine: SolverTolerance },
+): Solution<At, S> | undefined {
   const about = newton(shoot, start, longest, rough)
   return (about && newton(shoot, about.at, longest, fine, { known: about.jacobian })) ?? newton(shoot, start, longest, fine)
 }
 
 /** From close by, without rough shots; undefined where it gets stuck. */
-export function newton<At extends readonly number[], S extends Shot>(
-  shoot: Shoot<At, S>,
+export function newton<At extends readonly number[], S extends Residual>(
+  shoot: Evaluate<At, S>,
   start: At,
   longest: At,
-  care: Care,
-  { known, mostSteps = MOST_STEPS }: { known?: Jacobian | undefined; mostSteps?: number } = {},
+  care: SolverTolerance,
+  { known, mostSteps = MAX_STEPS }: { known?: Jacobian | undefined; mostSteps?: number } = {},
 ): Found<At, S> | undefined {
   let at = start
   let jacobian = known
@@ -53,7 +53,7 @@ export function newton<At extends readonly number[], S extends Shot>(
     if (!Number.isFinite(over)) return undefined
     let share = Math.min(1, 1 / over)
     let next = shoot(plus(at, step, share), care)
-    while (!(sizeOf(next.missed) < CLOSER * sizeOf(missed)) && share > LEAST_SHARE[fresh ? 'fresh' : 'updated']) {
+    while (!(sizeOf(next.missed) < CLOSER * sizeOf(missed)) && share > MIN_SHARE[fresh ? 'fresh' : 'updated']) {
       share /= 2
       next = shoot(plus(at, step, share), care)
     }
@@ -74,11 +74,11 @@ const plus = <At extends readonly number[]>(at: At, step: readonly number[], sha
   at.map((each, i) => each + share * step[i]!) as unknown as At
 
 /** How each unknown moves each miss: rows are misses. */
-function differences<At extends readonly number[], S extends Shot>(
-  shoot: Shoot<At, S>,
+function differences<At extends readonly number[], S extends Residual>(
+  shoot: Evaluate<At, S>,
   at: At,
   missed: readonly number[],
-  care: Care,
+  care: SolverTolerance,
 ): Jacobian {
   const columns = at.map((_, j) => {
     const moved = shoot(at.map((each, i) => each + (i === j ? care.difference : 0)) as unknown as At, care).missed

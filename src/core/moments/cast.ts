@@ -2,7 +2,7 @@ import { CAST_PEAK_FACTOR } from '../catalogue/castStyles.ts'
 import { bestCast, rodStiffnessNperM } from '../catalogue/rods.ts'
 import { isHeaded } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
-import { MOST_LINKS } from '../physics/calculation.ts'
+import { MAX_LINKS } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
 import { castRange } from '../physics/cast/range.ts'
 import { releaseSpeedMperS } from '../physics/cast/releaseSpeed.ts'
@@ -174,7 +174,7 @@ function deriveCast(_setup: PreparedSetup, cast: Cast): CalculationRequest[] {
       // Each link as what it would bear if all that flies hung from it; of very many, those nearest to giving.
       input: {
         path: nearestFirst(cast.links)
-          .slice(0, MOST_LINKS)
+          .slice(0, MAX_LINKS)
           .map(({ id, strengthN, loadN }) => ({
             type: 'hardware',
             id,

@@ -163,7 +163,7 @@ function tipStop(
 ): { ref: LinkRef; beyondM: number } {
   let leftM = elements.reduce((sum, element) => sum + lengthM(element), 0)
   for (const element of elements) {
-    if (element.kind === 'part' && jams(element.piece)) return { ref: element.ref, beyondM: leftM }
+    if (element.kind === 'part' && blocksAtTipRing(element.piece)) return { ref: element.ref, beyondM: leftM }
     if (
       element.kind === 'joint' &&
       isTied(element.joint) &&
@@ -172,7 +172,7 @@ function tipStop(
     )
       return { ref: element.ref, beyondM: leftM }
     if (element.kind !== 'line') continue
-    const rider = firstRider(trace, element.line, element.fromM, element.toM)
+    const rider = firstBlockingPart(trace, element.line, element.fromM, element.toM)
     if (rider) return { ref: pieceRef(rider.id), beyondM: leftM - Math.abs(rider.atM - element.fromM) }
     leftM -= lengthM(element)
   }
@@ -184,16 +184,16 @@ const PASSES: readonly string[] = ['loop', 'whippedLoop', 'stopKnot', 'rubberSto
 const JOINS_LINES: readonly string[] = ['line-line', 'doubles']
 
 /** Loops and stops slip through the guides, and a band breaks; anything else of metal, plastic or lead does not. */
-function jams(piece: Piece): boolean {
+function blocksAtTipRing(piece: Piece): boolean {
   return !(piece.role === 'hardware' && PASSES.includes(piece.type))
 }
 
 /** The first thing fixed on a stretch of a line that jams; what slides comes in with the stop it bears on. */
-function firstRider(trace: Trace, line: LinePiece, fromM: number, toM: number): { id: string; atM: number } | undefined {
+function firstBlockingPart(trace: Trace, line: LinePiece, fromM: number, toM: number): { id: string; atM: number } | undefined {
   const [low, high] = [Math.min(fromM, toM), Math.max(fromM, toM)]
   return hungFrom(trace, line.id)
     .flatMap((piece) =>
-      piece.attach.how === 'fixed' && piece.attach.atM >= low && piece.attach.atM <= high && jams(piece)
+      piece.attach.how === 'fixed' && piece.attach.atM >= low && piece.attach.atM <= high && blocksAtTipRing(piece)
         ? [{ id: piece.id, atM: piece.attach.atM }]
         : [],
     )

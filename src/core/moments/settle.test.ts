@@ -12,7 +12,7 @@ import { withPiece } from '../edit/changes.ts'
 import { FAMILIES } from '../families/families.ts'
 import { waterHangMass } from '../physics/water/hangMass.ts'
 import { waterShoreLine } from '../physics/water/shoreLine.ts'
-import { fishesOf } from '../setup/fishes.ts'
+import { fishingModeOf } from '../setup/fishingMode.ts'
 
 const outfit = braidOutfit(50)
 const ledger = draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' })
@@ -127,8 +127,8 @@ describe('settle', () => {
       family: 'ownDesign',
       pieces: [...rotating.trace.pieces, { id: 'float', role: 'float', massKg: 0.003, attach: sliding(line, 0.1, {}) }],
     })
-    expect(fishesOf(floatOn('snood'))).toBe('holds')
-    expect(fishesOf(floatOn('tail-line'))).toBe('hangs')
+    expect(fishingModeOf(floatOn('snood'))).toBe('holds')
+    expect(fishingModeOf(floatOn('tail-line'))).toBe('hangs')
   })
 
   test('a free line is told how deep it fishes: less in a faster stream, never past the bed, and down in what it sinks to', () => {

@@ -1,4 +1,4 @@
-import type { Fishes } from '../catalogue/familyIds.ts'
+import type { FishingMode } from '../catalogue/familyIds.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
 import { pieceRef } from '../documents/linkRef.ts'
@@ -6,7 +6,7 @@ import type { Moving } from '../documents/moving.ts'
 import { CoreError } from '../errors.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { waterSink } from '../physics/water/sink.ts'
-import { fishesOf } from '../setup/fishes.ts'
+import { fishingModeOf } from '../setup/fishingMode.ts'
 import { freeLine } from '../setup/outfitLines.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { type FreeLine, freeLineOf } from '../setup/settling/freeLine.ts'
@@ -33,7 +33,7 @@ export type Holding = {
 }
 
 export type Settle = MomentResult<'settle'> & {
-  fishes: Fishes
+  fishes: FishingMode
   /** Baits that spin in the stream, and what takes their twist. */
   twists: Twist[]
 } & (
@@ -85,14 +85,14 @@ function movingSettle(setup: PreparedSetup, moving: Moving): Settle | undefined 
   const usual = setup.ends[0]?.id
   const { end = usual, ...judged } = judgeMoving(setup, moving)
   if (end === undefined) return undefined
-  return { moment: 'settle', fishes: fishesOf(setup.trace), end, decides: pieceRef(end), twists: twistsOf(setup), ...judged }
+  return { moment: 'settle', fishes: fishingModeOf(setup.trace), end, decides: pieceRef(end), twists: twistsOf(setup), ...judged }
 }
 
 function inWater(setup: PreparedSetup): Settle | undefined {
   const { water } = setup.conditions
   const settling = water && settlingOf(setup, water)
   if (!settling) return undefined
-  const fishes = fishesOf(setup.trace)
+  const fishes = fishingModeOf(setup.trace)
   const judged = judgedBy(fishes, settling)
   if (!judged) return undefined
   const sinkS = sinkTimeS(settling)
@@ -113,7 +113,7 @@ function inWater(setup: PreparedSetup): Settle | undefined {
 
 type Judged = Pick<MomentResult, 'verdict' | 'figure' | 'margin' | 'inputs'> & Pick<Settled, 'holding' | 'onFloat' | 'free'>
 
-function judgedBy(fishes: Fishes, settling: Settling): Judged | undefined {
+function judgedBy(fishes: FishingMode, settling: Settling): Judged | undefined {
   if (fishes === 'holds') return judgeHolding(settling)
   // From the shore what drags is let go round with the stream.
   if (fishes === 'drags' && !isCastMethod(settling.water.method)) return judgeHolding(settling)

@@ -68,7 +68,7 @@ function judgeTake(setup: PreparedSetup): Take | undefined {
 function judgedHook(baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
   const fit = fitOf(baited.dimensions, baited.wanted)
   const graded: Graded[] = [
-    atLeast('freeGape', 'share', worth(fit.freeGape), FREE_GAPE),
+    atLeast('freeGape', 'share', roundToPercent(fit.freeGape), FREE_GAPE),
     ...(baited.body.alive ? [atMost('massShare', fit.massShare, LIVE_MASS_SHARE)] : []),
     ...(fit.widthShare === undefined ? [] : [atMost('widthShare', fit.widthShare, MOUTH_SHARE)]),
     ...(fit.straightenMargin === undefined
@@ -109,10 +109,11 @@ function atMost(aspect: TakeAspect, value: number, { holds, watch }: { holds: nu
 }
 
 /** A share is worth a hundredth: what shows as the limit keeps it. */
-const worth = (share: number) => Math.round(100 * share) / 100
+const roundToPercent = (share: number) => Math.round(100 * share) / 100
 
 /** Whether linked hooks hold as much of a bait as they should. */
-export const coversWell = (coverage: number): boolean => worth(coverage) >= COVERAGE.least && worth(coverage) <= COVERAGE.most
+export const coversWell = (coverage: number): boolean =>
+  roundToPercent(coverage) >= COVERAGE.least && roundToPercent(coverage) <= COVERAGE.most
 
 /** Within the span that holds a bait; near it is to be watched, and so is what lies far off: it costs bites, no more. */
 function coverageGrade(value: number): Graded {

@@ -5,7 +5,7 @@ import { judge } from './judge.ts'
 import type { Run } from './run.ts'
 
 /** The fastest fish that is thought of, m/s. */
-const MOST_MPERS = 25
+const MAX_MPERS = 25
 
 /**
  * A run as it begins while a trace is towed: with the line out that it is towed on, the fish away from a boat that goes on. The water’s
@@ -17,7 +17,7 @@ export function strikeWhileTowed(
   { speedMperS, lineOutM }: Pick<MovingBy<'trolled'>, 'speedMperS' | 'lineOutM'>,
 ): Run | undefined {
   const { water: _still, ...conditions } = setup.conditions
-  const fishSpeedMperS = Math.min(MOST_MPERS, conditions.fishSpeedMperS + speedMperS)
+  const fishSpeedMperS = Math.min(MAX_MPERS, conditions.fishSpeedMperS + speedMperS)
   try {
     return judge({ ...setup, conditions: { ...conditions, lineOutM, fishSpeedMperS } }, ['run']).moments.run
   } catch (error) {

@@ -37,4 +37,4 @@ export const waterDensityKgperM3 = from(900, 1_200).optional()
 export const share = from(1e-3, 1)
 export const id = z.string().min(1).max(60)
 /** A path has some twenty links; what is calculated over them grows with the cube of their number. */
-export const MOST_LINKS = 60
+export const MAX_LINKS = 60

@@ -21,9 +21,9 @@ export type AtMark = {
 const LEEWAY = 0.03
 /** Wind against stream counts within so many degrees of dead against, from such speeds on, m/s. */
 const AGAINST_DEG = 60
-const LEAST_WIND_MPERS = 5
-const LEAST_STREAM_MPERS = 0.3
-const LEAST_DEPTH_M = 1
+const MIN_WIND_MPERS = 5
+const MIN_STREAM_MPERS = 0.3
+const MIN_DEPTH_M = 1
 /** The hour that stream tables end with, before and after high water. */
 const LAST_HOUR = 6
 const RAD = Math.PI / 180
@@ -38,7 +38,7 @@ export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeM
   const heightM = heightAtM(tide, timeMs)
   const stream = streamAt(mark, tide, timeMs)
   const wind = windAt(winds, timeMs)
-  const depthM = Math.max(LEAST_DEPTH_M, mark.depthM + heightM)
+  const depthM = Math.max(MIN_DEPTH_M, mark.depthM + heightM)
   const { rateMperS } = stream
   return {
     timeMs,
@@ -99,7 +99,7 @@ function windAt(winds: readonly Wind[], timeMs: number): Wind | undefined {
 }
 
 function isOverTide({ speedMperS, fromDeg }: Wind, { rateMperS, directionDeg }: Stream): boolean {
-  if (directionDeg === null || speedMperS < LEAST_WIND_MPERS || rateMperS < LEAST_STREAM_MPERS) return false
+  if (directionDeg === null || speedMperS < MIN_WIND_MPERS || rateMperS < MIN_STREAM_MPERS) return false
   return Math.cos((fromDeg - directionDeg) * RAD) >= Math.cos(AGAINST_DEG * RAD)
 }
 

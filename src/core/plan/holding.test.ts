@@ -10,10 +10,10 @@ import { learnedHolding } from '../learning/markLessons.ts'
 import { minimumSinker } from '../setup/settling/minimumSinker.ts'
 import { atMark } from './atMark.ts'
 import { defaultShapes, shapesOf } from './defaultBox.ts'
-import { holdingOf, wantedAt } from './holding.ts'
+import { holdingOf, requiredSinkerAt } from './holding.ts'
 import type { Owned } from './owned.ts'
 import { changeAt } from './planDay.ts'
-import { settledOn } from './rigged.ts'
+import { settledOn } from './preparedWithSinker.ts'
 
 const outfit = braidOutfit(50)
 const ledger = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
@@ -27,7 +27,10 @@ describe('what must be on', () => {
     const least = minimumSinker(settling) as { kgFor: (grip: number, kind: HoldKind) => number }
     const { gripOf, reserve } = learnedHolding(catalogue, shore, [])
     for (const shape of ['bomb', 'gripWire'] as const) {
-      const wanted = wantedAt(learnedHolding(catalogue, shore, []))(settling)(shape) as { neededKg: number; wantedKg: number }
+      const wanted = requiredSinkerAt(learnedHolding(catalogue, shore, []))(settling)(shape) as {
+        neededKg: number
+        wantedKg: number
+      }
       expect(wanted.neededKg).toBeCloseTo(least.kgFor(gripOf(shape), holdKindOf(shape)), 9)
       expect(wanted.wantedKg / wanted.neededKg).toBeCloseTo(reserve, 9)
     }
@@ -35,7 +38,9 @@ describe('what must be on', () => {
 
   test('where none holds it is a sentence, whatever the shape', () => {
     const wild = settledOn(ledger, { ...water, depthM: 1500, streamMperS: 4, scope: 1.05 }, undefined)!
-    expect(wantedAt(learnedHolding(catalogue, MARK, []))(wild)('pear')).toEqual({ trouble: expect.stringContaining('kg') })
+    expect(requiredSinkerAt(learnedHolding(catalogue, MARK, []))(wild)('pear')).toEqual({
+      trouble: expect.stringContaining('kg'),
+    })
   })
 
   test('a weight holds with the reserve, in still water only, or not at all', () => {

@@ -5,10 +5,13 @@ import { minimumSinker } from '../setup/settling/minimumSinker.ts'
 import type { Settling } from '../setup/settling/settling.ts'
 
 /** What a sinker must weigh, in still water and with the mark's reserve; or why none holds. */
-export type Wanted = { neededKg: number; wantedKg: number } | { trouble: string }
+export type RequiredSinker = { neededKg: number; wantedKg: number } | { trouble: string }
 
 /** What must be on at a mark in some water, by the shape that is on: with what the mark has taught of grip and reserve. */
-export function wantedAt({ gripOf, reserve }: LearnedHolding): (settling: Settling) => (shape: SinkerShape) => Wanted {
+export function requiredSinkerAt({
+  gripOf,
+  reserve,
+}: LearnedHolding): (settling: Settling) => (shape: SinkerShape) => RequiredSinker {
   return (settling) => {
     const minimum = minimumSinker(settling)
     if ('trouble' in minimum) return () => ({ trouble: minimum.trouble })
@@ -20,7 +23,7 @@ export function wantedAt({ gripOf, reserve }: LearnedHolding): (settling: Settli
 }
 
 /** Whether a weight holds with the reserve, only without it, or not at all. */
-export function holdingOf(massKg: number, wanted: Wanted): 'holds' | 'stillWaterOnly' | 'no' {
+export function holdingOf(massKg: number, wanted: RequiredSinker): 'holds' | 'stillWaterOnly' | 'no' {
   if ('trouble' in wanted || massKg < wanted.neededKg) return 'no'
   return massKg >= wanted.wantedKg ? 'holds' : 'stillWaterOnly'
 }

@@ -14,7 +14,7 @@ import { atMark, streamAt, type Wind } from './atMark.ts'
 import type { Owned } from './owned.ts'
 import { type Plan, type PlanInput, planDay } from './planDay.ts'
 import { slacksOf, streamThrough } from './streamThrough.ts'
-import { tideHere } from './tideHere.ts'
+import { tideAtMark } from './tideAtMark.ts'
 
 const outfit = braidOutfit(50)
 const ledger = { ...draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
@@ -38,7 +38,7 @@ describe('a mark at an instant', () => {
   test('the tide stands on the depth at datum, and high water comes later by the mark’s own delay', () => {
     const now = atMark(MARK, tide, [], tide.startMs + 5 * HOUR_MS)
     expect(now.depthM).toBeCloseTo(MARK.depthM + now.heightM, 9)
-    const later = tideHere({ ...MARK, highWaterAfterMin: 90 }, tide)
+    const later = tideAtMark({ ...MARK, highWaterAfterMin: 90 }, tide)
     const late = atMark(MARK, later, [], tide.startMs + 6.5 * HOUR_MS)
     expect(late.stream.rateMperS).toBeCloseTo(now.stream.rateMperS, 9)
     expect(late.heightM).toBeCloseTo(now.heightM, 9)
@@ -47,7 +47,7 @@ describe('a mark at an instant', () => {
   test('a printed table counts where it reaches, the port’s prediction before and after it', () => {
     const port = tide.turns.filter(({ timeMs }) => timeMs >= tide.startMs && timeMs <= tide.endMs)
     const rows = port.map(({ timeMs, heightM }) => ({ at: new Date(timeMs + 600_000).toISOString(), heightM: heightM + 0.3 }))
-    const here = tideHere({ ...MARK, heights: rows }, tide)
+    const here = tideAtMark({ ...MARK, heights: rows }, tide)
     const kinds = here.turns.map(({ kind }) => kind)
     for (const [i, kind] of kinds.entries()) if (i > 0) expect(kind).not.toBe(kinds[i - 1])
     expect(here.turns).toHaveLength(tide.turns.length)
@@ -181,7 +181,7 @@ describe('the plan of a day', () => {
 
   test('a change to a heavier sinker comes while the old one holds still, to the five minutes', () => {
     const prepared = prepareSetup(ledger)
-    const wantedAt = (timeMs: number) => {
+    const requiredSinkerAt = (timeMs: number) => {
       const least = minimumSinker(settlingOf(prepared, atMark(MARK, tide, [], timeMs).water)!)
       return ('kgFor' in least ? least.kgFor(1) : Number.POSITIVE_INFINITY) * learnedHolding(catalogue, MARK, []).reserve
     }
@@ -189,8 +189,8 @@ describe('the plan of a day', () => {
     expect(heavier.length).toBeGreaterThan(2)
     for (const { timeMs, from } of heavier) {
       expect(timeMs % 300_000).toBe(0)
-      expect(wantedAt(timeMs)).toBeLessThanOrEqual(from!.massKg)
-      expect(wantedAt(timeMs + 300_000)).toBeGreaterThan(from!.massKg)
+      expect(requiredSinkerAt(timeMs)).toBeLessThanOrEqual(from!.massKg)
+      expect(requiredSinkerAt(timeMs + 300_000)).toBeGreaterThan(from!.massKg)
     }
     expect(plan.changes[0]).toEqual({ timeMs: tide.startMs, from: undefined, to: plan.rows[0]!.take })
   })

@@ -5,9 +5,9 @@ import type { TideSpan } from '../physics/tide/tideSpan.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../setup/settling/settling.ts'
 import type { Setup } from '../setup/setup.ts'
 import { type AtMark, atMark, type Wind } from './atMark.ts'
-import { holdingOf, type Wanted, wantedAt } from './holding.ts'
+import { holdingOf, type RequiredSinker, requiredSinkerAt } from './holding.ts'
 import type { Owned } from './owned.ts'
-import { rigged } from './rigged.ts'
+import { preparedWithSinker } from './preparedWithSinker.ts'
 
 export type PlanInput = {
   setup: Setup
@@ -28,7 +28,7 @@ export type Way = (typeof WAYS)[number]
 
 export type PlanRow = AtMark & {
   /** For the sinker taken, or where none of the box holds for the kind that comes closest. */
-  wanted: Wanted
+  wanted: RequiredSinker
   take: Owned | undefined
 }
 /** A change to another sinker, to the five minutes; `to` is undefined where none of the box holds any more. */
@@ -100,13 +100,13 @@ type Judged = {
   holds: (sinker: Owned) => boolean
   /** Those of the box that hold, the lightest first. */
   holding: readonly Owned[]
-  wantedOf: (sinker: Owned | undefined) => Wanted
+  wantedOf: (sinker: Owned | undefined) => RequiredSinker
 }
 
 /** What holds at an instant. */
 function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
-  const prepared = rigged(setup)
-  const wantedIn = wantedAt(learnedHolding(setup.catalogue, mark, holds))
+  const prepared = preparedWithSinker(setup)
+  const wantedIn = requiredSinkerAt(learnedHolding(setup.catalogue, mark, holds))
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
   return (timeMs) => {
     const now = atMark(mark, tide, winds, timeMs)
@@ -126,7 +126,7 @@ function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs
 
 const NOTHING_DOWN = 'This trace does not sink: it has no sinker and no bait'
 
-const kgOf = (wanted: Wanted) => ('wantedKg' in wanted ? wanted.wantedKg : Number.POSITIVE_INFINITY)
+const kgOf = (wanted: RequiredSinker) => ('wantedKg' in wanted ? wanted.wantedKg : Number.POSITIVE_INFINITY)
 
 /** A free line asked what lead would hold it. */
 const asLead = (settling: Settling): Settling => ({ ...settling, weight: weightOfSinker(settling.catalogue, settling.weight) })

@@ -10,7 +10,7 @@ const BITES_LOST: Readonly<Record<BiteTrace, number>> = { none: 0, longShank: 0.
 const UNSEEN = 0.5
 const SHY = 1.5
 /** Mono at the hook past which wire is thinner and safer, N: about 110 lb. Ours. */
-const MOST_MONO_N = 490
+const MAX_MONO_N = 490
 
 export type BiteTraceAdvice = { kind: BiteTrace; bitesLost: number; why: string; barred: boolean }
 
@@ -29,8 +29,7 @@ const WHY: Readonly<Record<BiteTrace, string>> = {
 export function biteTracesFor(purpose: Purpose, atHookN: number): BiteTraceAdvice[] {
   const { target, clarity, light, ruleSet } = purpose
   const seen = clarity === 'coloured' || light === 'night' ? UNSEEN : 1
-  const usual: BiteTrace =
-    target?.teeth === 'cutting' && atHookN > MOST_MONO_N && ruleSet?.wireAllowed !== false ? 'wire' : 'none'
+  const usual: BiteTrace = target?.teeth === 'cutting' && atHookN > MAX_MONO_N && ruleSet?.wireAllowed !== false ? 'wire' : 'none'
   return BITE_TRACES.map((kind) => ({
     kind,
     bitesLost: BITES_LOST[kind] * seen * (target?.lineShy ? SHY : 1),

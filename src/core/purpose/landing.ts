@@ -13,7 +13,7 @@ const ON_BOAT: readonly Landing[] = ['lift', 'net', 'leadered']
 /** Line class over the weight of a fish that is lifted without a second thought. Ours. */
 export const EASY_LIFT = 8
 /** A fish that a net takes, kg. Ours. */
-const MOST_NETTED_KG = 8
+const MAX_NETTED_KG = 8
 
 /** How a fish is usually landed with an outfit: the first way that its main line bears three times over. */
 export function usualLanding(
@@ -26,7 +26,7 @@ export function usualLanding(
   const mainN = mainLine(outfit).strengthN
   const bears = (landing: Landing) => {
     if (landing === 'lift') return EASY_LIFT * weightN <= mainN
-    if (landing === 'net' && typicalMassKg > MOST_NETTED_KG) return false
+    if (landing === 'net' && typicalMassKg > MAX_NETTED_KG) return false
     return HAND_OVER_WEIGHT.holds * landings[landing].share * weightN <= WET_AND_KNOTTED * mainN
   }
   return (method === 'shore' ? ON_SHORE : ON_BOAT).find(bears) ?? 'leadered'

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
-import { type BaitRig, type HookWanted, LEAST_GAPE_OF_MOUTH } from '../catalogue/hookSuggest.ts'
+import { type BaitRig, type HookWanted, MIN_GAPE_OF_MOUTH } from '../catalogue/hookSuggest.ts'
 import { type HookDimensions, hookDimensions } from '../catalogue/hooks.ts'
 import { type BaitForm, RIGGING_IDS, type Rigging } from '../catalogue/ids.ts'
 import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
@@ -7,7 +7,7 @@ import type { HookPiece, Trace } from '../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../math/constants.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
 import { type Body, isBody } from './bodies.ts'
-import { fishesOf } from './fishes.ts'
+import { fishingModeOf } from './fishingMode.ts'
 import { massOfKg } from './masses.ts'
 import { lineAlongM, type PathElement } from './paths.ts'
 import type { PreparedSetup } from './prepareSetup.ts'
@@ -58,7 +58,7 @@ export function baitedHooks(setup: Baitable): Baited[] {
       loadN: setup.conditions.dragN,
       mouthWidthM: setup.conditions.mouthWidthM,
       // A live bait bears no larger a hook than its mass allows.
-      leastGapeM: body.alive ? undefined : LEAST_GAPE_OF_MOUTH * (setup.conditions.mouthWidthM ?? 0),
+      leastGapeM: body.alive ? undefined : MIN_GAPE_OF_MOUTH * (setup.conditions.mouthWidthM ?? 0),
     }
     const gang = hooks.length > 1 ? gangOf(setup, hooks, dimensions.pitchM, body.lengthM) : undefined
     return [{ hook, dimensions, bait, body, hooks, wanted, ...(gang ? { gang } : {}) }]
@@ -94,7 +94,7 @@ export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody
   return {
     form: usual.form,
     massKg,
-    alive: catalogue.baitForms[usual.form].live && ['swims', 'hangs'].includes(fishesOf(trace)),
+    alive: catalogue.baitForms[usual.form].live && ['swims', 'hangs'].includes(fishingModeOf(trace)),
     lengthM: bait.lengthM ?? usual.lengthM * grown,
     depthM: bait.depthM ?? usual.depthM * grown,
   }

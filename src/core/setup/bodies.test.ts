@@ -8,7 +8,7 @@ import type { Piece, Trace } from '../documents/trace.ts'
 import { withPiece } from '../edit/changes.ts'
 import { CAST } from '../moments/cast.ts'
 import { type Body, streamAreaM2 } from './bodies.ts'
-import { fishesOf } from './fishes.ts'
+import { fishingModeOf } from './fishingMode.ts'
 import { flightAreaM2 } from './flight.ts'
 import { massOfKg } from './masses.ts'
 import { prepareSetup } from './prepareSetup.ts'
@@ -81,7 +81,7 @@ describe('a jig head', () => {
 
   test('a design of one’s own that ends in one is worked', () => {
     const own = { ...jig, family: 'ownDesign' as const }
-    expect(fishesOf({ ...own, pieces: own.pieces.filter(({ role }) => role !== 'float') })).toBe('worked')
-    expect(fishesOf({ ...bare, family: 'ownDesign' })).toBe('swims')
+    expect(fishingModeOf({ ...own, pieces: own.pieces.filter(({ role }) => role !== 'float') })).toBe('worked')
+    expect(fishingModeOf({ ...bare, family: 'ownDesign' })).toBe('swims')
   })
 })

@@ -15,7 +15,7 @@ export type Gang = {
   sound: boolean
 }
 
-const MOST_HOOKS = 5
+const MAX_HOOKS = 5
 
 /**
  * Few large hooks or more small ones for a bait: for one to five of the hook’s pattern the size whose span over the bait’s length is
@@ -26,7 +26,7 @@ const MOST_HOOKS = 5
 export function gangsFor(catalogue: Catalogue, baited: Baited, coverage: { least: number; most: number }): Gang[] {
   const { hook, body, wanted } = baited
   const middle = (coverage.least + coverage.most) / 2
-  return Array.from({ length: MOST_HOOKS }, (_, i): Gang[] => {
+  return Array.from({ length: MAX_HOOKS }, (_, i): Gang[] => {
     const count = i + 1
     const rig = count === 1 ? 'single' : count === 2 ? 'tandem' : 'chain'
     const all = catalogue.hooks.sizes.flatMap((size): Gang[] => {

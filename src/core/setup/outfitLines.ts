@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { lineDiameterM } from '../catalogue/materials.ts'
-import { spoolRadii, USUAL_GEAR_RATIO } from '../catalogue/reels.ts'
+import { DEFAULT_GEAR_RATIO, spoolRadii } from '../catalogue/reels.ts'
 import type { Outfit, WoundLine } from '../documents/outfit.ts'
 import { type SpoolFill, type SpoolInput, spoolFill } from '../physics/spool/fill.ts'
 
@@ -46,7 +46,7 @@ export const spoolOf = (catalogue: Catalogue, outfit: Outfit, lineOutM: number):
 
 /** Line that one turn of the handle brings in with so much out, m; nominal where the reel’s gear is not told. */
 export const linePerTurnM = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): number =>
-  2 * Math.PI * spoolOf(catalogue, outfit, lineOutM).radiusM * (outfit.reel.gearRatio ?? USUAL_GEAR_RATIO)
+  2 * Math.PI * spoolOf(catalogue, outfit, lineOutM).radiusM * (outfit.reel.gearRatio ?? DEFAULT_GEAR_RATIO)
 
 /** All the line that is wound on an outfit, m. */
 export const woundM = (catalogue: Catalogue, outfit: Outfit): number => woundOnM(spoolOf(catalogue, outfit, 0))

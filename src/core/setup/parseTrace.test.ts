@@ -4,7 +4,7 @@ import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { parseRequest } from '../analysis/parseRequest.ts'
 import { outfitSchema } from '../documents/outfit.ts'
-import { MOST_PIECES } from '../documents/vocabulary.ts'
+import { MAX_PIECES } from '../documents/vocabulary.ts'
 import { parseTrace } from './parseTrace.ts'
 
 type Json = Record<string, unknown> & { pieces: Record<string, unknown>[] }
@@ -54,7 +54,7 @@ describe('a malformed trace is refused with the path to its fault', () => {
 
   test('more than 200 pieces', () => {
     const trace = ledger()
-    while (trace.pieces.length <= MOST_PIECES)
+    while (trace.pieces.length <= MAX_PIECES)
       trace.pieces.push({
         id: `bead-${trace.pieces.length}`,
         role: 'hardware',
@@ -66,7 +66,7 @@ describe('a malformed trace is refused with the path to its fault', () => {
   })
 
   test('200 pieces in one chain are read, not drowned in', () => {
-    const pieces = Array.from({ length: MOST_PIECES }, (_, i) => ({
+    const pieces = Array.from({ length: MAX_PIECES }, (_, i) => ({
       id: `line-${i}`,
       role: 'body',
       material: 'mono',

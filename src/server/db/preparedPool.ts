@@ -2,7 +2,7 @@ import type { PostgresPool, PostgresPoolClient } from 'kysely'
 import type pg from 'pg'
 
 /** Statements kept by name; what comes after so many is parsed each time. */
-const MOST_NAMED = 300
+const MAX_NAMED = 300
 
 /**
  * A pool whose statements are prepared: each connection has the database parse and plan one but once, which for a short read is the
@@ -12,7 +12,7 @@ export function preparedPool(pool: pg.Pool): PostgresPool {
   const names = new Map<string, string>()
   const nameOf = (text: string): string | undefined => {
     const known = names.get(text)
-    if (known !== undefined || names.size >= MOST_NAMED) return known
+    if (known !== undefined || names.size >= MAX_NAMED) return known
     const name = `statement_${names.size}`
     names.set(text, name)
     return name

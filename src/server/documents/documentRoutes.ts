@@ -7,7 +7,7 @@ import {
   createBody,
   type EmptiedTrash,
   type ListPage,
-  MOST_BY_NAME,
+  MAX_BY_NAME,
   ON_PAGE,
   pageKey,
   type SavedRow,
@@ -33,7 +33,7 @@ const namedQuery = z.strictObject({
   ids: z
     .string()
     .transform((ids) => ids.split(','))
-    .pipe(z.array(uuid).max(MOST_BY_NAME)),
+    .pipe(z.array(uuid).max(MAX_BY_NAME)),
 })
 const pageQuery = z.strictObject({
   trash: z.enum(['true', 'false']).optional(),

@@ -1,11 +1,11 @@
 import type { Middleware } from 'koa'
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
-import { isRead } from './doors.ts'
+import { isRead } from './allowedHosts.ts'
 import { HttpError } from './httpError.ts'
 
 const WINDOW_S = 10
 /** Changes and calculations that one client may ask for in the window: many times what a person with every screen open does. */
-export const USUAL_MOST = 4_000
+export const DEFAULT_MOST = 4_000
 /** A reading costs the server so much less than a change. */
 const READS_FOR_ONE = 20
 

@@ -5,8 +5,8 @@ import { type CalculationName, calculate } from '../../core/calculations/registr
 import { NOMINAL_CATALOGUE, type OwnConnection, withOwn } from '../../core/catalogue/catalogue.ts'
 import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
-import { ownConnections, standingPulls } from '../../core/learning/knotLessons.ts'
-import { readTold } from '../../shared/observations.ts'
+import { activePulls, ownConnections } from '../../core/learning/knotLessons.ts'
+import { parseObservations } from '../../shared/observations.ts'
 
 /** Work that may take a while, asked of the server. */
 export type Job =
@@ -47,6 +47,6 @@ function evaluated(request: unknown, own: readonly OwnConnection[]): JobAnswer {
 }
 
 function ownFigures(observations: string): JobAnswer {
-  const pulls = standingPulls(readTold(JSON.parse(observations)))
+  const pulls = activePulls(parseObservations(JSON.parse(observations)))
   return { kind: 'done', output: ownConnections(NOMINAL_CATALOGUE, pulls) }
 }

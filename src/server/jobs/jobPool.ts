@@ -8,7 +8,7 @@ export type JobLimits = { threads: number; waiting: number; timeMs: number }
 
 const USUAL: JobLimits = { threads: 2, waiting: 40, timeMs: 10_000 }
 /** What one thread may hold, MB. */
-const MOST_HEAP_MB = 256
+const MAX_HEAP_MB = 256
 
 /** Threads that calculate for the server, so that nothing it is asked to work out holds up anything else. */
 export class JobPool {
@@ -65,7 +65,7 @@ export class JobPool {
       maxThreads: this.limits.threads,
       // Whatever loader the server itself was started with, the thread brings its own.
       execArgv: [],
-      resourceLimits: { maxOldGenerationSizeMb: MOST_HEAP_MB },
+      resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
     })
     // A thread that dies is replaced; without a listener its death would be the server’s.
     pool.on('error', (error) => this.log.error({ err: error }, 'a thread was lost'))

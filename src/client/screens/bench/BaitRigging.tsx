@@ -1,6 +1,5 @@
 import { useMemo } from 'react'
 import { fitOf } from '../../../core/catalogue/hookSuggest.ts'
-import type { Rigging } from '../../../core/catalogue/ids.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { withPiece } from '../../../core/edit/changes.ts'
 import { moveHook } from '../../../core/edit/moveHook.ts'
@@ -51,7 +50,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
         <Select
           id="bait-rigging"
           value={rigging ?? ''}
-          onChange={(event) => set({ rigging: (event.target.value || undefined) as Rigging | undefined })}
+          onChoose={(next) => set({ rigging: next || undefined })}
           choices={[
             { value: '', text: 'default' },
             ...riggingsFor(catalogue, body).map((id) => ({ value: id, text: RIGGING_WORDS[id].name })),

@@ -8,7 +8,7 @@ import { isLine } from '../../../core/documents/pieces.ts'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { cutText } from '../../../core/documents/text.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
-import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
+import { MAX_NAME } from '../../../core/documents/vocabulary.ts'
 import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
@@ -232,6 +232,6 @@ function useKeepAsNew(bench: Bench, savedId: string) {
   })
   return () => {
     const { content } = bench
-    copy.create({ ...content, trace: { ...content.trace, name: cutText(`${content.trace.name}, mine`, MOST_NAME) } })
+    copy.create({ ...content, trace: { ...content.trace, name: cutText(`${content.trace.name}, mine`, MAX_NAME) } })
   }
 }

@@ -46,7 +46,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="drag-measured"
             value={conditions.dragMeasuredAt}
-            onChange={(event) => set({ dragMeasuredAt: event.target.value as Conditions['dragMeasuredAt'] })}
+            onChoose={(next) => set({ dragMeasuredAt: next })}
             choices={[
               { value: 'reel', text: 'straight from the reel' },
               { value: 'tip', text: 'at the rod tip' },
@@ -65,7 +65,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="cast-style"
             value={conditions.castStyle}
-            onChange={(event) => set({ castStyle: event.target.value as Conditions['castStyle'] })}
+            onChoose={(next) => set({ castStyle: next })}
             choices={CAST_STYLE_IDS.map((style) => ({ value: style, text: castName(catalogue, style) }))}
           />
         </Field>
@@ -80,7 +80,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="rod-held"
             value={conditions.rodHeld}
-            onChange={(event) => set({ rodHeld: event.target.value as Conditions['rodHeld'] })}
+            onChoose={(next) => set({ rodHeld: next })}
             choices={ROD_HELD.map((held) => ({ value: held, text: ROD_HELD_WORDS[held] }))}
           />
         </Field>
@@ -89,7 +89,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
             <Select
               id="made-for-fish"
               value={fish.some(({ id }) => id === bench.content.fishId) ? bench.content.fishId : ''}
-              onChange={(event) => bench.chooseFish(fish.find(({ id }) => id === event.target.value))}
+              onChoose={(next) => bench.chooseFish(fish.find(({ id }) => id === next))}
               choices={[{ value: '', text: 'no fish' }, ...fish.map(({ id, content }) => ({ value: id, text: content.name }))]}
             />
           </Field>
@@ -98,7 +98,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="water-clarity"
             value={conditions.clarity ?? ''}
-            onChange={(event) => set({ clarity: CLARITIES.find((id) => id === event.target.value) })}
+            onChoose={(next) => set({ clarity: CLARITIES.find((id) => id === next) })}
             choices={[{ value: '', text: 'unknown' }, ...CLARITIES.map((id) => ({ value: id, text: CLARITY_WORDS[id] }))]}
           />
         </Field>
@@ -106,7 +106,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="time-of-day"
             value={conditions.light ?? ''}
-            onChange={(event) => set({ light: LIGHTS.find((id) => id === event.target.value) })}
+            onChoose={(next) => set({ light: LIGHTS.find((id) => id === next) })}
             choices={[{ value: '', text: 'unknown' }, ...LIGHTS.map((id) => ({ value: id, text: LIGHT_WORDS[id] }))]}
           />
         </Field>
@@ -130,7 +130,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           <Select
             id="landing"
             value={conditions.landing}
-            onChange={(event) => set({ landing: event.target.value as Conditions['landing'] })}
+            onChoose={(next) => set({ landing: next })}
             choices={LANDING_IDS.map((landing) => ({ value: landing, text: catalogue.landings[landing].name }))}
           />
         </Field>

@@ -33,8 +33,8 @@ export function FromBox({ rig, piece, edits }: Props) {
           <Select
             id="from-box"
             value={chosen?.id ?? ''}
-            onChange={(event) => {
-              const wanted = owned.find(({ id }) => id === event.target.value)
+            onChoose={(next) => {
+              const wanted = owned.find(({ id }) => id === next)
               if (wanted) edits.take(fromBox(rig, piece.id, wanted.content, bearsN(wanted.id)))
             }}
             choices={[
@@ -51,7 +51,7 @@ export function FromBox({ rig, piece, edits }: Props) {
           disabled={keep.isPending}
           onClick={() => keep.create(gearSchema.parse({ ...item, name: usualName(rig.catalogue, item, show) }))}
         >
-          Save to the box
+          Add to the box
         </Button>
       )}
     </div>

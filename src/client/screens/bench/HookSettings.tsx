@@ -7,7 +7,7 @@ import { HookToScale } from '../../charts/HookToScale.tsx'
 import { HookHead } from '../../fishing/HookHead.tsx'
 import { HookMeasures } from '../../fishing/HookMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 
@@ -41,8 +41,8 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
         <Select
           id={`${id}-pattern`}
           value={hook.pattern}
-          onChange={(event) => onPattern(event.target.value as HookPattern)}
-          choices={Object.entries(catalogue.hooks.patterns).map(([value, { name }]) => ({ value, text: name }))}
+          onChoose={(next) => onPattern(next)}
+          choices={choicesOf(catalogue.hooks.patterns)}
         />
       </Field>
       <div className="flex flex-wrap gap-x-4">

@@ -38,7 +38,7 @@ export function JointSettings({ bench, piece, joint, rig }: Props) {
           id={id}
           value={joint.connection}
           choices={choices}
-          onChange={(event) => set({ connection: event.target.value as ConnectionId, turns: undefined, own: undefined })}
+          onChoose={(next) => set({ connection: next, turns: undefined, own: undefined })}
         />
       </Field>
       <div className="ml-[8.25rem]">
@@ -96,7 +96,7 @@ function OwnFigures({ catalogue, joint, materials }: { catalogue: Catalogue; joi
   ))
 }
 
-function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Material[]): Choice {
+function choiceOf(catalogue: Catalogue, id: ConnectionId, materials: readonly Material[]): Choice<ConnectionId> {
   const { name } = catalogue.connections[id]
   const figures = materials.map((material) => efficiencyOf(catalogue, { connection: id }, material))
   const misfit = materials[figures.indexOf(undefined)]

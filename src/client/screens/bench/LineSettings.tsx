@@ -1,5 +1,4 @@
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
-import type { Material } from '../../../core/catalogue/ids.ts'
 import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
@@ -50,9 +49,7 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
         <Select
           id="line-material"
           value={line.material}
-          onChange={(event) =>
-            edits.take(restring(rig, [line], { material: event.target.value as Material, strengthN: line.strengthN }, line.id))
-          }
+          onChoose={(next) => edits.take(restring(rig, [line], { material: next, strengthN: line.strengthN }, line.id))}
           choices={MATERIAL_IDS.map((material) => ({ value: material, text: catalogue.materials[material].name }))}
         />
       </Field>
@@ -61,8 +58,8 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
           <Select
             id="wire-number"
             value={String(numberOf(rig.catalogue, line) ?? '')}
-            onChange={(event) => {
-              const row = catalogue.wireNumbers.find(({ number }) => number === Number(event.target.value))
+            onChoose={(next) => {
+              const row = catalogue.wireNumbers.find(({ number }) => number === Number(next))
               if (row) set({ strengthN: row.strengthLb * QUANTITIES.strength.units.lb, diameterM: undefined })
             }}
             choices={[

@@ -1,7 +1,7 @@
 import { PencilLine } from 'lucide-react'
 import { useState } from 'react'
 import { cutText } from '../../../core/documents/text.ts'
-import { MOST_TAG, MOST_TAGS } from '../../../core/documents/vocabulary.ts'
+import { MAX_TAG, MAX_TAGS } from '../../../core/documents/vocabulary.ts'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import type { Bench } from './useBench.ts'
@@ -91,6 +91,6 @@ export function NamePanel({ bench }: { bench: Bench }) {
 
 /** Tags as typed: no empty ones, none twice, none longer than can be kept. */
 function readTags(typed: string): string[] {
-  const words = typed.split(',').map((word) => cutText(word.trim(), MOST_TAG).trim())
-  return [...new Set(words.filter(Boolean))].slice(0, MOST_TAGS)
+  const words = typed.split(',').map((word) => cutText(word.trim(), MAX_TAG).trim())
+  return [...new Set(words.filter(Boolean))].slice(0, MAX_TAGS)
 }

@@ -1,5 +1,4 @@
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
-import type { BaitType, SinkerMetal, SinkerShape } from '../../../core/catalogue/ids.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
 import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
 import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
@@ -9,7 +8,7 @@ import { BodyMeasures } from '../../fishing/BodyMeasures.tsx'
 import { LureRating } from '../../fishing/LureRating.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { BaitRigging } from './BaitRigging.tsx'
@@ -57,16 +56,16 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             <Select
               id="sinker-shape"
               value={piece.shape}
-              onChange={(event) => set({ shape: event.target.value as SinkerShape })}
-              choices={Object.entries(catalogue.sinkers).map(([value, { name }]) => ({ value, text: name }))}
+              onChoose={(next) => set({ shape: next })}
+              choices={choicesOf(catalogue.sinkers)}
             />
           </Field>
           <Field label="made of" htmlFor="sinker-metal">
             <Select
               id="sinker-metal"
               value={piece.metal ?? 'lead'}
-              onChange={(event) => set({ metal: event.target.value as SinkerMetal })}
-              choices={Object.entries(catalogue.sinkerMetals).map(([value, { name }]) => ({ value, text: name }))}
+              onChoose={(next) => set({ metal: next })}
+              choices={choicesOf(catalogue.sinkerMetals)}
             />
           </Field>
           <CheckField
@@ -83,8 +82,8 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
             <Select
               id="bait-kind"
               value={piece.bait}
-              onChange={(event) => set({ bait: event.target.value as BaitType })}
-              choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
+              onChoose={(next) => set({ bait: next })}
+              choices={choicesOf(catalogue.baits)}
             />
           </Field>
           <BaitWeight
@@ -139,7 +138,7 @@ function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
         <Select
           id="hardware-size"
           value={piece.size ?? ''}
-          onChange={(event) => onChange({ size: event.target.value })}
+          onChoose={(next) => onChange({ size: next })}
           choices={[
             ...(piece.size === undefined ? [{ value: '', text: 'unknown' }] : []),
             ...sizes.map(({ size, strengthN }) => ({ value: size, text: `${size}: ${show.computed('strength', strengthN)}` })),

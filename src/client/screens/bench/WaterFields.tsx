@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
-import { FISHES, type Fishes } from '../../../core/catalogue/familyIds.ts'
+import { FISHING_MODES } from '../../../core/catalogue/familyIds.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
-import { fishesOf } from '../../../core/setup/fishes.ts'
+import { fishingModeOf } from '../../../core/setup/fishingMode.ts'
 import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../fishing/WaterFields.tsx'
@@ -10,7 +10,7 @@ import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, Select } from '../../ui/controls.tsx'
 import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
-import { FISHES_WORDS } from '../../words/waterWords.ts'
+import { FISHING_MODE_WORDS } from '../../words/waterWords.ts'
 import type { Bench } from './useBench.ts'
 
 /** Depth, stream and method, for how it settles; left out, that moment is not judged. */
@@ -36,7 +36,7 @@ export function WaterFields({ bench }: { bench: Bench }) {
               <Select
                 id="water-mark"
                 value={marks.some(({ id }) => id === markId) ? markId : ''}
-                onChange={(event) => bench.chooseMark(marks.find(({ id }) => id === event.target.value))}
+                onChoose={(next) => bench.chooseMark(marks.find(({ id }) => id === next))}
                 choices={[{ value: '', text: 'no mark' }, ...marks.map(({ id, content }) => ({ value: id, text: content.name }))]}
               />
             </Field>
@@ -44,9 +44,9 @@ export function WaterFields({ bench }: { bench: Bench }) {
           <Field label="the end should" htmlFor="water-fishes">
             <Select
               id="water-fishes"
-              value={fishesOf(bench.content.trace)}
-              onChange={(event) => bench.editTrace((old) => ({ ...old, fishes: event.target.value as Fishes }))}
-              choices={FISHES.map((value) => ({ value, text: FISHES_WORDS[value] }))}
+              value={fishingModeOf(bench.content.trace)}
+              onChoose={(next) => bench.editTrace((old) => ({ ...old, fishes: next }))}
+              choices={FISHING_MODES.map((value) => ({ value, text: FISHING_MODE_WORDS[value] }))}
             />
           </Field>
           <MethodField

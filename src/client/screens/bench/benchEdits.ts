@@ -1,9 +1,9 @@
 import type { Dispatch } from 'react'
 import type { Conditions } from '../../../core/documents/conditions.ts'
 import type { Mark } from '../../../core/documents/mark.ts'
-import { LEAST_WATER_M } from '../../../core/documents/moving.ts'
+import { MIN_WATER_M } from '../../../core/documents/moving.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
-import { fishedFor } from '../../../core/setup/fishedFor.ts'
+import { conditionsForFish } from '../../../core/setup/conditionsForFish.ts'
 import { springWater } from '../../../core/setup/springWater.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import type { SavedFish, SavedMark } from '../../api/documents.ts'
@@ -45,7 +45,10 @@ export function benchEdits(dispatch: Dispatch<HistoryAction<TraceContent>>): Ben
       edit((old) => ({
         ...old,
         fishId: fish?.id,
-        conditions: { ...old.conditions, ...(fish ? fishedFor(fish.content) : { mouthWidthM: undefined, target: undefined }) },
+        conditions: {
+          ...old.conditions,
+          ...(fish ? conditionsForFish(fish.content) : { mouthWidthM: undefined, target: undefined }),
+        },
       })),
     bringBack: (earlier) => edit(() => earlier),
     undo: () => dispatch({ type: 'undo' }),
@@ -57,6 +60,6 @@ export function benchEdits(dispatch: Dispatch<HistoryAction<TraceContent>>): Ben
 /** The conditions at a mark: of what moves through the water its depth counts, of all else its water at springs. */
 function atMark(conditions: Conditions, mark: Mark): Conditions {
   const { moving, water } = conditions
-  const depth = moving && moving.way !== 'kite' ? { moving: { ...moving, waterM: Math.max(LEAST_WATER_M, mark.depthM) } } : {}
+  const depth = moving && moving.way !== 'kite' ? { moving: { ...moving, waterM: Math.max(MIN_WATER_M, mark.depthM) } } : {}
   return { ...conditions, ...depth, ...(water || !moving ? { water: springWater(mark) } : {}) }
 }

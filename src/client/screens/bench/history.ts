@@ -8,7 +8,7 @@ export type HistoryAction<T> =
   /** A field was left: the next keystroke is a new step. */
   | { type: 'settle' }
 
-const MOST_STEPS = 200
+const MAX_STEPS = 200
 
 export const startHistory = <T>(present: T, past: readonly T[] = []): History<T> => ({
   past,
@@ -24,7 +24,7 @@ export function historyReducer<T>(history: History<T>, action: HistoryAction<T>)
       const next = action.change(present)
       if (next === present) return history
       const sameStep = action.tag !== undefined && action.tag === tag
-      return { past: sameStep ? past : [...past, present].slice(-MOST_STEPS), present: next, future: [], tag: action.tag }
+      return { past: sameStep ? past : [...past, present].slice(-MAX_STEPS), present: next, future: [], tag: action.tag }
     }
     case 'undo': {
       const previous = past.at(-1)

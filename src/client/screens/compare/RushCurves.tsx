@@ -34,7 +34,7 @@ export function RushCurves({ sides }: { sides: Side[] }) {
           <Select
             aria-label="Rod held"
             value={held}
-            onChange={(event) => setHeld(event.target.value as Conditions['rodHeld'])}
+            onChoose={(next) => setHeld(next)}
             choices={ROD_HELD.map((each) => ({ value: each, text: `rod ${ROD_HELD_WORDS[each]}` }))}
           />
         </span>

@@ -13,7 +13,7 @@ import { leverValueWords, leverWords } from '../../words/leverWords.ts'
 import { MOMENT_CHOICES } from '../../words/momentNames.ts'
 import type { Side } from './side.ts'
 
-const MOST_BARS = 8
+const MAX_BARS = 8
 const REST_MS = 150
 
 /** What moves a verdict most: each input a tenth less and a tenth more, worked out in a worker. */
@@ -27,12 +27,7 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
       title="What moves the verdict most"
       aside={
         <span className="w-40">
-          <Select
-            aria-label="Moment"
-            value={moment}
-            onChange={(event) => setMoment(event.target.value as MomentName)}
-            choices={MOMENT_CHOICES}
-          />
+          <Select aria-label="Moment" value={moment} onChoose={(next) => setMoment(next)} choices={MOMENT_CHOICES} />
         </span>
       }
     >
@@ -59,12 +54,12 @@ export function SensitivityBars({ sides }: { sides: Side[] }) {
 
 function Bars({ sensitivity, rig }: { sensitivity: Sensitivity | undefined; rig: Rig }) {
   if (!sensitivity) return <p className="text-quiet">This moment does not apply.</p>
-  const { margin, verdict, sways } = sensitivity
-  if (sways.length === 0) return <p className="text-quiet">No input moves it within 10 %.</p>
-  const reach = Math.max(...sways.map(({ swing }) => swing))
+  const { margin, verdict, inputEffects } = sensitivity
+  if (inputEffects.length === 0) return <p className="text-quiet">No input moves it within 10 %.</p>
+  const reach = Math.max(...inputEffects.map(({ swing }) => swing))
   return (
     <ul className="grid gap-1.5">
-      {sways.slice(0, MOST_BARS).map((sway) => (
+      {inputEffects.slice(0, MAX_BARS).map((sway) => (
         <Bar key={sway.id} sway={sway} rig={rig} margin={margin} verdict={verdict} reach={reach} />
       ))}
     </ul>

@@ -30,7 +30,7 @@ export function WhatIf({ setting: { lever, factor }, onChange, sides, supposed }
         <Select
           aria-label="Value to change"
           value={lever}
-          onChange={(event) => onChange({ lever: event.target.value, factor: 1 })}
+          onChoose={(next) => onChange({ lever: next, factor: 1 })}
           choices={LEVERS}
         />
         <Slider.Root

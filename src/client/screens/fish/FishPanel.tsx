@@ -106,7 +106,7 @@ export function FishPanel({ saved, onClose }: Props) {
           <Select
             id={`fish-${key}`}
             value={fish[key]}
-            onChange={(event) => change({ [key]: event.target.value })}
+            onChoose={(next) => change({ [key]: next })}
             choices={ids.map((value) => ({ value, text: words[value]! }))}
           />
         </Field>

@@ -102,7 +102,7 @@ export function BoxTable({ items, isTrash, actions }: Props) {
           <Select
             aria-label="Kind"
             value={kind}
-            onChange={(event) => setKind(event.target.value as GearKind | '')}
+            onChoose={(next) => setKind(next)}
             choices={[{ value: '', text: 'all kinds' }, ...GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))]}
           />
         </div>

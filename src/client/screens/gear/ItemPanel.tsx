@@ -14,7 +14,7 @@ import { HookMeasures } from '../../fishing/HookMeasures.tsx'
 import { LureRating } from '../../fishing/LureRating.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, fieldClass, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -59,7 +59,7 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
         <Select
           id="item-kind"
           value={item.kind}
-          onChange={(event) => replace({ ...NEW[event.target.value as GearKind], name: item.name })}
+          onChoose={(next) => replace({ ...NEW[next], name: item.name })}
           choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
         />
       </Field>
@@ -82,8 +82,6 @@ type FieldsProps<G extends Gear> = { item: G; onChange: (item: G) => void }
 
 function KindFields({ item, onChange }: FieldsProps<Gear>) {
   const catalogue = useCatalogue()
-  const choicesOf = (table: Readonly<Record<string, { name: string }>>) =>
-    Object.entries(table).map(([value, { name }]) => ({ value, text: name }))
   switch (item.kind) {
     case 'line':
       return <LineFields item={item} onChange={onChange} />
@@ -99,7 +97,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
             <Select
               id="item-shape"
               value={item.shape}
-              onChange={(event) => onChange({ ...item, shape: event.target.value as typeof item.shape })}
+              onChoose={(next) => onChange({ ...item, shape: next })}
               choices={choicesOf(catalogue.sinkers)}
             />
           </Field>
@@ -107,7 +105,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
             <Select
               id="item-metal"
               value={item.metal ?? 'lead'}
-              onChange={(event) => onChange({ ...item, metal: event.target.value as typeof item.metal })}
+              onChoose={(next) => onChange({ ...item, metal: next })}
               choices={choicesOf(catalogue.sinkerMetals)}
             />
           </Field>
@@ -133,7 +131,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
             <Select
               id="item-bait"
               value={item.bait}
-              onChange={(event) => onChange({ ...item, bait: event.target.value as typeof item.bait })}
+              onChoose={(next) => onChange({ ...item, bait: next })}
               choices={BAIT_IDS.map((value) => ({ value, text: catalogue.baits[value].name }))}
             />
           </Field>
@@ -170,7 +168,7 @@ function LineFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'line'
         <Select
           id="item-material"
           value={item.material}
-          onChange={(event) => onChange({ ...item, material: event.target.value as typeof item.material })}
+          onChoose={(next) => onChange({ ...item, material: next })}
           choices={MATERIAL_IDS.map((value) => ({ value, text: materials[value].name }))}
         />
       </Field>
@@ -218,7 +216,7 @@ function HookFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'hook'
         <Select
           id="item-pattern"
           value={item.pattern}
-          onChange={(event) => onChange({ ...item, pattern: event.target.value as typeof item.pattern })}
+          onChoose={(next) => onChange({ ...item, pattern: next })}
           choices={HOOK_PATTERN_IDS.map((value) => ({ value, text: hooks.patterns[value].name }))}
         />
       </Field>
@@ -240,11 +238,8 @@ function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'h
         <Select
           id="item-type"
           value={item.type}
-          onChange={(event) => {
-            const type = event.target.value as typeof item.type
-            onChange({ ...item, type, size: hardware[type].sizes[0]?.size, strengthN: undefined })
-          }}
-          choices={Object.entries(hardware).map(([value, { name }]) => ({ value, text: name }))}
+          onChoose={(type) => onChange({ ...item, type, size: hardware[type].sizes[0]?.size, strengthN: undefined })}
+          choices={choicesOf(hardware)}
         />
       </Field>
       {sizes.length > 0 && (
@@ -253,7 +248,7 @@ function HardwareFields({ item, onChange }: FieldsProps<Extract<Gear, { kind: 'h
             <Select
               id="item-size"
               value={item.size ?? ''}
-              onChange={(event) => onChange({ ...item, size: event.target.value || undefined })}
+              onChoose={(next) => onChange({ ...item, size: next || undefined })}
               choices={[{ value: '', text: 'unknown' }, ...sizes.map(({ size }) => ({ value: size, text: size }))]}
             />
           </Field>

@@ -13,7 +13,7 @@ import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 /** Beyond the edges, so that both are seen. */
 const MARGIN_MM = 2
 const HOOK_HEIGHT_MM = 25
-const MOST_MM = { gap: 88, length: 250, depth: 80 }
+const MAX_MM = { gap: 88, length: 250, depth: 80 }
 
 /** A hook’s gap, or a bait, measured between edges on the calibrated screen, and kept in the box. */
 export function MeasureOnScreen() {
@@ -30,7 +30,7 @@ export function MeasureOnScreen() {
               { value: 'hook', text: 'hook' },
               { value: 'bait', text: 'bait' },
             ]}
-            onChange={(event) => setWhat(event.target.value as typeof what)}
+            onChoose={(next) => setWhat(next)}
           />
         </Field>
         {what === 'hook' ? <HookOnScreen /> : <BaitOnScreen />}
@@ -48,14 +48,14 @@ function HookOnScreen() {
   const nominalM = hookDimensions(catalogue, pattern, size)?.gapeM ?? 0
   return (
     <>
-      <Edge says="Lay the gap of a hook between the edges" mm={mm} most={MOST_MM.gap} onChange={setMm} />
+      <Edge says="Lay the gap of a hook between the edges" mm={mm} most={MAX_MM.gap} onChange={setMm} />
       <Between acrossMm={mm} downMm={HOOK_HEIGHT_MM} />
       <Field label="pattern" htmlFor={`${id}-pattern`}>
         <Select
           id={`${id}-pattern`}
           value={pattern}
           choices={HOOK_PATTERN_IDS.map((each) => ({ value: each, text: catalogue.hooks.patterns[each].name }))}
-          onChange={(event) => setPattern(event.target.value as HookPattern)}
+          onChoose={(next) => setPattern(next)}
         />
       </Field>
       <Field label="size" htmlFor={`${id}-size`} hint={`nominal gap ${(nominalM * 1000).toFixed(1)} mm`}>
@@ -63,7 +63,7 @@ function HookOnScreen() {
           id={`${id}-size`}
           value={size}
           choices={catalogue.hooks.sizes.map((each) => ({ value: each, text: each }))}
-          onChange={(event) => setSize(event.target.value)}
+          onChoose={(next) => setSize(next)}
         />
       </Field>
       <Keep
@@ -82,15 +82,15 @@ function BaitOnScreen() {
   const [bait, setBait] = useState<BaitType>('wholePouting')
   return (
     <>
-      <Edge says="Lay the length of the bait between the edges" mm={lengthMm} most={MOST_MM.length} onChange={setLengthMm} />
-      <Edge says="and its depth, back to belly" mm={depthMm} most={MOST_MM.depth} onChange={setDepthMm} />
+      <Edge says="Lay the length of the bait between the edges" mm={lengthMm} most={MAX_MM.length} onChange={setLengthMm} />
+      <Edge says="and its depth, back to belly" mm={depthMm} most={MAX_MM.depth} onChange={setDepthMm} />
       <Between acrossMm={lengthMm} downMm={depthMm} />
       <Field label="bait" htmlFor={id}>
         <Select
           id={id}
           value={bait}
           choices={BAIT_IDS.map((each) => ({ value: each, text: baits[each].name }))}
-          onChange={(event) => setBait(event.target.value as BaitType)}
+          onChoose={(next) => setBait(next)}
         />
       </Field>
       <Keep name={baits[bait].name} measured={{ kind: 'bait', bait, lengthM: lengthMm / 1000, depthM: depthMm / 1000 }} />
@@ -156,7 +156,7 @@ function Keep({ name: bare, measured }: { name: string; measured: Measured }) {
       onClick={() => keep.create(gearSchema.parse({ formatVersion: GEAR_VERSION, name, ...measured }))}
       disabled={keep.isPending}
     >
-      Save the measured size to the box
+      Add the measured size to the box
     </Button>
   )
 }

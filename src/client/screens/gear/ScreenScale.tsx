@@ -1,6 +1,6 @@
 import { useId } from 'react'
 import { PX_PER_MM_LIMITS, usePreferences } from '../../settings/preferences.tsx'
-import { trueSize, USUAL_PX_PER_MM } from '../../settings/trueSize.ts'
+import { DEFAULT_PX_PER_MM, trueSize } from '../../settings/trueSize.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 
@@ -47,7 +47,7 @@ export function ScreenScale() {
           />
         </svg>
       </ScrollAcross>
-      <Button onClick={() => setPxPerMm(USUAL_PX_PER_MM)} disabled={pxPerMm === USUAL_PX_PER_MM}>
+      <Button onClick={() => setPxPerMm(DEFAULT_PX_PER_MM)} disabled={pxPerMm === DEFAULT_PX_PER_MM}>
         Reset
       </Button>
     </Sheet>

@@ -60,27 +60,17 @@ export default function SizesPage() {
         >
           <div className="no-print mb-3 grid gap-2 sm:grid-cols-2 sm:gap-x-6">
             <Field label="pattern" htmlFor={`${id}-first`}>
-              <Select
-                id={`${id}-first`}
-                value={first}
-                choices={patterns}
-                onChange={(event) => setPatterns([event.target.value as HookPattern, second])}
-              />
+              <Select id={`${id}-first`} value={first} choices={patterns} onChoose={(next) => setPatterns([next, second])} />
             </Field>
             <Field label="beside" htmlFor={`${id}-second`}>
-              <Select
-                id={`${id}-second`}
-                value={second}
-                choices={patterns}
-                onChange={(event) => setPatterns([first, event.target.value as HookPattern])}
-              />
+              <Select id={`${id}-second`} value={second} choices={patterns} onChoose={(next) => setPatterns([first, next])} />
             </Field>
             <Field label="from" htmlFor={`${id}-from`}>
               <Select
                 id={`${id}-from`}
                 value={from}
                 choices={sizes.slice(0, sizes.indexOf(to) + 1).map((size) => ({ value: size, text: size }))}
-                onChange={(event) => setRange([event.target.value, to])}
+                onChoose={(next) => setRange([next, to])}
               />
             </Field>
             <Field label="to" htmlFor={`${id}-to`}>
@@ -88,7 +78,7 @@ export default function SizesPage() {
                 id={`${id}-to`}
                 value={to}
                 choices={sizes.slice(sizes.indexOf(from)).map((size) => ({ value: size, text: size }))}
-                onChange={(event) => setRange([from, event.target.value])}
+                onChoose={(next) => setRange([from, next])}
               />
             </Field>
           </div>

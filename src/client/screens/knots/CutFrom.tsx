@@ -22,7 +22,7 @@ export function CutFrom({ spools, value, onChange }: Props) {
         id={id}
         value={value ?? ''}
         choices={[{ value: '', text: 'no spool from the box' }, ...spools.map(({ id: of, name }) => ({ value: of, text: name }))]}
-        onChange={(event) => onChange(spools.find((spool) => spool.id === event.target.value))}
+        onChoose={(next) => onChange(spools.find((spool) => spool.id === next))}
       />
     </Field>
   )

@@ -43,7 +43,7 @@ export function KnotChooser() {
               id={`${id}-above`}
               value={above}
               choices={ABOVE.map((value) => ({ value, text: END_WORDS[value] }))}
-              onChange={(event) => setAbove(event.target.value as EndKind)}
+              onChoose={(next) => setAbove(next)}
             />
           </Field>
           {isLine(above) && <LineFields label="line" line={lineAbove} onChange={setLineAbove} />}
@@ -54,7 +54,7 @@ export function KnotChooser() {
               id={`${id}-below`}
               value={below}
               choices={BELOW.map((value) => ({ value, text: END_WORDS[value] }))}
-              onChange={(event) => setBelow(event.target.value as EndKind)}
+              onChoose={(next) => setBelow(next)}
             />
           </Field>
           {isLine(below) && <LineFields label="other line" line={lineBelow} onChange={setLineBelow} />}
@@ -63,7 +63,7 @@ export function KnotChooser() {
               id={`${id}-wish`}
               value={wish}
               choices={WISHES.map((value) => ({ value, text: WISH_WORDS[value] }))}
-              onChange={(event) => setWish(event.target.value as Wish)}
+              onChoose={(next) => setWish(next)}
             />
           </Field>
         </div>

@@ -23,9 +23,9 @@ import { TyingCard } from './TyingCard.tsx'
 
 const LB = QUANTITIES.strength.units.lb
 /** What a knot is shown in where nobody said: its first line, and a heavier one beside it. */
-const USUAL_N = [30 * LB, 50 * LB]
+const DEFAULT_N = [30 * LB, 50 * LB]
 /** A second line is drawn so much thicker at most, so that the first is still seen. */
-const MOST_THICKER = 1.8
+const MAX_THICKER = 1.8
 
 /** One knot: how it is tied in the lines at hand, what it holds and costs, and how a good one looks. */
 export default function KnotScreen() {
@@ -49,7 +49,7 @@ function Knot({ id }: { id: KnotId }) {
   usePageTitle('Knots', connection.name)
   const { lines, said, turns, set } = useKnotFor(id)
   const [thin, thick] = lines.map((line) => lineDiameterM(catalogue, line)).toSorted((a, b) => a - b)
-  const other = thin && thick ? Math.min(MOST_THICKER, thick / thin) : 1
+  const other = thin && thick ? Math.min(MAX_THICKER, thick / thin) : 1
   const materials = MATERIAL_IDS.filter((material) => efficiencyOf(catalogue, { connection: id }, material))
   return (
     <article className="p-3 sm:px-6">
@@ -117,7 +117,7 @@ function useKnotFor(id: KnotId) {
   const { joins } = catalogue.connections[id]
   const tiedIn = (line: LineSpec) => efficiencyOf(catalogue, { connection: id }, line.material) !== undefined
   const first = MATERIAL_IDS.find((material) => efficiencyOf(catalogue, { connection: id }, material)) ?? 'mono'
-  const usual = (joins === 'line-line' ? USUAL_N : USUAL_N.slice(0, 1)).map(
+  const usual = (joins === 'line-line' ? DEFAULT_N : DEFAULT_N.slice(0, 1)).map(
     (strengthN): LineSpec => ({ material: first, strengthN }),
   )
   const lines = usual.map((line, i) => (given[i] && tiedIn(given[i]) ? given[i] : line))

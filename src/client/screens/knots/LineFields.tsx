@@ -19,7 +19,7 @@ export function LineFields({ label, line, materials = MATERIAL_IDS, onChange }: 
           id={id}
           value={line.material}
           choices={materials.map((value) => ({ value, text: catalogue.materials[value].name }))}
-          onChange={(event) => onChange({ material: event.target.value as Material, strengthN: line.strengthN })}
+          onChoose={(next) => onChange({ material: next, strengthN: line.strengthN })}
         />
       </Field>
       <QuantityField

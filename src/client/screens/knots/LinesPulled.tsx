@@ -114,12 +114,12 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
   const [spoolId, setSpoolId] = useState<string>()
   const [loadN, setLoadN] = useState<number>()
   const [wet, setWet] = useState(false)
-  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const { ref, complaint, submitIfValid } = useNoFaults<HTMLFormElement>()
   const spool = spools.find(({ id }) => id === spoolId)
   const { material, strengthN: labelN } = spool ? { material: spool.material, strengthN: spool.labelN } : line
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    whenSound(() => {
+    submitIfValid(() => {
       if (loadN === undefined) return
       onPull({ material, labelN, loadN, wet, ...(spool ? { spoolId: spool.id } : {}) })
       setLoadN(undefined)

@@ -3,9 +3,9 @@ import { useId, useState } from 'react'
 import { toast } from 'sonner'
 import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import { PARTED, type Pull } from '../../../core/documents/observation.ts'
-import { seenIn } from '../../../core/learning/pullCurve.ts'
+import { analysePull } from '../../../core/learning/pullCurve.ts'
 import { addObservation, OBSERVATIONS } from '../../api/observations.ts'
-import { forgetUndecided, type Undecided } from '../../scale/undecided.ts'
+import { forgetPendingPull, type PendingPull } from '../../scale/pendingPulls.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
 import { clockTime } from '../../words/clockTime.ts'
@@ -16,22 +16,22 @@ import { PullCurve } from './PullCurve.tsx'
 const REASONS = ['not tightened', 'the line was nicked', 'pulled at an angle', 'wrong sample'] as const
 
 /** What came of a pull: kept as it parted, or discarded with a reason; either way it is written down once. */
-export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
+export function Outcome({ pull: { told, readings } }: { pull: PendingPull }) {
   const show = useShow()
   const client = useQueryClient()
   const field = useId()
   const [parted, setParted] = useState<Pull['parted']>(told.kind === 'pull' ? told.parted : 'line')
-  const [reason, setReason] = useState<string>(REASONS[0])
+  const [reason, setReason] = useState<(typeof REASONS)[number]>(REASONS[0])
   const tell = useMutation({
     mutationFn: (more: Pick<Pull, 'discarded'>) =>
       addObservation({ ...told, ...(told.kind === 'pull' ? { parted } : {}), ...more }),
     onSuccess: () => {
       void client.invalidateQueries(OBSERVATIONS)
-      forgetUndecided(told.id)
+      forgetPendingPull(told.id)
     },
     onError: (error) => toast.error(`${error.message} It is still here. Try again.`),
   })
-  const seen = seenIn(readings)
+  const seen = analysePull(readings)
   const lineN = told.kind === 'pull' ? told.lineN : told.labelN
   const slips = seen.slips.map(
     ({ fromN, toN }) => `from ${show.computed('strength', fromN)} to ${show.computed('strength', toN)}`,
@@ -61,7 +61,7 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
               id={`${field}-parted`}
               value={parted}
               choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
-              onChange={(event) => setParted(event.target.value as Pull['parted'])}
+              onChoose={(next) => setParted(next)}
             />
           </Field>
         )}
@@ -75,7 +75,7 @@ export function Outcome({ pull: { told, readings } }: { pull: Undecided }) {
             id={`${field}-reason`}
             value={reason}
             choices={REASONS.map((value) => ({ value, text: value }))}
-            onChange={(event) => setReason(event.target.value)}
+            onChoose={(next) => setReason(next)}
           />
         </Field>
         <Button disabled={tell.isPending} onClick={() => tell.mutate({ discarded: reason })}>

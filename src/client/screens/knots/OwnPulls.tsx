@@ -125,10 +125,10 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
   const [parted, setParted] = useState<Pull['parted']>('knot')
   const [wet, setWet] = useState(false)
   const [spoolId, setSpoolId] = useState<string>()
-  const { ref, complaint, whenSound } = useNoFaults<HTMLFormElement>()
+  const { ref, complaint, submitIfValid } = useNoFaults<HTMLFormElement>()
   const submit = (event: FormEvent) => {
     event.preventDefault()
-    whenSound(() => {
+    submitIfValid(() => {
       if (loadN === undefined) return
       onPull({ lineN, loadN, wet, parted, ...(spoolId === undefined ? {} : { spoolId }) })
       setLoadN(undefined)
@@ -168,7 +168,7 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
           id={`${id}-parted`}
           value={parted}
           choices={PARTED.map((value) => ({ value, text: PARTED_WORDS[value] }))}
-          onChange={(event) => setParted(event.target.value as Pull['parted'])}
+          onChoose={(next) => setParted(next)}
         />
       </Field>
       <CheckField label="tested wet" checked={wet} onChange={setWet} />

@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import { line as lineOf } from 'd3-shape'
-import type { PullSeen, Reading } from '../../../core/learning/pullCurve.ts'
+import type { PullAnalysis, Reading } from '../../../core/learning/pullCurve.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 
@@ -8,16 +8,16 @@ const HEIGHT = 260
 const SIDE = 12
 const FOOT = 22
 /** So long a pull fills the width, ms. */
-const USUAL_MS = 6_000
+const DEFAULT_MS = 6_000
 
-type Props = { readings: readonly Reading[]; seen: PullSeen; lineN: number }
+type Props = { readings: readonly Reading[]; seen: PullAnalysis; lineN: number }
 
 /** A pull as it runs: load against time, its peak held, slips marked, and what the line itself bears. */
 export function PullCurve({ readings, seen, lineN }: Props) {
   const show = useShow()
   const { ref, width } = useWidth<HTMLDivElement>()
   const wide = Math.max(width, 240)
-  const x = scaleLinear([0, Math.max(USUAL_MS, readings.at(-1)?.atMs ?? 0)], [SIDE, wide - SIDE])
+  const x = scaleLinear([0, Math.max(DEFAULT_MS, readings.at(-1)?.atMs ?? 0)], [SIDE, wide - SIDE])
   const y = scaleLinear([0, 1.15 * Math.max(lineN, seen.peakN)], [HEIGHT - FOOT, 8])
   const path = lineOf<Reading>(
     ({ atMs }) => x(atMs),

@@ -20,7 +20,7 @@ import { LinesPulled } from './LinesPulled.tsx'
 import { WhatNext } from './WhatNext.tsx'
 import { WhichIsBetter } from './WhichIsBetter.tsx'
 
-const USUAL_N = 30 * QUANTITIES.strength.units.lb
+const DEFAULT_N = 30 * QUANTITIES.strength.units.lb
 
 /** Everything that was pulled, by knot and material; in and out as a table; and which of two is the better, and how sure. */
 export default function PullsScreen() {
@@ -105,7 +105,7 @@ function Pulled({ lessons }: { lessons: readonly Row[] }) {
             <tr key={`${id} ${material}`} className="border-t border-rule">
               <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
                 <Link
-                  to={knotPath(id, { lines: [{ material, strengthN: USUAL_N }], turns: undefined })}
+                  to={knotPath(id, { lines: [{ material, strengthN: DEFAULT_N }], turns: undefined })}
                   className="underline decoration-rule"
                 >
                   {connections[id].name}

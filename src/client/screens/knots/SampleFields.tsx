@@ -6,14 +6,14 @@ import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { usualTurns } from '../../../core/setup/cutLength.ts'
 import type { Spool } from '../../api/useSpools.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { CutFrom } from './CutFrom.tsx'
 import { LineFields } from './LineFields.tsx'
 
 const { connections } = NOMINAL_CATALOGUE
 const NONE = 'none'
-const CHOICES = [
+const CHOICES: readonly Choice<KnotId | typeof NONE>[] = [
   { value: NONE, text: 'no knot, line alone' },
   ...(Object.keys(KNOT_FACTS) as KnotId[])
     .toSorted((a, b) => connections[a].name.localeCompare(connections[b].name))
@@ -56,9 +56,7 @@ export function SampleFields({ sample, spools, disabled, onChange }: Props) {
           id={`${id}-knot`}
           value={knot ?? NONE}
           choices={CHOICES}
-          onChange={({ target: { value } }) =>
-            onChange({ ...sample, knot: value === NONE ? undefined : (value as KnotId), turns: undefined })
-          }
+          onChoose={(next) => onChange({ ...sample, knot: next === NONE ? undefined : next, turns: undefined })}
         />
       </Field>
       <CutFrom

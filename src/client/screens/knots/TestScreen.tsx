@@ -3,14 +3,14 @@ import { Link, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
 import { efficiencyOf, NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
-import { type Reading, seenIn } from '../../../core/learning/pullCurve.ts'
+import { analysePull, type Reading } from '../../../core/learning/pullCurve.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { newId } from '../../api/newId.ts'
 import { useSpools } from '../../api/useSpools.ts'
 import type { LineScale } from '../../scale/lineScale.ts'
+import { keepPendingPull, type PendingPull, usePendingPulls } from '../../scale/pendingPulls.ts'
 import { serialOf, serialScale } from '../../scale/serialScale.ts'
 import { standInScale } from '../../scale/standInScale.ts'
-import { keepUndecided, type Undecided, useUndecided } from '../../scale/undecided.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -28,7 +28,7 @@ export default function TestScreen() {
   const [sample, setSample] = useState(() => sampleFor(query))
   const [scale, setScale] = useState<LineScale>(standInScale)
   const spools = useSpools()
-  const undecided = useUndecided()
+  const undecided = usePendingPulls()
   const { state, start, stop } = usePull()
   const busy = state.is === 'pulling'
   const { knot, line } = sample
@@ -46,7 +46,7 @@ export default function TestScreen() {
     // What hangs now; the fields may say something else by the time it is over.
     const hung = hungOf({ ...sample, spool: spools.find(({ id }) => id === sample.spool?.id) })
     const kind = `${knot ?? 'straight'} ${line.material}`
-    start(scale, { aboutN: share * line.strengthN, kind }, (readings) => keepUndecided(undecidedOf(hung, readings)))
+    start(scale, { aboutN: share * line.strengthN, kind }, (readings) => keepPendingPull(undecidedOf(hung, readings)))
   }
   return (
     <div className="p-3 sm:px-6">
@@ -98,8 +98,8 @@ function sampleFor(query: URLSearchParams): SampleOnScale {
   return { knot: isKnot(asked) ? asked : undefined, line: lines[0] ?? usual, spool: undefined, turns, wet: false }
 }
 
-function undecidedOf(hung: Hung, readings: Reading[]): Undecided {
-  const { peakN, broke } = seenIn(readings)
+function undecidedOf(hung: Hung, readings: Reading[]): PendingPull {
+  const { peakN, broke } = analysePull(readings)
   const told = { formatVersion: 1, id: newId(), at: new Date().toISOString(), loadN: peakN } as const
   return {
     readings,

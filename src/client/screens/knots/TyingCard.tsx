@@ -12,8 +12,8 @@ import { canSpeak, speak } from './voice.ts'
 /** How long a step stays when the card goes on by itself, ms. */
 const STEP_MS = 8_000
 /** As large as a drawing is shown, px for a radius of the line; and as high, px. */
-const MOST_PX = 7
-const MOST_HEIGHT_PX = 340
+const MAX_PX = 7
+const MAX_HEIGHT_PX = 340
 
 type Props = { id: KnotId; name: string; turns: number; other: number }
 
@@ -42,7 +42,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
     event.preventDefault()
     go(by)
   }
-  const pxPerUnit = box ? Math.min(MOST_PX, (width || 320) / box.width, MOST_HEIGHT_PX / box.height) : 0
+  const pxPerUnit = box ? Math.min(MAX_PX, (width || 320) / box.width, MAX_HEIGHT_PX / box.height) : 0
   return (
     <Sheet
       title="How to tie it"

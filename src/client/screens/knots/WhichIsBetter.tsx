@@ -41,19 +41,14 @@ export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
             id={`${id}-material`}
             value={material}
             choices={MATERIAL_IDS.map((value) => ({ value, text: materials[value].name }))}
-            onChange={(event) => setMaterial(event.target.value as Material)}
+            onChoose={(next) => setMaterial(next)}
           />
         </Field>
         <Field label="this" htmlFor={`${id}-first`}>
-          <Select id={`${id}-first`} value={one} choices={choices} onChange={(event) => setFirst(event.target.value as KnotId)} />
+          <Select id={`${id}-first`} value={one} choices={choices} onChoose={(next) => setFirst(next)} />
         </Field>
         <Field label="or" htmlFor={`${id}-second`}>
-          <Select
-            id={`${id}-second`}
-            value={other}
-            choices={choices}
-            onChange={(event) => setSecond(event.target.value as KnotId)}
-          />
+          <Select id={`${id}-second`} value={other} choices={choices} onChoose={(next) => setSecond(next)} />
         </Field>
       </div>
       {one === other ? (

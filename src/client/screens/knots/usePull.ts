@@ -1,14 +1,17 @@
 import { useEffect, useRef, useState } from 'react'
-import { type PullSeen, type Reading, seenIn } from '../../../core/learning/pullCurve.ts'
+import { analysePull, type PullAnalysis, type Reading } from '../../../core/learning/pullCurve.ts'
 import type { Sample } from '../../../shared/scale.ts'
 import type { LineScale } from '../../scale/lineScale.ts'
 
 /** A pull: none, running with what it shows so far, or cut off before it was over. */
-export type PullState = { is: 'ready' } | { is: 'pulling'; readings: Reading[]; seen: PullSeen } | { is: 'cut'; message: string }
+export type PullState =
+  | { is: 'ready' }
+  | { is: 'pulling'; readings: Reading[]; seen: PullAnalysis }
+  | { is: 'cut'; message: string }
 
 const READY: PullState = { is: 'ready' }
 /** Under this nothing hung on the scale, N. */
-const LEAST_N = 1
+const MIN_N = 1
 
 /** One pull at a time on a scale; its readings are handed on when it is over. A pull that was cut off counts as none. */
 export function usePull() {
@@ -20,10 +23,10 @@ export function usePull() {
     const stop = new AbortController()
     running.current = stop
     const readings: Reading[] = []
-    setState({ is: 'pulling', readings: [], seen: seenIn([]) })
+    setState({ is: 'pulling', readings: [], seen: analysePull([]) })
     const over = () => {
       stop.abort()
-      if (seenIn(readings).peakN < LEAST_N) return setState({ is: 'cut', message: 'Nothing hung on the scale.' })
+      if (analysePull(readings).peakN < MIN_N) return setState({ is: 'cut', message: 'Nothing hung on the scale.' })
       setState(READY)
       onOver(readings)
     }
@@ -33,7 +36,7 @@ export function usePull() {
         (reading) => {
           if (stop.signal.aborted) return
           readings.push(reading)
-          const seen = seenIn(readings)
+          const seen = analysePull(readings)
           if (seen.broke) over()
           else setState({ is: 'pulling', readings: [...readings], seen })
         },

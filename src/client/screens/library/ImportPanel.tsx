@@ -75,7 +75,7 @@ function Confirm({ trace, outfits, first }: { trace: Trace; outfits: SavedOutfit
         <Select
           id="import-outfit"
           value={outfitId}
-          onChange={(event) => setChosen(outfits.find(({ id }) => id === event.target.value) ?? chosen)}
+          onChoose={(next) => setChosen(outfits.find(({ id }) => id === next) ?? chosen)}
           choices={outfits.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </Field>

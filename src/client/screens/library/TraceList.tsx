@@ -10,14 +10,14 @@ import { useTraceActions } from './useTraceActions.ts'
 import { useVerdicts } from './useVerdicts.ts'
 
 /** The latest chosen are kept: a fourth puts the first back. */
-const MOST_COMPARED = 3
+const MAX_COMPARED = 3
 
 const ANY = 'all'
 const FILTERS: { value: string; text: string }[] = [
   { value: ANY, text: 'any verdict' },
-  { value: 'fails', text: 'fails' },
-  { value: 'watch', text: 'watch' },
-  { value: 'holds', text: 'holds' },
+  { value: 'fails', text: 'only fails' },
+  { value: 'watch', text: 'only watch' },
+  { value: 'holds', text: 'only holds' },
 ]
 
 type Props = {
@@ -38,7 +38,7 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
   const act = useTraceActions()
   const [picked, setPicked] = useState<readonly string[]>([])
   const pick = (id: string) =>
-    setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MOST_COMPARED)))
+    setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MAX_COMPARED)))
   const outfitOf = useMemo(() => new Map(outfits.map(({ id, content }) => [id, content])), [outfits])
   const markOf = useMemo(() => new Map(marks.map(({ id, content }) => [id, content.name])), [marks])
   const texts = useMemo(() => searchable(heads, { outfitOf, markOf }), [heads, outfitOf, markOf])
@@ -59,22 +59,17 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
           onChange={(event) => setSearch(event.target.value)}
         />
         <span className="w-48">
-          <Select
-            aria-label="Filter by verdict"
-            value={filter}
-            onChange={(event) => setFilter(event.target.value)}
-            choices={FILTERS}
-          />
+          <Select aria-label="Filter by verdict" value={filter} onChoose={(next) => setFilter(next)} choices={FILTERS} />
         </span>
         <span className="w-44">
-          <Select aria-label="Sort" value={sort} onChange={(event) => setSort(event.target.value as Sort)} choices={SORTS} />
+          <Select aria-label="Sort" value={sort} onChoose={(next) => setSort(next)} choices={SORTS} />
         </span>
         {tags.length > 0 && (
           <span className="w-40">
             <Select
               aria-label="Filter by tag"
               value={tag}
-              onChange={(event) => setTag(event.target.value)}
+              onChoose={(next) => setTag(next)}
               choices={[{ value: '', text: 'any tag' }, ...tags.map((value) => ({ value, text: value }))]}
             />
           </span>

@@ -13,7 +13,7 @@ export function ImportMarks() {
   const client = useQueryClient()
   const ports = useQuery(portsQuery)
   const idFor = useStableIds<Waypoint>()
-  const takeIn = async (points: readonly Waypoint[]) => {
+  const importRows = async (points: readonly Waypoint[]) => {
     const [port] = ports.data ?? []
     if (!port) throw new Error('There is no port for the tide of these marks.')
     const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -46,7 +46,7 @@ export function ImportMarks() {
           )}
         </>
       )}
-      take={takeIn}
+      take={importRows}
       takenWords={(count) => `${count === 1 ? '1 mark' : `${count} marks`} imported.`}
       onSettled={() => client.invalidateQueries({ queryKey: marksQuery.queryKey })}
       ready={(ports.data?.length ?? 0) > 0}

@@ -67,7 +67,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 <Select
                   id="mark-zone"
                   value={mark.timeZone}
-                  onChange={(event) => change({ timeZone: event.target.value })}
+                  onChoose={(next) => change({ timeZone: next })}
                   choices={zonesWith(mark.timeZone)}
                 />
               </Field>
@@ -97,7 +97,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 <Select
                   id="mark-port"
                   value={mark.portId}
-                  onChange={(event) => change({ portId: event.target.value })}
+                  onChoose={(next) => change({ portId: next })}
                   choices={ports.map(({ id, name }) => ({ value: id, text: name }))}
                 />
               </Field>

@@ -1,7 +1,6 @@
 import { useMemo } from 'react'
 import { strikeWords } from '../../../core/advice/strike.ts'
 import { hookSuggest } from '../../../core/catalogue/hookSuggest.ts'
-import type { BaitType, HookPattern } from '../../../core/catalogue/ids.ts'
 import type { HookPiece } from '../../../core/documents/trace.ts'
 import { hookKindsFor } from '../../../core/purpose/hookKind.ts'
 import { baitedHooks } from '../../../core/setup/baiting.ts'
@@ -10,7 +9,7 @@ import { prepareSetup } from '../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import type { NewTrace } from './useNewTrace.ts'
 
 /** The bait, the kind of hook with both schools, and its size with the reason; the hook is drawn to scale. */
@@ -30,8 +29,8 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
           <Select
             id="new-bait"
             value={bait?.bait}
-            onChange={(event) => say({ bait: event.target.value as BaitType, hookSize: undefined })}
-            choices={Object.entries(catalogue.baits).map(([value, { name }]) => ({ value, text: name }))}
+            onChoose={(next) => say({ bait: next, hookSize: undefined })}
+            choices={choicesOf(catalogue.baits)}
           />
         </Field>
       )}
@@ -39,15 +38,15 @@ export function BaitAndHook({ made, family, setup }: { made: NewTrace; family: N
         <Select
           id="new-pattern"
           value={hook.pattern}
-          onChange={(event) => say({ hookPattern: event.target.value as HookPattern, hookSize: undefined })}
-          choices={Object.entries(catalogue.hooks.patterns).map(([value, { name }]) => ({ value, text: name }))}
+          onChoose={(next) => say({ hookPattern: next, hookSize: undefined })}
+          choices={choicesOf(catalogue.hooks.patterns)}
         />
       </Field>
       <Field label="hook size" htmlFor="new-size" hint="2/0 is large, 2 is small">
         <Select
           id="new-size"
           value={hook.size}
-          onChange={(event) => say({ hookSize: event.target.value })}
+          onChoose={(next) => say({ hookSize: next })}
           choices={catalogue.hooks.sizes.map((size) => ({
             value: size,
             text: [size, sizes.find((each) => each.size === size)?.why].filter(Boolean).join(': '),

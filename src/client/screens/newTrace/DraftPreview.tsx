@@ -21,11 +21,11 @@ type Props = {
   made: NewTrace
   /** What keeps it from being made, and making it only where every field reads. */
   complaint: string | undefined
-  whenSound: (act: () => void) => void
+  submitIfValid: (act: () => void) => void
 }
 
 /** The draft as it would be made: its verdicts, what the last choice changed, what was done so that it holds, and the button that makes it. */
-export function DraftPreview({ made, complaint, whenSound }: Props) {
+export function DraftPreview({ made, complaint, submitIfValid }: Props) {
   const navigate = useNavigate()
   const { choices, family, drafted, outfit, marks } = made
   const draft = drafted?.ok ? drafted.draft : undefined
@@ -64,7 +64,7 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
         className="grid gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          if (name && !cannot) whenSound(make)
+          if (name && !cannot) submitIfValid(make)
         }}
       >
         <Field label="name" htmlFor="new-name" fault={name ? undefined : 'Enter a name.'}>
@@ -95,9 +95,9 @@ export function DraftPreview({ made, complaint, whenSound }: Props) {
   )
 }
 
-type Said = { made: NewTrace } & Pick<Parameters<typeof useEvaluation>[0], 'trace' | 'conditions'>
+type UserChoices = { made: NewTrace } & Pick<Parameters<typeof useEvaluation>[0], 'trace' | 'conditions'>
 
-function DraftSaid({ made, trace, conditions }: Said) {
+function DraftSaid({ made, trace, conditions }: UserChoices) {
   const show = useShow()
   const catalogue = useCatalogue()
   const { family, outfit, drafted, changes } = made

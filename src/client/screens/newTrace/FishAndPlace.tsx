@@ -108,10 +108,10 @@ type ChoiceProps<T extends string> = {
 function Choice<T extends string>({ id, label, none, value, choices, onChange }: ChoiceProps<T>) {
   return (
     <Field label={label} htmlFor={id}>
-      <Select
+      <Select<T | ''>
         id={id}
         value={value ?? ''}
-        onChange={(event) => onChange(choices.find(([each]) => each === event.target.value)?.[0])}
+        onChoose={(next) => onChange(choices.find(([each]) => each === next)?.[0])}
         choices={[{ value: '', text: none }, ...choices.map(([each, text]) => ({ value: each, text }))]}
       />
     </Field>

@@ -24,7 +24,7 @@ export function LeaderChoice({ made, draft }: { made: NewTrace; draft: SoundDraf
         <Select
           id="new-leader"
           value={choices.said.leaderN === undefined ? '' : String(choices.said.leaderN)}
-          onChange={(event) => say({ leaderN: event.target.value === '' ? undefined : Number(event.target.value) })}
+          onChoose={(next) => say({ leaderN: next === '' ? undefined : Number(next) })}
           choices={[
             { value: '', text: `recommended: ${show.entered('strength', leader.labelN)}` },
             ...labelStepsN(units.strength).map((labelN) => ({ value: String(labelN), text: show.entered('strength', labelN) })),
@@ -35,7 +35,7 @@ export function LeaderChoice({ made, draft }: { made: NewTrace; draft: SoundDraf
         <Select
           id="new-bite"
           value={draft.wishes.bite}
-          onChange={(event) => say({ bite: BITE_TRACES.find((kind) => kind === event.target.value) })}
+          onChoose={(next) => say({ bite: BITE_TRACES.find((kind) => kind === next) })}
           choices={BITE_TRACES.map((kind) => ({ value: kind, text: BITE_WORDS[kind], disabled: barred.has(kind) }))}
         />
       </Field>

@@ -42,7 +42,7 @@ export default function NewTraceScreen() {
 function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: SavedOutfit }) {
   const catalogue = useCatalogue()
   const made = useNewTrace(outfits, first)
-  const { ref, complaint, whenSound } = useNoFaults<HTMLDivElement>()
+  const { ref, complaint, submitIfValid } = useNoFaults<HTMLDivElement>()
   const { family, familyId, families, outfit, drafted, choose } = made
   const draft = drafted?.ok ? drafted.draft : undefined
   const setup = useMemo(
@@ -93,7 +93,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
           </div>
         </Sheet>
       </div>
-      <DraftPreview made={made} complaint={complaint} whenSound={whenSound} />
+      <DraftPreview made={made} complaint={complaint} submitIfValid={submitIfValid} />
     </div>
   )
 }

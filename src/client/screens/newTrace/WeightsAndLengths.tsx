@@ -1,4 +1,3 @@
-import type { Conditions } from '../../../core/documents/conditions.ts'
 import type { Parameter, Wishes } from '../../../core/families/family.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -28,7 +27,7 @@ export function WeightsAndLengths({ made, wishes }: { made: NewTrace; wishes: Wi
         <Select
           id="new-cast"
           value={conditions.castStyle}
-          onChange={(event) => choose({ castStyle: event.target.value as Conditions['castStyle'] })}
+          onChoose={(next) => choose({ castStyle: next })}
           choices={casts.map((style) => ({ value: style, text: castName(catalogue, style) }))}
         />
       </Field>

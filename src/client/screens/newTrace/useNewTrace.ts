@@ -8,11 +8,11 @@ import { type Conditions, defaultConditions } from '../../../core/documents/cond
 import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
 import { CoreError } from '../../../core/errors.ts'
 import { FAMILIES, familyOf } from '../../../core/families/families.ts'
-import type { Family, Said } from '../../../core/families/family.ts'
+import type { Family, UserChoices } from '../../../core/families/family.ts'
 import { type Suit, suited } from '../../../core/families/suits.ts'
 import { usualLanding } from '../../../core/purpose/landing.ts'
 import { type Purpose, purposeOf } from '../../../core/purpose/purpose.ts'
-import { fishedFor } from '../../../core/setup/fishedFor.ts'
+import { conditionsForFish } from '../../../core/setup/conditionsForFish.ts'
 import { springWater } from '../../../core/setup/springWater.ts'
 import {
   crewSettingsQuery,
@@ -39,10 +39,10 @@ export type Choices = {
   outfitId: string
   familyId?: FamilyId | undefined
   castStyle?: Conditions['castStyle']
-  said: Omit<Said, 'name'>
+  said: Omit<UserChoices, 'name'>
 }
 
-type SaidChange = { [Field in keyof Omit<Said, 'name'>]?: Said[Field] | undefined }
+type SaidChange = { [Field in keyof Omit<UserChoices, 'name'>]?: UserChoices[Field] | undefined }
 
 type Drafted = { ok: true; draft: SoundDraft } | { ok: false; message: string }
 
@@ -108,7 +108,9 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
     return {
       ...defaultConditions(own),
       castStyle,
-      ...(target ? { ...fishedFor(target), landing: usualLanding(catalogue, target, outfit.content, water?.method) } : {}),
+      ...(target
+        ? { ...conditionsForFish(target), landing: usualLanding(catalogue, target, outfit.content, water?.method) }
+        : {}),
       ...(landing ? { landing } : {}),
       ...(clarity ? { clarity } : {}),
       ...(light ? { light } : {}),
@@ -157,10 +159,10 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
 }
 
 /** Weights and lengths belong to a family; what is said of bait and hook, to the trace. */
-const keptOf = ({ amounts: _amounts, leaderN: _leaderN, ...said }: Said): Said => said
+const keptOf = ({ amounts: _amounts, leaderN: _leaderN, ...said }: UserChoices): UserChoices => said
 
-const saidOnly = (said: SaidChange): Said =>
-  Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)) as Said
+const saidOnly = (said: SaidChange): UserChoices =>
+  Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)) as UserChoices
 
 /** How a family is thrown where it is fished: lowered from a boat, cast from the shore or up-tide. */
 function castsFor(family: Family | undefined, water: Water | undefined): readonly Conditions['castStyle'][] {

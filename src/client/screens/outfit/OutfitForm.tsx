@@ -1,16 +1,15 @@
 import { Printer } from 'lucide-react'
 import { useNavigate } from 'react-router'
-import type { RodAction } from '../../../core/catalogue/ids.ts'
 import { estimatedRadii } from '../../../core/catalogue/reels.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import { MOST_NAME } from '../../../core/documents/vocabulary.ts'
+import { MAX_NAME } from '../../../core/documents/vocabulary.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CapacityFields } from '../../fishing/CapacityFields.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
-import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { Button, choicesOf, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -62,7 +61,7 @@ export function OutfitForm({ saved, blank }: Props) {
                   id="outfit-name"
                   className={fieldClass}
                   value={outfit.name}
-                  maxLength={MOST_NAME}
+                  maxLength={MAX_NAME}
                   onChange={(event) => change({ name: event.target.value })}
                 />
               </Field>
@@ -138,8 +137,8 @@ function RodFields({ rod, onChange }: { rod: Outfit['rod']; onChange: (rod: Outf
           <Select
             id="rod-action"
             value={rod.action ?? 'medium'}
-            onChange={(event) => set({ action: event.target.value as RodAction })}
-            choices={Object.entries(rodActions).map(([value, { name }]) => ({ value, text: name }))}
+            onChoose={(next) => set({ action: next })}
+            choices={choicesOf(rodActions)}
           />
         </Field>
       </div>

@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import { Plus, RotateCcw, Trash2 } from 'lucide-react'
-import { type ConnectionId, MATERIAL_IDS, type Material } from '../../../core/catalogue/ids.ts'
+import { type ConnectionId, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
 import type { Outfit, WoundLine } from '../../../core/documents/outfit.ts'
@@ -119,7 +119,7 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
           <Select
             id={id('material')}
             value={line.material}
-            onChange={(event) => set({ material: event.target.value as Material })}
+            onChoose={(next) => set({ material: next })}
             choices={MATERIAL_IDS.map((value) => ({ value, text: catalogue.materials[value].name }))}
           />
         </Field>
@@ -201,12 +201,10 @@ function JointFields({ line, under, onChange }: JointProps) {
   const now = line.joint?.connection
   const sideField = (side: 'under' | 'over', name: string) => (
     <Field label={`${name} doubled by`} htmlFor={`${line.role}-${side}`}>
-      <Select
+      <Select<ConnectionId | ''>
         id={`${line.role}-${side}`}
         value={line.doubled?.[side]?.connection ?? ''}
-        onChange={(event) =>
-          onChange(doubledOnReel(catalogue, under, line, side, (event.target.value || undefined) as ConnectionId | undefined))
-        }
+        onChoose={(next) => onChange(doubledOnReel(catalogue, under, line, side, next || undefined))}
         choices={[{ value: '', text: 'single strand' }, ...names(doublingKnots(catalogue))]}
       />
     </Field>
@@ -216,8 +214,8 @@ function JointFields({ line, under, onChange }: JointProps) {
       <Field label={`to the ${WOUND_NAMES[under.role]}`} htmlFor={`${line.role}-joint`}>
         <Select
           id={`${line.role}-joint`}
-          value={now ?? ''}
-          onChange={(event) => onChange({ ...line, joint: { connection: event.target.value as ConnectionId } })}
+          value={now}
+          onChoose={(next) => onChange({ ...line, joint: { connection: next } })}
           choices={names(now && !joins.includes(now) ? [now, ...joins] : joins)}
         />
       </Field>

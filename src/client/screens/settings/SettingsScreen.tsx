@@ -37,7 +37,7 @@ export default function SettingsScreen() {
               <Select
                 id={`unit-${quantity}`}
                 value={units[quantity]}
-                onChange={(event) => setUnit(quantity, event.target.value)}
+                onChoose={(next) => setUnit(quantity, next)}
                 choices={UNIT_CHOICES[quantity].map((unit) => ({ value: unit, text: unit }))}
               />
             </Field>

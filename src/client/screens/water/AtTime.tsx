@@ -6,10 +6,10 @@ import type { Hold } from '../../../core/documents/observation.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { learnedHolding } from '../../../core/learning/markLessons.ts'
 import { atMark } from '../../../core/plan/atMark.ts'
-import { holdingOf, type Wanted, wantedAt } from '../../../core/plan/holding.ts'
+import { holdingOf, type RequiredSinker, requiredSinkerAt } from '../../../core/plan/holding.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
 import { changeAt, type Plan } from '../../../core/plan/planDay.ts'
-import { settledOn } from '../../../core/plan/rigged.ts'
+import { settledOn } from '../../../core/plan/preparedWithSinker.ts'
 import { mainLine, withMainLine } from '../../../core/setup/outfitLines.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -56,7 +56,7 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
     return other ? [first, { name: `Second line, ${lineName(catalogue, outfit)}`, settling: other }] : [first]
   }, [settling, beside, setup, catalogue, now, sinker])
   if (!settling) return <Sheet title={`At ${clock(atMs)}`}>This trace does not sink: it has no sinker and no bait.</Sheet>
-  const wantedIn = wantedAt(learnedHolding(catalogue, mark.content, holds))
+  const wantedIn = requiredSinkerAt(learnedHolding(catalogue, mark.content, holds))
   return (
     <Sheet
       className="max-lg:order-first"
@@ -83,7 +83,7 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
           <Select
             id="at-sinker"
             value={chosen}
-            onChange={(event) => setChosen(event.target.value)}
+            onChoose={(next) => setChosen(next)}
             choices={[
               {
                 value: 'plan',
@@ -100,7 +100,7 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
           <Select
             id="at-beside"
             value={beside?.material ?? ''}
-            onChange={(event) => setBeside(besideOf(event.target.value as Material | ''))}
+            onChoose={(next) => setBeside(besideOf(next))}
             choices={[
               { value: '', text: 'no other line' },
               ...LINES.map((each) => ({ value: each, text: `${catalogue.materials[each].name} main line` })),
@@ -128,7 +128,7 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
 const HOLDING_WORDS = { holds: 'holds', stillWaterOnly: 'holds only in still water', no: 'does not hold' }
 
 /** What holds a line now, and whether what is on it does. */
-function holdWords({ settling: { weight }, name }: Told, wanted: Wanted, show: Show): string {
+function holdWords({ settling: { weight }, name }: Told, wanted: RequiredSinker, show: Show): string {
   if ('trouble' in wanted) return `${name}: no sinker holds: ${wanted.trouble}.`
   const has = `${show.computed('mass', weight.massKg)} ${HOLDING_WORDS[holdingOf(weight.massKg, wanted)]}`
   const reserve = (wanted.wantedKg / wanted.neededKg).toFixed(2)

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useDeferredValue, useMemo, useState } from 'react'
-import { standingHolds } from '../../../core/learning/markLessons.ts'
+import { activeHolds } from '../../../core/learning/markLessons.ts'
 import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
 import type { Way } from '../../../core/plan/planDay.ts'
@@ -56,7 +56,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
   )
   // Without what was seen there, the book counts alone.
   const seen = useQuery(observationsQuery(mark.id)).data
-  const holds = useMemo(() => standingHolds(seen ?? []), [seen])
+  const holds = useMemo(() => activeHolds(seen ?? []), [seen])
   const [way, setWay] = useState<Way>('fewest')
   const [hours, setHours] = useState<Hours>({ from: 0, to: 24 })
   const [fromMs, toMs] = [startMs + hours.from * HOUR_MS, hours.to === 24 ? endMs : startMs + hours.to * HOUR_MS]

@@ -31,7 +31,7 @@ export function SessionChoice({ way, onWay, hours, onHours, counts }: Props) {
           <Select
             id="fished-from"
             value={`${hours.from}`}
-            onChange={(event) => onHours({ ...hours, from: Number(event.target.value) })}
+            onChoose={(next) => onHours({ ...hours, from: Number(next) })}
             choices={choices(0, hours.to - 1)}
           />
         </span>
@@ -40,7 +40,7 @@ export function SessionChoice({ way, onWay, hours, onHours, counts }: Props) {
           <Select
             id="fished-to"
             value={`${hours.to}`}
-            onChange={(event) => onHours({ ...hours, to: Number(event.target.value) })}
+            onChoose={(next) => onHours({ ...hours, to: Number(next) })}
             choices={choices(hours.from + 1, 24)}
           />
         </span>

@@ -33,7 +33,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
         <Select
           id="water-mark"
           value={mark.id}
-          onChange={(event) => choice.set('mark', event.target.value)}
+          onChoose={(next) => choice.set('mark', next)}
           choices={marks.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>
@@ -67,7 +67,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
         <Select
           id="water-trace"
           value={trace?.id ?? ''}
-          onChange={(event) => choice.set('trace', event.target.value)}
+          onChoose={(next) => choice.set('trace', next)}
           choices={traces.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>

@@ -5,7 +5,7 @@ import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { CoreError } from '../../../core/errors.ts'
 import { defaultShapes } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
-import { rigged } from '../../../core/plan/rigged.ts'
+import { preparedWithSinker } from '../../../core/plan/preparedWithSinker.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { dateIn, type LocalDay, localDay } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -149,7 +149,7 @@ function dayOrFault(date: string, timeZone: string): LocalDay | { fault: string 
 /** Why a trace cannot be fished on its outfit, in a sentence; undefined where it can. */
 function outfitFault(setup: Setup): string | undefined {
   try {
-    rigged(setup)
+    preparedWithSinker(setup)
     return undefined
   } catch (error) {
     if (error instanceof CoreError) return `${setup.trace.name} cannot be fished on its outfit: ${error.message}.`

@@ -6,7 +6,7 @@ import type { HeightPoint } from '../../../core/physics/tide/height.ts'
 import { heightAtM, type TideSpan } from '../../../core/physics/tide/tideSpan.ts'
 import { atMark, type Wind } from '../../../core/plan/atMark.ts'
 import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
-import { tideHere } from '../../../core/plan/tideHere.ts'
+import { tideAtMark } from '../../../core/plan/tideAtMark.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { tideQuery } from '../../api/tides.ts'
 import { windQuery } from '../../api/weather.ts'
@@ -32,7 +32,7 @@ export function useDay(mark: Mark, { startMs, endMs }: LocalDay) {
   const wind = useQuery(windQuery(mark.latitudeDeg, mark.longitudeDeg, startMs, endMs))
   const day = useMemo((): Day | undefined => {
     if (!port.data) return undefined
-    const tide = tideHere(mark, port.data)
+    const tide = tideAtMark(mark, port.data)
     const stream = streamThrough(mark, tide, startMs, endMs, STREAM_STEP_S)
     const inDay = (wind.data ?? []).filter(({ timeMs }) => timeMs >= startMs && timeMs <= endMs)
     return {

@@ -1,7 +1,7 @@
 import { pieceById } from '../../documents/pieces.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { FLOAT_OVER_LOAD } from '../../moments/thresholds.ts'
-import { fishesOf } from '../../setup/fishes.ts'
+import { fishingModeOf } from '../../setup/fishingMode.ts'
 import { onFloat } from '../../setup/settling/onFloat.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
@@ -12,7 +12,7 @@ export const floatGoesUnder: Rule = {
   id: 'float-goes-under',
   check: ({ setup }) => {
     const { trace } = setup
-    const hung = fishesOf(trace) === 'hangs' ? onFloat(setup) : undefined
+    const hung = fishingModeOf(trace) === 'hangs' ? onFloat(setup) : undefined
     if (!hung || hung.bearsN >= FLOAT_OVER_LOAD.holds * hung.loadN) return []
     const { id, bearsN, loadN } = hung
     const float = pieceById(trace, id)

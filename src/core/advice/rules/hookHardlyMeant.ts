@@ -11,10 +11,10 @@ import type { Found, Judged, Remedy, Rule } from '../finding.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Gape over the side of a cube of the bait, and load that straightens it over its line, under which a hook is hardly what was meant. Ours. */
-const LEAST_GAPE = 0.22
-const LEAST_OF_LINE = 0.25
+const MIN_GAPE = 0.22
+const MIN_OF_LINE = 0.25
 /** Gape over the same side from which the hook is larger than its bait, and what would do. Ours. */
-const MOST_GAPE = 0.95
+const MAX_GAPE = 0.95
 const FAIR_GAPE = 0.6
 
 /**
@@ -42,7 +42,7 @@ export const hookHardlyMeant: Rule = {
         ]
       const dimensions = hookDimensions(catalogue, hook.pattern, hook.size)
       const baitM = baitSideM(judged, hook)
-      if (dimensions && baitM > 0 && dimensions.gapeM > MOST_GAPE * baitM) {
+      if (dimensions && baitM > 0 && dimensions.gapeM > MAX_GAPE * baitM) {
         const fair = catalogue.hooks.sizes.findLast(
           (each) => (hookDimensions(catalogue, hook.pattern, each)?.gapeM ?? Number.POSITIVE_INFINITY) <= FAIR_GAPE * baitM,
         )
@@ -99,7 +99,7 @@ function shortfallOf(judged: Judged, hook: HookPiece): number {
   const line = lineAbove(judged, hook)
   const straightensN = straighteningLoadN(hook.wireM ?? dimensions.wireM, dimensions.gapeM)
   return Math.max(
-    (LEAST_GAPE * baitSideM(judged, hook)) / dimensions.gapeM,
-    line ? (LEAST_OF_LINE * line.strengthN) / straightensN : 0,
+    (MIN_GAPE * baitSideM(judged, hook)) / dimensions.gapeM,
+    line ? (MIN_OF_LINE * line.strengthN) / straightensN : 0,
   )
 }

@@ -8,7 +8,7 @@ import type { Judged, Rule } from '../finding.ts'
 import { called, restrung } from '../remedies.ts'
 
 /** Times the line above it beyond which a line is hardly what was meant. Ours: a shock leader on a light main goes to eight. */
-const MOST_TIMES = 10
+const MAX_TIMES = 10
 const KG_IN_LB = (QUANTITIES.strength.units.kg ?? 1) / QUANTITIES.strength.units.lb
 
 /** A leader of 300 kg on a 50 lb main: kilograms typed for pounds, or a nought too many. */
@@ -18,7 +18,7 @@ export const lineHardlyMeant: Rule = {
     judged.setup.trace.pieces.filter(isLine).flatMap((line) => {
       const aboveN = strengthAboveN(judged, line)
       const times = line.strengthN / aboveN
-      if (times <= MOST_TIMES) return []
+      if (times <= MAX_TIMES) return []
       const { trace } = judged.setup
       return [
         {
@@ -27,7 +27,7 @@ export const lineHardlyMeant: Rule = {
           why: say`${called(trace, line.id)} of ${strength(line.strengthN)} is ${Math.round(times)} times as strong as the line above it, ${strength(aboveN)}. Check its unit.`,
           figure: times,
           remedies:
-            times / KG_IN_LB <= MOST_TIMES
+            times / KG_IN_LB <= MAX_TIMES
               ? [restrung(judged, line, line.strengthN / KG_IN_LB, 'change kilograms to pounds')]
               : [],
         },

@@ -8,7 +8,7 @@ import { called } from '../remedies.ts'
 
 /** Weights are stepped by so much, up to so much, kg. */
 const STEP_KG = 0.01
-const MOST_KG = 5
+const MAX_KG = 5
 
 /** Two weights on one rig: the lower sinks no faster than the upper, as a release weight slower than the hold-down, and they foul. */
 export const lowerWeightSlower: Rule = {
@@ -63,7 +63,7 @@ export const lowerWeightSlower: Rule = {
 /** The lightest lower weight of its shape that outruns a speed; undefined where none within reason does. */
 function outrunning(catalogue: Catalogue, { sinker, areaM2 }: Falling, speedMperS: number): number | undefined {
   const drawnM2 = areaM2 - weightOfSinker(catalogue, sinker).fallAreaM2
-  for (let massKg = Math.ceil(sinker.massKg / STEP_KG) * STEP_KG; massKg <= MOST_KG; massKg += STEP_KG) {
+  for (let massKg = Math.ceil(sinker.massKg / STEP_KG) * STEP_KG; massKg <= MAX_KG; massKg += STEP_KG) {
     const heavier = { ...sinker, massKg: Math.round(massKg / STEP_KG) * STEP_KG }
     if (fallSpeedMperS(catalogue, heavier, weightOfSinker(catalogue, heavier).fallAreaM2 + drawnM2) > speedMperS)
       return heavier.massKg

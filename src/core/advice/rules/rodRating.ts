@@ -3,7 +3,7 @@ import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
 /** Share of the rating’s lower end under which the line is too light for the rod. Ours. */
-const LEAST_OF_RATING = 0.75
+const MIN_OF_RATING = 0.75
 
 /** Line above the rod’s rating, at the top of it, or well under it. */
 export const rodRating: Rule = {
@@ -11,7 +11,7 @@ export const rodRating: Rule = {
   check: ({ setup: { outfit } }) => {
     const share = mainLine(outfit).strengthN / outfit.rod.ratingHighN
     const under = mainLine(outfit).strengthN / outfit.rod.ratingLowN
-    if (under < LEAST_OF_RATING)
+    if (under < MIN_OF_RATING)
       return [
         {
           severity: 'note',

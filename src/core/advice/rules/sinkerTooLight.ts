@@ -72,14 +72,14 @@ export const sinkerTooLight: Rule = {
 }
 
 /** Past this more line out gains little: the bow from the shore, and the practical end of the scope from a boat. */
-const MOST_BOW = 1.3
+const MAX_BOW = 1.3
 
 /** More line let out: what is tried first, because it costs nothing. */
 function otherLine(water: Water): { label: string; more: Partial<Water> }[] {
-  if (water.scope >= MOST_BOW || water.method === 'uptide') return []
+  if (water.scope >= MAX_BOW || water.method === 'uptide') return []
   const label =
     water.method === 'shore' ? 'let out a third more line than the straight distance' : 'let out a third more line than the depth'
-  return [{ label, more: { scope: MOST_BOW } }]
+  return [{ label, more: { scope: MAX_BOW } }]
 }
 
 /** Wires help a sinker that lies on a bed they dig into. */

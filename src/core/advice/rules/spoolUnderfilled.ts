@@ -2,13 +2,13 @@ import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
 /** Below this share of capacity a spool casts badly, and its drag rises steeply as line leaves. Nominal. */
-const LEAST_FILL = 0.7
+const MIN_FILL = 0.7
 
 /** A half-empty spool. */
 export const spoolUnderfilled: Rule = {
   id: 'spool-underfilled',
   check: ({ setup: { spool } }) =>
-    spool.fillShare >= LEAST_FILL
+    spool.fillShare >= MIN_FILL
       ? []
       : [
           {

@@ -17,7 +17,7 @@ import { trollLift } from './trollLift.ts'
 import { trollTow } from './trollTow.ts'
 
 /** More lines one after the other than anyone tows. */
-const MOST_LAYERS = 12
+const MAX_LAYERS = 12
 /** More lines and parts than a trace has. */
 const MOST_ROWS = 1_000
 const BERTEAUX = 'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965)'
@@ -29,7 +29,7 @@ const hangsFrom = z.int().min(0).max(MOST_ROWS)
 
 const towed = {
   speedMperS: towSpeedMperS,
-  layers: z.array(z.strictObject(layer)).min(1).max(MOST_LAYERS, { abort: true }),
+  layers: z.array(z.strictObject(layer)).min(1).max(MAX_LAYERS, { abort: true }),
   endMassKg: massKg,
   endDensityKgperM3: densityKgperM3,
   endDragAreaM2: areaM2,

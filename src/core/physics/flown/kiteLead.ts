@@ -2,7 +2,7 @@ import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, GRAVITY_M_PER_S2 } from '../../math/constants.ts'
 import { cubicTop } from '../../math/cubicTop.ts'
 import { stepRoom } from '../../math/followState.ts'
-import { type Care, type Met, meet, newton, type Shot } from '../../math/newton.ts'
+import { newton, type Residual, type Solution, type SolverTolerance, solveSystem } from '../../math/newton.ts'
 import { type CurrentProfile, powerProfile } from '../water/current.ts'
 import { followLine, type LinePoint, lineWeightNperM, NORMAL_COEFFICIENT } from '../water/lineInFluid.ts'
 import { sinhOverRoot } from '../water/shoreHold.ts'
@@ -35,8 +35,8 @@ export type KiteLead = {
 }
 
 /** Slack that a line to a kite has, at least and at most. */
-const LEAST_SLACK = 1.001
-const MOST_SLACK = 1.3
+const MIN_SLACK = 1.001
+const MAX_SLACK = 1.3
 /** Height that a wind is told for, and the height under which it grows no weaker, m. */
 const TOLD_AT_M = 10
 const EVEN_UNDER_M = 0.5
@@ -44,7 +44,7 @@ const EVEN_UNDER_M = 0.5
 const WIND_EXPONENT = 1 / 7
 
 /** How closely a line is followed and its end must come to the ring, over the straight way, by its slack: a belly hangs on that. */
-const careFor = (slack: number): { rough: Care; fine: Care } => ({
+const careFor = (slack: number): { rough: SolverTolerance; fine: SolverTolerance } => ({
   rough: { tolerance: 1e-2 * slack, close: 3e-2 * slack, difference: 1e-2 },
   fine: { tolerance: 1e-4 * slack, close: 2e-4 * slack, difference: 1e-3 },
 })
@@ -54,7 +54,7 @@ const STARTS = [1, 0.5, 2, 0.2, 5]
 
 /** The pull at the tip: its logarithm, and its angle over level. */
 type Pull = readonly [logN: number, angle: number]
-type KiteShot = Shot & { ring: LinePoint; lowestM: number }
+type KiteShot = Residual & { ring: LinePoint; lowestM: number }
 
 /** How much less a line turns at its tip than one of an even load, where all of its load is the wind’s. As solved lines do. */
 const LESS_AT_TIP = 0.45
@@ -93,20 +93,20 @@ export function kiteFollower(): (input: KiteLeadInput, onPoint?: (point: LinePoi
 /** How far from its first guess a pull was found, and where that was among winds and slacks. */
 type Found = { windMperS: number; slack: number; off: Pull }
 
-function foundAt(input: KiteLeadInput, { at }: Met<Pull, KiteShot>): Found {
+function foundAt(input: KiteLeadInput, { at }: Solution<Pull, KiteShot>): Found {
   const [guess] = startsFor(input)
   return { windMperS: input.windMperS, slack: input.slack, off: [at[0] - guess[0], at[1] - guess[1]] }
 }
 
 /** Steps of Newton from close by; a way to a place that is not found so is halved so many times. */
-const MOST_NEARBY = 10
-const MOST_HALVINGS = 3
+const MAX_NEARBY = 10
+const MAX_HALVINGS = 3
 
 /** From what was found, at once or by way of the place midway. */
-function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): Met<Pull, KiteShot> | undefined {
-  const met = newton(shotOf(input), carriedOn(input, found), LONGEST, careFor(input.slack - 1).fine, { mostSteps: MOST_NEARBY })
+function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): Solution<Pull, KiteShot> | undefined {
+  const met = newton(shotOf(input), carriedOn(input, found), LONGEST, careFor(input.slack - 1).fine, { mostSteps: MAX_NEARBY })
   const [last] = found
-  if (met || halvings === MOST_HALVINGS || !last) return met
+  if (met || halvings === MAX_HALVINGS || !last) return met
   const windMperS = Math.sqrt(last.windMperS * input.windMperS)
   const midway = { ...input, windMperS, slack: 1 + Math.sqrt((last.slack - 1) * (input.slack - 1)) }
   const half = followed(midway, found, halvings + 1)
@@ -143,8 +143,8 @@ function check({ slack, windMperS, ringHeightM, tipHeightM }: KiteLeadInput): vo
   const refuse = (message: string, value: number) => {
     throw new CoreError('out-of-range', message, { value })
   }
-  if (slack < LEAST_SLACK) refuse(`Under ${LEAST_SLACK} of slack the line is taut`, slack)
-  if (slack > MOST_SLACK) refuse(`Over ${MOST_SLACK} of slack the line lies in the sea`, slack)
+  if (slack < MIN_SLACK) refuse(`Under ${MIN_SLACK} of slack the line is taut`, slack)
+  if (slack > MAX_SLACK) refuse(`Over ${MAX_SLACK} of slack the line lies in the sea`, slack)
   if (!(windMperS > 0)) refuse('Without wind no kite flies', windMperS)
   if (!(ringHeightM > tipHeightM)) refuse('The ring must be over the rod tip', ringHeightM)
 }
@@ -162,7 +162,7 @@ function shotOf(input: KiteLeadInput) {
     fluidDensityKgperM3: AIR_KG_PER_M3,
   }
   const room = stepRoom(4)
-  return ([logN, angle]: Pull, { tolerance }: Care, onPoint?: (point: LinePoint) => void): KiteShot => {
+  return ([logN, angle]: Pull, { tolerance }: SolverTolerance, onPoint?: (point: LinePoint) => void): KiteShot => {
     const pullN = Math.exp(logN)
     const start: LinePoint = { s: 0, x: 0, z: tipHeightM, tx: pullN * Math.cos(angle), tz: pullN * Math.sin(angle) }
     const low = new Lowest(start)
@@ -212,18 +212,18 @@ const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
 
 /** A pull that leads nowhere may do so from that of a gentler wind, and that from a gentler one still. */
 const GENTLER = 0.75
-const MOST_GENTLER = 10
+const MAX_GENTLER = 10
 
-function solve(input: KiteLeadInput, gentler = 0): Met<Pull, KiteShot> | undefined {
+function solve(input: KiteLeadInput, gentler = 0): Solution<Pull, KiteShot> | undefined {
   const shoot = shotOf(input)
   const care = careFor(input.slack - 1)
   for (const start of startsFor(input)) {
-    const found = meet(shoot, start, LONGEST, care)
+    const found = solveSystem(shoot, start, LONGEST, care)
     if (found) return found
   }
-  if (gentler === MOST_GENTLER) return undefined
+  if (gentler === MAX_GENTLER) return undefined
   const before = solve({ ...input, windMperS: GENTLER * input.windMperS }, gentler + 1)
-  return before && meet(shoot, before.at, LONGEST, care)
+  return before && solveSystem(shoot, before.at, LONGEST, care)
 }
 
 /** The lowest that a line comes, from its points and its directions there. */

@@ -30,7 +30,7 @@ export type TowOptions = {
   waterDensityKgperM3?: number | undefined
 }
 
-const USUAL_TOLERANCE = 1e-7
+const DEFAULT_TOLERANCE = 1e-7
 
 /** Pull of a body on its line: back, and down. */
 export function bodyPull(body: TowedBody, speedMperS: number, rho: number): { backN: number; downN: number } {
@@ -50,7 +50,7 @@ export function followUp(
   { backN, downN }: { backN: number; downN: number },
   layers: readonly TowedLayer[],
   speedMperS: number,
-  { tolerance = USUAL_TOLERANCE, waterDensityKgperM3: rho = SEA_WATER_KG_PER_M3 }: TowOptions = {},
+  { tolerance = DEFAULT_TOLERANCE, waterDensityKgperM3: rho = SEA_WATER_KG_PER_M3 }: TowOptions = {},
   onPoint?: (point: LinePoint) => void,
   room: StepRoom = stepRoom(4),
 ): LinePoint {

@@ -5,8 +5,8 @@ import { type TrollDepthInput, trollDepth } from './trollDepth.ts'
 export type TrollLiftInput = Omit<TrollDepthInput, 'endLiftAreaM2'> & { depthM: number }
 
 /** Lips that are thought of at all, m². */
-const LEAST_M2 = 1e-7
-const MOST_M2 = 1
+const MIN_M2 = 1e-7
+const MAX_M2 = 1
 /** Relative error allowed in the area, and that of the line's steps, well under it: there and back must meet. */
 const TOLERANCE = 1e-9
 const STEPS = 1e-10
@@ -25,10 +25,10 @@ export function trollLift({ depthM, ...rest }: TrollLiftInput): { endLiftAreaM2:
       throw error
     }
   }
-  const [low, high] = [Math.log(LEAST_M2), Math.log(MOST_M2)]
+  const [low, high] = [Math.log(MIN_M2), Math.log(MAX_M2)]
   if (over(low) > 0)
-    throw new CoreError('no-root', `It runs deeper than ${depthM} m with no lip at all`, { value: LEAST_M2, end: 'least' })
+    throw new CoreError('no-root', `It runs deeper than ${depthM} m with no lip at all`, { value: MIN_M2, end: 'least' })
   if (over(high) < 0)
-    throw new CoreError('no-root', `No lip takes it to ${depthM} m on this line`, { value: MOST_M2, end: 'most' })
+    throw new CoreError('no-root', `No lip takes it to ${depthM} m on this line`, { value: MAX_M2, end: 'most' })
   return { endLiftAreaM2: Math.exp(findRoot(over, low, high, TOLERANCE)) }
 }

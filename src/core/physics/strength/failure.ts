@@ -11,7 +11,7 @@ const REACH = 8.5
 /** Widest cell of the grid, in deviations of the narrowest link that is bending there: eight Gauss points then err by under 1e-10. */
 const CELL = 2
 /** A narrower spread is below what the steps of a double can resolve around its mean. */
-const LEAST_VARIATION = 1e-9
+const MIN_VARIATION = 1e-9
 /** Under this chance of everything still being whole, what follows adds nothing that a double can hold. */
 const NOTHING_LEFT = 1e-17
 
@@ -148,8 +148,8 @@ function stateAt({ line, joints: placed }: Group, load: number): { whole: number
 
 function checkVariations(links: readonly FailingLink[]): void {
   for (const { id, variation } of links)
-    if (!(variation >= LEAST_VARIATION))
-      throw new CoreError('out-of-range', `The variation of ${id} is ${variation}, under ${LEAST_VARIATION}`, {
+    if (!(variation >= MIN_VARIATION))
+      throw new CoreError('out-of-range', `The variation of ${id} is ${variation}, under ${MIN_VARIATION}`, {
         value: variation,
         id,
       })

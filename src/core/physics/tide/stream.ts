@@ -15,7 +15,7 @@ export type Stream = { rateMperS: number; directionDeg: number | null }
 /** Hours from high water that the end rows still hold for. */
 const FARTHEST_HOUR = 6.5
 /** By how much spring and neap ranges must differ for a day’s range to lie between them. */
-const LEAST_DIFFERENCE_M = 0.01
+const MIN_DIFFERENCE_M = 0.01
 /** A rate under this is none, m/s. */
 const NO_RATE = 1e-12
 
@@ -28,7 +28,7 @@ const NO_RATE = 1e-12
 export function tideStream({ hourFromHighWater: hour, tidalRangeM, neapRangeM, springRangeM, table }: StreamInput): Stream {
   if (!(Math.abs(hour) <= FARTHEST_HOUR))
     throw new CoreError('hour-outside-table', `${hour} hours from high water is outside the table`, { value: hour })
-  if (!(springRangeM >= neapRangeM + LEAST_DIFFERENCE_M))
+  if (!(springRangeM >= neapRangeM + MIN_DIFFERENCE_M))
     throw new CoreError('out-of-range', 'The spring range must exceed the neap range by a centimetre', { value: springRangeM })
   const rows = table.toSorted((a, b) => a.hour - b.hour)
   const velocity = ({ springMperS, neapMperS, directionDeg }: StreamRow) => {

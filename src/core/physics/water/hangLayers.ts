@@ -28,8 +28,8 @@ export type HangOptions = {
 export type Hung = { top: LinePoint; sinkerN: number; baitN: number; layersN: number[] }
 
 /** Line out over depth past which the sinker no longer holds the line down. */
-const MOST_SCOPE = 10
-const USUAL_TOLERANCE = 1e-8
+const MAX_SCOPE = 10
+const DEFAULT_TOLERANCE = 1e-8
 
 /**
  * A sinker just off the bed, and the line from it up to the surface in a current, through every layer of it.
@@ -47,7 +47,7 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
   const baitN = push(hanging.baitDragAreaM2)
   const start: LinePoint = { s: 0, x: 0, z: 0, tx: -(sinkerN + baitN), tz: weightN }
   const stop = {
-    tolerance: options.tolerance ?? USUAL_TOLERANCE,
+    tolerance: options.tolerance ?? DEFAULT_TOLERANCE,
     scales: { along: depthM, places: depthM, rates: Math.hypot(weightN, sinkerN + baitN) },
     untilSpent: true,
     ...(options.onPoint ? { onPoint: options.onPoint } : {}),
@@ -65,7 +65,7 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
       ...(options.tangentialCoefficient === undefined ? {} : { tangentialCoefficient: options.tangentialCoefficient }),
     }
     const begins = point
-    const endsM = Math.min(begins.s + (layer.lengthM ?? Number.POSITIVE_INFINITY), MOST_SCOPE * depthM)
+    const endsM = Math.min(begins.s + (layer.lengthM ?? Number.POSITIVE_INFINITY), MAX_SCOPE * depthM)
     for (let end = 'reached'; end === 'reached' && heights.length > 0; ) {
       const leg = followLine(forces, point, { ...stop, longest: endsM, upTo: heights[0]! })
       ;({ point, end } = leg)

@@ -5,8 +5,8 @@ import { type HangInput, waterHang } from './hang.ts'
 export type HangMassInput = Omit<HangInput, 'sinkerMassKg'> & { scope: number }
 
 /** Sinkers that are thought of at all, kg. */
-const LEAST_KG = 0.001
-const MOST_KG = 100
+const MIN_KG = 0.001
+const MAX_KG = 100
 /** Relative error allowed in the mass. */
 const TOLERANCE = 1e-7
 
@@ -33,10 +33,10 @@ export function massForScopeKg(lineOutM: (sinkerMassKg: number) => number, depth
       throw error
     }
   }
-  const [low, high] = [Math.log(LEAST_KG), Math.log(MOST_KG)]
+  const [low, high] = [Math.log(MIN_KG), Math.log(MAX_KG)]
   if (over(low) < 0)
-    throw new CoreError('no-root', `Under a gram would hold a scope of ${scope}`, { value: LEAST_KG, end: 'least' })
+    throw new CoreError('no-root', `Under a gram would hold a scope of ${scope}`, { value: MIN_KG, end: 'least' })
   if (over(high) > 0)
-    throw new CoreError('no-root', `Over ${MOST_KG} kg would be needed for a scope of ${scope}`, { value: MOST_KG, end: 'most' })
+    throw new CoreError('no-root', `Over ${MAX_KG} kg would be needed for a scope of ${scope}`, { value: MAX_KG, end: 'most' })
   return Math.exp(findRoot(over, low, high, TOLERANCE))
 }

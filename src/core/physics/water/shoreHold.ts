@@ -19,8 +19,8 @@ export type ShoreHoldInput = {
 }
 export type ShoreHold = { lineTensionN: number; endAngleDeg: number; bowM: number; pullN: number; sinkerMassKg: number }
 
-const LEAST_SCOPE = 1.005
-const MOST_SCOPE = 3
+const MIN_SCOPE = 1.005
+const MAX_SCOPE = 3
 
 /**
  * The sinker that holds out across an even current with the line bowed between rod and sinker: a catenary of constant tension,
@@ -50,9 +50,9 @@ export function waterShoreHold(input: ShoreHoldInput): ShoreHold {
 
 /** @throws CoreError 'line-too-short', 'out-of-range' where there is no bow, or no current to bow in. */
 export function checkScope(scope: number, currentMperS: number): void {
-  if (!(scope >= LEAST_SCOPE))
+  if (!(scope >= MIN_SCOPE))
     throw new CoreError('line-too-short', `A scope of ${scope} leaves no bow to calculate with`, { value: scope })
-  if (!(scope <= MOST_SCOPE)) throw new CoreError('out-of-range', `A scope of ${scope} is over ${MOST_SCOPE}`, { value: scope })
+  if (!(scope <= MAX_SCOPE)) throw new CoreError('out-of-range', `A scope of ${scope} is over ${MAX_SCOPE}`, { value: scope })
   if (!(currentMperS > 0)) throw new CoreError('out-of-range', 'There is no current', { value: currentMperS })
 }
 

@@ -2,7 +2,7 @@ import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { cubicTop } from '../../math/cubicTop.ts'
 import { followState, type Slope, stepRoom } from '../../math/followState.ts'
-import { type Care, type Met, meet } from '../../math/newton.ts'
+import { type Solution, type SolverTolerance, solveSystem } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
 import { lineWeightNperM, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
 import { pushN } from './push.ts'
@@ -44,7 +44,7 @@ const careFor = (slack: number) => ({
 /** The longest step in the pull's logarithm and its two angles. */
 const LONGEST: Pull = [1.5, 0.5, 0.5]
 /** Steps along the line that a sensible pull needs many times less than. */
-const MOST_ALONG = 300
+const MAX_ALONG = 300
 /** Pulls, over the one guessed, tried one after the other where the first leads nowhere. */
 const STARTS = [1, 0.4, 0.15, 2.5, 0.05]
 
@@ -92,7 +92,7 @@ const profileOf = ({ surfaceCurrentMperS, depthM, profileExponent }: ShoreLineIn
 const chordOf = ({ spanM, depthM, tipHeightM }: ShoreLineInput) => Math.hypot(spanM, depthM + tipHeightM)
 
 type LineShot = { missed: [number, number, number]; rodPullN: number; bowM: number }
-type ShootLine = (pull: Pull, care: Care, onPoint?: (point: ShorePoint) => void) => LineShot
+type ShootLine = (pull: Pull, care: SolverTolerance, onPoint?: (point: ShorePoint) => void) => LineShot
 
 /** Follows the line that a pull at the sinker makes: how far its end misses the rod tip, over the straight way. */
 function shotOf(input: ShoreLineInput, rho: number): ShootLine {
@@ -116,7 +116,7 @@ function shotOf(input: ShoreLineInput, rho: number): ShootLine {
       tolerance: care.tolerance,
       scales: { along: chordM, places: chordM, rates: Math.exp(pull[0]) },
       untilSpent: false,
-      mostSteps: MOST_ALONG,
+      mostSteps: MAX_ALONG,
       onState,
     }
     onPoint?.(pointAt(0, state))
@@ -234,9 +234,9 @@ function startsFor(input: ShoreLineInput, rho: number): Pull[] {
   return [about, even].flatMap(([logN, ...angles]) => STARTS.map((share): Pull => [logN + Math.log(share), ...angles]))
 }
 
-function solve(shoot: ShootLine, starts: readonly Pull[], slack: number): Met<Pull, LineShot> {
+function solve(shoot: ShootLine, starts: readonly Pull[], slack: number): Solution<Pull, LineShot> {
   for (const start of starts) {
-    const found = meet(shoot, start, LONGEST, careFor(slack))
+    const found = solveSystem(shoot, start, LONGEST, careFor(slack))
     if (found) return found
   }
   throw new CoreError('no-convergence', 'No pull brings the line to the rod', { value: Math.exp(starts[0]![0]) })

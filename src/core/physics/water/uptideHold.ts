@@ -1,6 +1,6 @@
 import { CoreError } from '../../errors.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
-import { type Care, type Met, meet, type Shot } from '../../math/newton.ts'
+import { type Residual, type Solution, type SolverTolerance, solveSystem } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
 import type { HangOptions } from './hangLayers.ts'
 import { followLine, type LinePoint, NORMAL_COEFFICIENT } from './lineInFluid.ts'
@@ -24,7 +24,7 @@ export type UptideHoldInput = {
 /** What the line does to the sinker: along x, towards the boat, and up; and the sinker that holds against it. */
 export type UptideHold = { pullUptideN: number; liftN: number; sinkerMassKg: number }
 
-const USUAL_TOLERANCE = 1e-9
+const DEFAULT_TOLERANCE = 1e-9
 /** How closely a line is followed and its end must come to the boat, over the depth. */
 const careFor = (tolerance: number) => ({
   rough: { tolerance: 1e-4, close: 1e-3, difference: 1e-2 },
@@ -43,7 +43,7 @@ const LONGEST: Pull = [1.5, 0.5]
  */
 export function waterUptideHold(
   input: UptideHoldInput,
-  { tolerance = USUAL_TOLERANCE, onPoint }: Pick<HangOptions, 'tolerance' | 'onPoint'> = {},
+  { tolerance = DEFAULT_TOLERANCE, onPoint }: Pick<HangOptions, 'tolerance' | 'onPoint'> = {},
 ): UptideHold {
   const { depthM, uptideDistanceM, lineOutM, surfaceCurrentMperS } = input
   const chordM = Math.hypot(uptideDistanceM, depthM)
@@ -78,7 +78,7 @@ export function waterUptideHold(
   }
   const even = evenPull(input, rho)
   const care = careFor(tolerance)
-  const found = meet(shoot, even, LONGEST, care) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM), care)
+  const found = solveSystem(shoot, even, LONGEST, care) ?? fromAround(shoot, even, Math.atan2(depthM, uptideDistanceM), care)
   if (onPoint) {
     const fromBoat: LinePoint[] = []
     shoot(found.at, care.fine, (point) => fromBoat.push(point))
@@ -120,21 +120,26 @@ function evenPull(input: UptideHoldInput, rho: number): Pull {
 }
 
 type Pull = readonly [logN: number, angle: number]
-type LineShot = Shot & { sinker: LinePoint }
-type ShootLine = (pull: Pull, care: Care, watch?: (point: LinePoint) => void) => LineShot
+type LineShot = Residual & { sinker: LinePoint }
+type ShootLine = (pull: Pull, care: SolverTolerance, watch?: (point: LinePoint) => void) => LineShot
 
 /** Pulls, over that of an even load, and angles, over the chord's, about the first start. */
 const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6, 2.5]
 const STARTS_ANGLE = [0.6, 0.2, 0.05, 1, -0.2, 1.5]
-const MOST_STARTS = 8
+const MAX_STARTS = 8
 
 /** From the closest of a fan of starts. @throws CoreError 'no-convergence' */
-function fromAround(shoot: ShootLine, even: Pull, chordAngle: number, care: ReturnType<typeof careFor>): Met<Pull, LineShot> {
+function fromAround(
+  shoot: ShootLine,
+  even: Pull,
+  chordAngle: number,
+  care: ReturnType<typeof careFor>,
+): Solution<Pull, LineShot> {
   const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Pull => [even[0] + log, share * chordAngle]))
   const sized = starts.map((start) => ({ start, size: Math.hypot(...shoot(start, care.rough).missed) }))
   const byMiss = sized.toSorted((a, b) => a.size - b.size)
-  for (const { start } of byMiss.slice(0, MOST_STARTS)) {
-    const found = meet(shoot, start, LONGEST, care)
+  for (const { start } of byMiss.slice(0, MAX_STARTS)) {
+    const found = solveSystem(shoot, start, LONGEST, care)
     if (found) return found
   }
   throw new CoreError('no-convergence', 'The line does not reach the boat: in this weak current it floats or lies slack', {

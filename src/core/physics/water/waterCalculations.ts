@@ -36,7 +36,7 @@ const hanging = {
   waterDensityKgperM3,
 }
 /** Line out over the straight way from rod to sinker, at most. */
-const MOST_SCOPE = 10
+const MAX_SCOPE = 10
 
 const BERTEAUX =
   'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965); profile after R. Soulsby, Dynamics of Marine Sands (1997)'
@@ -179,9 +179,9 @@ export const WATER_CALCULATIONS = {
         baitDragAreaM2: areaM2,
         waterDensityKgperM3,
       })
-      .refine(({ lineOutM, uptideDistanceM, depthM }) => lineOutM <= MOST_SCOPE * Math.hypot(uptideDistanceM, depthM), {
+      .refine(({ lineOutM, uptideDistanceM, depthM }) => lineOutM <= MAX_SCOPE * Math.hypot(uptideDistanceM, depthM), {
         path: ['lineOutM'],
-        message: `is over ${MOST_SCOPE} times the straight way`,
+        message: `is over ${MAX_SCOPE} times the straight way`,
       }),
     output: z.object({ pullUptideN: z.number(), liftN: z.number(), sinkerMassKg: positive }),
     run: (input) => waterUptideHold(input),

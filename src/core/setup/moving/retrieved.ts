@@ -114,12 +114,12 @@ function rateFor(over: (turnsPerS: number) => number, about?: number): { turnsPe
 /** How a rate is looked for close by, in its logarithm, and the longest step and most steps there. */
 const CARE = { tolerance: TOLERANCE, close: NEAR_M, difference: 0.02 }
 const LONGEST = 0.3
-const MOST_STEPS = 4
+const MAX_STEPS = 4
 
 /** A rate close to one; undefined where none is that a hand winds. */
 function nearby(over: (turnsPerS: number) => number, about: number): number | undefined {
   const shoot = ([log]: readonly [number]) => ({ missed: [over(Math.exp(log))] })
-  const met = newton(shoot, [Math.log(about)], [LONGEST], CARE, { mostSteps: MOST_STEPS })
+  const met = newton(shoot, [Math.log(about)], [LONGEST], CARE, { mostSteps: MAX_STEPS })
   const turnsPerS = met && Math.exp(met.at[0])
   return turnsPerS && turnsPerS >= TURNS.least && turnsPerS <= TURNS.most ? turnsPerS : undefined
 }

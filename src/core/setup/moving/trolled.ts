@@ -9,7 +9,7 @@ export type TrolledWay = MovingBy<'trolled'>
 
 /** Samples of a curve by line out, and the least that is out, m. */
 const SAMPLES = 14
-const LEAST_M = 1
+const MIN_M = 1
 /** How closely a length of line out is found, m. */
 const CLOSE_M = 0.05
 
@@ -50,7 +50,7 @@ function depthAt(tow: Tow, speedMperS: number, lineOutM: number): number {
 
 /** Depth of what swims deepest by line out, from the trace alone to so much. */
 export function depthByLineOut(tow: Tow, speedMperS: number, mostM: number): DepthPoint[] {
-  const from = Math.max(LEAST_M, tow.traceM)
+  const from = Math.max(MIN_M, tow.traceM)
   const to = Math.max(from, Math.min(mostM, tow.mostM))
   return Array.from({ length: SAMPLES + 1 }, (_, i) => {
     const lineOutM = from + ((to - from) * i) / SAMPLES
@@ -61,7 +61,7 @@ export function depthByLineOut(tow: Tow, speedMperS: number, mostM: number): Dep
 /** Line out that takes the deepest to a depth, m; undefined where all of the line does not, or the trace alone is deeper. */
 export function lineOutFor(tow: Tow, speedMperS: number, depthM: number): number | undefined {
   const over = (lineOutM: number) => depthAt(tow, speedMperS, lineOutM) - depthM
-  const from = Math.max(LEAST_M, tow.traceM)
+  const from = Math.max(MIN_M, tow.traceM)
   if (over(from) > 0 || over(tow.mostM) < 0) return undefined
   return findRoot(over, from, tow.mostM, CLOSE_M)
 }
@@ -69,7 +69,7 @@ export function lineOutFor(tow: Tow, speedMperS: number, depthM: number): number
 /** How far its rod’s tip is taken to be off the boat’s middle, where no second line tells, m. Nominal. */
 export const TIP_OFF_M = 2
 /** However tight a turn, so much of the speed is left or gained by a line off the middle. */
-const MOST_SHARE = 0.9
+const MAX_SHARE = 0.9
 
 /** Straight on, and in a turn with a line’s rod on the inside of it or on the outside. */
 export type OnCourse = 'straight' | 'inside' | 'outside'
@@ -81,7 +81,7 @@ export function speedsOnCourse({
   beside,
   turnRadiusM,
 }: Pick<TrolledWay, 'speedMperS' | 'beside' | 'turnRadiusM'>): Record<OnCourse, number> {
-  const share = Math.min(MOST_SHARE, (beside ? beside.apartM / 2 : TIP_OFF_M) / turnRadiusM)
+  const share = Math.min(MAX_SHARE, (beside ? beside.apartM / 2 : TIP_OFF_M) / turnRadiusM)
   return { straight: speedMperS, inside: speedMperS * (1 - share), outside: speedMperS * (1 + share) }
 }
 

@@ -2,7 +2,7 @@ import { minimumSinker } from './minimumSinker.ts'
 import { nominalGrip, type Settling } from './settling.ts'
 
 /** Line out over the straight way that is tried from the shore. */
-const [LEAST_SCOPE, MOST_SCOPE, STEP] = [1.05, 2, 0.05]
+const [MIN_SCOPE, MAX_SCOPE, STEP] = [1.05, 2, 0.05]
 /** Another tenth of line is worth its slack while it saves this share of the weight. Nominal, ours. */
 const [MORE, WORTH] = [0.1, 0.05]
 
@@ -19,8 +19,8 @@ export function bestBow(settling: Settling): { scope: number; neededKg: number }
     const minimum = minimumSinker({ ...settling, water: { ...water, scope } })
     return 'kgFor' in minimum ? minimum.kgFor(grip) : Number.POSITIVE_INFINITY
   }
-  const steps = Array.from({ length: Math.round((MOST_SCOPE - LEAST_SCOPE) / STEP) + 1 }, (_, i) =>
-    Number((LEAST_SCOPE + i * STEP).toFixed(2)),
+  const steps = Array.from({ length: Math.round((MAX_SCOPE - MIN_SCOPE) / STEP) + 1 }, (_, i) =>
+    Number((MIN_SCOPE + i * STEP).toFixed(2)),
   )
   const scope = steps.find((each) => neededAt(each + MORE) > (1 - WORTH) * neededAt(each))
   return scope !== undefined && scope > water.scope + STEP ? { scope, neededKg: neededAt(scope) } : undefined

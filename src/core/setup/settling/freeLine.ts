@@ -7,9 +7,9 @@ import type { Settling } from './settling.ts'
 import { lineInput } from './solverInputs.ts'
 
 /** The least depth that a line is followed to, m. */
-const LEAST_M = 0.05
+const MIN_M = 0.05
 /** Streams between which it is asked what it sinks in, m/s. */
-const [LEAST_MPERS, MOST_MPERS] = [1e-3, 6]
+const [MIN_MPERS, MAX_MPERS] = [1e-3, 6]
 
 /** How what is not meant to hold fishes on so much line: how deep, and the stream up to which it still reaches the bed. */
 export type FreeLine = { lineOutM: number; depthM: number; reachesBed: boolean; sinksToMperS?: number }
@@ -32,10 +32,10 @@ function sunk(settling: Settling): FreeLine {
   const lineOutM = lineWantedM(settling, water)
   const over = overFor(settling, lineOutM)
   const reachesBed = over(water.depthM) <= 0
-  const depthM = reachesBed ? water.depthM : over(LEAST_M) > 0 ? 0 : findRoot(over, LEAST_M, water.depthM, 1e-3)
+  const depthM = reachesBed ? water.depthM : over(MIN_M) > 0 ? 0 : findRoot(over, MIN_M, water.depthM, 1e-3)
   const atBed = (streamMperS: number) => overFor(atStream(settling, streamMperS), lineOutM)(water.depthM)
-  if (atBed(LEAST_MPERS) > 0) return { lineOutM, depthM, reachesBed }
-  const sinksToMperS = atBed(MOST_MPERS) <= 0 ? MOST_MPERS : findRoot(atBed, LEAST_MPERS, MOST_MPERS, 1e-3)
+  if (atBed(MIN_MPERS) > 0) return { lineOutM, depthM, reachesBed }
+  const sinksToMperS = atBed(MAX_MPERS) <= 0 ? MAX_MPERS : findRoot(atBed, MIN_MPERS, MAX_MPERS, 1e-3)
   return { lineOutM, depthM, reachesBed, sinksToMperS }
 }
 

@@ -17,11 +17,11 @@ import { lineInput, shoreInput, uptideInput } from './solverInputs.ts'
 export const LINE_TOLERANCE = 1e-6
 export const UPTIDE_TOLERANCE = 1e-6
 /** What is wanted where any weight holds, kg. */
-export const LEAST_KG = 0.001
+export const MIN_KG = 0.001
 /** Streams this weak are slack: nothing is needed to hold, m/s; a cast line lies loose in a little more. */
 const SLACK_MPERS = { hanging: 1e-3, cast: 0.05 }
 /** The strongest stream that it is asked what a weight holds in, m/s, and how closely. */
-const MOST_MPERS = 6
+const MAX_MPERS = 6
 const STREAM_TOLERANCE = 1e-3
 
 /** The least weight that holds, by its grip on the bed and, left out that of the weight in question, how it holds; or why there is none. */
@@ -29,12 +29,12 @@ export type MinimumSinker = { kgFor: (grip: number, kind?: HoldKind) => number }
 
 /** The least weight of this density that holds in still water at this stream, without a reserve. */
 export function minimumSinker(settling: Settling): MinimumSinker {
-  if (isSlack(settling)) return { kgFor: () => LEAST_KG }
+  if (isSlack(settling)) return { kgFor: () => MIN_KG }
   try {
     return { kgFor: solve(settling) }
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    if (error.code === 'no-root' && error.details.end === 'least') return { kgFor: () => LEAST_KG }
+    if (error.code === 'no-root' && error.details.end === 'least') return { kgFor: () => MIN_KG }
     // A line that sags to the bed lies on it: what it pulls along is the most that the sinker feels, and nothing lifts it.
     if (error.code === 'line-on-bed') return { kgFor: heldKg(settling, { pullN: Number(error.details.pullN), liftN: 0 }) }
     return { trouble: error.message, code: error.code }
@@ -143,7 +143,7 @@ export function holdsToMperS(
 }
 
 /** Steps of the power law that are tried, and how near to just wanted is near enough: a thousandth of the stream. */
-const MOST_STEPS = 5
+const MAX_STEPS = 5
 const NEAR_ENOUGH = 2e-3
 
 /**
@@ -155,10 +155,10 @@ function byPowerLaw(
   { least, start, there }: { least: number; start: number; there: number },
 ): number | undefined {
   let [at, off, power] = [start, Math.log(there), 2]
-  for (let step = 0; step < MOST_STEPS && Number.isFinite(off); step += 1) {
+  for (let step = 0; step < MAX_STEPS && Number.isFinite(off); step += 1) {
     if (Math.abs(off) < NEAR_ENOUGH) return at
     const next = at * Math.exp(-off / power)
-    if (!(next > least && next < MOST_MPERS)) return undefined
+    if (!(next > least && next < MAX_MPERS)) return undefined
     const then = Math.log(share(next))
     power = (then - off) / Math.log(next / at)
     if (!(power > 0.5 && power < 8)) return undefined
@@ -169,7 +169,7 @@ function byPowerLaw(
 
 /** Two streams that the root lies between, from one to begin at; without a first it holds in none, without a second in the strongest. */
 function bracket(over: (streamMperS: number) => number, least: number, start: number): [number | undefined, number | undefined] {
-  let at = Math.min(start, MOST_MPERS)
+  let at = Math.min(start, MAX_MPERS)
   if (over(at) > 0) {
     for (let high = at; ; high = at) {
       at /= 1.5
@@ -178,8 +178,8 @@ function bracket(over: (streamMperS: number) => number, least: number, start: nu
     }
   }
   for (let low = at; ; low = at) {
-    if (at >= MOST_MPERS) return [MOST_MPERS, undefined]
-    at = Math.min(1.5 * at, MOST_MPERS)
+    if (at >= MAX_MPERS) return [MAX_MPERS, undefined]
+    at = Math.min(1.5 * at, MAX_MPERS)
     if (over(at) > 0) return [low, at]
   }
 }

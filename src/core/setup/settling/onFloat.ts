@@ -3,7 +3,7 @@ import type { Piece } from '../../documents/trace.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
 import { FLOAT_DENSITY_KG_PER_M3, pieceDensityKgperM3 } from '../bodies.ts'
-import { bearingFloats } from '../fishes.ts'
+import { bearingFloats } from '../fishingMode.ts'
 import { massOfKg } from '../masses.ts'
 import type { Rig } from '../setup.ts'
 

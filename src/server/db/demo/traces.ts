@@ -5,7 +5,7 @@ import type { Piece, Trace } from '../../../core/documents/trace.ts'
 import { defaultWater } from '../../../core/documents/water.ts'
 import { draft } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
-import { type Said, usualAmounts } from '../../../core/families/family.ts'
+import { type UserChoices, usualAmounts } from '../../../core/families/family.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { demoId } from './demoId.ts'
@@ -23,7 +23,7 @@ type Recipe = {
   mark?: string
   outfit: DemoOutfit
   family: FamilyId
-  wishes: Said
+  wishes: UserChoices
   notes: string
   tags?: string[]
   conditions?: Partial<Conditions>

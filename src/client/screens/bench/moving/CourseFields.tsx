@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react'
-import { MOST_COURSE } from '../../../../core/documents/moving.ts'
+import { MAX_COURSE } from '../../../../core/documents/moving.ts'
 import { Button } from '../../../ui/controls.tsx'
 import { notBelow, within } from '../../../ui/limits.ts'
 import { QuantityField } from '../../../ui/QuantityField.tsx'
@@ -40,7 +40,7 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
           </Button>
         </div>
       ))}
-      {course.length < MOST_COURSE && (
+      {course.length < MAX_COURSE && (
         <Button onClick={() => onChange([...course, { alongM: last ? last.alongM + 100 : 0, depthM: last?.depthM ?? 10 }])}>
           <Plus className="size-4" /> {last ? 'Add a place' : 'Depths along the route'}
         </Button>

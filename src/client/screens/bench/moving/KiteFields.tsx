@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react'
-import { type KiteBait, MOST_KITE_BAITS } from '../../../../core/documents/moving.ts'
+import { type KiteBait, MAX_KITE_BAITS } from '../../../../core/documents/moving.ts'
 import type { KiteWay } from '../../../../core/setup/moving/kite.ts'
 import { KITE_DASHES } from '../../../charts/KiteDrawing.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
@@ -103,7 +103,7 @@ export function BaitFields({
           />
         </fieldset>
       ))}
-      {baits.length < MOST_KITE_BAITS && (
+      {baits.length < MAX_KITE_BAITS && (
         <Button
           onClick={() =>
             onChange({

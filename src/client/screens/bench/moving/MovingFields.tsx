@@ -47,7 +47,7 @@ export function SwimsAtField({
         <Select
           id={id}
           value={value.from}
-          onChange={(event) => onChange({ ...value, from: event.target.value as SwimsAt['from'] })}
+          onChoose={(next) => onChange({ ...value, from: next })}
           choices={[
             { value: 'surface', text: 'under the surface' },
             { value: 'bed', text: 'above the bottom' },
@@ -80,7 +80,7 @@ export function WaterDepthField({
           <Select
             id="moving-mark"
             value={marks.some(({ id }) => id === markId) ? markId : ''}
-            onChange={(event) => bench.chooseMark(marks.find(({ id }) => id === event.target.value))}
+            onChoose={(next) => bench.chooseMark(marks.find(({ id }) => id === next))}
             choices={[
               { value: '', text: 'no mark' },
               ...marks.map(({ id, content }) => ({ value: id, text: `${content.name}, ${show.depth(content.depthM)}` })),

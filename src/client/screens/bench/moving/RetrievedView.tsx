@@ -98,7 +98,7 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
             <Select
               id="rod-tip"
               value={moving.rodTip}
-              onChange={(event) => set({ rodTip: event.target.value as RetrievedWay['rodTip'] })}
+              onChoose={(next) => set({ rodTip: next })}
               choices={[
                 { value: 'low', text: 'low, at the water' },
                 { value: 'high', text: 'high' },

@@ -8,26 +8,26 @@ import { type OnLine, onLine } from './along.ts'
  * bead before the stop); a line through a pulley, on whatever is tied to its ends. What has no stop left keeps none.
  * @param anew sliders that look for the nearest stop again, whatever they name.
  */
-export function reseat(trace: Trace, anew: ReadonlySet<string> = new Set()): Trace {
-  return { ...trace, pieces: trace.pieces.map((piece) => seated(piece, trace, anew.has(piece.id))) }
+export function resolveStops(trace: Trace, forceRecompute: ReadonlySet<string> = new Set()): Trace {
+  return { ...trace, pieces: trace.pieces.map((piece) => withResolvedStops(piece, trace, forceRecompute.has(piece.id))) }
 }
 
-function seated(piece: Piece, trace: Trace, anew: boolean): Piece {
+function withResolvedStops(piece: Piece, trace: Trace, forceRecompute: boolean): Piece {
   if (piece.attach.how === 'sliding')
-    return { ...piece, attach: { ...piece.attach, stops: stopsOf(piece, piece.attach, trace, anew) } }
+    return { ...piece, attach: { ...piece.attach, stops: stopsOf(piece, piece.attach, trace, forceRecompute) } }
   if (piece.attach.how === 'through' && isLine(piece)) return throughStops(piece, trace)
   return piece
 }
 
 type Sliding = Extract<Piece['attach'], { how: 'sliding' }>
 
-function stopsOf(piece: Piece, attach: Sliding, trace: Trace, anew: boolean): Sliding['stops'] {
+function stopsOf(piece: Piece, attach: Sliding, trace: Trace, forceRecompute: boolean): Sliding['stops'] {
   const row = onLine(trace, attach.on)
   const at = row.findIndex((other) => other.piece.id === piece.id)
   const own = row[at]
   if (!own) return attach.stops
   // What looks for its stops anew forgets which it had, but not that it had them.
-  const named = anew ? {} : attach.stops
+  const named = forceRecompute ? {} : attach.stops
   const above = row.filter((other) => other.piece !== piece && other.downM <= own.downM).toReversed()
   const below = row.filter((other) => other.piece !== piece && other.downM >= own.downM && bears(other.piece))
   const upper = attach.stops.above === undefined ? undefined : kept(named.above, above, above, lineParent(attach.on, trace))

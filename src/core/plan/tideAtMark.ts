@@ -8,7 +8,7 @@ const MINUTE_MS = 60_000
 const SAME_TURN_MS = 3 * 3_600_000
 
 /** The tide at a mark: the port's, so much later, and in its place the mark's own printed table where that reaches. */
-export function tideHere(mark: Pick<Mark, 'highWaterAfterMin' | 'heights'>, port: TideSpan): TideSpan {
+export function tideAtMark(mark: Pick<Mark, 'highWaterAfterMin' | 'heights'>, port: TideSpan): TideSpan {
   const lateMs = mark.highWaterAfterMin * MINUTE_MS
   const later = <T extends { timeMs: number }>(points: readonly T[]) =>
     points.map((point) => ({ ...point, timeMs: point.timeMs + lateMs }))

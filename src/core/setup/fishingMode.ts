@@ -1,4 +1,4 @@
-import { type Fishes, familyFishes, OWN_DESIGN } from '../catalogue/familyIds.ts'
+import { type FishingMode, familyFishingMode, OWN_DESIGN } from '../catalogue/familyIds.ts'
 import { isHeaded, lineById, parentId } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 
@@ -9,9 +9,9 @@ export function bearingFloats(trace: Trace): Extract<Piece, { role: 'float' }>[]
 }
 
 /** How the end of a trace is meant to fish: as it says, else as its family does; a design of one’s own by its parts. */
-export function fishesOf(trace: Trace): Fishes {
+export function fishingModeOf(trace: Trace): FishingMode {
   if (trace.fishes) return trace.fishes
-  if (trace.family !== OWN_DESIGN) return familyFishes(trace.family)
+  if (trace.family !== OWN_DESIGN) return familyFishingMode(trace.family)
   const has = (role: Trace['pieces'][number]['role']) => trace.pieces.some((piece) => piece.role === role)
   if (bearingFloats(trace).length > 0) return 'hangs'
   if (has('sinker')) return 'holds'

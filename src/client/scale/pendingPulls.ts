@@ -5,15 +5,15 @@ import type { Reading } from '../../core/learning/pullCurve.ts'
 import { readingBody } from '../../shared/scale.ts'
 
 /** A pull that is over and of which nobody has said yet whether it counts, with what the scale read. */
-export type Undecided = { told: Pull | StraightPull; readings: Reading[] }
+export type PendingPull = { told: Pull | StraightPull; readings: Reading[] }
 
 const PREFIX = 'wide-reach.pull.'
 const entrySchema = z.object({ told: observationSchema, readings: z.array(readingBody) })
 
 /** Those that the browser did not keep: its storage may be full or off. */
-const unkept = new Map<string, Undecided>()
+const inMemory = new Map<string, PendingPull>()
 const listeners = new Set<() => void>()
-let known: readonly Undecided[] | undefined
+let known: readonly PendingPull[] | undefined
 
 function changed() {
   known = undefined
@@ -21,18 +21,18 @@ function changed() {
 }
 
 /** Holds on to it, in this browser and for its other windows too, until it is decided. */
-export function keepUndecided(pull: Undecided): void {
+export function keepPendingPull(pull: PendingPull): void {
   try {
     localStorage.setItem(PREFIX + pull.told.id, JSON.stringify(pull))
   } catch {
-    unkept.set(pull.told.id, pull)
+    inMemory.set(pull.told.id, pull)
   }
   changed()
 }
 
 /** It was kept or discarded. */
-export function forgetUndecided(id: string): void {
-  unkept.delete(id)
+export function forgetPendingPull(id: string): void {
+  inMemory.delete(id)
   try {
     localStorage.removeItem(PREFIX + id)
   } catch {
@@ -41,7 +41,7 @@ export function forgetUndecided(id: string): void {
   changed()
 }
 
-function kept(): Undecided[] {
+function stored(): PendingPull[] {
   try {
     const keys = Object.keys(localStorage).filter((key) => key.startsWith(PREFIX))
     return keys.flatMap((key) => read(localStorage.getItem(key) ?? ''))
@@ -51,7 +51,7 @@ function kept(): Undecided[] {
 }
 
 /** What a newer version wrote, or does not read, is left where it is. */
-function read(text: string): Undecided[] {
+function read(text: string): PendingPull[] {
   try {
     const { told, readings } = entrySchema.parse(JSON.parse(text))
     return told.kind === 'pull' || told.kind === 'straight' ? [{ told, readings }] : []
@@ -61,8 +61,8 @@ function read(text: string): Undecided[] {
 }
 
 /** Every undecided pull, the latest first. */
-export function undecidedPulls(): readonly Undecided[] {
-  known ??= [...kept(), ...unkept.values()].toSorted((a, b) => b.told.at.localeCompare(a.told.at))
+export function undecidedPulls(): readonly PendingPull[] {
+  known ??= [...stored(), ...inMemory.values()].toSorted((a, b) => b.told.at.localeCompare(a.told.at))
   return known
 }
 
@@ -78,4 +78,4 @@ function subscribe(listener: () => void): () => void {
   }
 }
 
-export const useUndecided = (): readonly Undecided[] => useSyncExternalStore(subscribe, undecidedPulls)
+export const usePendingPulls = (): readonly PendingPull[] => useSyncExternalStore(subscribe, undecidedPulls)

@@ -7,14 +7,14 @@ const EVERY_ADDRESS = ['0.0.0.0', '::']
 const READS = ['GET', 'HEAD', 'OPTIONS']
 
 /** What the server was told to serve: where it listens, and the other names that it goes by. */
-export type Doors = { host: string; names?: readonly string[] }
+export type AllowedHosts = { host: string; names?: readonly string[] }
 
 /**
  * Lets in only requests that were meant for this server: under a name it serves, so that no foreign name that resolves to it reads or
  * writes here; and changes only from its own pages or from no page at all. Listening on every address, it goes by its numbers too,
  * which no foreign name is.
  */
-export function guardDoors({ host, names = [] }: Doors): Middleware {
+export function checkHostAndOrigin({ host, names = [] }: AllowedHosts): Middleware {
   const served = new Set([...LOOPBACK, bracketed(host), ...names].map((name) => name.toLowerCase()))
   const byNumber = EVERY_ADDRESS.includes(host)
   return async (ctx, next) => {
@@ -55,7 +55,7 @@ function isForeign(ctx: Context): boolean {
 }
 
 /** An address with steps up, empty steps, back-slashes or bytes that are no text names nothing. */
-export const refuseOddPaths: Middleware = async (ctx, next) => {
+export const rejectMalformedPaths: Middleware = async (ctx, next) => {
   if (isOdd(ctx.req.url ?? '')) throw new HttpError(404, 'no-such-route', 'This address does not exist.')
   await next()
 }
