@@ -100,13 +100,10 @@ export async function ceilingLb(page: Page): Promise<number> {
   return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }
 
-/**
- * @param rules those to check by; left out, all of them.
- * @param within a part of the page, where the rest of it was checked before.
- */
-export async function seriousFaults(page: Page, rules?: string[], within?: string): Promise<string[]> {
+/** @param within a part of the page, if the rest of it was checked before. */
+export async function seriousFaults(page: Page, within?: string): Promise<string[]> {
   const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  const { violations } = await axe.analyze()
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
   return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
 }

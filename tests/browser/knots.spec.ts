@@ -104,7 +104,7 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await pulls.getByRole('button', { name: 'Save' }).click()
   await expect(pulls).toContainText('It slipped once: slips are counted separately.')
   await expect(pulls).toContainText('after your 3 tests')
-  await expect(page.getByText(/your 3 pulls$/)).toBeVisible()
+  await expect(page.getByText(/your 3 tests$/)).toBeVisible()
   await pulls.getByLabel(/^use my measurements/).uncheck()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
   await page.reload()

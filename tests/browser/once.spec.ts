@@ -13,7 +13,7 @@ test('a double click on Duplicate, on Make this trace and on Import makes one ea
     if (request.method() === 'POST' && request.url().endsWith('/api/traces')) saves.push(request.url())
   })
   await page.getByRole('button', { name: 'Duplicate once duplicated' }).dblclick()
-  await expect(page.getByRole('heading', { name: /once duplicated/ })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: /once duplicated/ })).toBeVisible()
   expect([await tracesNamed(page.request, app.url, 'once duplicated'), saves.length]).toEqual([2, 1])
 
   await page.goto(`${app.url}/traces/new`)
@@ -77,11 +77,11 @@ test('a rule set stays open with all that was typed while its save fails, and wh
   expect((await page.request.put(`${app.url}/api/rule-sets/${theirs.id}`, { data: put })).ok()).toBe(true)
   await dialog.getByLabel('name', { exact: true }).fill('My rules')
   await dialog.getByRole('button', { name: 'Save' }).click()
-  await expect(dialog.getByRole('alert')).toContainText('changed elsewhere meanwhile')
+  await expect(dialog.getByRole('alert')).toContainText('most hooks 3 → no limit')
   await expect(dialog.getByLabel('name', { exact: true })).toHaveValue('My rules')
-  await dialog.getByRole('button', { name: 'Save' }).click()
+  await dialog.getByRole('button', { name: 'Save mine over it' }).click()
   await expect(dialog).toHaveCount(0)
-  await expect(page.getByText('My rules')).toBeVisible()
+  await expect(page.getByRole('radio', { name: /My rules/ })).toBeVisible()
 })
 
 test('a name typed into the box stays while its save fails, and goes over what was saved elsewhere only when asked again', async ({
@@ -94,7 +94,7 @@ test('a name typed into the box stays while its save fails, and goes over what w
   content.formatVersion = documents[0].content.formatVersion
   expect((await page.request.post(`${app.url}/api/gear`, { data: { id, content } })).ok()).toBe(true)
   await page.goto(`${app.url}/gear/box`)
-  await page.getByLabel('Find in the box').fill('typed')
+  await page.getByLabel('Search the box').fill('typed')
   const name = page.getByLabel('name of typed over')
   await page.route(`**/api/gear/${id}`, (route) => route.abort())
   await name.fill('typed by me')
@@ -105,7 +105,7 @@ test('a name typed into the box stays while its save fails, and goes over what w
   const put = { baseRevision: 1, content: { ...content, massKg: 0.2 } }
   expect((await page.request.put(`${app.url}/api/gear/${id}`, { data: put })).ok()).toBe(true)
   await name.press('Enter')
-  await expect(page.getByRole('alert')).toContainText('changed elsewhere meanwhile')
+  await expect(page.getByRole('alert')).toContainText('It was changed elsewhere')
   await expect(name).toHaveValue('typed by me')
   await name.press('Enter')
   await expect(page.getByLabel('name of typed by me')).toHaveValue('typed by me')

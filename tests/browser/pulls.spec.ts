@@ -56,11 +56,11 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await expect(run).toBeVisible()
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
-  await expect(page.getByText(/^your one pull in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await expect(page.getByText(/^your test in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
   await page.locator('[data-moment=run] button').click()
-  await expect(page.getByRole('row', { name: /albright at the leader.*your one pull in mono/ })).toBeVisible()
+  await expect(page.getByRole('row', { name: /albright at the leader.*your test in mono/ })).toBeVisible()
   await page.getByRole('button', { name: 'How it is calculated' }).click()
-  await expect(page.getByRole('dialog')).toContainText(/albright at the leader \(your one pull in mono: \d+/)
+  await expect(page.getByRole('dialog')).toContainText(/albright at the leader \(your test in mono: \d+/)
 })
 
 test('a scale that falls silent counts nothing; a pull that is stopped is forgotten; one discarded says why', async ({
@@ -92,7 +92,7 @@ test('two knots are compared, and how many more pulls would settle it is worked 
   await compared.getByLabel('or').selectOption({ label: 'improved clinch' })
   await expect(compared).toContainText(/uni is better than improved clinch with a chance of \d+\s%/)
   await compared.getByRole('button', { name: 'How many more tests are needed?' }).click()
-  await expect(compared).toContainText(/more pulls? of each (would )?settle it/)
+  await expect(compared).toContainText(/more tests? of each decide it/)
   await compared.getByLabel('in', { exact: true }).selectOption({ label: 'braid' })
   await compared.getByLabel('this', { exact: true }).selectOption({ label: 'clinch' })
   await compared.getByLabel('or').selectOption({ label: 'FG (woven)' })
@@ -100,7 +100,7 @@ test('two knots are compared, and how many more pulls would settle it is worked 
   const next = page.getByRole('region', { name: 'What to test next' })
   await next.getByRole('button', { name: 'Search my traces' }).click()
   await expect(next.getByRole('listitem').first()).toContainText(
-    /verdicts? of \d+ of \d+ traces? hangs? on it|it changes no verdict/,
+    /verdicts? of \d+ of \d+ traces? depend on it|it changes no verdict/,
   )
 })
 
@@ -125,7 +125,7 @@ test('of a table of 500 pulls three wrong lines are named; put right it is taken
   await page.keyboard.press('Escape')
   for (let again = 0; again < 2; again += 1) {
     await take(rows)
-    await expect(dialog).toContainText('500 pulls in this table.')
+    await expect(dialog).toContainText('500 tests in this table.')
     await dialog.getByRole('button', { name: 'Import them' }).click()
     await expect(page.getByRole('row', { name: /^bowline cord 500 / })).toBeVisible()
   }
@@ -184,7 +184,7 @@ test('a line is pulled by itself: its spool holds what it broke at, on the scale
   await page.getByRole('button', { name: 'Start test' }).click()
   await expect(page.getByText(/^It broke at .* of its label/)).toBeVisible({ timeout: 15_000 })
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText(/^holds \d.* by your one pull$/)).toBeVisible()
+  await expect(page.getByText(/^holds \d.* by your test$/)).toBeVisible()
   await page.goto(`${app.url}/knots/pulls`)
   const lines = page.getByRole('region', { name: 'Line tests' })
   await lines.getByLabel('cut from').selectOption({ label: name })

@@ -23,9 +23,9 @@ export function useSave<K extends DocumentKind>({ kind, saved, onSaved }: Option
     mutationFn: async ({ content, onto }: { content: ContentOf<K>; onto: number }): Promise<SaveResult<K>> =>
       saved ? saveDocument(kind, saved.id, onto, content) : { saved: await createDocument(kind, content, idOfNew) },
     onSuccess: (result) => {
+      void client.invalidateQueries({ queryKey: [kind] })
       if ('stale' in result) return
       client.setQueryData(documentQuery(kind, result.saved.id).queryKey, result.saved)
-      void client.invalidateQueries({ queryKey: [kind] })
       onSaved?.(result.saved)
     },
   })

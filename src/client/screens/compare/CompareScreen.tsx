@@ -45,7 +45,7 @@ export default function CompareScreen() {
   if (error)
     return (
       <Failed
-        what="Traces compared"
+        what="The comparison"
         error={error}
         onRetry={() => {
           for (const query of traces) query.refetch()
@@ -54,7 +54,7 @@ export default function CompareScreen() {
       />
     )
   const saved = traces.flatMap(({ data }) => (data ? [data] : []))
-  if (saved.length < wanted.length || !outfits.data) return <Loading what="compared" />
+  if (saved.length < wanted.length || !outfits.data) return <Loading what="the comparison" />
   return <Compared key={wanted.join()} wanted={wanted} saved={saved} outfits={outfits.data} />
 }
 

@@ -217,7 +217,7 @@ function useRowSave(saved: Item) {
       const result = await saveNow({ content: read.content, onto: onto.current })
       if (!('stale' in result)) return undefined
       onto.current = result.stale.revision
-      return `It was changed elsewhere to “${result.stale.content.name}”. Press Enter to save yours over it.`
+      return 'It was changed elsewhere. Press Enter to save yours over it.'
     } catch (error) {
       return error instanceof Error ? error.message : String(error)
     }

@@ -39,7 +39,7 @@ type Props = {
 export function DayAtMark(props: Props) {
   const { mark, localDay } = props
   const { day, error, retry, windError } = useDay(mark.content, localDay)
-  if (error && !day) return <Failed what="Tide" error={error} onRetry={() => retry()} />
+  if (error && !day) return <Failed what="The tide" error={error} onRetry={() => retry()} />
   if (!day) return <Loading what="the tide" />
   return <KnownDay {...props} day={day} windFailed={windError !== null} />
 }

@@ -34,7 +34,7 @@ export default function WaterScreen() {
   if (failed?.error)
     return (
       <Failed
-        what="Water"
+        what="The tide plan"
         error={failed.error}
         onRetry={() => {
           for (const query of queries) if (query.error) query.refetch()
