@@ -9,9 +9,28 @@ const toastStylesByFile: Plugin = {
   transform: (code, id) => (/\/sonner\/dist\//.test(id) ? code.replace(/^__insertCSS\(.*\);?$/m, '') : undefined),
 }
 
+/** The font of most texts loads with the page, not after its styles. */
+const preloadFont: Plugin = {
+  name: 'preload-font',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_html, { bundle = {} }) => {
+      const file = Object.keys(bundle).find((name) => /-latin-wght-normal-.*\.woff2$/.test(name))
+      if (!file) return []
+      return [
+        {
+          tag: 'link',
+          attrs: { rel: 'preload', as: 'font', type: 'font/woff2', href: `/${file}`, crossorigin: true },
+          injectTo: 'head',
+        },
+      ]
+    },
+  },
+}
+
 export default defineConfig({
   root: 'src/client',
-  plugins: [react(), tailwind(), toastStylesByFile],
+  plugins: [react(), tailwind(), toastStylesByFile, preloadFont],
   // Every page is served with a nonce of its own in its place.
   html: { cspNonce: NONCE_PLACE },
   build: { chunkSizeWarningLimit: 700, outDir: '../../dist/client', emptyOutDir: true, manifest: true },

@@ -1,9 +1,11 @@
-import type { ReactNode } from 'react'
+import { lazy, type ReactNode, Suspense } from 'react'
 import { DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { Button } from '../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../ui/states.tsx'
-import { EmptyTrash } from './EmptyTrash.tsx'
+
+// The dialog loads after the list that it opens over.
+const EmptyTrash = lazy(async () => ({ default: (await import('./EmptyTrash.tsx')).EmptyTrash }))
 
 type Props = {
   kind: DocumentKind
@@ -48,7 +50,11 @@ export function ListFrame(props: Props) {
         <Title className={`mr-auto ${isSection ? 'font-semibold' : 'text-xl font-bold'}`}>
           {isTrash ? `Trash: ${many}` : title}
         </Title>
-        {isTrash ? isComplete && count !== undefined && count > 0 && <EmptyTrash kind={kind} count={count} /> : actions}
+        {isTrash ? (
+          <Suspense>{isComplete && count !== undefined && count > 0 && <EmptyTrash kind={kind} count={count} />}</Suspense>
+        ) : (
+          actions
+        )}
         <Button tone="quiet" onClick={() => onTrash(!isTrash)}>
           {isTrash ? `Back to ${many}` : 'Trash'}
         </Button>

@@ -1,5 +1,5 @@
 import type { DerivationStep } from '../../core/analysis/derivation.ts'
-import { CALCULATIONS } from '../../core/calculations/registry.ts'
+import { MOMENT_CALCULATIONS } from '../../core/calculations/momentCalculations.ts'
 import type { Show } from '../settings/show.ts'
 import { ORIGIN_WORDS } from './inputWords.ts'
 import { percent } from './percent.ts'
@@ -12,7 +12,7 @@ export function stepWords(
   show: Show,
   nameOf: (id: string) => string,
 ): StepWords {
-  const { title, formula, source, valid } = CALCULATIONS[calculation]
+  const { title, formula, source, valid } = MOMENT_CALCULATIONS[calculation]
   const rows = (fields: object, withOrigin: boolean) =>
     Object.entries(fields).flatMap(([field, value]) => {
       const origin = withOrigin ? `, ${ORIGIN_WORDS[from[field] ?? 'document']}` : ''

@@ -1,4 +1,4 @@
-import { CALCULATIONS } from '../calculations/registry.ts'
+import { MOMENT_CALCULATIONS } from '../calculations/momentCalculations.ts'
 import { CoreError } from '../errors.ts'
 import { judge } from '../moments/judge.ts'
 import type { CalculationRequest, MomentKind, MomentResult } from '../moments/moment.ts'
@@ -20,7 +20,7 @@ export function derivationOf(setup: Setup, name: MomentName): DerivationStep[] {
 
 /** A step with its output, or none where it is blown out, floats, or leaves no line to calculate with: the panel says so. */
 function calculated(request: CalculationRequest): DerivationStep[] {
-  const { run } = CALCULATIONS[request.calculation] as { run: (input: object) => object }
+  const { run } = MOMENT_CALCULATIONS[request.calculation] as { run: (input: object) => object }
   try {
     return [{ ...request, output: run(request.input) }]
   } catch (error) {

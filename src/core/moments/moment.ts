@@ -1,4 +1,4 @@
-import type { CalculationName } from '../calculations/registry.ts'
+import type { MomentCalculationName } from '../calculations/momentCalculations.ts'
 import type { LinkRef } from '../documents/linkRef.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Quantity } from '../units/quantities.ts'
@@ -32,7 +32,7 @@ export type MomentResult<Name extends string = string> = {
 }
 
 /** One calculation on the way to a verdict, with exactly what goes in; a field that `from` leaves out was set in the documents. */
-export type CalculationRequest = { calculation: CalculationName; input: object; from: Readonly<Record<string, Origin>> }
+export type CalculationRequest = { calculation: MomentCalculationName; input: object; from: Readonly<Record<string, Origin>> }
 
 /** A field of the conditions, of their water, or of how the line moves, that moves a verdict. */
 export type ConditionLever = { of: 'conditions' | 'water' | 'moving'; field: string; quantity: Quantity | 'ratio' }
