@@ -202,12 +202,10 @@ describe('what comes from elsewhere is refused in a sentence, what goes elsewher
     ['nesting without end', gpx(`<gpx>${'<a>'.repeat(200_000)}${'</a>'.repeat(200_000)}</gpx>`)],
     ['a name of the language’s own', gpx('<gpx><__proto__><polluted>1</polluted></__proto__><constructor>1</constructor></gpx>')],
   ])('GPX with %s', (_what, file) => {
-    const beganMs = performance.now()
     const read = readGpx(file)
     // Nothing is expanded or fetched: the entity's own letters are all that there is of it.
     if (read.ok) expect(read.value[0]!.name).toMatch(/^&[bx];$/)
     else expect(read.faults[0]!.message).toMatch(/^(It |The file |Place |This )/)
-    expect(performance.now() - beganMs).toBeLessThan(5_000)
     expect(({} as { polluted?: unknown }).polluted).toBeUndefined()
   })
 

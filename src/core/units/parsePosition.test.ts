@@ -45,8 +45,7 @@ test('what is shown reads back to within two metres', () => {
     )
 })
 
-test('a thousand digits are refused at once', () => {
-  const beganMs = performance.now()
-  expect(parsePosition('latitude', '9'.repeat(1_000)).ok).toBe(false)
-  expect(performance.now() - beganMs).toBeLessThan(50)
+// Anything slower than linear would run into the time limit of the test.
+test('a hundred thousand digits are refused', () => {
+  expect(parsePosition('latitude', '9'.repeat(100_000)).ok).toBe(false)
 })
