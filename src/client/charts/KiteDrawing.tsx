@@ -40,7 +40,7 @@ export function KiteDrawing({ lines, tipM, width, height, summary, lengthText }:
       <g style={{ fill: 'var(--quiet)' }}>
         <path d="M12 14h30m-6-4l6 4-6 4" fill="none" stroke="var(--tide)" strokeWidth={1.5} />
         <text x={48} y={18}>
-          start with{' '}
+          wind{' '}
         </text>
         <path d={`M${barX} ${height - 13}v5H${width - 8}v-5`} fill="none" stroke="var(--quiet)" strokeWidth={1.2} />
         <text x={barX - 6} y={height - 8} textAnchor="end">

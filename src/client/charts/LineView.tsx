@@ -72,7 +72,7 @@ export function LineView({ shapes, depthM, width, height, summary, lengthText }:
           )
         )}
         <text x={above ? 28 : rod.y < surfaceY ? 8 : 40} y={above ? height - 22 : rod.y < surfaceY ? 14 : surfaceY + 20}>
-          {above ? 'current, seen from above' : rod.y < surfaceY ? 'seen along the current' : 'stream'}
+          {above ? 'current, seen from above' : rod.y < surfaceY ? 'seen along the current' : 'current'}
         </text>
         <path d={`M${barX} ${barY - 5}v5H${width - 8}v-5`} fill="none" stroke="var(--quiet)" strokeWidth={1.2} />
         <text x={barX - 6} y={barY} textAnchor="end">

@@ -85,7 +85,7 @@ export function TideChart(props: Props) {
           ticks={rateTicksMperS.map((rate) => ({ at: rateY(rate), text: Number((rate / speed.factor).toFixed(1)) }))}
         />
         <text x={2} y={12}>{`tide, ${length.unit}`}</text>
-        <text x={width - 2} y={12} textAnchor="end">{`stream, ${speed.unit}`}</text>
+        <text x={width - 2} y={12} textAnchor="end">{`current, ${speed.unit}`}</text>
         <Axis
           side="bottom"
           at={bottom}
@@ -93,10 +93,10 @@ export function TideChart(props: Props) {
           ticks={hours.map(({ timeMs }) => ({ at: xOf(timeMs), text: clock(timeMs).slice(0, 2) }))}
         />
         <text x={2} y={bottom + 36}>
-          sets
+          flows
         </text>
         <text x={2} y={bottom + 56}>
-          start with{' '}
+          wind{' '}
         </text>
       </g>
       {hours.map(({ timeMs, directionDeg, rateMperS }) => (

@@ -92,7 +92,7 @@ describe('differences that were shown as identifiers, or not at all (2026-11-29)
     expect(words(under({ moving }))).toEqual(['how the line moves with the current → retrieved'])
     expect(
       words(under({ moving: { ...moving, swimsAt: { from: 'surface', m: 3 } } as typeof moving }), under({ moving })),
-    ).toEqual(['swims at 1 m over the bottom → 3 m under the surface'])
+    ).toEqual(['swims at 1 m above the bottom → 3 m under the surface'])
   })
 })
 

@@ -73,7 +73,7 @@ function numberWords(unit: (typeof FIELD_INFO)[FieldName]['unit'], value: number
 }
 
 const depthWords = ({ from, m }: SwimsAt, show: Show) =>
-  `${show.entered('length', m)} ${from === 'bed' ? 'over the bottom' : 'under the surface'}`
+  `${show.entered('length', m)} ${from === 'bed' ? 'above the bottom' : 'under the surface'}`
 
 const LINE_NAMES: { [Role in Piece['role']]?: string } = { sinkerLink: 'sinker line', biteTrace: 'bite trace' }
 

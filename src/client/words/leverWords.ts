@@ -20,7 +20,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   lineSpread: 'spread of labels',
   pulledSpread: 'spread of measured lines',
   depthM: 'depth',
-  streamMperS: 'stream',
+  streamMperS: 'current',
   distanceM: 'distance',
   scope: 'line out over the straight distance',
   driftMperS: 'drift',

@@ -19,7 +19,7 @@ export const isQuantity = (name: string): name is Quantity => Object.hasOwn(QUAN
 export const QUANTITY_NAMES: Record<Quantity, string> = {
   strength: 'strength',
   mass: 'weight',
-  fish: 'fish’s weight',
+  fish: 'weight of fish',
   length: 'length',
   diameter: 'diameter',
   speed: 'speed',

@@ -2,7 +2,7 @@ import { NavLink, Outlet } from 'react-router'
 
 const TABS = [
   { to: '/gear', name: 'Outfits' },
-  { to: '/gear/box', name: 'In the box' },
+  { to: '/gear/box', name: 'Tackle box' },
   { to: '/gear/sizes', name: 'Hook sizes' },
 ]
 

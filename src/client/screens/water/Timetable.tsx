@@ -67,11 +67,11 @@ function HalfHours({ rows, timeZone, withShape, atMs, onScrub }: Omit<Props, 'pl
       <table className="w-full text-sm whitespace-nowrap">
         <thead className="sticky top-0 bg-sheet text-quiet print:static">
           <tr>
-            {['time', 'depth', 'stream', 'least', 'wanted', 'take'].map((name) => (
+            {['time', 'depth', 'current', 'minimum', 'needed', 'use'].map((name) => (
               <th
                 key={name}
                 scope="col"
-                className={`py-1 font-normal ${name === 'time' || name === 'take' ? 'text-left' : 'text-right'} ${name === 'take' ? 'pl-3' : 'pr-2'} ${name === 'depth' || name === 'least' ? 'max-sm:hidden' : ''}`}
+                className={`py-1 font-normal ${name === 'time' || name === 'use' ? 'text-left' : 'text-right'} ${name === 'use' ? 'pl-3' : 'pr-2'} ${name === 'depth' || name === 'minimum' ? 'max-sm:hidden' : ''}`}
               >
                 {name}
               </th>
