@@ -93,6 +93,17 @@ describe('the leader by purpose', () => {
           expect(more.lengthM).toBeGreaterThanOrEqual(now.lengthM)
         }
       }),
+      {
+        // 2026-11-29: on rock the label that is like the main line's was stepped down below the usual one.
+        examples: [
+          [
+            { typicalMassKg: 2.036740808173458, largeLengthM: 0.2, teeth: 'none', lineShy: true, fights: [] },
+            { mainN: 88.08359634179209, braid: false, freeboardM: 0, landing: catalogue.landings.gaff, mostM: 0.5 },
+            { usualN: 66.79011434325076, usualM: 0.3 },
+            1,
+          ],
+        ],
+      },
     )
   })
 

@@ -67,11 +67,11 @@ export function leaderFor(purpose: Purpose, use: LeaderUse): LeaderAdvice {
     conflicts: [
       ...(labelN > labels.most
         ? [
-            say`What must be asks for a label of ${strength(labelN)}, and a shy fish stands ${strength(labels.most)}: expect fewer bites.`,
+            say`It needs a label of ${strength(labelN)}, but a shy fish accepts up to ${strength(labels.most)}. Expect fewer bites.`,
           ]
         : []),
       ...(lengths.least > lengths.rule
-        ? [say`${length(lengths.least)} are wanted, and the rule in force allows ${length(lengths.rule)}.`]
+        ? [say`It needs ${length(lengths.least)}, but your rule set allows ${length(lengths.rule)}.`]
         : []),
     ],
   }
@@ -100,7 +100,9 @@ function labelOf({ mainN }: Purpose, { usualN }: LeaderUse, labels: Bounds): num
   const labelN = labelAtLeastN(wantedN) > labels.most && under >= labels.least ? under : labelAtLeastN(wantedN)
   if (Math.abs(labelN / mainN - 1) > ALIKE || wantedN <= usualN) return labelN
   const [up, down] = [nextLabelN(labelN, 1, 'lb'), nextLabelN(labelN, -1, 'lb')]
-  return up > labels.most && down >= labels.least ? down : up
+  if (up <= labels.most || down < labels.least) return up
+  // Below what is usual it would be weaker for being asked for more.
+  return down >= usualN ? down : labelN
 }
 
 const rootKg = ({ typicalMassKg }: Target) => Math.sqrt(typicalMassKg)
