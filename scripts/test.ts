@@ -118,7 +118,9 @@ const STAGES: Step[][][] = [
       { name: 'component tests', run: () => vitest('components') },
     ],
   ],
-  [[{ name: 'server tests', run: () => vitest('server') }], [{ name: 'browser tests', run: browser }]],
+  // Both use every core, and some server tests watch how soon health answers: one after the other.
+  [[{ name: 'server tests', run: () => vitest('server') }]],
+  [[{ name: 'browser tests', run: browser }]],
 ]
 
 async function runStep({ name, run }: Step): Promise<Count> {

@@ -123,23 +123,27 @@ describe('a file that is no whole backup changes nothing and says why', () => {
   const changed = (how: (lines: string[]) => string[]) => async () => how(await linesOf(server.db))
   test.each<[string, () => Promise<string[]>, RegExp]>([
     ['empty', async () => [], /cut short/],
-    ['something else', async () => ['{"name":"a trace"}'], /no backup/],
-    ['no JSON', async () => ['tides'], /no backup/],
+    ['something else', async () => ['{"name":"a trace"}'], /not a backup/],
+    ['no JSON', async () => ['tides'], /not a backup/],
     [
       'a later version',
       changed((lines) => [lines[0]!.replace('"version":1', '"version":2'), ...lines.slice(1)]),
-      /later version/,
+      /newer version/,
     ],
     ['cut in the middle', changed((lines) => lines.slice(0, 40)), /cut short/],
     ['a letter changed', changed((lines) => lines.map((line) => line.replace('second', 'sekond'))), /checksum does not match/],
     ['a row left out', changed((lines) => lines.filter((_, i) => i !== 30)), /checksum does not match/],
     ['a row twice', changed((lines) => [...lines.slice(0, 30), lines[29]!, ...lines.slice(30)]), /checksum does not match/],
     ['more after its end', changed((lines) => [...lines, lines[3]!]), /after its checksum/],
-    ['a row left out, with a right checksum', changed((lines) => resealed(lines.filter((_, i) => i !== 80))), /lacks|belong/],
+    [
+      'a row left out, with a right checksum',
+      changed((lines) => resealed(lines.filter((_, i) => i !== 80))),
+      /newest revision is missing|do not match/,
+    ],
     [
       'a row without its crew, with a right checksum',
       changed((lines) => resealed(lines.filter((line) => !line.startsWith('{"row":"crew"')))),
-      /do not belong together/,
+      /do not match/,
     ],
     [
       'a field too many',
