@@ -186,7 +186,7 @@ function DepthChart({ tow, moving: { speedMperS, lineOutM }, waterM, wantedM, at
               }
             : {})}
           marks={[
-            { id: 'meant', y: wantedM, text: `meant: ${show.depth(wantedM)}` },
+            { id: 'meant', y: wantedM, text: `target: ${show.depth(wantedM)}` },
             { id: 'now', ...at, text: show.depth(at.y) },
           ]}
           width={width}
@@ -238,9 +238,9 @@ function TowingDrag({ setup, moving, towN }: { setup: Setup; moving: TrolledWay;
   const trouble = dragN <= towN ? 'the tow pulls line off the reel' : dragN > ceilingN ? 'more than the chain holds' : undefined
   return (
     <p className="mt-1 text-sm">
-      <span className="font-semibold">Drag while towing:</span> over {show.computed('strength', towN)}for the tow, up to{' '}
-      {show.computed('strength', ceilingN)} when a fish takes it, {show.computed('strength', run.waterDragN)} of it water drag on
-      the line. It is set to {show.computed('strength', dragN)}
+      <span className="font-semibold">Drag while towing:</span> over {show.computed('strength', towN)} for the tow, up to{' '}
+      {show.computed('strength', ceilingN)} when a fish takes it. Water drag on the line is{' '}
+      {show.computed('strength', run.waterDragN)} of that. It is set to {show.computed('strength', dragN)}
       {trouble ? <strong className="text-watch">: {trouble}.</strong> : '.'}
     </p>
   )
