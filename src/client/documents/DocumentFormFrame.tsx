@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from 'react'
+import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { Button, buttonClass } from '../ui/controls.tsx'
@@ -44,7 +44,7 @@ type PanelProps<K extends DocumentKind> = {
   children: ReactNode
 }
 
-/** The form of a document in a dialog over its list. What is typed survives closing it. */
+/** The form of a document in a dialog over its list. Closing it keeps the unsaved changes. */
 export function DocumentPanel<K extends DocumentKind>({ of, title, about, onClose, children }: PanelProps<K>) {
   return (
     <Panel open onOpenChange={onClose} title={title} about={about}>
@@ -65,10 +65,8 @@ export function DocumentPanel<K extends DocumentKind>({ of, title, about, onClos
 type Part<K extends DocumentKind> = { of: DocumentForm<K> }
 
 function FormElement<K extends DocumentKind>({ of, className, children }: Part<K> & { className: string; children: ReactNode }) {
-  const id = useId()
   return (
     <form
-      id={id}
       ref={of.form}
       className={className}
       noValidate

@@ -99,7 +99,7 @@ test('a deleted document is in the trash and comes back', async () => {
   await screen.findByRole('button', { name: 'Edit pollack' })
 })
 
-test('what is wrong is said, and nothing is saved', async () => {
+test('an invalid form shows the error and saves nothing', async () => {
   api.put('fish', ID, POLLACK)
   const user = openFish()
   await edit(user)
@@ -124,7 +124,7 @@ test('a save that fails keeps the form open with everything typed; a second try 
   expect(api.contentOf('fish', ID)).toMatchObject({ name: 'pollack of the ledge' })
 })
 
-test('what was typed survives closing the form, and can be discarded', async () => {
+test('closing the form keeps the unsaved changes, and they can be discarded', async () => {
   api.put('fish', ID, POLLACK)
   const user = openFish()
   await edit(user)

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import type { z } from 'zod'
 import { type ContentOf, DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
-import type { DocumentKind } from '../../shared/kindNames.ts'
+import { type DocumentKind, nameOf } from '../../shared/kindNames.ts'
 import type { SavedDocument } from '../api/documents.ts'
 import { useNoFaults } from '../ui/useNoFaults.ts'
 import type { Draft } from './draftKeeper.ts'
@@ -33,7 +33,7 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
   const [base, setBase] = useState(resumed?.baseRevision ?? saved?.revision ?? 1)
   const [content, setContent] = useState(resumed?.content ?? first)
   const [isChanged, setChanged] = useState(resumed !== undefined)
-  /** Counts the times that the whole content was replaced, so that fields drop what was typed into them. */
+  /** Changes when the whole content is replaced, so that the fields start again without their unfinished text. */
   const [version, setVersion] = useState(0)
   useEffect(() => {
     if (isChanged) keep(base, content)
@@ -44,7 +44,7 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
     onSaved: (now) => {
       drop()
       setChanged(false)
-      toast(`“${nameIn(now.content, one)}” is saved.`)
+      toast(`“${nameOf(now.content) || `The ${one}`}” is saved.`)
       onSaved(now)
     },
   })
@@ -83,7 +83,6 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
     /** Changes the content to another one, such as of another kind. */
     replace: (next: ContentOf<K>) => edit(() => next),
     complaint,
-    isChanged,
     /** The form started with unsaved changes from an earlier visit. */
     isResumed: resumed !== undefined && isChanged,
     draft,
@@ -100,5 +99,3 @@ export function useDocumentForm<K extends DocumentKind>({ kind, saved, blank, fi
     bringBack: (earlier: ContentOf<K>) => restart(earlier, base, true),
   }
 }
-
-const nameIn = (content: object, one: string) => ('name' in content && content.name ? String(content.name) : `The ${one}`)

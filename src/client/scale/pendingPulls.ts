@@ -4,13 +4,14 @@ import { observationSchema, type Pull, type StraightPull } from '../../core/docu
 import type { Reading } from '../../core/learning/pullCurve.ts'
 import { readingBody } from '../../shared/scale.ts'
 
-/** A pull that is over and of which nobody has said yet whether it counts, with what the scale read. */
-export type PendingPull = { told: Pull | StraightPull; readings: Reading[] }
+/** A finished test that is neither saved nor discarded yet, with the readings of the scale. */
+export type PendingPull = { observation: Pull | StraightPull; readings: Reading[] }
 
 const PREFIX = 'wide-reach.pull.'
+/** As stored; earlier versions wrote `told` too. */
 const entrySchema = z.object({ told: observationSchema, readings: z.array(readingBody) })
 
-/** Those that the browser did not keep: its storage may be full or off. */
+/** Tests that the browser could not store: its storage is full or off. */
 const inMemory = new Map<string, PendingPull>()
 const listeners = new Set<() => void>()
 let known: readonly PendingPull[] | undefined
@@ -20,23 +21,24 @@ function changed() {
   for (const listener of listeners) listener()
 }
 
-/** Holds on to it, in this browser and for its other windows too, until it is decided. */
+/** Keeps it in this browser, for its other windows too, until it is saved or discarded. */
 export function keepPendingPull(pull: PendingPull): void {
+  const { observation: told, readings } = pull
   try {
-    localStorage.setItem(PREFIX + pull.told.id, JSON.stringify(pull))
+    localStorage.setItem(PREFIX + told.id, JSON.stringify({ told, readings }))
   } catch {
-    inMemory.set(pull.told.id, pull)
+    inMemory.set(told.id, pull)
   }
   changed()
 }
 
-/** It was kept or discarded. */
+/** Removes a test that was saved or discarded. */
 export function forgetPendingPull(id: string): void {
   inMemory.delete(id)
   try {
     localStorage.removeItem(PREFIX + id)
   } catch {
-    // It was never kept there.
+    // It was never stored.
   }
   changed()
 }
@@ -50,19 +52,19 @@ function stored(): PendingPull[] {
   }
 }
 
-/** What a newer version wrote, or does not read, is left where it is. */
+/** Leaves an entry that cannot be read, such as one of a newer version, where it is. */
 function read(text: string): PendingPull[] {
   try {
     const { told, readings } = entrySchema.parse(JSON.parse(text))
-    return told.kind === 'pull' || told.kind === 'straight' ? [{ told, readings }] : []
+    return told.kind === 'pull' || told.kind === 'straight' ? [{ observation: told, readings }] : []
   } catch {
     return []
   }
 }
 
-/** Every undecided pull, the latest first. */
-export function undecidedPulls(): readonly PendingPull[] {
-  known ??= [...stored(), ...inMemory.values()].toSorted((a, b) => b.told.at.localeCompare(a.told.at))
+/** Every pending test, the latest first. */
+function pendingPulls(): readonly PendingPull[] {
+  known ??= [...stored(), ...inMemory.values()].toSorted((a, b) => b.observation.at.localeCompare(a.observation.at))
   return known
 }
 
@@ -78,4 +80,4 @@ function subscribe(listener: () => void): () => void {
   }
 }
 
-export const usePendingPulls = (): readonly PendingPull[] => useSyncExternalStore(subscribe, undecidedPulls)
+export const usePendingPulls = (): readonly PendingPull[] => useSyncExternalStore(subscribe, pendingPulls)

@@ -2,6 +2,7 @@ import { FEEDS, FIGHTS, type Fish, TAKES, TEETH } from '../../../core/documents/
 import { FISH_VERSION } from '../../../core/documents/versions.ts'
 import type { SavedFish } from '../../api/documents.ts'
 import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Field, fieldClass, Select } from '../../ui/controls.tsx'
@@ -71,15 +72,7 @@ export function FishPanel({ saved, onClose }: Props) {
       title={saved ? `Edit ${saved.content.name}` : 'New fish'}
       about="Describe it as it is where you fish. The local rules decide what you may keep."
     >
-      <Field label="name" htmlFor="fish-name">
-        <input
-          id="fish-name"
-          className={fieldClass}
-          maxLength={80}
-          value={fish.name}
-          onChange={(event) => change({ name: event.target.value })}
-        />
-      </Field>
+      <NameField id="fish-name" name={fish.name} onChange={(name) => change({ name })} />
       {SIZES.map(([key, label, quantity]) => (
         <QuantityField
           key={key}

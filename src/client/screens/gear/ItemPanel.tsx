@@ -6,6 +6,7 @@ import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { BaitWeight } from '../../fishing/BaitWeight.tsx'
 import { BodyMeasures } from '../../fishing/BodyMeasures.tsx'
@@ -14,7 +15,7 @@ import { HookMeasures } from '../../fishing/HookMeasures.tsx'
 import { LureRating } from '../../fishing/LureRating.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { choicesOf, Field, fieldClass, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -64,16 +65,12 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
         />
       </Field>
       <KindFields key={item.kind} item={item} onChange={replace} />
-      <Field label="name" htmlFor="item-name">
-        <input
-          id="item-name"
-          className={fieldClass}
-          maxLength={80}
-          placeholder={usualName(catalogue, item, show)}
-          value={item.name}
-          onChange={(event) => replace({ ...item, name: event.target.value })}
-        />
-      </Field>
+      <NameField
+        id="item-name"
+        name={item.name}
+        placeholder={usualName(catalogue, item, show)}
+        onChange={(name) => replace({ ...item, name })}
+      />
     </DocumentPanel>
   )
 }

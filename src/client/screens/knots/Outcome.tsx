@@ -15,47 +15,47 @@ import { PullCurve } from './PullCurve.tsx'
 
 const REASONS = ['not tightened', 'the line was nicked', 'pulled at an angle', 'wrong sample'] as const
 
-/** What came of a pull: kept as it parted, or discarded with a reason; either way it is written down once. */
-export function Outcome({ pull: { told, readings } }: { pull: PendingPull }) {
+/** The result of a test, to be saved or discarded with a reason. Either way it is recorded once. */
+export function Outcome({ pull: { observation, readings } }: { pull: PendingPull }) {
   const show = useShow()
   const client = useQueryClient()
   const field = useId()
-  const [parted, setParted] = useState<Pull['parted']>(told.kind === 'pull' ? told.parted : 'line')
+  const [parted, setParted] = useState<Pull['parted']>(observation.kind === 'pull' ? observation.parted : 'line')
   const [reason, setReason] = useState<(typeof REASONS)[number]>(REASONS[0])
   const tell = useMutation({
     mutationFn: (more: Pick<Pull, 'discarded'>) =>
-      addObservation({ ...told, ...(told.kind === 'pull' ? { parted } : {}), ...more }),
+      addObservation({ ...observation, ...(observation.kind === 'pull' ? { parted } : {}), ...more }),
     onSuccess: () => {
       void client.invalidateQueries(OBSERVATIONS)
-      forgetPendingPull(told.id)
+      forgetPendingPull(observation.id)
     },
     onError: (error) => toast.error(`${error.message} It is still here. Try again.`),
   })
   const seen = analysePull(readings)
-  const lineN = told.kind === 'pull' ? told.lineN : told.labelN
+  const lineN = observation.kind === 'pull' ? observation.lineN : observation.labelN
   const slips = seen.slips.map(
     ({ fromN, toN }) => `from ${show.computed('strength', fromN)} to ${show.computed('strength', toN)}`,
   )
   const { connections, materials } = NOMINAL_CATALOGUE
-  const what = told.kind === 'pull' ? connections[told.connection].name : 'no knot'
+  const what = observation.kind === 'pull' ? connections[observation.connection].name : 'no knot'
   return (
     <li
       className="grid gap-2 not-first:border-t not-first:border-rule not-first:pt-3"
-      aria-label={`${what}, ${clockTime(told.at)}`}
+      aria-label={`${what}, ${clockTime(observation.at)}`}
     >
       <p className="text-sm text-quiet">
-        {what} in {materials[told.material].name} {show.entered('strength', lineN)}, {clockTime(told.at)}
+        {what} in {materials[observation.material].name} {show.entered('strength', lineN)}, {clockTime(observation.at)}
       </p>
       <p aria-live="polite">
         <strong>
-          {seen.broke ? 'It broke at' : 'It did not break; it held'} {show.computed('strength', told.loadN)}
+          {seen.broke ? 'It broke at' : 'It did not break; it held'} {show.computed('strength', observation.loadN)}
         </strong>
-        , {percent(told.loadN / lineN)} of {told.kind === 'pull' ? 'the line' : 'its label'}.
+        , {percent(observation.loadN / lineN)} of {observation.kind === 'pull' ? 'the line' : 'its label'}.
         {slips.length > 0 && ` It slipped ${slips.join(' and ')}, then held again.`}
       </p>
       <PullCurve readings={readings} seen={seen} lineN={lineN} />
       <div className="grid max-w-md gap-2">
-        {told.kind === 'pull' && (
+        {observation.kind === 'pull' && (
           <Field label="where it broke" htmlFor={`${field}-parted`}>
             <Select
               id={`${field}-parted`}
@@ -65,7 +65,7 @@ export function Outcome({ pull: { told, readings } }: { pull: PendingPull }) {
             />
           </Field>
         )}
-        {(told.kind === 'pull' || seen.broke) && (
+        {(observation.kind === 'pull' || seen.broke) && (
           <Button tone="strong" disabled={tell.isPending} onClick={() => tell.mutate({})}>
             Save
           </Button>

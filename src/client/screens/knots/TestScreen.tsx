@@ -46,7 +46,7 @@ export default function TestScreen() {
     // What hangs now; the fields may say something else by the time it is over.
     const hung = hungOf({ ...sample, spool: spools.find(({ id }) => id === sample.spool?.id) })
     const kind = `${knot ?? 'straight'} ${line.material}`
-    start(scale, { aboutN: share * line.strengthN, kind }, (readings) => keepPendingPull(undecidedOf(hung, readings)))
+    start(scale, { aboutN: share * line.strengthN, kind }, (readings) => keepPendingPull(pendingPullOf(hung, readings)))
   }
   return (
     <div className="p-3 sm:px-6">
@@ -81,7 +81,7 @@ export default function TestScreen() {
           <Running state={state} idle={undecided.length === 0} lineN={line.strengthN} onStop={stop} />
           <ul className="grid gap-4">
             {undecided.map((pull) => (
-              <Outcome key={pull.told.id} pull={pull} />
+              <Outcome key={pull.observation.id} pull={pull} />
             ))}
           </ul>
         </Sheet>
@@ -98,12 +98,12 @@ function sampleFor(query: URLSearchParams): SampleOnScale {
   return { knot: isKnot(asked) ? asked : undefined, line: lines[0] ?? usual, spool: undefined, turns, wet: false }
 }
 
-function undecidedOf(hung: Hung, readings: Reading[]): PendingPull {
+function pendingPullOf(hung: Hung, readings: Reading[]): PendingPull {
   const { peakN, broke } = analysePull(readings)
-  const told = { formatVersion: 1, id: newId(), at: new Date().toISOString(), loadN: peakN } as const
+  const common = { formatVersion: 1, id: newId(), at: new Date().toISOString(), loadN: peakN } as const
   return {
     readings,
-    told: hung.kind === 'pull' ? { ...told, ...hung, parted: broke ? 'knot' : 'slipped' } : { ...told, ...hung },
+    observation: hung.kind === 'pull' ? { ...common, ...hung, parted: broke ? 'knot' : 'slipped' } : { ...common, ...hung },
   }
 }
 

@@ -4,6 +4,7 @@ import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../fishing/WaterFields.tsx'
 import { Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
@@ -43,15 +44,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
         <div className="grid gap-3">
           <Sheet title="Place">
             <div className="grid gap-2">
-              <Field label="name" htmlFor="mark-name">
-                <input
-                  id="mark-name"
-                  className={fieldClass}
-                  value={mark.name}
-                  maxLength={80}
-                  onChange={(event) => change({ name: event.target.value })}
-                />
-              </Field>
+              <NameField id="mark-name" name={mark.name} onChange={(name) => change({ name })} />
               <PositionField kind="latitude" deg={mark.latitudeDeg} onChange={(latitudeDeg) => change({ latitudeDeg })} />
               <PositionField kind="longitude" deg={mark.longitudeDeg} onChange={(longitudeDeg) => change({ longitudeDeg })} />
               <QuantityField

@@ -2,10 +2,10 @@ import { Printer } from 'lucide-react'
 import { useNavigate } from 'react-router'
 import { estimatedRadii } from '../../../core/catalogue/reels.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import { MAX_NAME } from '../../../core/documents/vocabulary.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CapacityFields } from '../../fishing/CapacityFields.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
@@ -56,15 +56,7 @@ export function OutfitForm({ saved, blank }: Props) {
         <div className="grid gap-3">
           <Sheet title="Name">
             <div className="grid gap-2">
-              <Field label="name" htmlFor="outfit-name">
-                <input
-                  id="outfit-name"
-                  className={fieldClass}
-                  value={outfit.name}
-                  maxLength={MAX_NAME}
-                  onChange={(event) => change({ name: event.target.value })}
-                />
-              </Field>
+              <NameField id="outfit-name" name={outfit.name} onChange={(name) => change({ name })} />
               <Field label="marking" htmlFor="outfit-marking" hint="on rod and reel, such as two red rings">
                 <input
                   id="outfit-marking"

@@ -2,6 +2,7 @@ import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { RULE_SET_VERSION } from '../../../core/documents/versions.ts'
 import type { SavedRuleSet } from '../../api/documents.ts'
 import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
+import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass } from '../../ui/controls.tsx'
@@ -49,15 +50,7 @@ export function RuleSetPanel({ saved, onClose }: Props) {
       title={saved ? `Edit ${saved.content.name}` : 'New rule set'}
       about="Copy the limits from the rules in force where you fish, and note the day you checked them."
     >
-      <Field label="name" htmlFor="rules-name">
-        <input
-          id="rules-name"
-          className={fieldClass}
-          maxLength={80}
-          value={set.name}
-          onChange={(event) => change({ name: event.target.value })}
-        />
-      </Field>
+      <NameField id="rules-name" name={set.name} onChange={(name) => change({ name })} />
       <Field label="last checked" htmlFor="rules-checked">
         <input
           id="rules-checked"
