@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_ARGS } from './scripts/lib/browser.ts'
+import { browserPath, CHROMIUM_ARGS } from './scripts/lib/browser.ts'
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -15,6 +15,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'UTC',
-    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    launchOptions: { executablePath: browserPath(), args: CHROMIUM_ARGS },
   },
 })

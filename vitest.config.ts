@@ -9,6 +9,9 @@ export default defineConfig({
           include: ['src/**/*.test.ts', 'tests/docs/*.test.ts', 'tests/tables/*.test.ts', 'tests/judgement/*.test.ts'],
           environment: 'node',
           env: { TZ: 'UTC' },
+          // Pure code shares its modules between files: they are loaded once a thread, not once a file.
+          pool: 'threads',
+          isolate: false,
           // A property test on a busy machine takes its time; what hangs still ends.
           testTimeout: 60_000,
           hookTimeout: 60_000,
@@ -31,6 +34,7 @@ export default defineConfig({
           globalSetup: 'tests/server/globalSetup.ts',
           env: { TZ: 'UTC' },
           fileParallelism: false,
+          isolate: false,
           testTimeout: 120_000,
           hookTimeout: 120_000,
         },

@@ -1,7 +1,7 @@
 // npm run bench:screen: what one step of a dragged value costs, in Debian's Chromium: script and layout of the whole page, from the
 // event to the settled drawing and to all that follows it, and the frames that the browser made while a part was slid.
 import { chromium, type Locator, type Page } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from '../scripts/lib/browser.ts'
+import { browserPath, CHROMIUM_ARGS, ensureBrowser } from '../scripts/lib/browser.ts'
 import { startBuiltApp } from '../scripts/lib/builtApp.ts'
 import { runMain } from '../scripts/lib/problem.ts'
 import { buildClient } from '../scripts/lib/project.ts'
@@ -120,10 +120,10 @@ async function askPlans(page: Page, days: number): Promise<number[]> {
 }
 
 await runMain(async () => {
-  ensureChromium()
+  ensureBrowser()
   buildClient()
   const app = await startBuiltApp()
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+  const browser = await chromium.launch({ executablePath: browserPath(), args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const id = crypto.randomUUID()
   const content = { trace: twentyFiveParts(), outfitId: BEACH, conditions }

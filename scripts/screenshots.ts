@@ -7,7 +7,7 @@ import { defaultConditions } from '../src/core/documents/conditions.ts'
 import type { Outfit } from '../src/core/documents/outfit.ts'
 import { draft } from '../src/core/families/draft.ts'
 import { familyOf } from '../src/core/families/families.ts'
-import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './lib/browser.ts'
+import { browserPath, CHROMIUM_ARGS, ensureBrowser } from './lib/browser.ts'
 import { startBuiltApp } from './lib/builtApp.ts'
 import { runMain } from './lib/problem.ts'
 import { buildClient, ROOT } from './lib/project.ts'
@@ -91,10 +91,10 @@ async function rest(page: Page): Promise<void> {
 }
 
 await runMain(async () => {
-  ensureChromium()
+  ensureBrowser()
   buildClient()
   const app = await startBuiltApp()
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+  const browser = await chromium.launch({ executablePath: browserPath(), args: CHROMIUM_ARGS })
   for (const { file, path, width, light, press, open, mark, family, choose = {} } of VIEWS) {
     const context = await browser.newContext({
       viewport: { width, height: width === 390 ? 844 : 800 },

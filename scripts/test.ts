@@ -100,7 +100,10 @@ function checkoutUnchanged(before: Set<string> | undefined): Outcome {
   return { count: one(changed.length === 0), output: changed.join('\n') }
 }
 
-const typescript = (at: string): Step => ({ name: `types of ${at}`, run: () => check(tool('typescript/bin/tsc', '-p', at)) })
+const typescript = (at: string): Step => ({
+  name: `types of ${at}`,
+  run: () => check(tool('typescript-native/bin/tsc', '-p', at)),
+})
 
 /** Steps of one lane follow each other; the lanes of a stage run beside each other, one for each of two cores. */
 const STAGES: Step[][][] = [

@@ -1,4 +1,4 @@
-import { beside, expect, HOUND, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
+import { beside, expect, HOUND, inTwo, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -28,15 +28,20 @@ const SCREENS = [
 ]
 
 // Contrast in the other lights is a property of the palette: src/client/styles.test.ts.
-for (const screen of SCREENS)
-  test(`axe finds nothing serious on a wide screen and on a phone, and nothing is too wide: ${screen}`, async ({ page, app }) => {
-    await page.goto(app.url + screen)
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
-    for (const width of [1280, 390]) {
-      await page.setViewportSize({ width, height: 844 })
-      expect(await seriousFaults(page), `${width} px`).toEqual([])
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+for (const [part, screens] of inTwo(SCREENS))
+  test(`axe finds nothing serious on a wide screen and on a phone, and nothing is too wide (${part} of 2)`, async ({
+    page,
+    app,
+  }) => {
+    for (const screen of screens) {
+      await page.goto(app.url + screen)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
+      for (const width of [1280, 390]) {
+        await page.setViewportSize({ width, height: 844 })
+        expect(await seriousFaults(page), `${screen} at ${width} px`).toEqual([])
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), screen).toBeLessThanOrEqual(width)
+      }
     }
   })
 

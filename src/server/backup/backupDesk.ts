@@ -4,13 +4,13 @@ import type { IncomingMessage } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
-import { fileURLToPath } from 'node:url'
 import { MessageChannel } from 'node:worker_threads'
 import type { Logger } from 'pino'
-import { Piscina } from 'piscina'
+import type { Piscina } from 'piscina'
 import type { RestoreReport } from '../../shared/backup.ts'
 import { type Database, openDatabase } from '../db/database.ts'
 import { HttpError } from '../http/httpError.ts'
+import { openThreads } from '../threads/openThreads.ts'
 import { type ReceiveLimits, receiveFile } from './receiveFile.ts'
 import type { RestoreAnswer, RestoreJob } from './restoreJob.ts'
 import { writeBackup } from './writeBackup.ts'
@@ -29,7 +29,8 @@ export class BackupDesk {
   private readonly databaseUrl: string
   private readonly db: Database
   private readonly limits: Partial<ReceiveLimits>
-  private readonly threads: Piscina<RestoreJob, RestoreAnswer>
+  private readonly log: Logger
+  private threads: Promise<Piscina<RestoreJob, RestoreAnswer>> | undefined
   private backups = 0
   private receiving = 0
   private share: number | undefined
@@ -38,15 +39,7 @@ export class BackupDesk {
     this.databaseUrl = databaseUrl
     this.db = openDatabase(databaseUrl, log, { connections: MAX_BACKUPS })
     this.limits = limits
-    this.threads = new Piscina<RestoreJob, RestoreAnswer>({
-      filename: fileURLToPath(new URL('./restoreThread.mjs', import.meta.url)),
-      minThreads: 0,
-      maxThreads: 1,
-      // A look is usually followed by a restore, which reuses the thread.
-      idleTimeout: THREAD_IDLE_MS,
-      execArgv: [],
-    })
-    this.threads.on('error', (error) => log.error({ err: error }, 'the thread of a restore was lost'))
+    this.log = log
   }
 
   /** Share done of the running restore; undefined if none runs. */
@@ -88,7 +81,8 @@ export class BackupDesk {
   }
 
   async close(): Promise<void> {
-    await this.threads.destroy()
+    const threads = await this.threads?.catch(() => undefined)
+    await threads?.destroy()
     await this.db.destroy()
   }
 
@@ -101,7 +95,7 @@ export class BackupDesk {
     })
     try {
       const job = { file, databaseUrl: this.databaseUrl, lookOnly, crewId, progress }
-      const answer = await this.threads.run(job, { transferList: [progress] })
+      const answer = await (await this.openedThreads()).run(job, { transferList: [progress] })
       if (answer.kind === 'done') return answer.report
       if (answer.kind === 'fault') throw new HttpError(400, 'bad-backup', answer.message)
       throw Object.assign(new Error(answer.message), { code: answer.code })
@@ -109,5 +103,19 @@ export class BackupDesk {
       port1.close()
       this.share = undefined
     }
+  }
+
+  private openedThreads(): Promise<Piscina<RestoreJob, RestoreAnswer>> {
+    this.threads ??= openThreads<RestoreJob, RestoreAnswer>(
+      new URL('./restoreJob.ts', import.meta.url),
+      'restoreJob',
+      this.log,
+      // A look is usually followed by a restore, which reuses the thread.
+      { minThreads: 0, maxThreads: 1, idleTimeout: THREAD_IDLE_MS },
+    ).catch((error: unknown) => {
+      this.threads = undefined
+      throw error
+    })
+    return this.threads
   }
 }

@@ -1,7 +1,7 @@
-import { fileURLToPath } from 'node:url'
 import type { Logger } from 'pino'
-import { Piscina } from 'piscina'
+import type { Piscina } from 'piscina'
 import { HttpError } from '../http/httpError.ts'
+import { openThreads } from '../threads/openThreads.ts'
 import type { Job, JobAnswer } from './job.ts'
 
 export type JobLimits = { threads: number; waiting: number; timeMs: number }
@@ -58,17 +58,12 @@ export class JobPool {
   }
 
   private async start(): Promise<Piscina<Job, JobAnswer>> {
-    const pool = new Piscina<Job, JobAnswer>({
-      filename: fileURLToPath(new URL('./thread.mjs', import.meta.url)),
-      // All of them stay: one begun for a single job would cost that job a second.
+    const pool = await openThreads<Job, JobAnswer>(new URL('./job.ts', import.meta.url), 'doJob', this.log, {
+      // All of them stay: one begun for a single job would cost that job its start.
       minThreads: this.limits.threads,
       maxThreads: this.limits.threads,
-      // Whatever loader the server itself was started with, the thread brings its own.
-      execArgv: [],
       resourceLimits: { maxOldGenerationSizeMb: MAX_HEAP_MB },
     })
-    // A thread that dies is replaced; without a listener its death would be the server’s.
-    pool.on('error', (error) => this.log.error({ err: error }, 'a thread was lost'))
     await pool.run({ kind: 'calculate', name: 'gear.barMass', input: {} })
     return pool
   }
