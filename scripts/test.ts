@@ -105,25 +105,27 @@ const typescript = (at: string): Step => ({
   run: () => check(tool('typescript-native/bin/tsc', '-p', at)),
 })
 
-/** Steps of one lane follow each other; the lanes of a stage run beside each other, one for each of two cores. */
-const STAGES: Step[][][] = [
+let built: () => void
+const isBuilt = new Promise<void>((resolve) => {
+  built = resolve
+})
+
+/** Steps of one lane follow each other; the lanes run beside each other, one for each of two cores. */
+const LANES: Step[][] = [
   [
-    [
-      { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
-      { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
-      ...['.', 'src/core', 'src/client', 'tests/browser'].map(typescript),
-      { name: 'import rules', run: importRules },
-      { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
-      { name: 'production build and first load', run: buildAndMeasure },
-    ],
-    [
-      { name: 'unit tests', run: () => vitest('unit') },
-      { name: 'component tests', run: () => vitest('components') },
-    ],
+    { name: 'production build and first load', run: () => buildAndMeasure().finally(built) },
+    { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
+    { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
+    ...['.', 'src/core', 'src/client', 'tests/browser'].map(typescript),
+    { name: 'import rules', run: importRules },
+    { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
+    { name: 'server tests', run: () => vitest('server') },
   ],
-  // Both use every core, and some server tests watch how soon health answers: one after the other.
-  [[{ name: 'server tests', run: () => vitest('server') }]],
-  [[{ name: 'browser tests', run: browser }]],
+  [
+    { name: 'unit tests', run: () => vitest('unit') },
+    { name: 'component tests', run: () => vitest('components') },
+    { name: 'browser tests', run: () => isBuilt.then(browser) },
+  ],
 ]
 
 async function runStep({ name, run }: Step): Promise<Count> {
@@ -145,7 +147,7 @@ await runMain(async () => {
   mkdirSync(RESULTS, { recursive: true })
   const before = changesOfCheckout()
   let total: Count = { passed: 0, failed: 0 }
-  for (const lanes of STAGES) total = (await Promise.all(lanes.map(runLane))).reduce(together, total)
+  total = (await Promise.all(LANES.map(runLane))).reduce(together, total)
   total = together(total, await runStep({ name: 'checkout as it was', run: async () => checkoutUnchanged(before) }))
   console.log(`\n${total.passed} passed, ${total.failed} failed`)
   process.exitCode = total.failed === 0 ? 0 : 1

@@ -4,7 +4,6 @@ import { braidOutfit } from '../fixtures/outfits.ts'
 import { startTestServer, type TestServer } from './testServer.ts'
 
 const body = { trace: manySnoods(200), outfit: braidOutfit(50) }
-const HEALTH_MS = 100
 const ASKED = 12
 
 let server: TestServer
@@ -21,16 +20,11 @@ test('while traces of 200 parts are worked out one after another, health answers
     left -= 1
     return status
   })
-  const took: number[] = []
-  while (left > 0) {
-    const beganMs = performance.now()
-    expect((await server.send('GET', '/health')).status).toBe(200)
-    took.push(performance.now() - beganMs)
-  }
+  let answers = 0
+  for (; left > 0; answers += 1) expect((await server.send('GET', '/health')).body.server).toBe('up')
   expect(new Set(await Promise.all(evaluations))).toEqual(new Set([200]))
-  expect(took.length).toBeGreaterThan(5)
-  // The median: this one process is server, client and test at once.
-  expect(took.toSorted((a, b) => a - b)[took.length >> 1]).toBeLessThan(HEALTH_MS)
+  // On any machine: a server that works them out itself answers about once between two of them.
+  expect(answers).toBeGreaterThan(4 * ASKED)
 })
 
 test.each([
