@@ -2,7 +2,7 @@ import stableJson from 'safe-stable-stringify'
 import { z } from 'zod'
 import type { Catalogue } from '../core/catalogue/catalogue.ts'
 import { type Trace, traceSchema } from '../core/documents/trace.ts'
-import { type ParsedTrace, parseTrace } from '../core/setup/parseTrace.ts'
+import { type ParsedTrace, parseTrace } from '../core/soundness/parseTrace.ts'
 
 /** A trace as a file: its document as JSON, fields in alphabetical order, so that the same trace is the same bytes. */
 export function writeTraceFile(trace: Trace): string {

@@ -3,7 +3,7 @@ import { NOMINAL_CATALOGUE } from '../core/catalogue/catalogue.ts'
 import { conditionsSchema } from '../core/documents/conditions.ts'
 import { traceSchema } from '../core/documents/trace.ts'
 import { type Upgraded, upgrade } from '../core/documents/upgrade.ts'
-import { soundnessIssues } from '../core/setup/soundness.ts'
+import { soundnessIssues } from '../core/soundness/soundness.ts'
 
 /** What is saved of a trace: the document, which must hold together, the outfit it is fished on, the conditions it is judged under, the mark and the fish it is for. */
 export const traceContent = z.strictObject({

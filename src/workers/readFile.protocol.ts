@@ -1,6 +1,6 @@
 import type { Catalogue } from '../core/catalogue/catalogue.ts'
 import type { Mark } from '../core/documents/mark.ts'
-import type { ParsedTrace } from '../core/setup/parseTrace.ts'
+import type { ParsedTrace } from '../core/soundness/parseTrace.ts'
 import type { Waypoint } from '../files/gpx.ts'
 import type { ToldPull } from '../files/pullCsv.ts'
 import type { ReadFile } from '../files/readCsv.ts'

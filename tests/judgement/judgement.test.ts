@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { resultsOf } from '../../src/core/moments/judge.ts'
 import { VERDICT_RANK } from '../../src/core/moments/moment.ts'
-import { parseTrace } from '../../src/core/setup/parseTrace.ts'
+import { parseTrace } from '../../src/core/soundness/parseTrace.ts'
 import { type Content, judged } from '../fixtures/judgedDrafts.ts'
 import { catalogue } from '../fixtures/setups.ts'
 import { BAD } from './bad.ts'

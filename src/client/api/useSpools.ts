@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { NOMINAL_CATALOGUE } from '../../core/catalogue/catalogue.ts'
 import type { Material } from '../../core/catalogue/ids.ts'
 import { type LineLesson, lineLesson } from '../../core/learning/lineLessons.ts'
+import { useNominalCatalogue } from '../catalogue/useCatalogue.ts'
 import { gearQuery } from './documents.ts'
 import { straightsQuery } from './observations.ts'
 
@@ -11,6 +11,7 @@ export type Spool = { id: string; name: string; material: Material; labelN: numb
 
 /** The spools of the box. */
 export function useSpools(): Spool[] {
+  const nominal = useNominalCatalogue()
   const gear = useQuery(gearQuery).data
   const straights = useQuery(straightsQuery).data
   return useMemo(
@@ -24,10 +25,10 @@ export function useSpools(): Spool[] {
             name,
             material,
             labelN,
-            lesson: lineLesson(NOMINAL_CATALOGUE, straights ?? [], { material, labelN, spoolId: id }),
+            lesson: lineLesson(nominal, straights ?? [], { material, labelN, spoolId: id }),
           },
         ]
       }),
-    [gear, straights],
+    [nominal, gear, straights],
   )
 }

@@ -1,5 +1,5 @@
 import type { Material } from '../../core/catalogue/ids.ts'
-import type { SpoolFacts } from '../../core/setup/spoolFacts.ts'
+import type { SpoolFacts } from '../../core/outfits/spoolFacts.ts'
 
 /** Half the drawing’s width that a full spool takes, px. */
 const FULL_PX = 92

@@ -1,5 +1,5 @@
 import { Fragment } from 'react'
-import { lastMark, lengthWays } from '../../core/setup/lengthWays.ts'
+import { lastMark, lengthWays } from '../../core/outfits/lengthWays.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { countWords, isNominal } from '../words/lengthWords.ts'

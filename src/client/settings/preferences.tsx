@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
-import type { OwnMeasures } from '../../core/setup/lengthWays.ts'
+import type { OwnMeasures } from '../../core/outfits/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { type Show, showIn, type Units } from './show.ts'
 import { DEFAULT_PX_PER_MM } from './trueSize.ts'

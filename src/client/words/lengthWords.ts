@@ -1,4 +1,4 @@
-import type { LengthWay, OwnMeasures } from '../../core/setup/lengthWays.ts'
+import type { LengthWay, OwnMeasures } from '../../core/outfits/lengthWays.ts'
 
 /** What a length is counted in. */
 const NAMES: Record<LengthWay, { one: string; many: string }> = {

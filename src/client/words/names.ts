@@ -5,8 +5,8 @@ import { jointRef, type LinkRef, linkKey, pieceRef } from '../../core/documents/
 import type { WoundLine } from '../../core/documents/outfit.ts'
 import { isHeaded, isLine, jointOf, pieceById } from '../../core/documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
+import { ownFiguresText } from '../../core/joints/ownFigures.ts'
 import { pieceName, withArticle } from '../../core/setup/names.ts'
-import { ownFiguresText } from '../../core/setup/ownFigures.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
 

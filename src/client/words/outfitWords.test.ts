@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { Outfit, WoundLine } from '../../core/documents/outfit.ts'
-import { STARTING_OUTFITS } from '../../core/setup/startingOutfits.ts'
+import { STARTING_OUTFITS } from '../../core/outfits/startingOutfits.ts'
 import { outfitRemarks } from './outfitWords.ts'
 
 const today = new Date('2026-11-26')

@@ -2,7 +2,7 @@ import { differenceInMonths, parseISO } from 'date-fns'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import { timesTooGood } from '../../core/catalogue/materials.ts'
 import type { Outfit } from '../../core/documents/outfit.ts'
-import { misfitsOnReel } from '../../core/setup/woundJoints.ts'
+import { misfitsOnReel } from '../../core/joints/woundJoints.ts'
 import { WOUND_NAMES } from './names.ts'
 
 /** What is to be known of an outfit by itself: labels that cannot be true, line that is old, joints that cannot stand. */

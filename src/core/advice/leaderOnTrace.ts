@@ -1,10 +1,10 @@
 import type { RuleSet } from '../documents/ruleSet.ts'
 import { familyOf } from '../families/families.ts'
 import type { Judgement } from '../moments/judge.ts'
+import { mainLine } from '../outfits/outfitLines.ts'
 import { type LeaderAdvice, leaderFor } from '../purpose/leader.ts'
 import { purposeOf } from '../purpose/purpose.ts'
-import { mainLine } from '../setup/outfitLines.ts'
-import { lineAlongM } from '../setup/paths.ts'
+import { lineAlongM } from '../soundness/paths.ts'
 
 /** Leader over main line where no family says. Nominal. */
 const DEFAULT_OVER_MAIN = 0.75

@@ -7,9 +7,9 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeId, withJoint, withPiece } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
 import { withStrand } from '../edit/restring.ts'
-import { materialsBeside } from '../setup/connectionRules.ts'
+import { materialsBeside } from '../joints/connectionRules.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
-import { freeLine } from '../setup/outfitLines.ts'
 import type { Judged, Remedy } from './finding.ts'
 
 /** Hooks of another size, or pattern, as they come: what was measured of the old ones does not hold of the new. */

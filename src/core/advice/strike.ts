@@ -1,9 +1,9 @@
 import { isCircle } from '../catalogue/hooks.ts'
 import type { HookPattern, Material } from '../catalogue/ids.ts'
 import { hookPieces, hungFrom } from '../documents/pieces.ts'
+import { mainLine } from '../outfits/outfitLines.ts'
 import { bodyOn } from '../setup/baiting.ts'
 import { isBody } from '../setup/bodies.ts'
-import { mainLine } from '../setup/outfitLines.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** How to strike with a hook: what hand and rod do, and what that asks of a guest. Source: the craft. */

@@ -9,7 +9,7 @@ import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { defaultWater } from '../documents/water.ts'
 import { withoutClip } from '../edit/changes.ts'
 import { resultsOf } from '../moments/judge.ts'
-import { parseTrace } from '../setup/parseTrace.ts'
+import { parseTrace } from '../soundness/parseTrace.ts'
 import { setAside, takenUp } from './setAside.ts'
 import { tryRemedies } from './tryRemedies.ts'
 

@@ -1,9 +1,9 @@
 import { CoreError } from '../errors.ts'
+import { fitIssues } from '../joints/fitIssues.ts'
 import { type Judgement, judge, resultsOf } from '../moments/judge.ts'
 import { type Verdict, worseVerdict } from '../moments/moment.ts'
-import { fitIssues } from '../setup/fitIssues.ts'
 import type { Setup } from '../setup/setup.ts'
-import { soundnessIssues } from '../setup/soundness.ts'
+import { soundnessIssues } from '../soundness/soundness.ts'
 
 /** What is worked out of a setup, or in a sentence why it cannot be judged as it stands. */
 export type WorkedOut<T> = { ok: true; value: T } | { ok: false; message: string }

@@ -5,10 +5,10 @@ import { type LinkRef, linkKey } from '../documents/linkRef.ts'
 import { isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { withJoint, withPiece } from '../edit/changes.ts'
+import { materialsBeside } from '../joints/connectionRules.ts'
 import type { ConditionLever } from '../moments/moment.ts'
 import { MOMENTS, type MomentName } from '../moments/moments.ts'
-import { materialsBeside } from '../setup/connectionRules.ts'
-import { mainLine, withMainLine } from '../setup/outfitLines.ts'
+import { mainLine, withMainLine } from '../outfits/outfitLines.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** What an input is of: a field of the conditions, the main line, a piece's strength or weight, or a joint. */

@@ -6,9 +6,9 @@ import { readDocument } from '../documents/readDocument.ts'
 import { type RuleSet, ruleSetSchema } from '../documents/ruleSet.ts'
 import { upgrade } from '../documents/upgrade.ts'
 import { CONDITIONS_VERSION } from '../documents/versions.ts'
-import { fitIssues } from '../setup/fitIssues.ts'
-import { parseTrace } from '../setup/parseTrace.ts'
+import { fitIssues } from '../joints/fitIssues.ts'
 import type { Setup } from '../setup/setup.ts'
+import { parseTrace } from '../soundness/parseTrace.ts'
 
 export type Request = { setup: Setup; ruleSet?: RuleSet }
 

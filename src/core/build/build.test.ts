@@ -32,6 +32,24 @@ describe('cut list', () => {
     expect(cut.cutM).toBeCloseTo(0.9 + 0.1 + 35 * d + 0.14 + 49 * d, 12)
   })
 
+  test('lines of one strength and two diameters come off two spools, alike ones off one', () => {
+    const ledger = fixture('runningLedger')
+    const groups = (thicker: number) =>
+      cutList({
+        trace: {
+          ...ledger,
+          pieces: ledger.pieces.map((piece) =>
+            piece.id === 'leader' || piece.id === 'hook-length'
+              ? { ...piece, material: 'mono', strengthN: 30 * LB, diameterM: piece.id === 'leader' ? 5e-4 * thicker : 5e-4 }
+              : piece,
+          ) as Trace['pieces'],
+        },
+        catalogue,
+      }).map(({ cuts }) => cuts.map(({ id }) => id))
+    expect(groups(1)).toEqual([['leader', 'hook-length']])
+    expect(groups(1.1)).toEqual([['leader'], ['hook-length']])
+  })
+
   test('dropper loops take the trunk’s line: twice the loop, the handling and the turns', () => {
     const d = nominalDiameterM(catalogue, 'mono', 20 * LB)
     const body = cutList({ trace: fixture('hookString'), catalogue })[0]!.cuts[0]!

@@ -4,8 +4,8 @@ import type { Joint } from '../documents/fields.ts'
 import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
 import { turnsIn } from '../setup/cutLength.ts'
-import { freeLine } from '../setup/outfitLines.ts'
 import type { Rig } from '../setup/setup.ts'
 
 /** One thing to do at the table, in order. Piece ids; the screen words them. */

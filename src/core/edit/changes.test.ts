@@ -8,7 +8,7 @@ import { differences } from '../analysis/differences.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { isLine, parentId } from '../documents/pieces.ts'
 import type { LinePiece } from '../documents/trace.ts'
-import { parseTrace } from '../setup/parseTrace.ts'
+import { parseTrace } from '../soundness/parseTrace.ts'
 import { clipFor, withClip, withJoint, withLength, withoutClip, withPiece } from './changes.ts'
 
 const outfit = braidOutfit(50)

@@ -1,9 +1,9 @@
 import { parentId, pieceById } from '../documents/pieces.ts'
 import { type Trace, traceSchema } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { fitIssues } from '../setup/fitIssues.ts'
+import { fitIssues } from '../joints/fitIssues.ts'
 import type { Rig } from '../setup/setup.ts'
-import { soundnessIssues } from '../setup/soundness.ts'
+import { soundnessIssues } from '../soundness/soundness.ts'
 import { resolveStops } from './resolveStops.ts'
 import { retie } from './retie.ts'
 

@@ -1,7 +1,7 @@
 import { jointOf } from '../documents/pieces.ts'
 import type { Attach, Piece } from '../documents/trace.ts'
-import { defaultConnection, misfitOf } from '../setup/connectionRules.ts'
-import { endById, endOf } from '../setup/ends.ts'
+import { defaultConnection, misfitOf } from '../joints/connectionRules.ts'
+import { endById, endOf } from '../joints/ends.ts'
 import type { Rig } from '../setup/setup.ts'
 import { joined } from './attach.ts'
 

@@ -1,6 +1,6 @@
 import { isLine, lineById, parentId } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
-import { carriesEnd } from '../setup/soundness.ts'
+import { carriesEnd } from '../soundness/soundness.ts'
 import { type OnLine, onLine } from './along.ts'
 
 /**

@@ -1,8 +1,8 @@
 import { type Catalogue, efficiencyOf, type Measured } from '../catalogue/catalogue.ts'
 import { DEFAULT_LOOP_M, lineUsedM } from '../catalogue/connections.ts'
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
+import { type End, misfitBetween } from '../joints/ends.ts'
 import { usualTurns } from '../setup/cutLength.ts'
-import { type End, misfitBetween } from '../setup/ends.ts'
 import { KNOT_FACTS, type KnotId } from './facts.ts'
 
 /** One of the two things that are tied together; a line, or a loop in one, with what it is. */

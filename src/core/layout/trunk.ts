@@ -1,6 +1,6 @@
 import { parentId, pieceById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
-import { endsOf } from '../setup/paths.ts'
+import { endsOf } from '../soundness/paths.ts'
 /** The pieces from the outfit to the end that the strip follows: a sinker tied in line, else a hook or lure, else the first end. */
 export function trunkOf(trace: Trace): Set<string> {
   const chain = (end: Piece): Piece[] => {

@@ -6,10 +6,10 @@ import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, Trace } from '../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../math/constants.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
+import { lineAlongM, type PathElement } from '../soundness/paths.ts'
 import { type Body, isBody } from './bodies.ts'
 import { fishingModeOf } from './fishingMode.ts'
 import { massOfKg } from './masses.ts'
-import { lineAlongM, type PathElement } from './paths.ts'
 import type { PreparedSetup } from './prepareSetup.ts'
 
 /** Length over depth of a soft lure that nobody measured. Nominal, ours. */

@@ -1,7 +1,7 @@
 import { isCastMethod } from '../catalogue/methods.ts'
 import { tipOverFeetM } from '../catalogue/rods.ts'
 import type { Water } from '../documents/water.ts'
-import { woundM } from './outfitLines.ts'
+import { woundM } from '../outfits/outfitLines.ts'
 import type { Setup } from './setup.ts'
 
 type Ashore = Pick<Setup, 'outfit'> & { conditions: Pick<Setup['conditions'], 'freeboardM'> }

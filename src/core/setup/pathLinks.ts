@@ -14,8 +14,8 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
 import { type ChainElement, type ChainLink, lineStrengthN, strengthChain } from '../physics/strength/chain.ts'
 import type { FailingLink } from '../physics/strength/failingLinks.ts'
+import type { PathElement } from '../soundness/paths.ts'
 import { usualTurns } from './cutLength.ts'
-import type { PathElement } from './paths.ts'
 
 /** A link of a path with its effective strength, its spread, and where its figure comes from. */
 export type Link = {

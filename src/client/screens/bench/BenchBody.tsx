@@ -33,6 +33,7 @@ import { StrengthView } from './StrengthView.tsx'
 import { TitleBar } from './TitleBar.tsx'
 import { type Bench, useBench } from './useBench.ts'
 import { useEdits } from './useEdits.ts'
+import { useShortcuts } from './useShortcuts.ts'
 
 type Props = {
   saved: SavedTrace
@@ -73,6 +74,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const [side, setSide] = useState<BenchSheet>('part')
   const [end, setEnd] = useState<string>()
   useShortcuts(bench)
+  useNoteOfResumed(bench)
 
   const evaluation = judged?.ok ? judged.value : undefined
   const paths = useMemo(() => (prepared.ok ? pathsOf({ setup: prepared.value }) : []), [prepared])
@@ -194,25 +196,7 @@ function useMovingShown() {
   }
 }
 
-/** Undo, redo and save by keyboard; a text field keeps its own undo. */
-function useShortcuts(bench: Bench) {
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.altKey) return
-      const key = event.key.toLowerCase()
-      const inText = event.target instanceof HTMLInputElement && event.target.type !== 'checkbox'
-      if (key === 's') {
-        event.preventDefault()
-        if (bench.dirty && !bench.saving) bench.save()
-      } else if (!inText && (key === 'z' || key === 'y')) {
-        event.preventDefault()
-        if (key === 'y' || event.shiftKey) bench.redo()
-        else bench.undo()
-      }
-    }
-    window.addEventListener('keydown', onKeyDown)
-    return () => window.removeEventListener('keydown', onKeyDown)
-  }, [bench])
+function useNoteOfResumed(bench: Bench) {
   useEffect(() => {
     if (bench.resumed) toast('Your unsaved changes are back. Undo returns to the saved trace.')
   }, [bench.resumed])

@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { yourPulls } from '../../../core/setup/ownFigures.ts'
+import { yourPulls } from '../../../core/joints/ownFigures.ts'
 import type { Spool } from '../../api/useSpools.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select } from '../../ui/controls.tsx'

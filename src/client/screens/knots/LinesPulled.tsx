@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { toast } from 'sonner'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
 import type { Observation, StraightPull } from '../../../core/documents/observation.ts'
 import { type CutFrom as Cut, lineLesson, linesPulled, straightsOf } from '../../../core/learning/lineLessons.ts'
@@ -10,6 +9,7 @@ import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { newId } from '../../api/newId.ts'
 import { addObservation, OBSERVATIONS } from '../../api/observations.ts'
 import { type Spool, useSpools } from '../../api/useSpools.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -67,9 +67,10 @@ type LineProps = {
 
 function Line({ line, spool, straights, busy, onStrike }: LineProps) {
   const show = useShow()
+  const nominal = useNominalCatalogue()
   // A spool’s label may have been put right since.
-  const lesson = lineLesson(NOMINAL_CATALOGUE, straights, spool ? { ...line, labelN: spool.labelN } : line)
-  const name = spool?.name ?? `${NOMINAL_CATALOGUE.materials[line.material].name} ${show.entered('strength', line.labelN)}`
+  const lesson = lineLesson(nominal, straights, spool ? { ...line, labelN: spool.labelN } : line)
+  const name = spool?.name ?? `${nominal.materials[line.material].name} ${show.entered('strength', line.labelN)}`
   return (
     <li className="border-t border-rule pt-1">
       <p>

@@ -1,10 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { toast } from 'sonner'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import { PARTED, type Pull } from '../../../core/documents/observation.ts'
 import { analysePull } from '../../../core/learning/pullCurve.ts'
 import { addObservation, OBSERVATIONS } from '../../api/observations.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { forgetPendingPull, type PendingPull } from '../../scale/pendingPulls.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
@@ -36,7 +36,7 @@ export function Outcome({ pull: { observation, readings } }: { pull: PendingPull
   const slips = seen.slips.map(
     ({ fromN, toN }) => `from ${show.computed('strength', fromN)} to ${show.computed('strength', toN)}`,
   )
-  const { connections, materials } = NOMINAL_CATALOGUE
+  const { connections, materials } = useNominalCatalogue()
   const what = observation.kind === 'pull' ? connections[observation.connection].name : 'no knot'
   return (
     <li

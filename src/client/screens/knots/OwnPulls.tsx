@@ -3,15 +3,15 @@ import { Trash2 } from 'lucide-react'
 import { type FormEvent, useId, useState } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
 import { type Observation, PARTED, type Pull } from '../../../core/documents/observation.ts'
+import { yourPulls } from '../../../core/joints/ownFigures.ts'
 import type { KnotId } from '../../../core/knots/facts.ts'
 import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
-import { yourPulls } from '../../../core/setup/ownFigures.ts'
 import { newId } from '../../api/newId.ts'
 import { addObservation, OBSERVATIONS, pullsQuery } from '../../api/observations.ts'
 import { type Spool, useSpools } from '../../api/useSpools.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { OwnFiguresField } from '../../fishing/OwnFiguresField.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
@@ -38,8 +38,9 @@ export function OwnPulls({ id, line, turns }: Props) {
     onSuccess: () => client.invalidateQueries(OBSERVATIONS),
     onError: (error) => toast.error(error.message),
   })
-  const lesson = knotLesson(NOMINAL_CATALOGUE, query.data ?? [], id, line.material)
-  const materialName = NOMINAL_CATALOGUE.materials[line.material].name
+  const nominal = useNominalCatalogue()
+  const lesson = knotLesson(nominal, query.data ?? [], id, line.material)
+  const materialName = nominal.materials[line.material].name
   return (
     <Sheet
       title={`Your tests in ${materialName}`}

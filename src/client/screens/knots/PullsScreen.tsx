@@ -1,13 +1,15 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { Download } from 'lucide-react'
 import { Link } from 'react-router'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { Material } from '../../../core/catalogue/ids.ts'
+import type { Pull } from '../../../core/documents/observation.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
 import type { KnotId } from '../../../core/knots/facts.ts'
 import { type KnotLesson, knotLesson } from '../../../core/learning/knotLessons.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { OBSERVATIONS, pullsQuery, straightsQuery } from '../../api/observations.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
@@ -25,6 +27,7 @@ const DEFAULT_N = 30 * QUANTITIES.strength.units.lb
 /** Everything that was pulled, by knot and material; in and out as a table; and which of two is the better, and how sure. */
 export default function PullsScreen() {
   usePageTitle('Your tests')
+  const nominal = useNominalCatalogue()
   const query = useQuery(pullsQuery)
   const client = useQueryClient()
   const pulls = query.data ?? []
@@ -59,7 +62,7 @@ export default function PullsScreen() {
               {pulls.length === 0 ? (
                 <Empty title="No tests yet">Choose a knot, tie a few samples and test them on a scale. Or import a table.</Empty>
               ) : (
-                <Pulled lessons={lessonsOf(pulls)} />
+                <Pulled lessons={lessonsOf(nominal, pulls)} />
               )}
             </Sheet>
             <LinesPulled straights={straights} />
@@ -76,10 +79,10 @@ export default function PullsScreen() {
 
 type Row = { id: KnotId; material: Material; lesson: KnotLesson }
 
-function lessonsOf(pulls: Parameters<typeof knotLesson>[1]): Row[] {
+function lessonsOf(nominal: Catalogue, pulls: readonly Pull[]): Row[] {
   const pairs = new Map(pulls.map(({ connection, material }) => [`${connection} ${material}`, { connection, material }]))
   return [...pairs.values()].flatMap(({ connection, material }): Row[] => {
-    const lesson = isKnot(connection) ? knotLesson(NOMINAL_CATALOGUE, pulls, connection, material) : undefined
+    const lesson = isKnot(connection) ? knotLesson(nominal, pulls, connection, material) : undefined
     return lesson && isKnot(connection) ? [{ id: connection, material, lesson }] : []
   })
 }
@@ -87,7 +90,7 @@ function lessonsOf(pulls: Parameters<typeof knotLesson>[1]): Row[] {
 const HEADS = ['knot', 'in', 'tests', 'slipped', 'nominal', 'yours', '90 % range']
 
 function Pulled({ lessons }: { lessons: readonly Row[] }) {
-  const { connections, materials } = NOMINAL_CATALOGUE
+  const { connections, materials } = useNominalCatalogue()
   return (
     <ScrollAcross label="Results">
       <table className="w-full min-w-[34rem]">

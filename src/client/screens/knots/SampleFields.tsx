@@ -1,19 +1,20 @@
 import { useId } from 'react'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import type { LineSpec } from '../../../core/catalogue/materials.ts'
 import type { Pull, StraightPull } from '../../../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { usualTurns } from '../../../core/setup/cutLength.ts'
 import type { Spool } from '../../api/useSpools.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { type Choice, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { CutFrom } from './CutFrom.tsx'
 import { LineFields } from './LineFields.tsx'
 
-const { connections } = NOMINAL_CATALOGUE
 const NONE = 'none'
-const CHOICES: readonly Choice<KnotId | typeof NONE>[] = [
+
+const choicesOf = ({ connections }: Catalogue): readonly Choice<KnotId | typeof NONE>[] => [
   { value: NONE, text: 'no knot, line alone' },
   ...(Object.keys(KNOT_FACTS) as KnotId[])
     .toSorted((a, b) => connections[a].name.localeCompare(connections[b].name))
@@ -35,10 +36,10 @@ export type Hung =
   | Pick<StraightPull, 'kind' | 'material' | 'spoolId' | 'labelN' | 'wet'>
 
 /** A line bears what its spool was pulled at, else its label. */
-export function hungOf({ knot, line: { material, strengthN }, spool, turns, wet }: SampleOnScale): Hung {
+export function hungOf(nominal: Catalogue, { knot, line: { material, strengthN }, spool, turns, wet }: SampleOnScale): Hung {
   const cut = { material, wet, ...(spool ? { spoolId: spool.id } : {}) }
   if (knot === undefined) return { kind: 'straight', ...cut, labelN: strengthN }
-  const wound = turns ?? usualTurns(NOMINAL_CATALOGUE, knot, [{ material, strengthN }])
+  const wound = turns ?? usualTurns(nominal, knot, [{ material, strengthN }])
   const lineN = spool?.lesson?.strengthN ?? strengthN
   return { kind: 'pull', ...cut, connection: knot, lineN, ...(wound > 0 ? { turns: wound } : {}) }
 }
@@ -48,6 +49,7 @@ type Props = { sample: SampleOnScale; spools: readonly Spool[]; disabled: boolea
 /** Says what hangs on the scale. */
 export function SampleFields({ sample, spools, disabled, onChange }: Props) {
   const id = useId()
+  const nominal = useNominalCatalogue()
   const { knot, line, spool, turns, wet } = sample
   return (
     <fieldset disabled={disabled} className="grid gap-2">
@@ -55,7 +57,7 @@ export function SampleFields({ sample, spools, disabled, onChange }: Props) {
         <Select
           id={`${id}-knot`}
           value={knot ?? NONE}
-          choices={CHOICES}
+          choices={choicesOf(nominal)}
           onChoose={(next) => onChange({ ...sample, knot: next === NONE ? undefined : next, turns: undefined })}
         />
       </Field>
@@ -71,14 +73,14 @@ export function SampleFields({ sample, spools, disabled, onChange }: Props) {
         }
       />
       {!spool && <LineFields label="line" line={line} onChange={(next) => onChange({ ...sample, line: next })} />}
-      {knot !== undefined && connections[knot].turns && (
+      {knot !== undefined && nominal.connections[knot].turns && (
         <NumberField
           label="turns"
           value={turns}
           whole
           least={1}
           most={60}
-          placeholder={`${usualTurns(NOMINAL_CATALOGUE, knot, [line])}, as usual`}
+          placeholder={`${usualTurns(nominal, knot, [line])}, as usual`}
           onChange={(next) => onChange({ ...sample, turns: next })}
         />
       )}

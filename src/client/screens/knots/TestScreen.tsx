@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { toast } from 'sonner'
-import { efficiencyOf, NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
+import { efficiencyOf } from '../../../core/catalogue/catalogue.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
 import { analysePull, type Reading } from '../../../core/learning/pullCurve.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { newId } from '../../api/newId.ts'
 import { useSpools } from '../../api/useSpools.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import type { LineScale } from '../../scale/lineScale.ts'
 import { keepPendingPull, type PendingPull, usePendingPulls } from '../../scale/pendingPulls.ts'
 import { serialOf, serialScale } from '../../scale/serialScale.ts'
@@ -32,7 +33,8 @@ export default function TestScreen() {
   const { state, start, stop } = usePull()
   const busy = state.is === 'pulling'
   const { knot, line } = sample
-  const share = knot === undefined ? 1 : efficiencyOf(NOMINAL_CATALOGUE, { connection: knot }, line.material)?.mean
+  const nominal = useNominalCatalogue()
+  const share = knot === undefined ? 1 : efficiencyOf(nominal, { connection: knot }, line.material)?.mean
   const connect = async () => {
     try {
       const port = await serialOf()?.requestPort()
@@ -44,7 +46,7 @@ export default function TestScreen() {
   const begin = () => {
     if (share === undefined) return
     // What hangs now; the fields may say something else by the time it is over.
-    const hung = hungOf({ ...sample, spool: spools.find(({ id }) => id === sample.spool?.id) })
+    const hung = hungOf(nominal, { ...sample, spool: spools.find(({ id }) => id === sample.spool?.id) })
     const kind = `${knot ?? 'straight'} ${line.material}`
     start(scale, { aboutN: share * line.strengthN, kind }, (readings) => keepPendingPull(pendingPullOf(hung, readings)))
   }
@@ -71,7 +73,7 @@ export default function TestScreen() {
             )}
           </p>
           {knot !== undefined && share === undefined && (
-            <p role="alert">{NOMINAL_CATALOGUE.connections[knot].name} cannot be tied in that material.</p>
+            <p role="alert">{nominal.connections[knot].name} cannot be tied in that material.</p>
           )}
           <Button tone="strong" className="mt-2 min-h-12 w-full" disabled={busy || share === undefined} onClick={begin}>
             {state.is === 'cut' ? 'Test again' : 'Start test'}

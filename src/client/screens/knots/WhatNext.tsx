@@ -1,11 +1,11 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { Pull } from '../../../core/documents/observation.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
 import type { WorthTesting } from '../../../core/learning/testNext.ts'
 import { runTestNext } from '../../../workers/runTestNext.ts'
 import { fetchLatestTraceRows, listQuery } from '../../api/documents.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { JobProgress } from '../../jobs/JobProgress.tsx'
 import { useJob } from '../../jobs/useJob.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -17,6 +17,7 @@ const SHOWN = 6
 /** What to pull next: the knots whose uncertainty moves the verdicts of the saved traces most. */
 export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
   const client = useQueryClient()
+  const nominal = useNominalCatalogue()
   const { result, error, isRunning, share, start, stop } = useJob({
     name: 'what-to-pull-next',
     input: pulls,
@@ -24,7 +25,7 @@ export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
     run: async (input, signal, onProgress) => {
       const [rows, outfits] = await Promise.all([fetchLatestTraceRows(signal), client.fetchQuery(listQuery('outfits'))])
       const byId = new Map(outfits.documents.map(({ id, content }) => [id, content]))
-      return runTestNext({ rows, outfits: byId, catalogue: NOMINAL_CATALOGUE, pulls: input }, signal, onProgress)
+      return runTestNext({ rows, outfits: byId, catalogue: nominal, pulls: input }, signal, onProgress)
     },
   })
   return (
@@ -49,7 +50,7 @@ export function WhatNext({ pulls }: { pulls: readonly Pull[] }) {
 }
 
 function WorthList({ found }: { found: readonly WorthTesting[] }) {
-  const { connections, materials } = NOMINAL_CATALOGUE
+  const { connections, materials } = useNominalCatalogue()
   if (found.length === 0) return <p className="text-quiet">No saved trace has a knot to test.</p>
   return (
     <ol className="grid">

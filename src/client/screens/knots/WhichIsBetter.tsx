@@ -1,5 +1,4 @@
 import { useId, useMemo, useState } from 'react'
-import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import { MATERIAL_IDS, type Material } from '../../../core/catalogue/ids.ts'
 import type { Pull } from '../../../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
@@ -7,6 +6,7 @@ import { testsOf } from '../../../core/learning/knotLessons.ts'
 import { STEPS, SURE } from '../../../core/learning/pullsToSettle.ts'
 import { chanceBetter, type Tested, testedEfficiency } from '../../../core/physics/strength/testedEfficiency.ts'
 import { runPullsToSettle } from '../../../workers/runPullsToSettle.ts'
+import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { JobProgress } from '../../jobs/JobProgress.tsx'
 import { useJob } from '../../jobs/useJob.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
@@ -14,11 +14,12 @@ import { percent } from '../../words/percent.ts'
 
 /** The same imagined crews each time, so that the answer does not jump. */
 const SEED = 20_261_126
-const { connections, materials } = NOMINAL_CATALOGUE
 
 /** Which of two knots is the better in a material, how sure that is, and how many more pulls would settle it. */
 export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
   const id = useId()
+  const nominal = useNominalCatalogue()
+  const { connections, materials } = nominal
   const [material, setMaterial] = useState<Material>('mono')
   const tied = (Object.keys(KNOT_FACTS) as KnotId[]).filter(
     (knot) => connections[knot].efficiency[material as never] !== undefined,
@@ -27,8 +28,8 @@ export function WhichIsBetter({ pulls }: { pulls: readonly Pull[] }) {
   const [second, setSecond] = useState<KnotId>('palomar')
   const [one, other] = [tied.includes(first) ? first : tied[0]!, tied.includes(second) ? second : tied.at(-1)!]
   const [a, b] = useMemo(
-    () => [one, other].map((knot) => testsOf(NOMINAL_CATALOGUE, pulls, knot, material)),
-    [pulls, one, other, material],
+    () => [one, other].map((knot) => testsOf(nominal, pulls, knot, material)),
+    [nominal, pulls, one, other, material],
   )
   const choices = tied
     .toSorted((x, y) => connections[x].name.localeCompare(connections[y].name))

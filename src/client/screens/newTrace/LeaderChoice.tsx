@@ -1,5 +1,5 @@
-import type { SoundDraft } from '../../../core/advice/soundDraft.ts'
 import { labelStepsN } from '../../../core/catalogue/labels.ts'
+import type { SoundDraft } from '../../../core/drafting/soundDraft.ts'
 import { BITE_TRACES, biteTracesFor } from '../../../core/purpose/biteTrace.ts'
 import { LeaderReasons } from '../../fishing/LeaderReasons.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'

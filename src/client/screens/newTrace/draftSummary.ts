@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
-import type { SoundDraft } from '../../../core/advice/soundDraft.ts'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
+import type { SoundDraft } from '../../../core/drafting/soundDraft.ts'
 import { toHookM } from '../../../core/families/draft.ts'
 import type { Family } from '../../../core/families/family.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'

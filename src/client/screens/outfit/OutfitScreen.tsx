@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams, useSearchParams } from 'react-router'
-import { STARTING_OUTFITS } from '../../../core/setup/startingOutfits.ts'
+import { STARTING_OUTFITS } from '../../../core/outfits/startingOutfits.ts'
 import { outfitsQuery } from '../../api/documents.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { OutfitForm } from './OutfitForm.tsx'

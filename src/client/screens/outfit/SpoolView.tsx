@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { Outfit } from '../../../core/documents/outfit.ts'
-import { spoolFacts } from '../../../core/setup/spoolFacts.ts'
+import { spoolFacts } from '../../../core/outfits/spoolFacts.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { SpoolSection } from '../../charts/SpoolSection.tsx'
 import { LengthCounts } from '../../fishing/LengthCounts.tsx'

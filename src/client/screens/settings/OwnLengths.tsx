@@ -1,4 +1,4 @@
-import { NOMINAL_ARM_M } from '../../../core/setup/lengthWays.ts'
+import { NOMINAL_ARM_M } from '../../../core/outfits/lengthWays.ts'
 import { OWN_LIMITS, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'

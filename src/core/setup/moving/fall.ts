@@ -1,8 +1,8 @@
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
+import { freeLine } from '../../outfits/outfitLines.ts'
 import type { TowedLine } from '../../physics/flown/towed.ts'
 import { waterSink } from '../../physics/water/sink.ts'
-import { freeLine } from '../outfitLines.ts'
 import type { Rig } from '../setup.ts'
 import type { Tow } from './tow.ts'
 

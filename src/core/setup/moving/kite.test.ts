@@ -3,10 +3,10 @@ import { outfit, set, setupFor, usual } from '../../../../tests/fixtures/moving.
 import { LB } from '../../../../tests/fixtures/outfits.ts'
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { isHardware, isLine } from '../../documents/pieces.ts'
+import { withMainLine } from '../../outfits/outfitLines.ts'
 import { kiteLead } from '../../physics/flown/kiteLead.ts'
 import { tipHeightM } from '../lineWanted.ts'
 import { massOfKg } from '../masses.ts'
-import { withMainLine } from '../outfitLines.ts'
 import {
   chartEndMperS,
   flownBait,

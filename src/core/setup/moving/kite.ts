@@ -4,10 +4,10 @@ import type { KiteBait, MovingBy } from '../../documents/moving.ts'
 import { isHardware, isLine } from '../../documents/pieces.ts'
 import { CoreError } from '../../errors.ts'
 import { findRoot } from '../../math/findRoot.ts'
+import { freeLine, withMainLine } from '../../outfits/outfitLines.ts'
 import { type KiteLead, type KiteLeadInput, kiteFollower, kiteLead } from '../../physics/flown/kiteLead.ts'
 import { tipHeightM } from '../lineWanted.ts'
 import { massOfKg } from '../masses.ts'
-import { freeLine, withMainLine } from '../outfitLines.ts'
 import type { Rig, Setup } from '../setup.ts'
 
 export type KiteWay = MovingBy<'kite'>

@@ -9,10 +9,10 @@ import { sinkerDragAreaM2 } from '../../catalogue/sinkers.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
 import { TRACE_VERSION } from '../../documents/versions.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
+import { mainLine, woundM } from '../../outfits/outfitLines.ts'
 import { towRows } from '../../physics/flown/trollTow.ts'
 import { streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
-import { mainLine, woundM } from '../outfitLines.ts'
 import { towOf } from './tow.ts'
 
 /** A leader with a weight pinched on it and one that slides to its swivel, two legs below, and a weight that runs on the reel’s line. */

@@ -5,12 +5,12 @@ import { isLine, parentId, pieceById, strandsOf } from '../../documents/pieces.t
 import type { LinePiece, Piece, Trace } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
 import { CoreError } from '../../errors.ts'
+import { linesOut, spoolOf, woundOnM } from '../../outfits/outfitLines.ts'
 import type { TowedBody, TowedLayer, TowedLine } from '../../physics/flown/towed.ts'
 import { type TrollLiftInput, trollLift } from '../../physics/flown/trollLift.ts'
 import { sphereAreaM2 } from '../../physics/water/sphere.ts'
 import { isBody, pieceDensityKgperM3, streamAreaM2 } from '../bodies.ts'
 import { massOfKg } from '../masses.ts'
-import { linesOut, spoolOf, woundOnM } from '../outfitLines.ts'
 import type { Rig } from '../setup.ts'
 
 /** How a lure is tried that says nothing but its depth. Nominal. */

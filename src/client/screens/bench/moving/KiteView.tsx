@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { nextLabelN } from '../../../../core/catalogue/labels.ts'
 import type { Moving } from '../../../../core/documents/moving.ts'
 import { isLine } from '../../../../core/documents/pieces.ts'
+import { mainLine } from '../../../../core/outfits/outfitLines.ts'
 import { tipHeightM } from '../../../../core/setup/lineWanted.ts'
 import {
   carriedKgOf,
@@ -18,7 +19,6 @@ import {
   ownedFor,
   ringLoadN,
 } from '../../../../core/setup/moving/kite.ts'
-import { mainLine } from '../../../../core/setup/outfitLines.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { useRuleSetInForce } from '../../../api/useRuleSetInForce.ts'

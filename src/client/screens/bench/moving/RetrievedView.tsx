@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { tried } from '../../../../core/analysis/judged.ts'
 import type { Moving, SwimsAt } from '../../../../core/documents/moving.ts'
+import { linePerTurnM } from '../../../../core/outfits/outfitLines.ts'
 import { type Fall, fallOf } from '../../../../core/setup/moving/fall.ts'
 import {
   bedAtM,
@@ -12,7 +13,6 @@ import {
   tipOverWaterM,
 } from '../../../../core/setup/moving/retrieved.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
-import { linePerTurnM } from '../../../../core/setup/outfitLines.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'

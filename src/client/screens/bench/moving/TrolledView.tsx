@@ -4,6 +4,7 @@ import { lineDiameterM } from '../../../../core/catalogue/materials.ts'
 import type { Moving } from '../../../../core/documents/moving.ts'
 import { pieceNamed } from '../../../../core/documents/pieces.ts'
 import { strikeWhileTowed } from '../../../../core/moments/towedStrike.ts'
+import { freeLine } from '../../../../core/outfits/outfitLines.ts'
 import { fallOf, runsOffS } from '../../../../core/setup/moving/fall.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import {
@@ -16,7 +17,6 @@ import {
   wantedDepthM,
 } from '../../../../core/setup/moving/trolled.ts'
 import { pieceName } from '../../../../core/setup/names.ts'
-import { freeLine } from '../../../../core/setup/outfitLines.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../../core/setup/setup.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'

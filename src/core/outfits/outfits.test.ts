@@ -8,11 +8,11 @@ import { estimatedRadii } from '../catalogue/reels.ts'
 import { rodStiffnessNperM } from '../catalogue/rods.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { type Outfit, outfitSchema, type WoundLine } from '../documents/outfit.ts'
-import { prepareSetup } from './prepareSetup.ts'
+import { doubledOnReel, joinedOnReel, joinsOnReel } from '../joints/woundJoints.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
 import { quickOutfit } from './quickOutfit.ts'
 import { lengthThatFits, spoolFacts } from './spoolFacts.ts'
 import { STARTING_OUTFITS } from './startingOutfits.ts'
-import { doubledOnReel, joinedOnReel, joinsOnReel } from './woundJoints.ts'
 
 const trolling = STARTING_OUTFITS.find(({ name }) => name.startsWith('Trolling'))!
 const ledgerOn = (outfit: Outfit, lineOutM = 80) => {

@@ -1,8 +1,8 @@
+import { advise } from '../advice/advise.ts'
+import type { Finding } from '../advice/finding.ts'
+import { type Advised, type TriedRemedy, tryRemedies } from '../advice/tryRemedies.ts'
 import { type Draft, draft, type Order } from '../families/draft.ts'
 import { judge } from '../moments/judge.ts'
-import { advise } from './advise.ts'
-import type { Finding } from './finding.ts'
-import { type Advised, type TriedRemedy, tryRemedies } from './tryRemedies.ts'
 
 /** Remedies that a draft takes at most before it is left as it is. */
 const MAX_REMEDIES = 6

@@ -5,9 +5,9 @@ import type { Joint } from '../documents/fields.ts'
 import { isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
+import type { Rig } from '../setup/setup.ts'
 import { type End, endById, endOf, isLineEnd, type LineEnd, misfitBetween } from './ends.ts'
-import { freeLine } from './outfitLines.ts'
-import type { Rig } from './setup.ts'
 
 /** The lines that a piece's joint is tied in: the line it hangs from, and its own. */
 export function linesBeside(piece: Piece, { trace, outfit }: Pick<Rig, 'trace' | 'outfit'>): LineSpec[] {

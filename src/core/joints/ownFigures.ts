@@ -3,8 +3,8 @@ import type { Material } from '../catalogue/ids.ts'
 import type { Joint } from '../documents/fields.ts'
 import type { LinkRef } from '../documents/linkRef.ts'
 import { jointOf, pieceById } from '../documents/pieces.ts'
+import type { Rig } from '../setup/setup.ts'
 import { materialsBeside } from './connectionRules.ts'
-import type { Rig } from './setup.ts'
 
 /** What the crew’s pulls say of a joint in one of the materials that it is tied in. */
 export type OwnFigure = Measured & { material: Material }

@@ -4,8 +4,8 @@ import type { WoundLine } from '../documents/outfit.ts'
 import { isHardware, isHeaded, isLine, pieceNamed, strandsOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { freeLine } from './outfitLines.ts'
-import type { Rig } from './setup.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
+import type { Rig } from '../setup/setup.ts'
 
 /** A line as a joint finds it: one strand, doubled back into a loop, or several strands whose ends are loops. */
 export type LineEnd = { end: 'strand' | 'double' | 'strands'; material: Material; hollow: boolean }

@@ -2,8 +2,8 @@ import { isTiedIn } from '../catalogue/catalogue.ts'
 import type { Issue } from '../documents/issue.ts'
 import { isTied, jointOf } from '../documents/pieces.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import { freeLine } from './outfitLines.ts'
-import type { Rig } from './setup.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
+import type { Rig } from '../setup/setup.ts'
 
 /** What must hold between a trace and the outfit it is tied to: its first knots are ones that the outfit's line takes. */
 export function fitIssues({ trace, outfit, catalogue }: Rig): Issue[] {
