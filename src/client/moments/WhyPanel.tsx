@@ -1,5 +1,5 @@
+import { ownFiguresText } from '../../core/joints/ownFigures.ts'
 import type { AnyResult } from '../../core/moments/moments.ts'
-import { ownFiguresText } from '../../core/setup/ownFigures.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { Sheet } from '../ui/controls.tsx'
 import { inputValueWords, ORIGIN_WORDS } from '../words/inputWords.ts'

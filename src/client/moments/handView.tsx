@@ -1,7 +1,7 @@
 import { type LinkRef, pieceRef, sameLink } from '../../core/documents/linkRef.ts'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Hand } from '../../core/moments/hand.ts'
-import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
+import { HAND_OVER_PULL, HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
@@ -11,11 +11,11 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
-  rule: `The weakest link from the hand to the hook over its share of the fish: all of its dead weight in a lift, less with a net, gaff, hand or beach. ${HAND_OVER_WEIGHT.holds} or more holds, ${HAND_OVER_WEIGHT.watch} or more is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
+  rule: `The weakest link from the hand to the hook over what it carries of the fish. Lifted or netted, that is its dead weight or a share of it: ${HAND_OVER_WEIGHT.holds} times holds, ${HAND_OVER_WEIGHT.watch} is watch. A fish that is not lifted pulls at most what a person holds, or on the rod what the drag gives: ${HAND_OVER_PULL.holds} times holds, ${HAND_OVER_PULL.watch} is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
   figure: ({ figure, weightN, borneN, deciding: { verdict, withoutRush, rush } }, { show }) =>
     verdict === withoutRush
-      ? `Holds ${figure.value.toFixed(1)} times ${borneN < weightN ? 'its share of ' : 'the weight of '}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
+      ? `Holds ${figure.value.toFixed(1)} times ${borneN < weightN ? 'the pull of ' : 'the weight of '}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
       : rushFigure(rush, show),
   decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
   inputs: {

@@ -71,6 +71,8 @@ const REFUSED: [CalculationName, (input: any) => void, (string | number)[]][] = 
   ['water.line', (i) => { i.profile = [{ heightM: 2, speedMperS: 1 }, { heightM: 1, speedMperS: 1 }] }, ['profile', 1, 'heightM']],
   ['water.hangMass', (i) => { i.scope = 1 }, ['scope']],
   ['water.hangMass', (i) => { i.surfaceCurrentMperS = 0 }, ['surfaceCurrentMperS']],
+  ['water.driftLine', (i) => { i.driftAcrossMperS = 21 }, ['driftAcrossMperS']],
+  ['water.driftMass', (i) => { i.scope = 1 }, ['scope']],
   ['water.shoreHold', (i) => { i.grip = 0 }, ['grip']],
   ['water.shoreLine', (i) => { i.breakOutN = -1 }, ['breakOutN']],
   ['strength.lunge', (i) => { i.layers = [] }, ['layers']],

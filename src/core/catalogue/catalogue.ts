@@ -90,7 +90,9 @@ export type Catalogue = {
     breakOutN: Readonly<Record<Bed, number>>
   }
   methods: Readonly<Record<Method, { name: string; scope: number; reserve: number }>>
-  landings: Readonly<Record<Landing, { name: string; share: number; beyondRodM: number | undefined; byHand: boolean }>>
+  landings: Readonly<
+    Record<Landing, { name: string; share: number; mostN: number | undefined; beyondRodM: number | undefined; byHand: boolean }>
+  >
   rodActions: Readonly<Record<RodAction, { name: string; stiffness: number }>>
   dragSchools: readonly { name: string; share: number }[]
   unitCosts: Readonly<Record<'hook' | 'lure' | 'light' | 'float', number>>

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
-import { parseTrace } from '../setup/parseTrace.ts'
-import { endsOf, pathToPiece } from '../setup/paths.ts'
+import { parseTrace } from '../soundness/parseTrace.ts'
+import { endsOf, pathToPiece } from '../soundness/paths.ts'
 
 test('there is a document for each of the 26 families', () => {
   expect(new Set(FAMILY_FIXTURES.map(({ trace }) => trace.family)).size).toBe(26)

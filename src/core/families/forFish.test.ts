@@ -8,7 +8,7 @@ import { isLine } from '../documents/pieces.ts'
 import { defaultWater } from '../documents/water.ts'
 import { usualLanding } from '../purpose/landing.ts'
 import { conditionsForFish } from '../setup/conditionsForFish.ts'
-import { parseTrace } from '../setup/parseTrace.ts'
+import { parseTrace } from '../soundness/parseTrace.ts'
 import { draft } from './draft.ts'
 import { familyOf } from './families.ts'
 import type { UserChoices } from './family.ts'
@@ -122,6 +122,6 @@ test('how a fish is usually landed: lifted with ease, netted up to a size, else 
   expect(landing('gurnard', 30, 'shore')).toBe('lift')
   expect(landing('pollack', 30, 'anchor')).toBe('net')
   expect(landing('conger', 80, 'shore')).toBe('beach')
-  expect(landing('conger', 30, 'shore')).toBe('leadered')
+  expect(landing('conger', 20, 'shore')).toBe('leadered')
   expect(landing('tope', 80, 'anchor')).toBe('leadered')
 })

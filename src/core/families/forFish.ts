@@ -4,8 +4,7 @@ import { hookSuggest, STRAIGHTEN_MARGIN, type SuggestedHook } from '../catalogue
 import { isCircle } from '../catalogue/hooks.ts'
 import type { BaitForm, BaitType, HookPattern } from '../catalogue/ids.ts'
 import { mostCastKg } from '../catalogue/rods.ts'
-import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
-import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
+import { borneN, handLimits } from '../moments/landed.ts'
 import { biteTracesFor } from '../purpose/biteTrace.ts'
 import { hookKindsFor } from '../purpose/hookKind.ts'
 import { leaderFor } from '../purpose/leader.ts'
@@ -70,8 +69,9 @@ export function suggestedHook(setup: Setup): { pattern: HookPattern; size: strin
   if (!baited) return undefined
   const { conditions, catalogue } = setup
   // Drag or landing, whichever asks more of the wire.
-  const borneN = catalogue.landings[conditions.landing].share * conditions.fishMassKg * GRAVITY_M_PER_S2
-  const loadN = Math.max(conditions.dragN, (HAND_OVER_WEIGHT.holds * borneN) / STRAIGHTEN_MARGIN.holds)
+  const landing = catalogue.landings[conditions.landing]
+  const landedN = handLimits(landing).holds * borneN(landing, conditions.fishMassKg)
+  const loadN = Math.max(conditions.dragN, landedN / STRAIGHTEN_MARGIN.holds)
   const best = (pattern: HookPattern): SuggestedHook | undefined =>
     hookSuggest(catalogue, { pattern, ...baited.wanted, loadN }).sizes[0]
   const { pattern } = baited.hook

@@ -5,7 +5,7 @@ import type { FamilyId } from '../catalogue/familyIds.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { defaultWater } from '../documents/water.ts'
-import { withMainLine } from '../setup/outfitLines.ts'
+import { withMainLine } from '../outfits/outfitLines.ts'
 import { draft } from './draft.ts'
 import { familyOf } from './families.ts'
 

@@ -6,8 +6,8 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
 import { massOfKg } from '../setup/masses.ts'
 import { type Link, linkFinder } from '../setup/pathLinks.ts'
-import type { PathElement } from '../setup/paths.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
+import type { PathElement } from '../soundness/paths.ts'
 
 /** Turns of leader wanted on the spool as the cast begins. */
 const TURNS_ON_SPOOL = 4

@@ -1,9 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
+import { at, hw, to } from '../../../tests/fixtures/pieces.ts'
 import { evaluated } from '../../../tests/fixtures/setups.ts'
 import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { jointRef, pieceRef, woundRef } from '../documents/linkRef.ts'
+import { isLine } from '../documents/pieces.ts'
 import type { LinePiece, Trace } from '../documents/trace.ts'
 import { withPiece } from '../edit/changes.ts'
 
@@ -107,6 +109,49 @@ describe('hand', () => {
     expect(landed('net').deciding.links[0]!.id).toBe('main')
     expect(landed('leadered').deciding.inHand).toEqual(pieceRef('hook-length'))
     expect(landed('leadered').figure.value).toBeCloseTo(lifted.figure.value / 0.6, 9)
+  })
+
+  test('of two parts that do not pass the tip ring, the one nearer the reel stops the winding in', () => {
+    const { lengthM } = ledger.pieces.find(({ id }) => id === 'hook-length') as LinePiece
+    const ringed = (...placesM: number[]): Trace => ({
+      ...ledger,
+      pieces: [
+        ...ledger.pieces.filter(({ id }) => id !== 'swivel' && !['bead', 'sinker', 'clip'].includes(id)),
+        ...placesM.map((atM) => hw(`ring-${atM}`, 'crimp', at('leader', atM))),
+      ].map((piece) => (piece.id === 'hook-length' ? { ...piece, attach: to('leader', 'surgeonsJoin') } : piece)),
+    })
+    const leaderM = (ledger.pieces.find(({ id }) => id === 'leader') as LinePiece).lengthM
+    const far = handOf(ringed(2 * (leaderM / 3)))
+    const both = handOf(ringed(2 * (leaderM / 3), leaderM / 3))
+    expect(far.deciding.stopsAt).toEqual(pieceRef(`ring-${2 * (leaderM / 3)}`))
+    expect(both.deciding.stopsAt).toEqual(pieceRef(`ring-${leaderM / 3}`))
+    expect(both.deciding.beyondTipM).toBeCloseTo((2 * leaderM) / 3 + lengthM, 9)
+  })
+
+  test('a fish that is never lifted pulls what a person holds, however heavy; lifted or netted its weight counts', () => {
+    const boat = braidOutfit(100)
+    const stout = {
+      ...ledger,
+      pieces: ledger.pieces
+        .map((piece) => (isLine(piece) ? { ...piece, strengthN: 200 * LB } : piece))
+        .map((piece) =>
+          piece.role === 'hook' || piece.role === 'hardware' ? { ...piece, strengthN: 300 * LB } : piece,
+        ) as Trace['pieces'],
+    }
+    const big = (landing: Conditions['landing'], fishMassKg = 142) => handOf(stout, { landing, fishMassKg }, boat)
+    for (const landing of ['gaff', 'harpoon', 'leadered', 'tailRope', 'alongside'] as const) {
+      // On the rod, with no hand on the line, the drag gives first: 10 lb, and a fifth more to start it.
+      const byRod = landing === 'gaff' || landing === 'harpoon'
+      expect(big(landing).borneN, landing).toBeCloseTo(byRod ? 1.2 * 10 * LB : 200, 9)
+      expect(big(landing, 300).figure.value, landing).toBe(big(landing).figure.value)
+      expect(big(landing).limits, landing).toEqual({ holds: 1.5, watch: 1 })
+    }
+    expect(big('gaff').verdict).toBe('holds')
+    expect(big('lift').borneN).toBeCloseTo(142 * 9.80665, 9)
+    expect(big('net').borneN).toBeCloseTo(0.25 * 142 * 9.80665, 9)
+    expect([big('lift').verdict, big('net').verdict]).toEqual(['fails', 'fails'])
+    // A small one pulls no more than its share.
+    expect(big('leadered', 2).borneN).toBeCloseTo(0.6 * 2 * 9.80665, 9)
   })
 
   test('a bead above the swivel spares the tip ring', () => {

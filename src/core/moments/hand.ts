@@ -2,15 +2,16 @@ import { type LinkRef, pieceIdOf, pieceRef, sameLink, woundRef } from '../docume
 import { hungFrom, isLine, isTied, lineById } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
-import { freeLine } from '../setup/outfitLines.ts'
+import { freeLine } from '../outfits/outfitLines.ts'
 import type { Link } from '../setup/pathLinks.ts'
-import type { PathElement } from '../setup/paths.ts'
-import { type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
+import { linksFrom, type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
 import type { Rig } from '../setup/setup.ts'
+import { lineUp, type PathElement } from '../soundness/paths.ts'
 import { chainRequest } from './chainRequest.ts'
+import { borneN, handLimits } from './landed.ts'
 import { gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict, worseVerdict, worstOf } from './moment.ts'
 import { type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
-import { HAND_OVER_WEIGHT, LONGEST_DROP_M } from './thresholds.ts'
+import { LONGEST_DROP_M } from './thresholds.ts'
 
 /** Lowest that a hand gets above the feet, bent down at the edge, m. Nominal. */
 export const HAND_ABOVE_FEET_M = 0.3
@@ -46,6 +47,8 @@ export type Hand = MomentResult<'hand'> & {
   /** Dead weight of the fish, and what of it the chain bears as it is landed, N. */
   weightN: number
   borneN: number
+  /** What the weakest link must hold over that. */
+  limits: { holds: number; watch: number }
   /** The longest drop to a sinker, where it takes more than one lift. */
   longDrop?: { id: string; lengthM: number }
   /** What the hand holds that cuts. */
@@ -65,18 +68,19 @@ export const HAND: MomentKind<Hand> = {
 
 /**
  * Where a hand takes hold, bent down to the edge, it does so at freeboard + 0.3 m up from the hook; from there on, or from the rod
- * where none does, the weakest link over what the chain bears decides: the fish's dead weight, or a share of it by how it is landed. Out of reach is never better than `watch`: where the trace is shorter than that and braid
+ * where none does, the weakest link over what the chain bears decides (see `borneN`). Out of reach is never better than `watch`: where the trace is shorter than that and braid
  * is left to hold, where more hangs beyond the tip ring than the rod held up can bring to whoever lands it (freeboard + 1 m + the rod + the reach of a net), or where a
  * sinker's drop is over 1.5 m; nor is it better than a last rush under the rod tip leaves it. Undefined for a trace without a hook or lure.
  */
 function judgeHand(setup: PreparedSetup): Hand | undefined {
   const { trace, conditions, catalogue } = setup
   const weightN = conditions.fishMassKg * GRAVITY_M_PER_S2
-  const borneN = catalogue.landings[conditions.landing].share * weightN
+  const landing = catalogue.landings[conditions.landing]
+  const borne = borneN(landing, conditions.fishMassKg, conditions.startFactor * conditions.dragN)
   const longDrop = longestDrop(trace)
   const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map((end) => handPath(setup, end, borneN, longDrop !== undefined))
+    .map((end) => handPath(setup, end, borne, longDrop !== undefined))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
   const cuts = deciding.inHand && cutting(deciding.inHand, setup)
@@ -85,42 +89,41 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
     verdict: deciding.verdict,
     end: deciding.end,
     decides: deciding.weakest.ref,
-    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / borneN },
+    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / borne },
     margin: deciding.margin,
-    inputs: inputsOf(setup, deciding, { weightN, borneN }, longDrop),
+    inputs: inputsOf(setup, deciding, { weightN, borneN: borne }, longDrop),
     paths,
     deciding,
     weightN,
-    borneN,
+    borneN: borne,
+    limits: handLimits(landing),
     ...(longDrop ? { longDrop } : {}),
     ...(cuts ? { cuts } : {}),
   }
 }
 
-function handPath(setup: PreparedSetup, end: Piece, borneN: number, longDrop: boolean): HandPath {
+function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boolean): HandPath {
   const { trace, outfit, catalogue, conditions, tracePath, path } = setup
   const elements = tracePath(end.id)
-  const { byHand, beyondRodM } = catalogue.landings[conditions.landing]
+  const landing = catalogue.landings[conditions.landing]
+  const { byHand, beyondRodM } = landing
+  const limits = handLimits(landing)
   const atM = conditions.freeboardM + HAND_ABOVE_FEET_M
-  const held = byHand ? heldFrom(elements, atM) : undefined
-  const all = path(end.id).links
-  const below = new Set(elements.slice(held?.index ?? 0).map(({ id }) => id))
-  const outfitLine = freeLine(outfit).role
-  const links =
-    held === undefined ? all.slice(all.findIndex(({ id }) => id === outfitLine)) : all.filter(({ id }) => below.has(id))
+  const held = byHand ? lineUp(elements, atM) : undefined
+  const links = linksFrom(outfit, path(end.id).links, elements, held)
   const weakest = weakestOf(links)
   const tip = tipStop({ trace, catalogue }, elements, end.id)
   const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM + (beyondRodM ?? 0)
   // A hand can hold a mono top shot or main line; braid under load it cannot.
   const outOfReach = byHand && held === undefined && freeLine(outfit).material === 'braid'
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
-  const ratio = weakest.strengthN / borneN
-  const rush = rushOn(setup, path(end.id), outfit.rod.lengthM)
-  const byWeight = gradeAtLeast(ratio, HAND_OVER_WEIGHT)
+  const ratio = weakest.strengthN / borne
+  const rush = rushOn(setup, end.id, { lineOutM: outfit.rod.lengthM, atSide: true })
+  const byWeight = gradeAtLeast(ratio, limits)
   const withoutRush = outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight
   return {
     end: end.id,
-    inHand: byHand ? (held?.ref ?? woundRef(outfitLine)) : undefined,
+    inHand: byHand ? (held?.ref ?? woundRef(freeLine(outfit).role)) : undefined,
     atM,
     outOfReach,
     stopsAt: tip.ref,
@@ -139,21 +142,11 @@ function handPath(setup: PreparedSetup, end: Piece, borneN: number, longDrop: bo
     rush,
     withoutRush,
     verdict: worseVerdict(withoutRush, rush.verdict),
-    margin: ratio / HAND_OVER_WEIGHT.holds,
+    margin: ratio / limits.holds,
   }
 }
 
 const lengthM = (element: PathElement) => (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0)
-
-/** The line of a path that lies so far up from its end, and where it stands on the path; undefined where the path is shorter. */
-function heldFrom(elements: readonly PathElement[], upM: number): { index: number; ref: LinkRef } | undefined {
-  let m = 0
-  for (const [index, element] of [...elements.entries()].toReversed()) {
-    m += lengthM(element)
-    if (element.kind === 'line' && m >= upM) return { index, ref: element.ref }
-  }
-  return undefined
-}
 
 /** What first meets the tip ring as the path is wound in, and how much hangs beyond it, m. */
 function tipStop(

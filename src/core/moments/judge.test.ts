@@ -12,10 +12,10 @@ import { jointRef } from '../documents/linkRef.ts'
 import { isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { withClip, withJoint, withoutClip, withPiece } from '../edit/changes.ts'
+import { fitIssues } from '../joints/fitIssues.ts'
 import { normalCdf } from '../math/normal.ts'
 import { strengthChain } from '../physics/strength/chain.ts'
-import { fitIssues } from '../setup/fitIssues.ts'
-import { pathToPiece } from '../setup/paths.ts'
+import { pathToPiece } from '../soundness/paths.ts'
 
 const outfit = braidOutfit(50)
 const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB }

@@ -1,9 +1,9 @@
+import { linesOut, mainLine, spoolOf, woundM } from '../outfits/outfitLines.ts'
 import { strengthDrag } from '../physics/strength/drag.ts'
-import { linesOut, mainLine, spoolOf, woundM } from '../setup/outfitLines.ts'
 import { pathLinks } from '../setup/pathLinks.ts'
-import { pathToPiece } from '../setup/paths.ts'
 import { weakestOf } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
+import { pathToPiece } from '../soundness/paths.ts'
 import { dragInput, lineDragN } from './run.ts'
 
 /** The peak pull on the hook, and the most that the chain is allowed, with so much line out. */

@@ -1,8 +1,8 @@
 import { lineDiameterM } from '../catalogue/materials.ts'
 import { pieceNamed } from '../documents/pieces.ts'
+import { type LineOut, mainLine, spoolInput } from '../outfits/outfitLines.ts'
 import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
-import { type LineOut, mainLine, spoolInput } from '../setup/outfitLines.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
 import { chainRequest } from './chainRequest.ts'
@@ -118,7 +118,7 @@ function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineCl
 type Load = { waterDragN: number; lineClassN: number; dragN: number }
 
 function withRush(setup: PreparedSetup, ran: Ran): RunPath {
-  const rush = rushOn(setup, setup.path(ran.end), setup.lineOutM)
+  const rush = rushOn(setup, ran.end, { lineOutM: setup.lineOutM, atSide: false })
   return { ...ran, rush, byDrag: ran.verdict, verdict: worseVerdict(ran.verdict, rush.verdict) }
 }
 

@@ -8,7 +8,8 @@ import type { Material } from '../catalogue/ids.ts'
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import { defaultConditions } from '../documents/conditions.ts'
-import { withMainLine } from '../setup/outfitLines.ts'
+import { withLength } from '../edit/changes.ts'
+import { withMainLine } from '../outfits/outfitLines.ts'
 import { givesEnough, leastRush, rushByLineOut } from './rush.ts'
 import { strikeWhileTowed } from './towedStrike.ts'
 
@@ -75,6 +76,31 @@ describe('a rush judged', () => {
     expect(pointed.hand!.deciding.rush.lineOutM).toBe(rushed().outfit.rod.lengthM)
     expect(pointed.run!.deciding.rush.lineOutM).toBe(20)
     expect(found(rushed({ rodHeld: 'bent' }), 'rush-breaks')).toEqual([])
+  })
+
+  test('at the side the line that lies out beyond the trace does not count, nor what is still on the reel', () => {
+    const sides = [20, 140, 160, 250].map((lineOutM) => judged(rushed({ lineOutM })).hand!)
+    for (const { deciding, verdict } of sides) {
+      expect(deciding.rush).toEqual(sides[0]!.deciding.rush)
+      expect(verdict).toBe(sides[0]!.verdict)
+    }
+    // A weak backing is on the reel then: it breaks nothing at the side.
+    const weak = rushed()
+    const { outfit: strong } = weak
+    const onWeakBacking = {
+      ...strong,
+      wound: strong.wound.map((line) => (line.role === 'backing' ? { ...line, strengthN: 4 * LB } : line)),
+    }
+    expect(judged({ ...weak, outfit: onWeakBacking }).hand!.deciding.rush).toEqual(judged(weak).hand!.deciding.rush)
+  })
+
+  test('a leader longer than the rod gives no more at the side: only what is outside the tip ring stretches', () => {
+    const longer = (lengthM: number) => {
+      const content = rushed()
+      return judged({ ...content, trace: withLength(content.trace, 'leader', lengthM) }).hand!.deciding.rush.peakN
+    }
+    expect(longer(30)).toBeCloseTo(longer(15), 9)
+    expect(longer(1)).toBeGreaterThan(longer(15))
   })
 
   test('the faster it goes off the less likely it is held, down to a verdict that fails', () => {

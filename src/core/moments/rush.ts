@@ -1,12 +1,12 @@
 import { spoolEffectiveMassKg } from '../catalogue/reels.ts'
 import { rodStiffnessNperM } from '../catalogue/rods.ts'
 import type { Conditions } from '../documents/conditions.ts'
+import { linesOut, spoolOf, woundM } from '../outfits/outfitLines.ts'
 import { type LungeInput, strengthLunge } from '../physics/strength/lunge.ts'
-import { linesOut, spoolOf, woundM } from '../setup/outfitLines.ts'
-import { linesAlong, pathToPiece } from '../setup/paths.ts'
-import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
+import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { stretchyLines } from '../setup/stretch.ts'
+import { linesAlong, pathToPiece } from '../soundness/paths.ts'
 import { type CalculationRequest, gradeAtLeast, type Input, type Verdict } from './moment.ts'
 import { RUSH_SURVIVAL } from './thresholds.ts'
 
@@ -17,23 +17,28 @@ type RodHeld = Conditions['rodHeld']
 /** Peak pull of a sudden rush with so much line out: the rod bent, and pointed at the fish. */
 export type RushPoint = { lineOutM: number; bentN: number; pointedN: number }
 
-/** A rush judged: what it pulls with so much line out, and whether the chain stays whole. */
-export type Rush = { lineOutM: number; peakN: number; survival: number; verdict: Verdict }
+/** Where a rush comes: with so much of the outfit’s line out, or, with the fish at the side, so much of any line from rod tip to fish. */
+export type RushPlace = { lineOutM: number; atSide: boolean }
+/** A rush judged: what it pulls there, and whether what it pulls on stays whole. */
+export type Rush = RushPlace & { peakN: number; survival: number; verdict: Verdict }
 
 /**
- * What `strength.lunge` is asked of a rush with so much line out.
+ * What `strength.lunge` is asked of a rush.
  * @param endId the hook or lure whose path is meant.
  */
-export function lungeInput(setup: Setup, endId: string, lineOutM: number, held: RodHeld): LungeInput {
+export function lungeInput(setup: Setup, endId: string, { lineOutM, atSide }: RushPlace, held: RodHeld): LungeInput {
   const { trace, outfit, conditions, catalogue } = setup
-  const spool = spoolOf(catalogue, outfit, lineOutM)
-  const out = linesOut(outfit, spool, lineOutM).map(({ line, outM }) => ({ line, lengthM: outM }))
+  const ofTrace = linesAlong(pathToPiece(trace, endId))
+  const outside = atSide ? lastOf(ofTrace, lineOutM) : ofTrace
+  const ofReelM = atSide ? lineOutM - sumM(outside) : lineOutM
+  const spool = spoolOf(catalogue, outfit, ofReelM)
+  const out = linesOut(outfit, spool, ofReelM).map(({ line, outM }) => ({ line, lengthM: outM }))
   return {
     // The setting is what a full spool lets go at; a smaller one holds harder.
     dragN: conditions.dragN * spool.dragGrowth,
     startFactor: conditions.startFactor,
     speedMperS: conditions.fishSpeedMperS,
-    layers: stretchyLines(catalogue, [...linesAlong(pathToPiece(trace, endId)), ...out]),
+    layers: stretchyLines(catalogue, [...outside, ...out]),
     spoolEffectiveMassKg: spoolEffectiveMassKg(catalogue, outfit.reel),
     // Pointed at the fish the line runs straight through the guides.
     guideWrapRad: conditions.dragMeasuredAt === 'tip' || held === 'pointed' ? 0 : conditions.guideWrapRad,
@@ -42,13 +47,31 @@ export function lungeInput(setup: Setup, endId: string, lineOutM: number, held: 
   }
 }
 
+type Length = ReturnType<typeof linesAlong>[number]
+
+const sumM = (lengths: readonly Length[]) => lengths.reduce((sum, { lengthM }) => sum + lengthM, 0)
+
+/** The last metres of lines that follow each other. */
+function lastOf(lengths: readonly Length[], metres: number): Length[] {
+  let leftM = metres
+  return lengths
+    .toReversed()
+    .map(({ line, lengthM }) => {
+      const outM = Math.min(lengthM, leftM)
+      leftM -= outM
+      return { line, lengthM: outM }
+    })
+    .toReversed()
+}
+
 /**
  * What a sudden rush does before the spool turns, by line out from a metre on, closer together near the boat: there the line is short
  * and does not give; far out the spool is small and holds harder.
  */
 export function rushByLineOut(setup: Setup, endId: string): RushPoint[] {
   const mostM = woundM(setup.catalogue, setup.outfit)
-  const peakN = (lineOutM: number, held: RodHeld) => strengthLunge(lungeInput(setup, endId, lineOutM, held)).peakN
+  const peakN = (lineOutM: number, held: RodHeld) =>
+    strengthLunge(lungeInput(setup, endId, { lineOutM, atSide: false }, held)).peakN
   return Array.from({ length: SAMPLES + 1 }, (_, i) => mostM ** (i / SAMPLES) * (1 - 1e-9)).map((lineOutM) => ({
     lineOutM,
     bentN: peakN(lineOutM, 'bent'),
@@ -56,11 +79,11 @@ export function rushByLineOut(setup: Setup, endId: string): RushPoint[] {
   }))
 }
 
-/** A rush on a path, the rod held as the conditions say: holds where the chain is as good as sure to stay whole. */
-export function rushOn(setup: PreparedSetup, path: EndPath, lineOutM: number): Rush {
-  const { peakN } = strengthLunge(lungeInput(setup, path.end.id, lineOutM, setup.conditions.rodHeld))
-  const survival = path.survival(peakN)
-  return { lineOutM, peakN, survival, verdict: gradeAtLeast(survival, RUSH_SURVIVAL) }
+/** A rush, the rod held as the conditions say: holds where what it pulls on is as good as sure to stay whole. */
+export function rushOn(setup: PreparedSetup, endId: string, { lineOutM, atSide }: RushPlace): Rush {
+  const { peakN } = strengthLunge(lungeInput(setup, endId, { lineOutM, atSide }, setup.conditions.rodHeld))
+  const survival = (atSide ? setup.underTip(endId) : setup.path(endId)).survival(peakN)
+  return { lineOutM, atSide, peakN, survival, verdict: gradeAtLeast(survival, RUSH_SURVIVAL) }
 }
 
 export const rushInputs = ({ conditions }: Setup, rush: Rush): Input[] => [
@@ -69,9 +92,9 @@ export const rushInputs = ({ conditions }: Setup, rush: Rush): Input[] => [
   { key: 'rushSurvival', quantity: 'share', value: rush.survival, origin: 'computed' },
 ]
 
-export const rushRequest = (setup: Setup, endId: string, { lineOutM }: Rush): CalculationRequest => ({
+export const rushRequest = (setup: Setup, endId: string, place: RushPlace): CalculationRequest => ({
   calculation: 'strength.lunge',
-  input: lungeInput(setup, endId, lineOutM, setup.conditions.rodHeld),
+  input: lungeInput(setup, endId, place, setup.conditions.rodHeld),
   from: { layers: 'nominal', spoolEffectiveMassKg: 'nominal', rodStiffnessNperM: 'nominal' },
 })
 

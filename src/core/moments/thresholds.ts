@@ -24,7 +24,9 @@ export const OFF_DEPTH = { holds: 1, watch: 0.4, leastM: 0.5, share: 0.1 }
 export const KEPT_SHARE = { holds: 0.6, watch: 0.3 }
 /** Take: the share of a bait that linked hooks are to hold; of a live bait’s mass, of the gap, see `hookSuggest`. */
 export const COVERAGE = { least: 0.6, most: 0.85 }
-/** Hand: the weakest of the part in hand over the dead weight. */
+/** Hand: the weakest of the part in hand over the dead weight, where the fish is lifted or netted. */
 export const HAND_OVER_WEIGHT = { holds: 3, watch: 2 }
+/** Hand: the same over the pull of a fish that is never lifted: the hand or the drag gives before the line does. Ours. */
+export const HAND_OVER_PULL = { holds: 1.5, watch: 1 }
 /** Hand: a sinker on a longer drop does not come in with one lift, m. */
 export const LONGEST_DROP_M = 1.5

@@ -3,8 +3,8 @@ import type { Landing, Method } from '../catalogue/ids.ts'
 import type { Target } from '../documents/fish.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
-import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
-import { mainLine } from '../setup/outfitLines.ts'
+import { borneN, handLimits } from '../moments/landed.ts'
+import { mainLine } from '../outfits/outfitLines.ts'
 import { WET_AND_KNOTTED } from './leader.ts'
 
 /** How a fish is landed, the least trouble first; the last always does, for a hand holds the leader and not the main line. */
@@ -13,9 +13,9 @@ const ON_BOAT: readonly Landing[] = ['lift', 'net', 'leadered']
 /** Line class over the weight of a fish that is lifted without a second thought. Ours. */
 export const EASY_LIFT = 8
 /** A fish that a net takes, kg. Ours. */
-const MAX_NETTED_KG = 8
+export const MAX_NETTED_KG = 8
 
-/** How a fish is usually landed with an outfit: the first way that its main line bears three times over. */
+/** How a fish is usually landed with an outfit: the first way that its main line bears as often over as that way asks. */
 export function usualLanding(
   { landings }: Pick<Catalogue, 'landings'>,
   { typicalMassKg }: Target,
@@ -27,7 +27,8 @@ export function usualLanding(
   const bears = (landing: Landing) => {
     if (landing === 'lift') return EASY_LIFT * weightN <= mainN
     if (landing === 'net' && typicalMassKg > MAX_NETTED_KG) return false
-    return HAND_OVER_WEIGHT.holds * landings[landing].share * weightN <= WET_AND_KNOTTED * mainN
+    const how = landings[landing]
+    return handLimits(how).holds * borneN(how, typicalMassKg) <= WET_AND_KNOTTED * mainN
   }
   return (method === 'shore' ? ON_SHORE : ON_BOAT).find(bears) ?? 'leadered'
 }

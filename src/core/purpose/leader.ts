@@ -1,8 +1,7 @@
 import { labelAtLeastN, labelAtMostN, nextLabelN } from '../catalogue/labels.ts'
 import type { Target } from '../documents/fish.ts'
-import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
-import { HAND_OVER_WEIGHT } from '../moments/thresholds.ts'
+import { borneN, handLimits } from '../moments/landed.ts'
 import { length, type Phrase, say, strength } from '../units/phrase.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 import type { Purpose } from './purpose.ts'
@@ -114,9 +113,9 @@ export const tailM = ({ fights, largeLengthM }: Target): number => (fights.inclu
 /** Label up to which the fish stands a line that it sees, N; endless where it does not mind. */
 export const shyMostN = (purpose: Purpose): number =>
   isShy(purpose) ? SHY_N_PER_ROOT_KG * rootKg(purpose.target) : Number.POSITIVE_INFINITY
-/** Label that a hand on the line asks for, N: what is landed three times over, wet and knotted. */
+/** Label that a hand on the line asks for, N: what is landed as often over as a hand asks, wet and knotted. */
 const handsN = ({ landing, fishMassKg }: Purpose): number =>
-  (HAND_OVER_WEIGHT.holds * landing.share * fishMassKg * GRAVITY_M_PER_S2) / WET_AND_KNOTTED
+  (handLimits(landing).holds * borneN(landing, fishMassKg)) / WET_AND_KNOTTED
 
 /** Whether a fish sees a line: in clear water by day. What nobody said is taken to be so. */
 const isSeen = ({ clarity, light }: Purpose) => clarity !== 'coloured' && light !== 'night'

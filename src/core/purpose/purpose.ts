@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { Bed, Landing } from '../catalogue/ids.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
-import { mainLine } from '../setup/outfitLines.ts'
+import { mainLine } from '../outfits/outfitLines.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** What a trace is for and who fishes it, as far as it decides of leader, hook and family; SI. */

@@ -1,13 +1,14 @@
+import type { Outfit } from '../documents/outfit.ts'
 import { pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
+import { freeLine, type LineOut, linesOut, spoolOf } from '../outfits/outfitLines.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import type { Chances } from '../physics/strength/failureTables.ts'
+import { endsOf, lineUp, type PathElement, pathToPiece } from '../soundness/paths.ts'
 import { lineOutInRunM } from './lineWanted.ts'
 import { type Moved, movedOf } from './moving/moved.ts'
-import { type LineOut, linesOut, spoolOf } from './outfitLines.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
-import { endsOf, type PathElement, pathToPiece } from './paths.ts'
 import type { Setup } from './setup.ts'
 
 /** A path from the reel to one end: its links, the weakest, the chance that each goes first, and that nothing goes at a load. */
@@ -25,6 +26,8 @@ export type PreparedSetup = Setup & {
   /** Reel to end, with the line out as the conditions say. */
   path: (endId: string) => EndPath
   tracePath: (endId: string) => PathElement[]
+  /** Rod tip to end with the end a rod’s length under it, as a fish at the side: what lies on the reel is left out. */
+  underTip: (endId: string) => EndPath
   /** What comes of the way its line moves; @throws CoreError as `movedOf` does. */
   moved: () => Moved | undefined
 }
@@ -39,9 +42,14 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const tracePath = remember((id) => pathToPiece(trace, id))
   const linksOf = linkFinder({ catalogue, wound, conditions })
   const chancesOf = chanceFinder()
-  const path = remember((id: string): EndPath => {
-    const links = linksOf(tracePath(id))
-    return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), ...chancesOf(links.map(({ failing }) => failing)) }
+  const endPath = (id: string, links: Link[]): EndPath => ({
+    ...{ end: pieceNamed(trace, id), links, weakest: weakestOf(links) },
+    ...chancesOf(links.map(({ failing }) => failing)),
+  })
+  const path = remember((id: string) => endPath(id, linksOf(tracePath(id))))
+  const underTip = remember((id: string): EndPath => {
+    const elements = tracePath(id)
+    return endPath(id, linksFrom(outfit, path(id).links, elements, lineUp(elements, outfit.rod.lengthM)))
   })
   const { moving } = conditions
   let known: Moved | undefined
@@ -49,7 +57,20 @@ export function prepareSetup(setup: Setup): PreparedSetup {
     known ??= moving && movedOf(setup, moving)
     return known
   }
-  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath, moved }
+  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath, underTip, moved }
+}
+
+/** The links of a path from a line of its trace on; from the outfit’s own line where there is none. */
+export function linksFrom(
+  outfit: Outfit,
+  links: readonly Link[],
+  elements: readonly PathElement[],
+  from: { index: number } | undefined,
+): Link[] {
+  const { role } = freeLine(outfit)
+  if (!from) return links.slice(links.findIndex(({ id }) => id === role))
+  const below = new Set(elements.slice(from.index).map(({ id }) => id))
+  return links.filter(({ id }) => below.has(id))
 }
 
 export function weakestOf(links: readonly Link[]): Link {

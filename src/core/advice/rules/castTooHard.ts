@@ -1,7 +1,7 @@
 import { pieceIdOf } from '../../documents/linkRef.ts'
+import { restsOnPulls } from '../../joints/ownFigures.ts'
 import { nearestToGiving, overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
-import { restsOnPulls } from '../../setup/ownFigures.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shortLinks, stouterLines } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'

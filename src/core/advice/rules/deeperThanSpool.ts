@@ -1,6 +1,6 @@
 import { isCastMethod } from '../../catalogue/methods.ts'
+import { woundOnM } from '../../outfits/outfitLines.ts'
 import { lineWantedM } from '../../setup/lineWanted.ts'
-import { woundOnM } from '../../setup/outfitLines.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 

@@ -1,6 +1,6 @@
 import { nextLabelN } from '../../catalogue/labels.ts'
 import { labelledN } from '../../documents/pieces.ts'
-import { freeLine, mainLine } from '../../setup/outfitLines.ts'
+import { freeLine, mainLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { outfitLeader, restrung } from '../remedies.ts'

@@ -1,6 +1,6 @@
 import { efficiencyOf } from '../../catalogue/catalogue.ts'
 import { isTied, jointOf } from '../../documents/pieces.ts'
-import { materialsBeside } from '../../setup/connectionRules.ts'
+import { materialsBeside } from '../../joints/connectionRules.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, retied, stouterKnot } from '../remedies.ts'

@@ -1,7 +1,7 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { labelledN } from '../../documents/pieces.ts'
 import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
-import { freeLine, mainLine } from '../../setup/outfitLines.ts'
+import { freeLine, mainLine } from '../../outfits/outfitLines.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shockLeader } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'

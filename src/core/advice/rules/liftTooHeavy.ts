@@ -1,22 +1,39 @@
-import { HAND_OVER_WEIGHT } from '../../moments/thresholds.ts'
+import type { Landing } from '../../catalogue/ids.ts'
+import type { Conditions } from '../../documents/conditions.ts'
+import { MAX_NETTED_KG } from '../../purpose/landing.ts'
 import { say } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import type { Remedy, Rule } from '../finding.ts'
 
-/** The fish is too heavy to lift by this trace: net it, or lift a smaller one. */
+/** The fish pulls or weighs too much for this trace as it is landed: land it another way, or a smaller one. */
 export const liftTooHeavy: Rule = {
   id: 'lift-too-heavy',
   check: ({ moments: { hand }, setup: { conditions } }) => {
-    if (!hand || hand.figure.value >= HAND_OVER_WEIGHT.holds) return []
+    if (!hand || hand.figure.value >= hand.limits.holds) return []
     return [
       {
-        severity: hand.figure.value < HAND_OVER_WEIGHT.watch ? 'fault' : 'caution',
-        why: say`The weakest link from the hand to the hook holds ${hand.figure.value.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'its share of the fish'}; it should hold ${HAND_OVER_WEIGHT.holds} times.`,
-        figure: HAND_OVER_WEIGHT.holds / hand.figure.value,
-        remedies:
-          conditions.landing === 'net'
-            ? []
-            : [{ label: 'net it', make: () => ({ conditions: { ...conditions, landing: 'net' as const } }) }],
+        severity: hand.figure.value < hand.limits.watch ? 'fault' : 'caution',
+        why: say`The weakest link from the hand to the hook holds ${hand.figure.value.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'the pull of the fish'}; it should hold ${hand.limits.holds} times.`,
+        figure: hand.limits.holds / hand.figure.value,
+        remedies: otherWays(conditions),
       },
     ]
   },
+}
+
+const WAYS: readonly { landing: Landing; label: string; suits: (conditions: Conditions) => boolean }[] = [
+  { landing: 'net', label: 'net it', suits: ({ fishMassKg }) => fishMassKg <= MAX_NETTED_KG },
+  {
+    landing: 'beach',
+    label: 'draw it up the beach',
+    suits: ({ water, castStyle }) => (water ? water.method === 'shore' : castStyle !== 'none'),
+  },
+  { landing: 'leadered', label: 'take the leader by hand', suits: ({ water }) => water?.method !== 'shore' },
+]
+
+function otherWays(conditions: Conditions): Remedy[] {
+  if (conditions.landing !== 'lift' && conditions.landing !== 'net') return []
+  return WAYS.filter(({ landing, suits }) => landing !== conditions.landing && suits(conditions)).map(({ landing, label }) => ({
+    label,
+    make: () => ({ conditions: { ...conditions, landing } }),
+  }))
 }

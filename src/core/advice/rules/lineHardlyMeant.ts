@@ -1,7 +1,7 @@
 import { isLine, labelledN, parentId, pieceById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { OUTFIT } from '../../documents/vocabulary.ts'
-import { freeLine } from '../../setup/outfitLines.ts'
+import { freeLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { QUANTITIES } from '../../units/quantities.ts'
 import type { Judged, Rule } from '../finding.ts'

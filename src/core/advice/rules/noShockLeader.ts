@@ -1,6 +1,6 @@
 import { overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
-import { freeLine } from '../../setup/outfitLines.ts'
+import { freeLine } from '../../outfits/outfitLines.ts'
 import { length, say } from '../../units/phrase.ts'
 import { gentlerCast, shockLeader, shortLinks } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'

@@ -1,4 +1,4 @@
-import { mainLine } from '../../setup/outfitLines.ts'
+import { mainLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 

@@ -37,7 +37,7 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
   return {
     subject: end,
     severity: rush.verdict === 'fails' ? 'fault' : 'caution',
-    why: say`A sudden run with ${length(rush.lineOutM)} of line out and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns. The chain breaks ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod or a mono top shot helps.`,
+    why: say`A sudden run with ${length(rush.lineOutM)} of line ${rush.atSide ? 'from the rod tip to the fish' : 'out'} and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns. The chain breaks ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod or a mono top shot helps.`,
     figure: 1 / Math.max(rush.survival, 1e-6),
     remedies: [
       ...(conditions.rodHeld === 'pointed'
@@ -72,9 +72,8 @@ function longerLeader({ trace, outfit, catalogue, conditions }: PreparedSetup): 
 }
 
 /** The drag, in half pounds, that a rush leaves the chain whole at; 0 where none does. */
-function easedN(setup: PreparedSetup, end: string, { lineOutM }: Rush): number {
-  const holds = (dragN: number) =>
-    rushOn({ ...setup, conditions: { ...setup.conditions, dragN } }, setup.path(end), lineOutM).verdict === 'holds'
+function easedN(setup: PreparedSetup, end: string, rush: Rush): number {
+  const holds = (dragN: number) => rushOn({ ...setup, conditions: { ...setup.conditions, dragN } }, end, rush).verdict === 'holds'
   let [low, high] = [0, setup.conditions.dragN]
   for (let i = 0; i < HALVINGS; i += 1) {
     const middle = (low + high) / 2

@@ -1,6 +1,6 @@
 import { withLength } from '../../edit/changes.ts'
 import { clippedDown } from '../../moments/castPath.ts'
-import { endsOf } from '../../setup/paths.ts'
+import { endsOf } from '../../soundness/paths.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'

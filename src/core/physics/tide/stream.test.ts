@@ -21,11 +21,17 @@ test('at springs and neaps the rows themselves; halfway in range, halfway in rat
   expect(at({ tidalRangeM: 0 })).toEqual({ rateMperS: 0, directionDeg: null })
 })
 
-test('between hours the velocity is a vector: two streams that oppose meet in slack water', () => {
-  expect(at({ hourFromHighWater: 3 }).rateMperS).toBeCloseTo(0, 12)
-  const { rateMperS, directionDeg } = at({ hourFromHighWater: -3 })
+test('between two rows the velocity is a vector: streams that oppose meet in slack water', () => {
+  const opposed = at({ hourFromHighWater: 3, table: input.table.slice(1) })
+  expect(opposed.rateMperS).toBeCloseTo(0, 12)
+  const { rateMperS, directionDeg } = at({ hourFromHighWater: -3, table: input.table.slice(0, 2) })
   expect(rateMperS).toBeCloseTo(Math.hypot(0.5, 0.4), 12)
   expect(directionDeg).toBeCloseTo((Math.atan2(0.5, 0.4) * 180) / Math.PI, 9)
+})
+
+test('two rows of one hour are one: the first', () => {
+  const table = [input.table[0]!, { ...input.table[0]!, springMperS: 3 }, ...input.table.slice(1)]
+  expect(at({ hourFromHighWater: -4, table })).toEqual(at({ hourFromHighWater: -4 }))
 })
 
 test('the end rows hold for half an hour more, and no longer', () => {

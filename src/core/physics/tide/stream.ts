@@ -1,4 +1,5 @@
 import { CoreError } from '../../errors.ts'
+import { monotoneCubic } from '../../math/monotoneCubic.ts'
 
 /** One row of a stream table: rates at springs and neaps, and where the stream sets, by the hour from high water. */
 export type StreamRow = { hour: number; springMperS: number; neapMperS: number; directionDeg: number }
@@ -16,12 +17,14 @@ export type Stream = { rateMperS: number; directionDeg: number | null }
 const FARTHEST_HOUR = 6.5
 /** By how much spring and neap ranges must differ for a day’s range to lie between them. */
 const MIN_DIFFERENCE_M = 0.01
+/** Rows no farther apart than this are of one hour; the first counts. */
+const SAME_HOUR = 1e-6
 /** A rate under this is none, m/s. */
 const NO_RATE = 1e-12
 
 /**
  * Rate and set of the stream at an hour from high water: each row scaled between neaps and springs by the day's range (extrapolated,
- * floored at nothing), and between rows the velocity taken as a vector.
+ * floored at nothing), and between rows east and north each by a monotone cubic, so that neither has a corner.
  * @throws CoreError 'hour-outside-table' beyond 6.5 hours; 'out-of-range' where the spring range does not exceed the neap's by
  * a centimetre.
  */
@@ -30,18 +33,19 @@ export function tideStream({ hourFromHighWater: hour, tidalRangeM, neapRangeM, s
     throw new CoreError('hour-outside-table', `${hour} hours from high water is outside the table`, { value: hour })
   if (!(springRangeM >= neapRangeM + MIN_DIFFERENCE_M))
     throw new CoreError('out-of-range', 'The spring range must exceed the neap range by a centimetre', { value: springRangeM })
-  const rows = table.toSorted((a, b) => a.hour - b.hour)
-  const velocity = ({ springMperS, neapMperS, directionDeg }: StreamRow) => {
-    const share = (tidalRangeM - neapRangeM) / (springRangeM - neapRangeM)
-    const rate = Math.max(0, neapMperS + share * (springMperS - neapMperS))
-    const to = (directionDeg * Math.PI) / 180
-    return [rate * Math.sin(to), rate * Math.cos(to)] as const
+  const rows = table
+    .toSorted((a, b) => a.hour - b.hour)
+    .filter((row, i, all) => i === 0 || row.hour - all[i - 1]!.hour > SAME_HOUR)
+  const share = (tidalRangeM - neapRangeM) / (springRangeM - neapRangeM)
+  const hours = rows.map((row) => row.hour)
+  const part = (of: (radians: number) => number) => {
+    const velocities = rows.map(({ springMperS, neapMperS, directionDeg }) => {
+      const rate = Math.max(0, neapMperS + share * (springMperS - neapMperS))
+      return rate * of((directionDeg * Math.PI) / 180)
+    })
+    return monotoneCubic(hours, velocities)(hour)
   }
-  const after = rows.findIndex((row) => row.hour >= hour)
-  const [lower, upper] = [rows[after < 0 ? rows.length - 1 : Math.max(0, after - 1)]!, rows[after < 0 ? rows.length - 1 : after]!]
-  const share = upper.hour > lower.hour ? Math.min(1, Math.max(0, (hour - lower.hour) / (upper.hour - lower.hour))) : 0
-  const [from, to] = [velocity(lower), velocity(upper)]
-  const [east, north] = [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])]
+  const [east, north] = [part(Math.sin), part(Math.cos)]
   const rateMperS = Math.hypot(east, north)
   if (rateMperS < NO_RATE) return { rateMperS: 0, directionDeg: null }
   return { rateMperS, directionDeg: ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360 }

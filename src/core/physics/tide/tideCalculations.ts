@@ -30,8 +30,8 @@ export const TIDE_CALCULATIONS = {
   'tide.stream': define({
     title: 'Rate and direction of the current at an hour from high water',
     formula:
-      'rate = neap + (range − neapRange)/(springRange − neapRange) × (spring − neap), floored at 0;  between hours the velocity as a vector',
-    source: 'Current tables of tidal atlases',
+      'rate = neap + (range − neapRange)/(springRange − neapRange) × (spring − neap), floored at 0;  between hours east and north each by a monotone cubic',
+    source: 'Current tables of tidal atlases; F. N. Fritsch, R. E. Carlson, Monotone Piecewise Cubic Interpolation (1980)',
     valid: 'from 6.5 hours before high water to 6.5 after',
     input: z.strictObject({
       hourFromHighWater: z.number().min(-1_000).max(1_000),

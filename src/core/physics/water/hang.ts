@@ -36,12 +36,12 @@ export function waterHang({ lineDiameterM, lineDensityKgperM3, ...input }: HangI
   )
 }
 
-/** What is read off the top of a hanging line. */
-export function hangOf({ top: { s, x, tx, tz } }: Hung): Hang {
+/** What is read off the top of a hanging line; out of the plane, the setback as far as it is, whichever way. */
+export function hangOf({ top: { s, x, y, tx, ty = 0, tz } }: Hung): Hang {
   return {
     lineOutM: s,
-    setbackM: -x,
-    topTensionN: Math.hypot(tx, tz),
-    topAngleFromVerticalDeg: (Math.atan2(-tx, tz) * 180) / Math.PI,
+    setbackM: y === undefined ? -x : Math.hypot(x, y),
+    topTensionN: Math.hypot(tx, ty, tz),
+    topAngleFromVerticalDeg: (Math.atan2(y === undefined ? -tx : Math.hypot(tx, ty), tz) * 180) / Math.PI,
   }
 }

@@ -14,7 +14,9 @@ export type Hanging = {
   /** Drag coefficient times area of the bait, m². */
   baitDragAreaM2: number
   layers: readonly Layer[]
+  /** What passes the boat down-current, by height; and across, where it drifts across. */
   current: CurrentProfile
+  acrossMperS?: number
   depthM: number
   waterDensityKgperM3: number
 }
@@ -24,7 +26,10 @@ export type HangOptions = {
   tangentialCoefficient?: number
   onPoint?: (point: LinePoint) => void
 }
-/** Where the line comes out, and how much of the pull down-current each thing makes, N: sinker, bait, and the layers in order. */
+/**
+ * Where the line comes out, and how much each thing makes of the level pull there, N: sinker, bait, and the layers in order. Without a
+ * drift across the pull counts down-current, below zero the other way.
+ */
 export type Hung = { top: LinePoint; sinkerN: number; baitN: number; layersN: number[] }
 
 /** Line out over depth past which the sinker no longer holds the line down. */
@@ -38,29 +43,42 @@ const DEFAULT_TOLERANCE = 1e-8
  * Source: H. O. Berteaux, Buoy Engineering (1976), `d(T t)/ds + f − w ẑ = 0`. Valid: steady current, no swell.
  */
 export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
-  const { sinkerMassKg, sinkerDensityKgperM3, depthM, current, waterDensityKgperM3: rho } = hanging
+  const { sinkerMassKg, sinkerDensityKgperM3, depthM, current, acrossMperS = 0, waterDensityKgperM3: rho } = hanging
   const weightN = submergedWeightN(sinkerMassKg, sinkerDensityKgperM3, rho)
   if (!(weightN > 0))
     throw new CoreError('out-of-range', 'The sinker is not denser than the water', { value: sinkerDensityKgperM3 })
-  const push = (dragAreaM2: number) => pushN(dragAreaM2, current(BED_LAYER_M), rho)
+  const flow = [current(BED_LAYER_M), acrossMperS] as const
+  // The push on something near the bed, along the flow there.
+  const push = (dragAreaM2: number): Level => {
+    const perSpeed = pushN(dragAreaM2, Math.hypot(...flow), rho) / (Math.hypot(...flow) || 1)
+    return [perSpeed * flow[0], perSpeed * flow[1]]
+  }
   const sinkerN = push(hanging.sinkerDragCoefficient * sphereAreaM2(sinkerMassKg, sinkerDensityKgperM3))
   const baitN = push(hanging.baitDragAreaM2)
-  const start: LinePoint = { s: 0, x: 0, z: 0, tx: -(sinkerN + baitN), tz: weightN }
+  const start: LinePoint = {
+    s: 0,
+    x: 0,
+    z: 0,
+    tx: -(sinkerN[0] + baitN[0]),
+    tz: weightN,
+    ...(acrossMperS === 0 ? {} : { y: 0, ty: -(sinkerN[1] + baitN[1]) }),
+  }
   const stop = {
     tolerance: options.tolerance ?? DEFAULT_TOLERANCE,
-    scales: { along: depthM, places: depthM, rates: Math.hypot(weightN, sinkerN + baitN) },
+    scales: { along: depthM, places: depthM, rates: Math.hypot(weightN, sinkerN[0] + baitN[0], sinkerN[1] + baitN[1]) },
     untilSpent: true,
     ...(options.onPoint ? { onPoint: options.onPoint } : {}),
   }
   // The profile has a kink where the bed's layer ends: the steps stop there, so that none is taken across it.
   const heights = [Math.min(BED_LAYER_M, depthM), depthM]
   options.onPoint?.(start)
-  const layersN: number[] = []
+  const layersN: Level[] = []
   let point = start
   for (const layer of hanging.layers) {
     const forces: LineForces = {
       line: layer,
       current,
+      ...(acrossMperS === 0 ? {} : { currentYMperS: acrossMperS }),
       fluidDensityKgperM3: rho,
       ...(options.tangentialCoefficient === undefined ? {} : { tangentialCoefficient: options.tangentialCoefficient }),
     }
@@ -72,13 +90,24 @@ export function hangLayers(hanging: Hanging, options: HangOptions = {}): Hung {
       if (end === 'reached') heights.shift()
       if (end === 'spent') throw blownOut(hanging)
     }
-    layersN.push(begins.tx - point.tx)
+    layersN.push([begins.tx - point.tx, (begins.ty ?? 0) - (point.ty ?? 0)])
     if (heights.length === 0) {
       options.onPoint?.(point)
-      return { top: point, sinkerN, baitN, layersN }
+      const [ex, ey] = acrossMperS === 0 ? [1, 0] : towards(point)
+      const share = ([x, y]: Level) => x * ex + y * ey
+      return { top: point, sinkerN: share(sinkerN), baitN: share(baitN), layersN: layersN.map(share) }
     }
   }
   throw blownOut(hanging)
+}
+
+/** A level force, N: down-current and across. */
+type Level = readonly [x: number, y: number]
+
+/** The way that the level pull at a point is against. */
+function towards({ tx, ty = 0 }: LinePoint): Level {
+  const level = Math.hypot(tx, ty) || 1
+  return [-tx / level, -ty / level]
 }
 
 function blownOut({ sinkerMassKg }: Hanging): CoreError {

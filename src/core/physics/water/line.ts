@@ -1,5 +1,5 @@
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
-import { type CurrentProfile, powerProfile, tableProfile } from './current.ts'
+import { powerProfile, tableProfile } from './current.ts'
 import { type Hang, type HangInput, hangOf } from './hang.ts'
 import { type HangOptions, hangLayers, type Layer } from './hangLayers.ts'
 
@@ -16,7 +16,8 @@ export type WaterLineOutput = Hang & { dragN: { sinker: number; bait: number; la
 
 /**
  * A layered line from a sinker up to a boat at anchor or adrift, in one solve; and what of the pull down-current is whose.
- * @returns as `waterHang`, and the pull that sinker, bait and each layer make, N: they add up to the pull across at the top.
+ * @returns as `waterHang`, the setback as far as it is, whichever way, where it drifts across; and the pull that sinker, bait and each
+ * layer make, N: they add up to the level pull at the top.
  * @throws CoreError 'blown-out', 'out-of-range' as `hangLayers` does.
  */
 export function waterLine(
@@ -28,21 +29,11 @@ export function waterLine(
     {
       ...input,
       layers,
-      current: pastBoat(over, input.depthM, driftMperS, driftAcrossMperS),
+      current: driftMperS === 0 ? over : (heightM) => over(heightM) - driftMperS,
+      acrossMperS: -driftAcrossMperS,
       waterDensityKgperM3: input.waterDensityKgperM3 ?? SEA_WATER_KG_PER_M3,
     },
     options,
   )
   return { ...hangOf(hung), dragN: { sinker: hung.sinkerN, bait: hung.baitN, layers: hung.layersN } }
-}
-
-/**
- * The stream past a boat that drifts. Where it drifts across the stream too, the line is taken to lie in one upright plane, that
- * of what passes the boat at half the depth, and what passes at each height counts by its part in that plane.
- */
-function pastBoat(over: CurrentProfile, depthM: number, alongMperS: number, acrossMperS: number): CurrentProfile {
-  if (acrossMperS === 0) return alongMperS === 0 ? over : (heightM) => over(heightM) - alongMperS
-  const middle = over(depthM / 2) - alongMperS
-  const speed = Math.hypot(middle, acrossMperS)
-  return (heightM) => ((over(heightM) - alongMperS) * middle + acrossMperS ** 2) / speed
 }

@@ -15,14 +15,17 @@ export const lineWeightNperM = ({ diameterM, densityKgperM3 }: FluidLine, fluidD
 
 export type LineForces = {
   line: FluidLine
+  /** Speed of the fluid along x by height. */
   current: CurrentProfile
+  /** Its speed along y, the same at every height; left out, the line lies in one plane. */
+  currentYMperS?: number
   fluidDensityKgperM3: number
   /** Along-flow coefficient; 0 for the closed forms. */
   tangentialCoefficient?: number
 }
 
-/** A point of a line: how far along, where (x down-current, z up), and the pull of what is above on it. */
-export type LinePoint = { s: number; x: number; z: number; tx: number; tz: number }
+/** A point of a line: how far along, where (x down-current, y across it, z up), and the pull of what is above on it; y and ty only where it leaves the plane. */
+export type LinePoint = { s: number; x: number; z: number; tx: number; tz: number; y?: number; ty?: number }
 
 export type LineStop = Omit<StateStop, 'onState'> & { onPoint?: (point: LinePoint) => void }
 
@@ -33,22 +36,32 @@ export type LineStop = Omit<StateStop, 'onState'> & { onPoint?: (point: LinePoin
  * @returns the last point, exactly on the height or length asked for, and why it is the last.
  * @throws CoreError 'no-convergence' if the steps shrink without end.
  * Source: H. O. Berteaux, Buoy Engineering (1976); Dormand and Prince (1980) for the steps. Valid: inextensible line without
- * bending stiffness, steady current along x.
+ * bending stiffness, steady current.
  */
 export function followLine(
   forces: LineForces,
   start: LinePoint,
   stop: LineStop,
-  room: StepRoom = stepRoom(4),
+  room?: StepRoom,
 ): { point: LinePoint; end: StateEnd } {
-  const y = Float64Array.of(start.x, start.z, start.tx, start.tz)
+  const isFlat = !forces.currentYMperS
+  const state = isFlat
+    ? Float64Array.of(start.x, start.z, start.tx, start.tz)
+    : Float64Array.of(start.x, start.y ?? 0, start.z, start.tx, start.ty ?? 0, start.tz)
+  const pointAt = isFlat ? flatPoint : pointInSpace
   const { onPoint, ...until } = stop
   const onState = onPoint && ((s: number, at: Float64Array) => onPoint(pointAt(s, at)))
-  const { s, end } = followState(slopeOf(forces), start.s, y, { ...until, onState }, room)
-  return { point: pointAt(s, y), end }
+  const slope = isFlat ? flatSlope(forces) : slopeInSpace(forces)
+  const { s, end } = followState(slope, start.s, state, { ...until, onState }, room ?? stepRoom(state.length))
+  return { point: pointAt(s, state), end }
 }
 
-function slopeOf({ line, current, fluidDensityKgperM3: rho, tangentialCoefficient = TANGENTIAL_COEFFICIENT }: LineForces): Slope {
+function flatSlope({
+  line,
+  current,
+  fluidDensityKgperM3: rho,
+  tangentialCoefficient = TANGENTIAL_COEFFICIENT,
+}: LineForces): Slope {
   const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
   const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
   const weight = lineWeightNperM(line, rho)
@@ -67,4 +80,42 @@ function slopeOf({ line, current, fluidDensityKgperM3: rho, tangentialCoefficien
   }
 }
 
-const pointAt = (s: number, y: Float64Array): LinePoint => ({ s, x: y[0]!, z: y[1]!, tx: y[2]!, tz: y[3]! })
+/** The same in three dimensions: a state of x, y, z and the pull along each. */
+export function slopeInSpace({
+  line,
+  current,
+  currentYMperS: uy = 0,
+  fluidDensityKgperM3: rho,
+  tangentialCoefficient = TANGENTIAL_COEFFICIENT,
+}: LineForces): Slope {
+  const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
+  const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
+  const weight = lineWeightNperM(line, rho)
+  return (y, out) => {
+    const [tx, ty, tz] = [y[3]!, y[4]!, y[5]!]
+    const pull = Math.sqrt(tx * tx + ty * ty + tz * tz)
+    const [cx, cy, cz] = [tx / pull, ty / pull, tz / pull]
+    const ux = current(y[2]!)
+    // What flows along the line, and what is left of it across.
+    const flow = ux * cx + uy * cy
+    const across = normal * Math.sqrt(Math.max(0, ux * ux + uy * uy - flow * flow))
+    const along = tangential * Math.abs(flow) * flow
+    out[0] = cx
+    out[1] = cy
+    out[2] = cz
+    out[3] = -(across * (ux - flow * cx) + along * cx)
+    out[4] = -(across * (uy - flow * cy) + along * cy)
+    out[5] = across * flow * cz - along * cz + weight
+  }
+}
+
+const flatPoint = (s: number, y: Float64Array): LinePoint => ({ s, x: y[0]!, z: y[1]!, tx: y[2]!, tz: y[3]! })
+const pointInSpace = (s: number, y: Float64Array): LinePoint => ({
+  s,
+  x: y[0]!,
+  y: y[1]!,
+  z: y[2]!,
+  tx: y[3]!,
+  ty: y[4]!,
+  tz: y[5]!,
+})

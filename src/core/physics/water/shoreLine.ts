@@ -1,10 +1,10 @@
 import { CoreError } from '../../errors.ts'
 import { AIR_KG_PER_M3, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { cubicTop } from '../../math/cubicTop.ts'
-import { followState, type Slope, stepRoom } from '../../math/followState.ts'
+import { followState, stepRoom } from '../../math/followState.ts'
 import { type Solution, type SolverTolerance, solveSystem } from '../../math/newton.ts'
 import { BED_LAYER_M, powerProfile } from './current.ts'
-import { lineWeightNperM, NORMAL_COEFFICIENT, TANGENTIAL_COEFFICIENT } from './lineInFluid.ts'
+import { lineWeightNperM, NORMAL_COEFFICIENT, slopeInSpace } from './lineInFluid.ts'
 import { pushN } from './push.ts'
 import { checkScope, sinhOverRoot } from './shoreHold.ts'
 import { massOfSubmergedKg } from './sphere.ts'
@@ -99,7 +99,11 @@ function shotOf(input: ShoreLineInput, rho: number): ShootLine {
   const { lineDiameterM: d, lineDensityKgperM3, depthM, spanM, tipHeightM, scope } = input
   const chordM = chordOf(input)
   const lineM = scope * chordM
-  const slope = slopeInStream(input, rho)
+  const slope = slopeInSpace({
+    line: { diameterM: d, densityKgperM3: lineDensityKgperM3 },
+    current: profileOf(input),
+    fluidDensityKgperM3: rho,
+  })
   const airNperM = lineWeightNperM({ diameterM: d, densityKgperM3: lineDensityKgperM3 }, AIR_KG_PER_M3)
   const state = new Float64Array(6)
   const room = stepRoom(6)
@@ -134,30 +138,6 @@ function shotOf(input: ShoreLineInput, rho: number): ShootLine {
       rodPullN,
       bowM: bow.farthestM,
     }
-  }
-}
-
-function slopeInStream(input: ShoreLineInput, rho: number): Slope {
-  const { lineDiameterM: d } = input
-  const current = profileOf(input)
-  const normal = 0.5 * rho * NORMAL_COEFFICIENT * d
-  const tangential = 0.5 * rho * TANGENTIAL_COEFFICIENT * d
-  const weight = lineWeightNperM({ diameterM: d, densityKgperM3: input.lineDensityKgperM3 }, rho)
-  return (y, out) => {
-    const [tx, ty, tz] = [y[3]!, y[4]!, y[5]!]
-    const pull = Math.sqrt(tx * tx + ty * ty + tz * tz)
-    const [cx, cy, cz] = [tx / pull, ty / pull, tz / pull]
-    const u = current(y[2]!)
-    // The stream along the line is u cx; what is left of it is across.
-    const acrossShare = Math.max(0, 1 - cx * cx)
-    const across = normal * Math.abs(u) * Math.sqrt(acrossShare) * u
-    const along = tangential * Math.abs(u * cx) * u * cx
-    out[0] = cx
-    out[1] = cy
-    out[2] = cz
-    out[3] = -(across * acrossShare + along * cx)
-    out[4] = across * cx * cy - along * cy
-    out[5] = across * cx * cz - along * cz + weight
   }
 }
 

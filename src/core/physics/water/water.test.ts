@@ -4,6 +4,7 @@ import { BOAT } from '../../../../tests/fixtures/hang.ts'
 import { GRAVITY_M_PER_S2, SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { findRoot } from '../../math/findRoot.ts'
 import { powerProfile } from './current.ts'
+import { waterDriftLine, waterDriftMass } from './driftLine.ts'
 import { type HangInput, waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
 import { waterLine } from './line.ts'
@@ -172,9 +173,47 @@ describe('a layered line', () => {
         const { dragN, topTensionN, topAngleFromVerticalDeg } = waterLine({ ...more, layers })
         const across = topTensionN * Math.sin((topAngleFromVerticalDeg * Math.PI) / 180)
         expect(dragN.sinker + dragN.bait + dragN.layers.reduce((sum, n) => sum + n, 0)).toBeCloseTo(across, 9)
+        const drifting = waterLine({ ...more, layers, driftAcrossMperS: 0.2 })
+        const levelN = drifting.topTensionN * Math.sin((drifting.topAngleFromVerticalDeg * Math.PI) / 180)
+        const causes = [drifting.dragN.sinker, drifting.dragN.bait, ...drifting.dragN.layers]
+        expect(causes.reduce((sum, n) => sum + n, 0)).toBeCloseTo(levelN, 9)
       }),
       { numRuns: 40 },
     )
+  })
+
+  test('a drift across turns the flow: in an even one the line is the same, only lying another way', () => {
+    const drift = fc.record({
+      input: hangArb,
+      along: fc.double({ min: -0.4, max: 0.4, noNaN: true }),
+      across: fc.double({ min: -0.4, max: 0.4, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(drift, ({ input, along, across }) => {
+        const even = { ...input, profileExponent: 0 }
+        const [x, y] = [input.surfaceCurrentMperS - along, -across]
+        const speed = Math.hypot(x, y)
+        fc.pre(speed > 0.02)
+        const hung = waterHang({ ...even, surfaceCurrentMperS: speed })
+        const drifting = waterDriftLine({ ...even, driftAlongMperS: along, driftAcrossMperS: across })
+        expect(drifting.lineOutM).toBeCloseTo(hung.lineOutM, 4)
+        expect(drifting.setbackAlongM).toBeCloseTo((hung.setbackM * x) / speed, 4)
+        expect(drifting.setbackAcrossM).toBeCloseTo((hung.setbackM * y) / speed, 4)
+        expect(drifting.topAngleFromVerticalDeg).toBeCloseTo(hung.topAngleFromVerticalDeg, 3)
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('without a drift it is the line at anchor; the more it drifts across, the more the sinker must weigh', () => {
+    const { sinkerMassKg, ...rest } = BOAT
+    const still = waterDriftLine({ ...BOAT, driftAlongMperS: 0, driftAcrossMperS: 0 })
+    expect(still).toMatchObject({ lineOutM: waterHang(BOAT).lineOutM, setbackAlongM: waterHang(BOAT).setbackM })
+    expect(sinkerMassKg).toBeGreaterThan(0)
+    const masses = [0, 0.1, 0.2, 0.3, 0.5].map(
+      (driftAcrossMperS) => waterDriftMass({ ...rest, scope: 1.2, driftAlongMperS: 0.3, driftAcrossMperS }).sinkerMassKg,
+    )
+    for (const [i, kg] of masses.slice(1).entries()) expect(kg).toBeGreaterThan(masses[i]!)
   })
 
   test('drifting with the stream in an even current it hangs straight down; line that ends below the surface is blown out', () => {

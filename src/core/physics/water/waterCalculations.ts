@@ -11,6 +11,7 @@ import {
   positive,
   waterDensityKgperM3,
 } from '../calculation.ts'
+import { waterDriftLine, waterDriftMass } from './driftLine.ts'
 import { waterHang } from './hang.ts'
 import { waterHangMass } from './hangMass.ts'
 import { waterLine } from './line.ts'
@@ -33,6 +34,8 @@ const hanging = {
   ...stream,
   waterDensityKgperM3,
 }
+/** Speed of the boat over the ground, with the current and across it. */
+const drifting = { driftAlongMperS: z.number().min(-20).max(20), driftAcrossMperS: z.number().min(-20).max(20) }
 /** Line out over the straight way from rod to sinker, at most. */
 const MAX_SCOPE = 10
 
@@ -57,7 +60,7 @@ export const WATER_CALCULATIONS = {
     formula: EQUILIBRIUM,
     source: BERTEAUX,
     valid:
-      'as water.hang; a drift subtracts its speed from the current at every height; drifting across, one vertical plane is used',
+      'as water.hang; a drift subtracts its speed from the current at every height; across, the flow turns with height, and setback is how far the sinker lies away',
     input: z
       .strictObject({
         sinkerMassKg: massKg,
@@ -113,6 +116,30 @@ export const WATER_CALCULATIONS = {
     input: z.strictObject({ scope: z.number().gt(1).max(100), ...hanging, surfaceCurrentMperS: positive.max(20) }),
     output: z.object({ sinkerMassKg: positive }),
     run: waterHangMass,
+  }),
+  'water.driftLine': define({
+    title: 'Line from a hanging sinker up to a boat that drifts',
+    formula: `${EQUILIBRIUM};  U(z) = (u(z) − along, −across, 0)`,
+    source: BERTEAUX,
+    valid: 'a steady current and drift, no swell; the line does not stretch',
+    input: z.strictObject({ sinkerMassKg: massKg, ...hanging, ...drifting }),
+    output: z.object({
+      lineOutM: positive,
+      setbackAlongM: z.number(),
+      setbackAcrossM: z.number(),
+      topTensionN: positive,
+      topAngleFromVerticalDeg: nonNegative,
+    }),
+    run: waterDriftLine,
+  }),
+  'water.driftMass': define({
+    title: 'Sinker that keeps line out to so many times the depth in a drift',
+    formula: 'lineOutM(sinkerMassKg) / depthM = scope in water.driftLine, solved in log mass between 1 g and 100 kg',
+    source: BERTEAUX,
+    valid: 'a still-water minimum: swell needs more',
+    input: z.strictObject({ scope: z.number().gt(1).max(100), ...hanging, ...drifting }),
+    output: z.object({ sinkerMassKg: positive }),
+    run: waterDriftMass,
   }),
   'water.shoreHold': define({
     title: 'Sinker that holds across a current, from the shore',

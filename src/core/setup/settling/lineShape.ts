@@ -61,7 +61,7 @@ function hanging(settling: Settling): LineShape {
   const sum = (forces: readonly number[]) => forces.reduce((total, force) => total + force, 0)
   return {
     view: 'side',
-    points,
+    points: inItsPlane(points),
     lineOutM: hung.lineOutM,
     scope: hung.lineOutM / water.depthM,
     setbackM: hung.setbackM,
@@ -73,6 +73,15 @@ function hanging(settling: Settling): LineShape {
       { id: 'line', forceN: sum(hung.dragN.layers.slice(ownLines)) },
     ],
   }
+}
+
+/** A line that a drift sets across, seen from the side on which it lies farthest from the boat. */
+function inItsPlane(points: readonly LinePoint[]): LinePoint[] {
+  const { x: farX = 0, y: farY } = points.at(-1) ?? {}
+  if (farY === undefined) return [...points]
+  const far = Math.hypot(farX, farY) || 1
+  const across = (x: number, y: number) => -(x * farX + y * farY) / far
+  return points.map(({ s, x, y = 0, z, tx, ty = 0, tz }) => ({ s, x: across(x, y), z, tx: across(tx, ty), tz }))
 }
 
 function uptide(settling: Settling): LineShape {

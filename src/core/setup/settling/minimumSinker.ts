@@ -20,6 +20,9 @@ export const UPTIDE_TOLERANCE = 1e-6
 export const MIN_KG = 0.001
 /** Streams this weak are slack: nothing is needed to hold, m/s; a cast line lies loose in a little more. */
 const SLACK_MPERS = { hanging: 1e-3, cast: 0.05 }
+/** By how much the stream is raised to find an answer for a slack line, and up to what, m/s. */
+const STRONGER = 1.3
+const MAX_SLACK_MPERS = 1
 /** The strongest stream that it is asked what a weight holds in, m/s, and how closely. */
 const MAX_MPERS = 6
 const STREAM_TOLERANCE = 1e-3
@@ -69,18 +72,32 @@ function shorePull(settling: Settling): { pullN: number; liftN: number } {
   }
 }
 
+/**
+ * In so weak a stream that no pull is found the line floats or lies slack: it pulls no more than in the next stronger stream that has an
+ * answer.
+ */
+function uptidePull(settling: Settling): { pullN: number; liftN: number } {
+  const { streamMperS } = settling.water
+  for (let times = 1; ; times *= STRONGER) {
+    const input = uptideInput(atStream(settling, times * streamMperS), 1)
+    try {
+      const { sinkerMassKg, liftN } = waterUptideHold(input, { tolerance: UPTIDE_TOLERANCE })
+      return { pullN: submergedWeightN(sinkerMassKg, input.sinkerDensityKgperM3, SEA_WATER_KG_PER_M3) - liftN, liftN }
+    } catch (error) {
+      const isSlackLine = error instanceof CoreError && error.code === 'no-convergence'
+      if (!isSlackLine || times * STRONGER * streamMperS > MAX_SLACK_MPERS) throw error
+    }
+  }
+}
+
 function solve(settling: Settling): (grip: number, kind?: HoldKind) => number {
   const { water } = settling
   switch (water.method) {
     case 'shore':
       // Neither pull nor lift depends on the grip.
       return heldKg(settling, shorePull(settling))
-    case 'uptide': {
-      const input = uptideInput(settling, 1)
-      const { sinkerMassKg, liftN } = waterUptideHold(input, { tolerance: UPTIDE_TOLERANCE })
-      const neededN = submergedWeightN(sinkerMassKg, input.sinkerDensityKgperM3, SEA_WATER_KG_PER_M3)
-      return heldKg(settling, { pullN: neededN - liftN, liftN })
-    }
+    case 'uptide':
+      return heldKg(settling, uptidePull(settling))
     default: {
       const input = lineInput(settling)
       const lineOutM = (sinkerMassKg: number) => waterLine({ ...input, sinkerMassKg }, { tolerance: LINE_TOLERANCE }).lineOutM

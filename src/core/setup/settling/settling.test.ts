@@ -59,7 +59,7 @@ describe('what is asked', () => {
     expect(layers.at(-1)!.lengthM).toBeUndefined()
   })
 
-  test('a boat drifting across the stream at the stream’s own speed past it: only what passes in the plane counts', () => {
+  test('a boat drifting across the stream at the stream’s own speed past it: the same line, lying another way', () => {
     const { layers, ...still } = lineInput(inWater('anchor', { streamMperS: 0 }))
     // No stream, drifting any way: the same line as at anchor in an even stream of that speed.
     const even = waterLine({ ...still, layers, surfaceCurrentMperS: 0.4, profileExponent: 0 })
@@ -76,6 +76,18 @@ describe('what is asked', () => {
 })
 
 describe('the lightest that holds', () => {
+  test('a line cast up the stream has an answer however weak the stream, and never a lower one for a stronger stream', () => {
+    for (const depthM of [6, 10, 15])
+      for (const outfit of [braid, monoOutfit]) {
+        const kg = [0.06, 0.08, 0.1, 0.12, 0.15, 0.2, 0.3, 0.5].map((streamMperS) =>
+          leastKg(inWater('uptide', { depthM, distanceM: 40, streamMperS }, outfit)),
+        )
+        expect(kg.every((each) => each !== undefined)).toBe(true)
+        // But for a gram, where a line that sinks begins to lift.
+        for (const [i, each] of kg.slice(1).entries()) expect(each! + 0.001).toBeGreaterThan(kg[i]!)
+      }
+  })
+
   test('is that of the registered calculation, at any grip', () => {
     const shore = inWater('shore', { distanceM: 80, streamMperS: 0.35 })
     const uptide = inWater('uptide', { distanceM: 40, streamMperS: 0.8 })

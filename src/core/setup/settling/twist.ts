@@ -1,6 +1,6 @@
 import type { HardwareType } from '../../catalogue/ids.ts'
 import { isOnHook, parentId } from '../../documents/pieces.ts'
-import type { PathElement } from '../paths.ts'
+import type { PathElement } from '../../soundness/paths.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 
 /** What spins in the stream and as it is wound in, and what takes its twist; without a swivel the leader takes it. */
