@@ -439,12 +439,12 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'a whole fish on a hook for a sandeel',
-    content: of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })),
+    content: of(of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })), set('hook', { size: '1' })),
     say: 'gap-filled',
   },
   {
-    name: 'a bunch of worms on a size 2',
-    content: of(base('twinTag'), set('hook-a-bait', { bait: 'wormBunch' })),
+    name: 'a bunch of worms on a size 6',
+    content: of(of(base('twinTag'), set('hook-a-bait', { bait: 'wormBunch' })), set('hook-a', { size: '6' })),
     say: 'gap-filled',
   },
   {

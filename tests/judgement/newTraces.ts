@@ -51,19 +51,19 @@ export const NEW_TRACES: readonly NewTraceCase[] = [
   on('conger', 'Long Ledge', 'beach', 'threeWay', '5/0', 'a J, for it is said to shake circles; rough ground: a weak link'),
   on('conger', 'Kettle Narrows', 'boat', 'threeWay', '5/0', 'heavy line at the hook for its teeth'),
   on('conger', 'The Sill', 'deep', 'threeWay', '5/0', 'the same in deep water'),
-  on('pollack', 'Long Ledge', 'rocks', 'freeLine', '8', 'a live sandeel holds a light hook only; line that it does not see', {
+  on('pollack', 'Long Ledge', 'rocks', 'freeLine', '1/0', 'a live sandeel swims with a light hook; line that it does not see', {
     clarity: 'clear',
     light: 'day',
   }),
   on('pollack', 'Kettle Narrows', 'boat', 'liveBaitLeader', '1', 'a leader of the rod’s length; the bait decides the hook', {
     clarity: 'clear',
   }),
-  on('pollack', 'Long Ledge', 'rocks', 'slidingFloat', '8', 'under a float at the kelp’s edge', { light: 'night' }),
+  on('pollack', 'Long Ledge', 'rocks', 'slidingFloat', '1/0', 'under a float at the kelp’s edge', { light: 'night' }),
   on('ling', 'Kettle Narrows', 'boat', 'threeWay', '4/0', 'a large mouth: a small hook is swallowed'),
   on('ling', 'Outer Bank', 'boat', 'threeWay', '4/0', 'on the drift, with teeth to mind'),
   on('ling', 'The Sill', 'deep', 'pulley', '4/0', 'half a fish on two hooks, clear of the rough'),
   on('turbot', 'Hesk Bar', 'beach', 'runningLedger', '1/0', 'kept for the table: a J that clears a strip'),
   on('turbot', 'Outer Bank', 'boat', 'runningLedger', '1/0', 'on the bank’s edge adrift'),
-  on('gurnard', 'Hesk Bar', 'rocks', 'boomPaternoster', '2', 'several small baits; a small hook for a small mouth'),
-  on('gurnard', 'Outer Bank', 'boat', 'boomPaternoster', '2', 'the same over the boat’s side'),
+  on('gurnard', 'Hesk Bar', 'rocks', 'boomPaternoster', '1', 'several small baits; a small hook for a small mouth'),
+  on('gurnard', 'Outer Bank', 'boat', 'boomPaternoster', '1', 'the same over the boat’s side'),
 ]

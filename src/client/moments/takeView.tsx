@@ -24,7 +24,7 @@ export const TAKE_VIEW: MomentView<Take> = {
   inputs: {
     gape: 'gape',
     baitDepth: 'bait depth',
-    buriedShare: 'share in the gap',
+    buried: 'bait in the gap',
     freeGape: 'gap left free',
     baitMass: 'bait',
     hookMass: 'hook',

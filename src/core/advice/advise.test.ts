@@ -198,7 +198,9 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
   'hook-kind-for-fish': {
     failing: () => fished(of(base('runningLedger'), set('hook', { pattern: 'j' })), { target: targetNamed('smooth-hound') }),
   },
-  'gap-filled': { failing: () => of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })) },
+  'gap-filled': {
+    failing: () => of(of(base('runningLedger'), set('hook-bait', { bait: 'wholePouting' })), set('hook', { size: '1' })),
+  },
   'hooks-off-bait': { failing: () => of(base('captiveSinker'), set('hook-c-bait', { lengthM: 0.4, depthM: 0.05 })) },
   'hook-tires-bait': { failing: () => of(base('sinkerAtHook'), set('hook', { size: '6/0' })) },
   'no-bead-at-tip': {

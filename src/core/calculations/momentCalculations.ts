@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
 import { hookSuggest } from '../catalogue/hookSuggest.ts'
-import { HOOK_PATTERN_IDS } from '../catalogue/ids.ts'
+import { BAIT_FORM_IDS, HOOK_PATTERN_IDS } from '../catalogue/ids.ts'
 import {
   define,
   densityKgperM3,
@@ -275,11 +275,12 @@ export const MOMENT_CALCULATIONS = {
   'hook.suggest': define({
     title: 'Hook sizes for a bait, best first',
     formula:
-      'buried = baitDepthM × the share that lies in the gap; of the sizes with freeGape ≥ 0.5, massShare ≤ 0.03 (alive), widthShare ≤ 0.6 and straightenMargin ≥ 1.3 the smallest, then larger ones, then those that fall short the least',
-    source: 'Ours, on hook.fit and the nominal dimensions of hooks',
+      'usual = share of baitDepthM by form and pattern, of a fish at least a share of baitLengthM;  fit = gapeM/usual;  freeGape = 1 − 0.35/fit;  of the sizes with 0.7 ≤ fit ≤ 1.6, massShare ≤ 0.03 (alive), widthShare ≤ 0.6 and straightenMargin ≥ 1.3 those with the least |ln fit|, then those that fall short the least',
+    source: 'Usual gapes of the craft, on hook.fit and the nominal dimensions of hooks',
     valid: 'sizes of the catalogue, 20 to 20/0; at most five',
     input: z.strictObject({
       pattern: z.enum(HOOK_PATTERN_IDS),
+      form: z.enum(BAIT_FORM_IDS),
       baitLengthM: gearLengthM,
       baitDepthM: gearLengthM,
       baitMassKg: massKg,
@@ -293,6 +294,7 @@ export const MOMENT_CALCULATIONS = {
         z.object({
           size: z.string(),
           gapeM: positive,
+          fit: positive,
           freeGape: z.number(),
           massShare: positive,
           widthShare: positive.optional(),

@@ -64,6 +64,10 @@ export type OwnConnection = { connection: ConnectionId; material: Material; mean
  * Everything that is known of gear without looking at it: the nominal tables of the craft, and what the crew measured laid over
  * them. Plain data, so that it travels to a worker; whatever calculates is handed one, and nobody else reads the tables.
  */
+/** Gape as a share of a bait’s thickness, and of its length, by how a pattern’s gape is measured. */
+export type GapeShares = { circle: number; other: number }
+export type UsualGape = { ofDepth: GapeShares; ofLength?: GapeShares }
+
 export type Catalogue = {
   connections: Readonly<Record<ConnectionId, Connection>>
   materials: Readonly<Record<Material, MaterialItem>>
@@ -78,7 +82,7 @@ export type Catalogue = {
   sinkers: Readonly<Record<SinkerShape, { name: string; flight: number }>>
   sinkerMetals: Readonly<Record<SinkerMetal, { name: string; densityKgperM3: number }>>
   baits: Readonly<Record<BaitType, BaitItem>>
-  baitForms: Readonly<Record<BaitForm, { dead: number; alive: number; live: boolean }>>
+  baitForms: Readonly<Record<BaitForm, { gape: UsualGape; live: boolean }>>
   riggings: Readonly<Record<Rigging, { of: 'live' | 'dead' | 'soft'; buried: number }>>
   castStyles: Readonly<Record<CastStyle, { name: string; releaseSpeedMperS: number; strokeM: number }>>
   beds: Readonly<Record<Bed, { name: string }>>

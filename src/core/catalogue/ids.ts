@@ -1,4 +1,4 @@
-import { type BAIT_FORMS, BAITS } from './tables/baits.ts'
+import { BAIT_FORMS, BAITS } from './tables/baits.ts'
 import { CAST_STYLES } from './tables/castStyles.ts'
 import { CONNECTIONS } from './tables/connections.ts'
 import { BEDS, type HOLD_KINDS } from './tables/grip.ts'
@@ -38,6 +38,7 @@ export const BED_IDS = idsOf(BEDS)
 export const HARDWARE_TYPES = idsOf(HARDWARE)
 export const HOOK_PATTERN_IDS = idsOf(HOOK_PATTERNS)
 export const LANDING_IDS = idsOf(LANDINGS)
+export const BAIT_FORM_IDS = idsOf(BAIT_FORMS)
 export const MATERIAL_IDS = idsOf(MATERIALS)
 export const METHOD_IDS = idsOf(METHODS)
 export const RIGGING_IDS = idsOf(RIGGINGS)

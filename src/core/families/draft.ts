@@ -93,7 +93,7 @@ export function draft(given: Order): Draft {
     order.wishes = { ...order.wishes, ...wishes }
     made = madeWith(order)
   }
-  const hook = target && said.hookSize === undefined ? suggestedHook(setupOf(order, made.trace)) : undefined
+  const hook = said.hookSize === undefined ? suggestedHook(setupOf(order, made.trace)) : undefined
   if (hook && (hook.size !== order.wishes.hookSize || hook.pattern !== order.wishes.hookPattern))
     change({ hookSize: hook.size, hookPattern: hook.pattern })
   const usual = family.parameters.find(({ key }) => key === 'sinkerKg')

@@ -50,7 +50,7 @@ describe('a draft for a fish', () => {
   })
 
   test('the hook’s kind is the fish’s, its size the bait’s and the mouth’s; what is said of either stands', () => {
-    expect(part(made('runningLedger', 'smooth-hound'), 'hook')).toMatchObject({ pattern: 'circle', size: '3/0' })
+    expect(part(made('runningLedger', 'smooth-hound'), 'hook')).toMatchObject({ pattern: 'circle', size: '4/0' })
     expect(part(made('runningLedger', 'ling'), 'hook')).toMatchObject({ pattern: 'j', size: '4/0' })
     expect(part(made('runningLedger', 'ling', {}, { hookSize: '8/0', hookPattern: 'circle' }), 'hook')).toMatchObject({
       pattern: 'circle',

@@ -42,7 +42,7 @@ export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
     return { id: each.id, x: first + i * stepMm, outline: hookOutline(catalogue, each.pattern, its) }
   })
   const last = placed.at(-1)!
-  const edgeY = own.shankY + buriedM(wanted) * MM
+  const edgeY = own.shankY + buriedM(catalogue, hook.pattern, wanted) * MM
   const ghosts = besides(catalogue, hook.size).flatMap((size) => {
     const its = hookDimensions(catalogue, hook.pattern, size)
     return its ? [{ size, x: last.x, outline: hookOutline(catalogue, hook.pattern, its) }] : []

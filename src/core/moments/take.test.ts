@@ -22,12 +22,14 @@ describe('take', () => {
 
   test('the gap that the bait leaves free decides, by its share', () => {
     const byDepth = (depthM: number) => take(changed(ledger, 'hook-bait', { depthM }))!
-    const { deciding } = byDepth(0.016)
-    expect(deciding.fit.freeGape).toBeCloseTo(1 - (0.25 * 0.016) / deciding.dimensions.gapeM, 12)
-    const gapeM = deciding.dimensions.gapeM
-    // A quarter of the depth lies in the gap: twice the gape leaves half of it free.
-    expect([1.98, 2.06, 2.58, 2.64].map((times) => byDepth(times * gapeM).verdict)).toEqual(['holds', 'watch', 'watch', 'fails'])
-    expect(byDepth(4.2 * gapeM).figure.value).toBeLessThan(0)
+    const { dimensions, hook } = byDepth(0.016).deciding
+    const { ofDepth } = catalogue.baitForms.fish.gape
+    const usual = ofDepth[catalogue.hooks.patterns[hook.pattern].numbers === 'circle' ? 'circle' : 'other']
+    // 0.35 of the usual gape lies in it, which of a deep fish is a share of its depth.
+    const leaving = (free: number) => byDepth(((1 - free) * dimensions.gapeM) / (0.35 * usual))
+    expect(leaving(0.4).deciding.fit.freeGape).toBeCloseTo(0.4, 12)
+    expect([0.51, 0.48, 0.36, 0.33].map((free) => leaving(free).verdict)).toEqual(['holds', 'watch', 'watch', 'fails'])
+    expect(leaving(-0.1).figure.value).toBeLessThan(0)
   })
 
   test('a bait is as long and deep as it is measured, else as it usually is; heavier, both by the cube root', () => {
@@ -82,7 +84,7 @@ describe('take', () => {
     }
     expect(apart(0.08)).toBeCloseTo(0.08 + pulley.dimensions.pitchM, 12)
     expect(apart(0.01)).toBeCloseTo(2 * pulley.dimensions.pitchM, 12)
-    const long = take(changed(captive, 'hook-c-bait', { lengthM: 0.5, depthM: 0.05 }))!.deciding
+    const long = take(changed(captive, 'hook-c-bait', { bait: 'halfFish', lengthM: 0.5, depthM: 0.02 }))!.deciding
     expect(long.worst).toMatchObject({ aspect: 'coverage', verdict: 'watch' })
   })
 
@@ -118,7 +120,7 @@ describe('the drawing', () => {
     expect(hooks.at(-1)!.x + hooks.at(-1)!.outline.lengthMm).toBeLessThanOrEqual(bait.lengthMm)
     for (const [i, { x, outline }] of hooks.entries())
       if (i > 0) expect(x - hooks[i - 1]!.x).toBeGreaterThanOrEqual(outline.lengthMm - outline.wireMm - 1)
-    expect(ghosts.map(({ size }) => size)).toEqual(['3/0', '5/0'])
+    expect(ghosts.map(({ size }) => size)).toEqual(['5/0', '7/0'])
     for (const { x, outline } of [...hooks, ...ghosts]) expect(x + outline.lengthMm).toBeLessThanOrEqual(box.x + box.width)
   })
 })

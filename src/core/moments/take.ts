@@ -1,3 +1,4 @@
+import type { Catalogue } from '../catalogue/catalogue.ts'
 import {
   type FitOf,
   FREE_GAPE,
@@ -48,7 +49,9 @@ export const TAKE: MomentKind<Take> = {
  */
 function judgeTake(setup: PreparedSetup): Take | undefined {
   const spins = new Set(twistsOf(setup).flatMap(({ id, swivel }) => (swivel?.takes ? [] : [id])))
-  const hooks = baitedHooks(setup).map((baited) => judgedHook(baited, spins.has(baited.bait.id), setup.conditions.target))
+  const hooks = baitedHooks(setup).map((baited) =>
+    judgedHook(setup.catalogue, baited, spins.has(baited.bait.id), setup.conditions.target),
+  )
   const deciding = worstOf(hooks)
   if (!deciding) return undefined
   const { worst, verdict, margin, hook } = deciding
@@ -65,8 +68,8 @@ function judgeTake(setup: PreparedSetup): Take | undefined {
   }
 }
 
-function judgedHook(baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
-  const fit = fitOf(baited.dimensions, baited.wanted)
+function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
+  const fit = fitOf(catalogue, baited.hook.pattern, baited.dimensions, baited.wanted)
   const graded: Graded[] = [
     atLeast('freeGape', 'share', roundToPercent(fit.freeGape), FREE_GAPE),
     ...(baited.body.alive ? [atMost('massShare', fit.massShare, LIVE_MASS_SHARE)] : []),
@@ -131,7 +134,7 @@ function inputsOf({ dimensions, body, wanted, fit, hook, hooks, gang }: TakeHook
   return [
     { key: 'gape', quantity: 'gearSize', value: dimensions.gapeM, origin: measured },
     { key: 'baitDepth', quantity: 'gearSize', value: body.depthM, origin: 'nominal' },
-    { key: 'buriedShare', quantity: 'share', value: wanted.buriedShare ?? 1, origin: 'nominal' },
+    { key: 'buried', quantity: 'gearSize', value: (1 - fit.freeGape) * dimensions.gapeM, origin: 'nominal' },
     { key: 'freeGape', quantity: 'share', value: fit.freeGape, origin: 'computed' },
     { key: 'baitMass', quantity: 'mass', value: body.massKg, origin: 'document' },
     { key: 'hookMass', quantity: 'mass', value: dimensions.massKg, origin: 'nominal' },
@@ -159,11 +162,11 @@ function inputsOf({ dimensions, body, wanted, fit, hook, hooks, gang }: TakeHook
   ]
 }
 
-function deriveTake(_setup: PreparedSetup, { deciding }: Take): CalculationRequest[] {
-  const { dimensions, wanted, gang, hooks, body } = deciding
+function deriveTake({ catalogue }: PreparedSetup, { deciding }: Take): CalculationRequest[] {
+  const { hook, dimensions, wanted, gang, hooks, body } = deciding
   const fit: CalculationRequest = {
     calculation: 'hook.fit',
-    input: fitInput(dimensions, wanted),
+    input: fitInput(catalogue, hook.pattern, dimensions, wanted),
     from: { gapeM: 'nominal', buriedM: 'computed', hookMassKg: 'nominal', hookWidthM: 'nominal', straightensAtN: 'nominal' },
   }
   if (!gang) return [fit]

@@ -46,15 +46,15 @@ export function baitedHooks(setup: Baitable): Baited[] {
     const body = bodyOn(trace, catalogue, bait)
     const hooks = hooksIn(setup, hook)
     const rig: BaitRig = hooks.length === 1 ? 'single' : hooks.length === 2 ? 'tandem' : 'chain'
-    const form = catalogue.baitForms[body.form]
     const rigging = riggingOf(catalogue, body, bait.rigging)
     const wanted = {
+      form: body.form,
       baitLengthM: body.lengthM,
       baitDepthM: body.depthM,
       baitMassKg: body.massKg,
       alive: body.alive,
       rig,
-      buriedShare: rigging ? catalogue.riggings[rigging].buried : body.alive ? form.alive : form.dead,
+      riggedShare: rigging && catalogue.riggings[rigging].buried,
       loadN: setup.conditions.dragN,
       mouthWidthM: setup.conditions.mouthWidthM,
       // A live bait bears no larger a hook than its mass allows.

@@ -37,15 +37,15 @@ describe('few large hooks or more small ones', () => {
 })
 
 describe('how a bait is put on', () => {
-  test('the share of its depth in the gap is that of its rigging, where that is one for it', () => {
-    const buried = (change: object) => bait({ bait: 'halfFish', ...change }).wanted.buriedShare
-    expect(buried({})).toBe(catalogue.baitForms.piece.dead)
-    expect(buried({ rigging: 'bound' })).toBe(catalogue.riggings.bound.buried)
+  test('what of it lies in the gap is said by its rigging, where that is one for it', () => {
+    const rigged = (change: object) => bait({ bait: 'halfFish', ...change }).wanted.riggedShare
+    expect(rigged({})).toBeUndefined()
+    expect(rigged({ rigging: 'bound' })).toBe(catalogue.riggings.bound.buried)
     // Nothing dead is hooked through the nose to swim.
-    expect(buried({ rigging: 'nose' })).toBe(catalogue.baitForms.piece.dead)
+    expect(rigged({ rigging: 'nose' })).toBeUndefined()
     const live = draftOf('liveBaitLeader', outfit, { ...defaultConditions(), castStyle: 'none' }).trace
     const bridled = baited(changed(live, 'hook-bait', { rigging: 'bridled' }))
-    expect(bridled.wanted.buriedShare).toBe(0)
+    expect(bridled.wanted.riggedShare).toBe(0)
     expect(riggingsFor(catalogue, bridled.body)).toContain('throat')
     expect(riggingsFor(catalogue, { form: 'soft', alive: false })).toEqual(['skin', 'flush'])
   })

@@ -33,7 +33,7 @@ export function gangsFor(catalogue: Catalogue, baited: Baited, coverage: { least
       const hookOf = hookDimensions(catalogue, hook.pattern, size)
       if (!hookOf) return []
       const gang = hookGang({ baitLengthM: body.lengthM, hookPitchM: hookOf.pitchM, linkLengthM: 0, count })
-      const { freeGape } = fitOf(hookOf, { ...wanted, rig })
+      const { freeGape } = fitOf(catalogue, hook.pattern, hookOf, { ...wanted, rig })
       const covers = count === 1 || (gang.coverage >= coverage.least && gang.coverage <= coverage.most)
       return [{ count, size, ...gang, freeGape, massKg: count * hookOf.massKg, sound: covers && freeGape >= FREE_GAPE.holds }]
     })

@@ -59,7 +59,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
       </Field>
       <TakeChart
         baited={baited}
-        freeGape={fitOf(baited.dimensions, baited.wanted).freeGape}
+        freeGape={fitOf(catalogue, baited.hook.pattern, baited.dimensions, baited.wanted).freeGape}
         widthPx={width || 300}
         onMove={move}
       />

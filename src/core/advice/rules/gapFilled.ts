@@ -12,7 +12,7 @@ export const gapFilled: Rule = {
       const gap = graded.find(({ aspect }) => aspect === 'freeGape')
       if (!gap || gap.verdict === 'holds') return []
       const sized = (pattern: HookPiece['pattern']): Remedy[] => {
-        const [best] = hookSuggest(catalogue, { pattern, ...wanted }).sizes
+        const [best] = hookSuggest(catalogue, { ...wanted, pattern }).sizes
         if (!best || (best.size === hook.size && pattern === hook.pattern)) return []
         return [
           {

@@ -1,22 +1,22 @@
 /**
- * Forms of bait, by how a hook goes through them: the share of the depth that then lies in the gap, dead and alive; and whether one
- * may be fished alive. A fish is hooked by its edge, alive by lip or skin. Nominal, ours.
+ * Forms of bait: the craft’s usual gape of a hook as a share of the bait’s thickness, on circle patterns and on all others; of a fish as a
+ * share of its length and of its depth, whichever is more; and whether one may be fished alive. Nominal.
  */
 export const BAIT_FORMS = {
-  fish: { dead: 0.25, alive: 0.1, live: true },
-  piece: { dead: 0.25, alive: 0.25, live: false },
-  strip: { dead: 1, alive: 1, live: false },
-  worm: { dead: 1, alive: 1, live: false },
-  crab: { dead: 0.3, alive: 0.3, live: false },
-  shell: { dead: 0.6, alive: 0.6, live: false },
-  prawn: { dead: 0.5, alive: 0.2, live: true },
-  squid: { dead: 0.2, alive: 0.1, live: true },
-  soft: { dead: 0.5, alive: 0.5, live: false },
+  fish: { gape: { ofLength: { circle: 0.085, other: 0.1 }, ofDepth: { circle: 0.3, other: 0.45 } }, live: true },
+  piece: { gape: { ofDepth: { circle: 0.85, other: 0.65 } }, live: false },
+  strip: { gape: { ofDepth: { circle: 1.2, other: 1.6 } }, live: false },
+  worm: { gape: { ofDepth: { circle: 0.9, other: 1.1 } }, live: false },
+  crab: { gape: { ofDepth: { circle: 0.65, other: 0.8 } }, live: false },
+  shell: { gape: { ofDepth: { circle: 0.9, other: 1.1 } }, live: false },
+  prawn: { gape: { ofDepth: { circle: 0.7, other: 0.9 } }, live: true },
+  squid: { gape: { ofDepth: { circle: 0.5, other: 0.6 } }, live: true },
+  soft: { gape: { ofDepth: { circle: 0.6, other: 0.9 } }, live: false },
 } as const
 
 /**
- * Baits: drag area (m²) broadside to the stream and in flight, a usual mass (kg), length and depth (m) as it is put on, a worm drawn
- * thin along the wire, and whether it spins in the stream. Nominal; masses, sizes and spin ours.
+ * Baits: drag area (m²) broadside to the stream and in flight, a usual mass (kg), length and thickness (m) as it is fished, and
+ * whether it spins in the stream. Nominal; masses, sizes and spin ours.
  */
 export const BAITS = {
   lugworm: {
@@ -26,7 +26,7 @@ export const BAITS = {
     flightM2: 0.0008,
     massKg: 0.012,
     lengthM: 0.12,
-    depthM: 0.0045,
+    depthM: 0.013,
     spins: false,
   },
   wormBunch: {
@@ -36,7 +36,7 @@ export const BAITS = {
     flightM2: 0.0012,
     massKg: 0.02,
     lengthM: 0.08,
-    depthM: 0.008,
+    depthM: 0.013,
     spins: false,
   },
   peelerCrab: {
@@ -56,7 +56,7 @@ export const BAITS = {
     flightM2: 0.001,
     massKg: 0.02,
     lengthM: 0.12,
-    depthM: 0.005,
+    depthM: 0.008,
     spins: true,
   },
   squid: {
@@ -76,7 +76,7 @@ export const BAITS = {
     flightM2: 0.0009,
     massKg: 0.015,
     lengthM: 0.12,
-    depthM: 0.004,
+    depthM: 0.006,
     spins: true,
   },
   razorClam: {
@@ -86,7 +86,7 @@ export const BAITS = {
     flightM2: 0.001,
     massKg: 0.018,
     lengthM: 0.1,
-    depthM: 0.01,
+    depthM: 0.014,
     spins: false,
   },
   shellfish: {
@@ -96,7 +96,7 @@ export const BAITS = {
     flightM2: 0.0008,
     massKg: 0.012,
     lengthM: 0.04,
-    depthM: 0.012,
+    depthM: 0.014,
     spins: false,
   },
   prawn: {
@@ -126,7 +126,7 @@ export const BAITS = {
     flightM2: 0.0025,
     massKg: 0.08,
     lengthM: 0.13,
-    depthM: 0.038,
+    depthM: 0.026,
     spins: true,
   },
   fishHead: {
@@ -136,7 +136,7 @@ export const BAITS = {
     flightM2: 0.0025,
     massKg: 0.1,
     lengthM: 0.1,
-    depthM: 0.05,
+    depthM: 0.034,
     spins: true,
   },
   fillet: {
@@ -146,7 +146,7 @@ export const BAITS = {
     flightM2: 0.0015,
     massKg: 0.04,
     lengthM: 0.15,
-    depthM: 0.008,
+    depthM: 0.012,
     spins: true,
   },
   fishStrip: {
@@ -156,7 +156,7 @@ export const BAITS = {
     flightM2: 0.001,
     massKg: 0.02,
     lengthM: 0.12,
-    depthM: 0.006,
+    depthM: 0.009,
     spins: true,
   },
   wholePouting: {

@@ -1,6 +1,6 @@
 /**
  * Ways a bait is put on a hook: what it is for (a live bait, a dead one, a soft lure), and the share of its depth that then lies in the
- * gap. Nominal, ours.
+ * gap, where that is less than of a bait hooked through. Nominal, ours.
  */
 export const RIGGINGS = {
   nose: { of: 'live', buried: 0.08 },
