@@ -60,6 +60,7 @@ const CORE_PACKAGES = npm(
   '@date-fns/tz',
   'dequal',
   'safe-stable-stringify',
+  'fastest-levenshtein',
 )
 
 module.exports = {

@@ -25,7 +25,7 @@ const best = (more: Partial<HookWanted>) => hookSuggest(catalogue, { ...strip, .
 
 describe('hook.suggest', () => {
   test('nearest the usual gape: 7.5 mm of strip want 12 on a J, and three quarters of that on a circle', () => {
-    expect(best({ baitDepthM: 0.0075 })).toMatchObject({ size: '1', gapeM: 0.012, why: 'nearest the usual gape' })
+    expect(best({ baitDepthM: 0.0075 })).toMatchObject({ size: '1', gapeM: 0.012, why: 'nearest the usual gap' })
     expect(best({ baitDepthM: 0.0075 }).fit).toBeCloseTo(1, 9)
     expect(best({ pattern: 'circle', baitDepthM: 0.0075 }).gapeM).toBeCloseTo(0.009, 9)
   })
@@ -95,7 +95,7 @@ describe('hook.suggest', () => {
 
   test('a hook is no smaller than the mouth asks for, and grows with what is asked', () => {
     expect(best({ baitDepthM: 0.008 }).gapeM).toBeLessThan(0.015)
-    expect(best({ baitDepthM: 0.008, leastGapeM: 0.015 })).toMatchObject({ size: '2/0', why: 'nearest the usual gape' })
+    expect(best({ baitDepthM: 0.008, leastGapeM: 0.015 })).toMatchObject({ size: '2/0', why: 'nearest the usual gap' })
     const { sizes } = hookSuggest(catalogue, { ...strip, pattern: 'treble', leastGapeM: 0.2 })
     expect(sizes[0]!.why).toMatch(/small for the mouth/)
   })

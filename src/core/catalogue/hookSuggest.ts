@@ -130,7 +130,7 @@ export function hookSuggest(catalogue: Catalogue, wanted: HookWanted): { sizes: 
     sizes: best.map(({ size, gapeM, fit, of, why }, i) => ({
       ...{ size, gapeM, fit },
       ...of,
-      why: why || (i === 0 ? 'nearest the usual gape' : fit < 1 ? 'smaller than usual' : 'larger than usual'),
+      why: why || (i === 0 ? 'nearest the usual gap' : fit < 1 ? 'smaller than usual' : 'larger than usual'),
     })),
   }
 }

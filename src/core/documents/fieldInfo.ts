@@ -93,6 +93,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   tailM: is('last hook from the tail', 'length'),
   bait: is('bait'),
   trimmed: is('trimmed', 'words', 'no'),
+  alive: is('alive', 'words', 'no'),
   // of the joint it hangs by
   connection: is('knot'),
   turns: is('turns', 'number'),

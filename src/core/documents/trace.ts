@@ -125,6 +125,8 @@ const baitPiece = z.strictObject({
   massKg: massKg.optional(),
   /** Its tail is trimmed, so that it hangs straight and does not spin. */
   trimmed: z.boolean().optional(),
+  /** Absent: alive where its end swims or hangs, and a bait of its form may be. */
+  alive: z.boolean().optional(),
   ...bodyFields,
   ...rigFields,
 })

@@ -40,6 +40,50 @@ describe('a trace in words', () => {
     expect(pieceNamed(trace, 'bait')).toMatchObject({ bait: 'lugworm', massKg: 0.01, attach: { to: 'hook' } })
   })
 
+  test.each<[string, string, object]>([
+    ['leader 2 m, 3/0 circle hook', 'hook', { pattern: 'circle', size: '3/0' }],
+    ['leader 2 m, circle hook 3/0', 'hook', { pattern: 'circle', size: '3/0' }],
+    ['leader 2 m, j hook 2/0 barbless offset', 'hook', { pattern: 'j', size: '2/0', barbless: true, offset: true }],
+    ['leader 2 m, hook 4/0 snelled', 'hook', { attach: { joint: { connection: 'snell' } } }],
+    ['leader 40 lb fluorocarbon 2 m', 'leader', { material: 'fluoro', strengthN: 40 * LB }],
+    ['nylon leader 2 m', 'leader', { material: 'mono' }],
+    ['leader 0.35 mm 3 m', 'leader', { diameterM: 0.00035, lengthM: 3 }],
+    ['leader 4 ft 6', 'leader', { lengthM: expect.closeTo(4.5 * 0.3048, 9) }],
+    ['leader 4 ft 6 in', 'leader', { lengthM: expect.closeTo(4.5 * 0.3048, 9) }],
+    ['leader 3,5 m', 'leader', { lengthM: 3.5 }],
+    ['wind-on 5 m', 'leader', { lengthM: 5 }],
+    ['top shot 5 m', 'leader', { lengthM: 5 }],
+    ['leader 2 m, dropper 30 cm', 'snood', { lengthM: 0.3 }],
+    ['leader 2 m, bite trace wire #4 30 cm', 'bite-trace', { material: 'wire', strengthN: 39 * LB, lengthM: 0.3 }],
+    ...['#7', 'no.7', 'no. 7', 'size 7'].map((size): [string, string, object] => [
+      `leader 2 m, swivel ${size}`,
+      'swivel',
+      { size: '7' },
+    ]),
+    ['leader 2 m, 3-way swivel', 'three-way-swivel', { type: 'threeWay' }],
+    ['leader 2 m, bomb 1 1/2 oz', 'sinker', { shape: 'bomb', massKg: expect.closeTo(1.5 * 0.028349523125, 9) }],
+    ['leader 2 m, lead 150 g', 'sinker', { massKg: 0.15 }],
+    ['leader 2 m, lead bomb 150 g', 'sinker', { shape: 'bomb' }],
+    ['leader 2 m, grip lead 150 g', 'sinker', { shape: 'gripWire' }],
+    ['leader 2 m, hook 4/0, whole fish', 'bait', { bait: 'wholeFish' }],
+    ['leader 2 m, hook 4/0, live bait', 'bait', { bait: 'wholeFish', alive: true }],
+    ['leader 2 m, hook 2, dead prawn', 'bait', { bait: 'prawn', alive: false }],
+    ['leader 2 m, hook 2/0, squid', 'bait', { bait: 'squid' }],
+    ['leader 2 m, swivel 6-turn uni', 'swivel', { attach: { joint: { connection: 'uni', turns: 6 } } }],
+    ['leader 2 m, swivel grinner', 'swivel', { attach: { joint: { connection: 'uni' } } }],
+    ['leader 2 m, swivel half blood 5 turns', 'swivel', { attach: { joint: { connection: 'clinch', turns: 5 } } }],
+    ['leader 2 m\nswivel\nsnood 1 m', 'snood', { lengthM: 1 }],
+  ])('as anglers write it: %s', (text, id, expected) => {
+    expect(pieceNamed(made(text), id)).toMatchObject(expected)
+  })
+
+  test('two of one thing on a line stand beside each other', () => {
+    const beads = made('leader 2 m (bead x2), swivel').pieces.filter(
+      (piece) => piece.role === 'hardware' && piece.type === 'bead',
+    )
+    expect(beads.map(({ attach }) => attach.how === 'sliding' && attach.on)).toEqual(['leader', 'leader'])
+  })
+
   test('a lure and a bait take their length and that they float, a jig head its weight', () => {
     const trace = made('leader 3 m, lure 30 g 12 cm floating')
     expect(pieceNamed(trace, 'lure')).toMatchObject({ massKg: 0.03, lengthM: 0.12, floats: true })
@@ -96,9 +140,14 @@ describe('a trace in words', () => {
   })
 
   test.each([
-    ['leadr', 'leadr: there is no such part'],
-    ['leader 40', 'leader 40: “40” needs a unit'],
-    ['swivel 30 g', 'swivel 30 g: “30 g” is not a detail of a swivel'],
+    ['leadr', '“leadr”: there is no such part; the nearest is “leader”'],
+    [
+      'leadr 3 m, swivvel',
+      '“leadr 3 m”: there is no such part; the nearest is “leader”; “swivvel”: there is no such part; the nearest is “swivel”',
+    ],
+    ['leader 40 lb 60 lb', '“leader 40 lb 60 lb”: “60 lb” says again what was said before'],
+    ['leader 40', '“leader 40”: “40” needs a unit'],
+    ['swivel 30 g', '“swivel 30 g”: “30 g” is not a detail of a swivel'],
     ['(bead)', 'a bracket has no part before it'],
     ['leader (bead', 'a bracket is not closed'],
     ['leader) bead', 'a bracket is closed but not opened'],

@@ -1,17 +1,22 @@
+import { closest } from 'fastest-levenshtein'
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
+import type { Joint } from '../documents/fields.ts'
 import { isTied, jointOf, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
 import type { Trace } from '../documents/trace.ts'
+import { isKnot } from '../knots/choose.ts'
+import { KNOT_FACTS } from '../knots/facts.ts'
 import type { Rig } from '../setup/setup.ts'
 import { putIn, type Step } from './addPart.ts'
 import { withJoint } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { type NewPart, newParts } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { type Detail, detailed, splitDetails } from './wordDetails.ts'
+import { ALIVE, PART_SYNONYMS } from './synonyms.ts'
+import { detailed, splitDetails } from './wordDetails.ts'
 
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
-type Item = { words: string; on: Item[][] }
+type Item = { words: string; count: number; on: Item[][] }
 
 /** What a word stands for: a part, and what is set of it at once. */
 type Word = { name: string; part: NewPart; set: object }
@@ -32,16 +37,20 @@ export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
   const chains = parse(text)
   if (typeof chains === 'string') return refused(chains)
   const drawing = new Drawing(rig)
+  const unclear = drawing.unclear(chains)
+  if (unclear.length > 0) return refused(unclear.join('; '))
   const why = drawing.chains(chains, place)
   return why === undefined ? checked(rig, drawing.trace, drawing.last) : refused(why)
 }
 
-/** In small letters, without what a name has in brackets. */
+/** In small letters, without what a name has in brackets, apostrophes, and hyphens between words. */
 const plain = (name: string) =>
   name
     .replace(/ \(.*\)/, '')
     .toLowerCase()
+    .replace(/(?<=[a-z])['’](?=s)/g, '')
     .replaceAll('’', "'")
+    .replace(/(?<=[a-z\d])-(?=[a-z])/g, ' ')
 
 /** Chains of a text, or what is wrong with it. */
 function parse(text: string): Item[][] | string {
@@ -50,13 +59,15 @@ function parse(text: string): Item[][] | string {
   let words = ''
   const chainsNow = () => open.at(-1)!
   const end = () => {
-    if (words.trim() !== '')
+    const [, said = '', times] = /^(.*?)(?:\s+[x×]\s?(\d))?$/.exec(plain(words.trim())) ?? []
+    if (said !== '')
       chainsNow()
         .at(-1)!
-        .push({ words: plain(words.trim()), on: [] })
+        .push({ words: said, count: Number(times ?? 1), on: [] })
     words = ''
   }
-  for (const sign of text) {
+  // A line of its own is a part of its own; a comma between figures is a point.
+  for (const sign of text.replace(/\s*\n\s*/g, ',').replace(/(?<=\d),(?=\d)/g, '.')) {
     if (!',;()'.includes(sign)) words += sign
     else {
       end()
@@ -88,13 +99,34 @@ class Drawing {
     this.rig = rig
     this.trace = rig.trace
     this.vocabulary = wordsOf(rig.catalogue)
-    this.knots = CONNECTION_IDS.map((id) => ({ id, name: plain(rig.catalogue.connections[id].name).split(' ') }))
-      .filter(({ id }) => isTied({ connection: id }))
+    this.knots = CONNECTION_IDS.filter((id) => isTied({ connection: id }))
+      .flatMap((id) => {
+        const names = [
+          rig.catalogue.connections[id].name,
+          ...(isKnot(id) ? KNOT_FACTS[id].also : []),
+          ...(id === 'snell' ? ['snelled'] : []),
+        ]
+        return names.map((name) => ({ id, name: plain(name).split(' ') }))
+      })
       .sort((a, b) => b.name.length - a.name.length)
   }
 
+  /** Everything in chains that is not understood, all at once. */
+  unclear(chains: readonly Item[][]): string[] {
+    return chains.flat().flatMap(({ words, on }) => {
+      const read = this.read(words)
+      return [...(typeof read === 'string' ? [`“${words}”: ${read}`] : []), ...this.unclear(on)]
+    })
+  }
+
   /** Chains at one place: the first takes over what is there, the others stand beside it. Why they cannot be; undefined when done. */
-  chains(chains: readonly Item[][], place: Place): string | undefined {
+  chains(said: readonly Item[][], place: Place): string | undefined {
+    // Two of one thing on a line stand beside each other.
+    const chains = said.flatMap((chain) => {
+      const [only] = chain
+      if (place.at !== 'along' || chain.length !== 1 || !only) return [chain]
+      return Array.from({ length: only.count }, () => [{ ...only, count: 1 }])
+    })
     const at = place.at === 'along' ? this.spread(place, chains.length) : undefined
     for (const [i, chain] of chains.entries()) {
       const here = at?.[i] ?? (i === 0 || place.at === 'along' ? place : { at: 'end' as const, of: place.of })
@@ -108,7 +140,7 @@ class Drawing {
     const takes = place.at === 'end' ? place.takes : undefined
     const made: [Item, string][] = []
     let at: Place = place
-    for (const item of chain) {
+    for (const item of chain.flatMap((each) => Array.from({ length: each.count }, () => each))) {
       const step = this.put(item, at)
       if (!step.ok) return `${item.words}: ${step.why}`
       this.trace = step.trace
@@ -134,33 +166,57 @@ class Drawing {
   }
 
   private put({ words }: Item, place: Place): Step {
-    const word = this.wordFor(words)
-    if (!word) return { ok: false, why: 'there is no such part' }
-    const { part, set } = word
-    const { connection, rest } = this.knotIn(word.rest)
-    const details: Detail[] = []
-    for (const text of splitDetails(rest)) {
-      const detail = detailed(this.rig.catalogue, part, text)
-      if (typeof detail === 'string') return { ok: false, why: detail }
-      details.push(detail)
-    }
-    const placeM = details.find((detail) => 'placeM' in detail)?.placeM
+    const read = this.read(words)
+    if (typeof read === 'string') return { ok: false, why: read }
+    const { part, set, placeM, joint } = read
     if (placeM !== undefined && place.at !== 'along')
       return { ok: false, why: 'only parts on a line have a position; write it in the brackets of its line' }
     const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
-    const said = { ...part, set: Object.assign({}, set, ...details.map((detail) => detail.set ?? {})) }
-    const step = putIn({ ...this.rig, trace: this.trace }, here, said)
-    if (!step.ok || !connection) return step
+    const step = putIn({ ...this.rig, trace: this.trace }, here, { ...part, set })
+    if (!step.ok || !joint) return step
     if (!isTied(jointOf(pieceNamed(step.trace, step.id)))) return { ok: false, why: 'it has no knot there' }
-    return { ...step, trace: withJoint(step.trace, step.id, () => ({ connection })) }
+    return { ...step, trace: withJoint(step.trace, step.id, () => joint) }
   }
 
-  /** The knot that is named among the words, and the others. */
-  private knotIn(words: string[]): { connection?: ConnectionId; rest: string[] } {
+  /** What the words of one part say, or what of them is not understood. */
+  private read(words: string): string | { part: NewPart; set: object; placeM?: number | undefined; joint?: Joint | undefined } {
+    const knotFirst = this.knotIn(words.split(/\s+/))
+    const word = this.wordFor(words) ?? this.wordFor(knotFirst.rest.join(' '))
+    if (!word) return this.nearest(words)
+    const { part } = word
+    const { joint, rest } = this.knotIn(word.rest)
+    const set: Record<string, unknown> = { ...word.set }
+    const said = new Set<string>()
+    let placeM: number | undefined
+    for (const text of splitDetails(rest)) {
+      const detail = detailed(this.rig.catalogue, part, text)
+      if (typeof detail === 'string') return detail
+      for (const [key, value] of Object.entries(detail.set ?? {})) {
+        if (said.has(key) && set[key] !== value) return `“${text}” says again what was said before`
+        said.add(key)
+      }
+      if (detail.placeM !== undefined && placeM !== undefined) return `“${text}” says again where it is`
+      placeM = detail.placeM ?? placeM
+      Object.assign(set, detail.set)
+    }
+    return { part, set, placeM, joint }
+  }
+
+  private nearest(words: string): string {
+    const known = closest(words, [...new Set(this.vocabulary.map(({ name }) => name))])
+    return `there is no such part; the nearest is “${known}”`
+  }
+
+  /** The knot that is named among the words, with its turns, and the other words. */
+  private knotIn(words: string[]): { joint?: Joint; rest: string[] } {
     for (const { id, name } of this.knots)
-      for (let from = 0; from + name.length <= words.length; from += 1)
-        if (name.every((word, i) => words[from + i] === word))
-          return { connection: id, rest: [...words.slice(0, from), ...words.slice(from + name.length)] }
+      for (let from = 0; from + name.length <= words.length; from += 1) {
+        if (!name.every((word, i) => words[from + i] === word)) continue
+        const rest = [...words.slice(0, from), ...words.slice(from + name.length)]
+        const at = rest.findIndex((word, i) => /^turns?$/.test(word) && /^\d+$/.test(rest[i - 1] ?? ''))
+        if (at < 1) return { joint: { connection: id }, rest }
+        return { joint: { connection: id, turns: Number(rest[at - 1]) }, rest: rest.filter((_, i) => i !== at && i !== at - 1) }
+      }
     return { rest: words }
   }
 
@@ -200,10 +256,20 @@ function wordsOf(catalogue: Catalogue): Word[] {
   const parts = newParts(catalogue)
   const kinds = (part: NewPart | undefined, field: string, table: Readonly<Record<string, { name: string }>>): Word[] =>
     part ? Object.entries(table).map(([id, { name }]) => ({ name: plain(name), part, set: { [field]: id } })) : []
-  return [
+  const own: Word[] = [
     ...Object.values(parts).map((part) => ({ name: plain(part.name), part, set: part.set ?? {} })),
     ...kinds(parts.hook, 'pattern', catalogue.hooks.patterns),
     ...kinds(parts.sinker, 'shape', catalogue.sinkers),
     ...kinds(parts.bait, 'bait', catalogue.baits),
   ]
+  const others = Object.entries(PART_SYNONYMS).flatMap(([name, synonyms]) => {
+    const word = own.find((each) => each.name === name)
+    if (!word) throw new Error(`no part is called ${name}`)
+    return synonyms.map((each) => ({
+      ...word,
+      name: each,
+      set: { ...word.set, ...(each in ALIVE ? { alive: ALIVE[each] } : {}) },
+    }))
+  })
+  return [...own, ...others]
 }

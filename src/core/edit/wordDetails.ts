@@ -1,22 +1,38 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
+import type { Material } from '../catalogue/ids.ts'
 import { parseHookSize } from '../units/hookSize.ts'
 import { isUnit, parseQuantity } from '../units/parseQuantity.ts'
-import type { Quantity } from '../units/quantities.ts'
+import { QUANTITIES, type Quantity } from '../units/quantities.ts'
 import type { NewPart } from './newParts.ts'
+import { GENERIC, MATERIAL_SYNONYMS, WIRE_NUMBERS_LB } from './synonyms.ts'
 
 /** What one detail of a part sets, or how far down its line it puts it. */
 export type Detail = { set?: object; placeM?: number }
 
+/** A length in millimetres up to this is a line’s diameter, m. */
+const MAX_LINE_M = 0.005
 /** Strands and turns a metre of a line that is said to be twisted. Nominal, ours. */
 const TWISTED = { strands: 2, twistPerM: 40 }
 
-/** Words as details: a number with the unit that follows it is one. */
+const isNumber = (word: string | undefined) => word !== undefined && /^[\d.,/ ½¼¾⅓⅔]+$/.test(word)
+
+/** Words as details: a number with the unit that follows it is one, `1 1/2 oz` and `4 ft 6` too; a size loses the word before it. */
 export function splitDetails(words: readonly string[]): string[] {
   const details: string[] = []
-  for (const word of words) {
+  for (const [i, word] of words.entries()) {
     const before = details.at(-1)
-    if (before !== undefined && /^[\d.,/½¼¾⅓⅔]+$/.test(before) && isUnit(word)) details[details.length - 1] = `${before} ${word}`
-    else details.push(word)
+    const next = words[i + 1]
+    if (['size', 'no', 'no.', 'nr', '#'].includes(word) && next !== undefined && /^#?\d/.test(next)) continue
+    if (isNumber(before) && (isUnit(word) || /^\d+\/[1-9]\d*$/.test(word))) details[details.length - 1] = `${before} ${word}`
+    else if (
+      /(ft|foot|feet|')$/.test(before ?? '') &&
+      /^\d+$/.test(word) &&
+      !(next !== undefined && isUnit(next) && !/^(in|inch|inches|")$/.test(next))
+    )
+      details[details.length - 1] = `${before} ${word}`
+    else if (/(ft|foot|feet|') \d+$/.test(before ?? '') && /^(in|inch|inches|")$/.test(word))
+      details[details.length - 1] = `${before} ${word}`
+    else if (!GENERIC.includes(word)) details.push(word)
   }
   return details
 }
@@ -28,30 +44,41 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
     return parsed.ok && !parsed.bare ? parsed.si : undefined
   }
   const named = <T extends string>(table: Readonly<Record<T, { name: string }>>) =>
-    (Object.keys(table) as T[]).find((id) => id.toLowerCase() === text || table[id].name.toLowerCase() === text)
+    (Object.keys(table) as T[]).find(
+      (id) => id.toLowerCase() === text || table[id].name.toLowerCase().replaceAll('-', ' ') === text,
+    )
+  const size = text.replace(/^(#|no\.?|size)(?=\d)/, '')
   const unclear = /^[\d.,]+$/.test(text) ? `“${text}” needs a unit` : `“${text}” is not a detail of a ${part.name}`
   switch (part.kind) {
     case 'line': {
       const strengthN = quantity('strength')
       if (strengthN !== undefined) return { set: { strengthN } }
+      const diameterM = /mm$/.test(text) ? quantity('diameter') : undefined
+      if (diameterM !== undefined && diameterM <= MAX_LINE_M) return { set: { diameterM } }
       const lengthM = quantity('length')
       if (lengthM !== undefined) return { set: { lengthM } }
+      const wireLb = text.startsWith('#') ? WIRE_NUMBERS_LB[text.slice(1)] : undefined
+      if (wireLb !== undefined) return { set: { material: 'wire', strengthN: wireLb * QUANTITIES.strength.units.lb } }
       if (text === 'twisted') return { set: TWISTED }
       if (text === 'hollow') return { set: { hollow: true } }
-      const material = named(catalogue.materials)
+      const material = named(catalogue.materials) ?? (MATERIAL_SYNONYMS[text] as Material | undefined)
       return material ? { set: { material } } : unclear
     }
     case 'hardware': {
       const { sizes } = catalogue.hardware[part.type]
-      if (sizes.some(({ size }) => size === text)) return { set: { size: text } }
+      if (sizes.some((each) => each.size === size)) return { set: { size } }
       const placeM = quantity('length')
       if (placeM !== undefined) return { placeM }
       const strengthN = sizes.length > 0 ? quantity('strength') : undefined
       return strengthN === undefined ? unclear : { set: { strengthN } }
     }
     case 'hook': {
-      const size = parseHookSize(text)
-      if (size.ok) return { set: { size: size.size.label } }
+      const parsed = parseHookSize(size)
+      if (parsed.ok) return { set: { size: parsed.size.label } }
+      const pattern = named(catalogue.hooks.patterns)
+      if (pattern) return { set: { pattern } }
+      if (text === 'barbless') return { set: { barbless: true } }
+      if (text === 'offset') return { set: { offset: true } }
       const headKg = quantity('mass')
       if (headKg !== undefined) return { set: { headKg } }
       if (text === 'swinging' && part.set && 'headKg' in part.set) return { set: { headSwings: true } }
@@ -61,11 +88,14 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
     case 'sinker': {
       const metal = named(catalogue.sinkerMetals)
       if (metal) return { set: { metal } }
+      const shape = named(catalogue.sinkers)
+      if (shape) return { set: { shape } }
       return massOrPlace(quantity, unclear)
     }
     case 'bait':
     case 'lure': {
       if (text === 'floating') return { set: { floats: true } }
+      if (part.kind === 'bait' && ['alive', 'live', 'dead'].includes(text)) return { set: { alive: text !== 'dead' } }
       const lengthM = quantity('length')
       if (lengthM !== undefined) return { set: { lengthM } }
       const massKg = quantity('mass')

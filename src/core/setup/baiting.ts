@@ -76,7 +76,7 @@ export const riggingOf = (
   id: Rigging | undefined,
 ): Rigging | undefined => (id !== undefined && riggingsFor(catalogue, body).includes(id) ? id : undefined)
 
-/** A bait as measured, else as it usually is; what weighs more is longer and deeper. Alive where its end swims or hangs, and it may be. */
+/** A bait as measured, else as it usually is; what weighs more is longer and deeper. Alive where that is said, else where its end swims or hangs; only what may be. */
 export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody {
   const massKg = massOfKg(catalogue, bait)
   if (bait.role === 'lure') {
@@ -94,7 +94,7 @@ export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody
   return {
     form: usual.form,
     massKg,
-    alive: catalogue.baitForms[usual.form].live && ['swims', 'hangs'].includes(fishingModeOf(trace)),
+    alive: catalogue.baitForms[usual.form].live && (bait.alive ?? ['swims', 'hangs'].includes(fishingModeOf(trace))),
     lengthM: bait.lengthM ?? usual.lengthM * grown,
     depthM: bait.depthM ?? usual.depthM * grown,
   }

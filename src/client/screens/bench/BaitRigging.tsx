@@ -78,6 +78,9 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
           The hooks span {percent(gang.coverage)} of the bait; {percent(COVERAGE.least)} to {percent(COVERAGE.most)} hold it.
         </p>
       )}
+      {bait.role === 'bait' && catalogue.baitForms[body.form].live && (
+        <CheckField label="alive" checked={body.alive} onChange={(alive) => set({ alive, rigging: undefined })} />
+      )}
       {bait.role === 'bait' && catalogue.baits[bait.bait].spins && (
         <CheckField
           label="tail trimmed: it does not spin"

@@ -7,6 +7,10 @@ export const SINKER_METALS = {
   brass: { name: 'brass', densityKgperM3: DENSITY_KG_PER_M3.brass },
   steel: { name: 'steel', densityKgperM3: DENSITY_KG_PER_M3.steel },
   tin: { name: 'tin', densityKgperM3: 7300 },
+  castIron: { name: 'cast iron', densityKgperM3: 7200 },
+  zinc: { name: 'zinc', densityKgperM3: 7140 },
+  bismuth: { name: 'bismuth', densityKgperM3: 9780 },
+  concrete: { name: 'concrete', densityKgperM3: 2400 },
   stone: { name: 'stone', densityKgperM3: 2600 },
 } as const
 

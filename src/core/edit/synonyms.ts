@@ -1,0 +1,78 @@
+/** Other words for parts, and the name that each part goes by in the catalogue or among the new parts. */
+// biome-ignore format: a table reads better in columns
+export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
+  snood: ['dropper', 'hook length', 'hooklength', 'hook line', 'hook snood', 'branch line', 'gangion', 'ganion'],
+  leader: ['shock leader', 'shocker', 'tippet', 'trace leader', 'top shot', 'topshot', 'mono cap', 'wind on leader', 'wind on', 'windon'],
+  'bite trace': ['bite leader', 'wire trace', 'bite tippet', 'shock tippet', 'wire leader', 'wire'],
+  'sinker line': ['rotten bottom', 'weak link', 'breakaway link', 'sacrificial link', 'break off'],
+  sinker: ['lead', 'weight', 'plummet'],
+  'wired grip': ['grip lead', 'wired lead', 'wired sinker', 'grip sinker', 'grip weight', 'sputnik', 'grapnel sinker', 'star sinker', 'breakout lead', 'breakaway lead', 'gripper'],
+  bomb: ['bank sinker', 'casting lead'],
+  ball: ['egg sinker', 'egg', 'cannonball'],
+  barrel: ['bean'],
+  pyramid: ['diamond'],
+  swivel: ['barrel swivel', 'crane swivel'],
+  'three way swivel': ['3 way swivel', 'three way', '3 way'],
+  snap: ['clip', 'link'],
+  boom: ['spreader arm', 'stand off'],
+  crimp: ['ferrule'],
+  'stop knot': ['bobber stop', 'float stop'],
+  'whole squid': ['squid'],
+  'whole small fish': ['whole fish', 'dead bait', 'deadbait', 'live bait', 'livebait'],
+  'peeler crab': ['crab'],
+}
+
+/** Words that say a bait is alive or dead by themselves. */
+export const ALIVE: Readonly<Record<string, boolean>> = {
+  'live bait': true,
+  livebait: true,
+  'dead bait': false,
+  deadbait: false,
+}
+
+/** Other words for materials, by what the table calls them. */
+export const MATERIAL_SYNONYMS: Readonly<Record<string, string>> = {
+  fluorocarbon: 'fluoro',
+  nylon: 'mono',
+  monofilament: 'mono',
+  pe: 'braid',
+  superline: 'braid',
+}
+
+/** Single-strand wire by its number, lb. Nominal. */
+export const WIRE_NUMBERS_LB: Readonly<Record<string, number>> = {
+  2: 27,
+  3: 32,
+  4: 39,
+  5: 44,
+  6: 58,
+  7: 69,
+  8: 86,
+  9: 105,
+  10: 124,
+  11: 140,
+  12: 174,
+  13: 195,
+  14: 218,
+  15: 240,
+}
+
+/** Words that add nothing to a part that is already named. */
+export const GENERIC = [
+  'hook',
+  'sinker',
+  'weight',
+  'lead',
+  'bait',
+  'lure',
+  'line',
+  'leader',
+  'swivel',
+  'knot',
+  'with',
+  'a',
+  'an',
+  'the',
+  'of',
+  'and',
+]
