@@ -9,7 +9,7 @@ import type { EditResult } from '../edit/editResult.ts'
 import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../joints/connectionRules.ts'
 import { freeLine } from '../outfits/outfitLines.ts'
-import { pieceName, withArticle } from '../setup/names.ts'
+import { pieceName, withA, withArticle } from '../setup/names.ts'
 import type { Judged, Remedy } from './finding.ts'
 
 /** Hooks of another size, or pattern, as they come: what was measured of the old ones does not hold of the new. */
@@ -59,7 +59,7 @@ export const byEdit = (label: string, edit: () => EditResult): Remedy => ({
 /** Another connection for a joint, at its usual turns and the catalogue's strength. */
 export function retied({ setup: { trace, catalogue } }: Judged, id: string, connection: ConnectionId): Remedy {
   return {
-    label: `tie ${called(trace, id)} with a ${catalogue.connections[connection].name}`,
+    label: `tie ${called(trace, id)} with ${withA(catalogue.connections[connection].name)}`,
     make: () => ({ trace: withJoint(trace, id, ({ loopM }) => ({ connection, ...(loopM === undefined ? {} : { loopM }) })) }),
   }
 }

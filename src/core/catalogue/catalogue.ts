@@ -31,7 +31,17 @@ import { ROD_ACTIONS } from './tables/rodActions.ts'
 import { SINKER_METALS, SINKER_SHAPES } from './tables/sinkers.ts'
 
 /** A figure with how sure it is: its mean, its spread (coefficient of variation), how many were tried, and whose it is. */
-export type Measured = { mean: number; spread: number; tests: number; origin: 'nominal' | 'own' }
+/** From this share of slips on a knot is known as one that slips: it works no higher than where it slipped. Ours. */
+export const NOTABLE_SLIPS = 0.2
+
+export type Measured = {
+  mean: number
+  spread: number
+  tests: number
+  /** Of the tests, those in which the knot slipped before anything broke. */
+  slipped?: number
+  origin: 'nominal' | 'own'
+}
 
 /** A bait as it usually is: its form, drag areas in the stream and in flight, mass, length and depth, and whether it spins. */
 export type BaitItem = {
@@ -58,16 +68,23 @@ export type HookOutline = {
 }
 
 /** What a crew measured of a connection in a material, laid over the nominal figure. */
-export type OwnConnection = { connection: ConnectionId; material: Material; mean: number; spread: number; tests: number }
+export type OwnConnection = {
+  connection: ConnectionId
+  material: Material
+  mean: number
+  spread: number
+  tests: number
+  slipped?: number
+}
+
+/** Gape as a share of a bait’s thickness, and of its length, by how a pattern’s gape is measured. */
+type GapeShares = { circle: number; other: number }
+type UsualGape = { ofDepth: GapeShares; ofLength?: GapeShares }
 
 /**
  * Everything that is known of gear without looking at it: the nominal tables of the craft, and what the crew measured laid over
  * them. Plain data, so that it travels to a worker; whatever calculates is handed one, and nobody else reads the tables.
  */
-/** Gape as a share of a bait’s thickness, and of its length, by how a pattern’s gape is measured. */
-export type GapeShares = { circle: number; other: number }
-export type UsualGape = { ofDepth: GapeShares; ofLength?: GapeShares }
-
 export type Catalogue = {
   connections: Readonly<Record<ConnectionId, Connection>>
   materials: Readonly<Record<Material, MaterialItem>>
@@ -146,7 +163,14 @@ export function efficiencyOf({ connections, own }: Catalogue, joint: TiedConnect
   if (joint.own)
     return { mean: joint.own.efficiency, spread: joint.own.spread ?? spread, tests: joint.own.tests ?? 0, origin: 'own' }
   const crew = own.findLast((each) => each.connection === joint.connection && each.material === material)
-  if (crew) return { mean: crew.mean, spread: crew.spread, tests: crew.tests, origin: 'own' }
+  if (crew)
+    return {
+      mean: crew.mean,
+      spread: crew.spread,
+      tests: crew.tests,
+      ...(crew.slipped ? { slipped: crew.slipped } : {}),
+      origin: 'own',
+    }
   const nominal = efficiency[material]
   return nominal === undefined ? undefined : { mean: nominal, spread, tests: 0, origin: 'nominal' }
 }

@@ -54,7 +54,11 @@ describe('a trace in words', () => {
     ['wind-on 5 m', 'leader', { lengthM: 5 }],
     ['top shot 5 m', 'leader', { lengthM: 5 }],
     ['leader 2 m, dropper 30 cm', 'snood', { lengthM: 0.3 }],
-    ['leader 2 m, bite trace wire #4 30 cm', 'bite-trace', { material: 'wire', strengthN: 39 * LB, lengthM: 0.3 }],
+    [
+      'leader 2 m, bite trace wire #4 30 cm',
+      'bite-trace',
+      { material: 'wire', strengthN: catalogue.wireNumbers.find(({ number }) => number === 4)!.strengthLb * LB, lengthM: 0.3 },
+    ],
     ...['#7', 'no.7', 'no. 7', 'size 7'].map((size): [string, string, object] => [
       `leader 2 m, swivel ${size}`,
       'swivel',

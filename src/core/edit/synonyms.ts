@@ -39,24 +39,6 @@ export const MATERIAL_SYNONYMS: Readonly<Record<string, string>> = {
   superline: 'braid',
 }
 
-/** Single-strand wire by its number, lb. Nominal. */
-export const WIRE_NUMBERS_LB: Readonly<Record<string, number>> = {
-  2: 27,
-  3: 32,
-  4: 39,
-  5: 44,
-  6: 58,
-  7: 69,
-  8: 86,
-  9: 105,
-  10: 124,
-  11: 140,
-  12: 174,
-  13: 195,
-  14: 218,
-  15: 240,
-}
-
 /** Words that add nothing to a part that is already named. */
 export const GENERIC = [
   'hook',

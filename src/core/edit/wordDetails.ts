@@ -4,7 +4,7 @@ import { parseHookSize } from '../units/hookSize.ts'
 import { isUnit, parseQuantity } from '../units/parseQuantity.ts'
 import { QUANTITIES, type Quantity } from '../units/quantities.ts'
 import type { NewPart } from './newParts.ts'
-import { GENERIC, MATERIAL_SYNONYMS, WIRE_NUMBERS_LB } from './synonyms.ts'
+import { GENERIC, MATERIAL_SYNONYMS } from './synonyms.ts'
 
 /** What one detail of a part sets, or how far down its line it puts it. */
 export type Detail = { set?: object; placeM?: number }
@@ -57,8 +57,8 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       if (diameterM !== undefined && diameterM <= MAX_LINE_M) return { set: { diameterM } }
       const lengthM = quantity('length')
       if (lengthM !== undefined) return { set: { lengthM } }
-      const wireLb = text.startsWith('#') ? WIRE_NUMBERS_LB[text.slice(1)] : undefined
-      if (wireLb !== undefined) return { set: { material: 'wire', strengthN: wireLb * QUANTITIES.strength.units.lb } }
+      const wire = catalogue.wireNumbers.find(({ number }) => text === `#${number}`)
+      if (wire) return { set: { material: 'wire', strengthN: wire.strengthLb * QUANTITIES.strength.units.lb } }
       if (text === 'twisted') return { set: TWISTED }
       if (text === 'hollow') return { set: { hollow: true } }
       const material = named(catalogue.materials) ?? (MATERIAL_SYNONYMS[text] as Material | undefined)

@@ -42,15 +42,31 @@ describe('a knot', () => {
     expect(braid(true).posterior).toEqual(braid(false).posterior)
   })
 
-  test('slips, and samples of which the hook gave, are told apart and move nothing', () => {
-    const with_ = lesson([
-      pull(1, 0.8),
-      pull(2, 0.3, { parted: 'slipped' }),
-      pull(3, 0.5, { parted: 'hook' }),
-      pull(4, 0.2, { discarded: 'nicked' }),
-    ])
+  test('samples of which the hook gave, and discarded ones, are shown apart and move nothing', () => {
+    const with_ = lesson([pull(1, 0.8), pull(3, 0.5, { parted: 'hook' }), pull(4, 0.2, { discarded: 'nicked' })])
     expect(with_.posterior).toEqual(lesson([pull(1, 0.8)]).posterior)
-    expect(with_.apart.map(({ id }) => id)).toEqual([idOf(2), idOf(3), idOf(4)])
+    expect(with_.apart.map(({ id }) => id)).toEqual([idOf(3), idOf(4)])
+  })
+
+  test('a slip is a load at which the knot failed: it moves the figure as a break does, and is counted', () => {
+    const one = lesson([pull(1, 0.8), pull(2, 0.5, { parted: 'slipped' })])
+    expect(one.slipped).toBe(1)
+    expect(one.breaks).toHaveLength(2)
+    expect(one.posterior.mean).toBeLessThan(lesson([pull(1, 0.8)]).posterior.mean)
+  })
+
+  test('nine slips at 60 N and one break at 170 N make no better knot: it works no higher than where it slipped', () => {
+    const pulls = [
+      ...Array.from({ length: 9 }, (_, i) => pull(i, 0, { loadN: 60, parted: 'slipped' })),
+      pull(9, 0, { loadN: 170 }),
+    ]
+    const { posterior, prior } = lesson(pulls)
+    expect(posterior.mean).toBeCloseTo(60 / (30 * LB), 12)
+    expect(posterior.mean).toBeLessThan(prior.mean)
+    expect(ownConnections(catalogue, pulls)).toMatchObject([{ mean: expect.closeTo(60 / (30 * LB), 12), slipped: 9, tests: 10 }])
+    // One slip in ten is no such knot: it counts as what it held, like a break.
+    const rarely = [pull(0, 0.5, { parted: 'slipped' }), ...Array.from({ length: 9 }, (_, i) => pull(i + 1, 0.85))]
+    expect(lesson(rarely).posterior.mean).toBeGreaterThan(0.75)
   })
 
   test('one far from the others is marked and still counts', () => {

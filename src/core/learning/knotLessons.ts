@@ -1,4 +1,4 @@
-import type { Catalogue, OwnConnection } from '../catalogue/catalogue.ts'
+import { type Catalogue, NOTABLE_SLIPS, type OwnConnection } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
 import type { Observation, Pull } from '../documents/observation.ts'
 import {
@@ -15,14 +15,16 @@ const PRIOR = { priorWeight: 4, priorDegrees: 6 }
 /** So many standard deviations from what the others say a pull is marked: it counts all the same. Ours. */
 const FAR_OFF = 3
 
-/** A pull that broke, as a share of the line, and whether it lies far from the others. */
+/** A pull that failed at the knot, as a share of the line, and whether it lies far from the others. */
 export type Break = { pull: Pull; share: number; farOff: boolean }
 /** What the pulls of a connection in a material say: before, each pull, and after. */
 export type KnotLesson = {
   prior: TestedEfficiency
   posterior: TestedEfficiency
+  /** Breaks and slips together: a slip ends a fight as well. */
   breaks: Break[]
-  /** Slips, what was discarded, and samples of which something else gave: told, and counted in nothing. */
+  slipped: number
+  /** What was discarded, and samples of which something else gave: shown, and counted in nothing. */
   apart: Pull[]
 }
 
@@ -30,8 +32,17 @@ export type KnotLesson = {
 export const activePulls = (told: readonly Observation[]): Pull[] =>
   activeObservations(told).filter((each): each is Pull => each.kind === 'pull')
 
-/** What counts as the connection’s own break: it parted there, or its line did beside it, and nobody discarded it. */
-const counts = ({ parted, discarded }: Pull) => discarded === undefined && (parted === 'knot' || parted === 'line')
+/** What counts as the connection’s own failure: it parted there, its line did beside it, or it slipped, and nobody discarded it. */
+const counts = ({ parted, discarded }: Pull) => discarded === undefined && parted !== 'hook'
+
+const isSlip = ({ parted }: Pull) => parted === 'slipped'
+
+/** The load that slips stand for, as a share of the line: their mean where they are a notable share; endless where they are not. */
+function slipCeiling(catalogue: Catalogue, pulls: readonly Pull[]): number {
+  const slips = pulls.filter(isSlip)
+  if (slips.length === 0 || slips.length < NOTABLE_SLIPS * pulls.length) return Number.POSITIVE_INFINITY
+  return slips.reduce((sum, pull) => sum + shareOf(catalogue, pull), 0) / slips.length
+}
 
 /**
  * What the pulls of a connection in a material say of its share of the line’s strength.
@@ -51,7 +62,8 @@ export function knotLesson(
   const others = testedMeanWithoutEach(tests)
   return {
     prior: testedEfficiency({ ...tests, tested: [] }),
-    posterior: testedEfficiency(tests),
+    posterior: atMost(testedEfficiency(tests), slipCeiling(catalogue, broke)),
+    slipped: broke.filter(isSlip).length,
     breaks: broke.map((pull, i) => {
       const { mean, variation } = others[i]!
       const share = tests.tested[i]!
@@ -61,7 +73,13 @@ export function knotLesson(
   }
 }
 
-/** The nominal figure of a connection in a material with the pulls that broke; undefined where it has none. */
+/** A figure that is no higher than a share: its range moves down with it. */
+function atMost(figure: TestedEfficiency, share: number): TestedEfficiency {
+  const down = Math.min(1, share / figure.mean)
+  return { ...figure, mean: down * figure.mean, low: down * figure.low, high: down * figure.high }
+}
+
+/** The nominal figure of a connection in a material with the pulls that failed there; undefined where it has none. */
 export function testsOf(catalogue: Catalogue, pulls: readonly Pull[], id: ConnectionId, material: Material): Tested | undefined {
   const { efficiency, spread } = catalogue.connections[id]
   const nominal = efficiency[material]
@@ -90,6 +108,8 @@ export function ownConnections(catalogue: Catalogue, pulls: readonly Pull[]): Ow
     const tests = testsOf(catalogue, alike, connection, material)
     if (!tests) return []
     const { mean, variation } = testedMean(tests)
-    return [{ connection, material, mean: Math.min(1, mean), spread: variation, tests: alike.length }]
+    const slipped = alike.filter(isSlip).length
+    const working = Math.min(1, mean, slipCeiling(catalogue, alike))
+    return [{ connection, material, mean: working, spread: variation, tests: alike.length, ...(slipped > 0 ? { slipped } : {}) }]
   })
 }

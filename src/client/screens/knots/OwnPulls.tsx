@@ -95,14 +95,13 @@ export function OwnPulls({ id, line, turns }: Props) {
 
 const figure = ({ mean, low, high }: KnotLesson['prior']) => `${percent(mean)} (${percent(low)} to ${percent(high)}, 90 % range)`
 
-function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: KnotLesson }) {
+function LessonWords({ lesson: { prior, posterior, breaks, apart, slipped: slips } }: { lesson: KnotLesson }) {
   if (breaks.length === 0 && apart.length === 0)
     return (
       <p className="my-2 text-sm text-quiet">
         Nominal {figure(prior)}. Test a few of your own: three or four tell more than any table.
       </p>
     )
-  const slips = apart.filter(({ parted }) => parted === 'slipped').length
   return (
     <p className="my-2">
       Nominal {figure(prior)}
@@ -111,7 +110,8 @@ function LessonWords({ lesson: { prior, posterior, breaks, apart } }: { lesson: 
           ; after {yourPulls(breaks.length)} <strong>{figure(posterior)}</strong>
         </>
       )}
-      .{slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: slips are counted separately.`}
+      .
+      {slips > 0 && ` It slipped ${slips === 1 ? 'once' : `${slips} times`}: a slip counts as the load at which the knot failed.`}
     </p>
   )
 }

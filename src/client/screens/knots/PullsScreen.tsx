@@ -104,7 +104,7 @@ function Pulled({ lessons }: { lessons: readonly Row[] }) {
           </tr>
         </thead>
         <tbody>
-          {lessons.map(({ id, material, lesson: { prior, posterior, breaks, apart } }) => (
+          {lessons.map(({ id, material, lesson: { prior, posterior, breaks, slipped } }) => (
             <tr key={`${id} ${material}`} className="border-t border-rule">
               <th scope="row" className="py-1.5 pr-3 text-left font-semibold">
                 <Link
@@ -116,7 +116,7 @@ function Pulled({ lessons }: { lessons: readonly Row[] }) {
               </th>
               <td className="pr-3">{materials[material].name}</td>
               <td className="pr-3">{breaks.length}</td>
-              <td className="pr-3">{apart.filter(({ parted }) => parted === 'slipped').length || '–'}</td>
+              <td className="pr-3">{slipped || '–'}</td>
               <td className="pr-3">{percent(prior.mean)}</td>
               <td className="pr-3 font-semibold">{percent(posterior.mean)}</td>
               <td className="whitespace-nowrap">

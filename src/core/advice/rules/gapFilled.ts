@@ -1,5 +1,6 @@
 import { hookSuggest } from '../../catalogue/hookSuggest.ts'
 import type { HookPiece } from '../../documents/trace.ts'
+import { withA } from '../../setup/names.ts'
 import { say } from '../../units/phrase.ts'
 import type { Remedy, Rule } from '../finding.ts'
 import { called, withHooks } from '../remedies.ts'
@@ -16,7 +17,7 @@ export const gapFilled: Rule = {
         if (!best || (best.size === hook.size && pattern === hook.pattern)) return []
         return [
           {
-            label: `use a ${best.size}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
+            label: `use ${withA(best.size)}${pattern === hook.pattern ? '' : ` ${catalogue.hooks.patterns[pattern].name}`}`,
             make: () => ({
               trace: withHooks(
                 trace,

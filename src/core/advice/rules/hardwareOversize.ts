@@ -4,6 +4,7 @@ import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
 import type { Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
+import { withA } from '../../setup/names.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, lineAbove } from '../remedies.ts'
@@ -35,7 +36,7 @@ export const hardwareOversize: Rule = {
           figure: own / needN,
           remedies: [
             {
-              label: `use a ${catalogue.hardware[piece.type].name} of size ${size}`,
+              label: `use ${withA(catalogue.hardware[piece.type].name)} of size ${size}`,
               make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, size }) as typeof piece) }),
             },
           ],

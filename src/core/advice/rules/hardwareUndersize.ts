@@ -2,6 +2,7 @@ import { hardwareFor } from '../../catalogue/hardware.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
+import { withA } from '../../setup/names.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, ownPiece } from '../remedies.ts'
@@ -27,7 +28,7 @@ export const hardwareUndersize: Rule = {
           remedies: size
             ? [
                 {
-                  label: `use a ${catalogue.hardware[piece.type].name} of size ${size}`,
+                  label: `use ${withA(catalogue.hardware[piece.type].name)} of size ${size}`,
                   make: () => ({
                     trace: withPiece(judged.setup.trace, piece.id, (old) => {
                       const { strengthN: _own, ...rest } = old as typeof piece

@@ -5,6 +5,7 @@ import type { HookPiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../../math/constants.ts'
 import { massOfKg } from '../../setup/masses.ts'
+import { withA } from '../../setup/names.ts'
 import { parseHookSize } from '../../units/hookSize.ts'
 import { diameter, say } from '../../units/phrase.ts'
 import type { Found, Judged, Remedy, Rule } from '../finding.ts'
@@ -79,7 +80,7 @@ function tires({ moments: { take }, setup: { catalogue } }: Judged, hook: HookPi
 }
 
 const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({
-  label: `use a ${size}`,
+  label: `use ${withA(size)}`,
   make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, size }) as typeof old) }),
 })
 

@@ -1,4 +1,5 @@
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
+import { withA } from '../../setup/names.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, ownPiece, withHooks } from '../remedies.ts'
@@ -29,7 +30,7 @@ export const hookStraightens: Rule = {
           remedies: size
             ? [
                 {
-                  label: `use a ${size}`,
+                  label: `use ${withA(size)}`,
                   make: () => ({ trace: withHooks(setup.trace, [hook.id], { size }) }),
                 },
               ]

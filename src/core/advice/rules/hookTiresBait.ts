@@ -1,5 +1,6 @@
 import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../../catalogue/hooks.ts'
+import { withA } from '../../setup/names.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, withHooks } from '../remedies.ts'
@@ -22,7 +23,7 @@ export const hookTiresBait: Rule = {
           remedies: size
             ? [
                 {
-                  label: `use a ${size}, if the bait is fished alive`,
+                  label: `use ${withA(size)}, if the bait is fished alive`,
                   make: () => ({ trace: withHooks(trace, [hook.id], { size }) }),
                 },
               ]

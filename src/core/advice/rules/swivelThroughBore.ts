@@ -2,6 +2,7 @@ import { boreM, swivelWidthM } from '../../catalogue/bores.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import { beadBetween } from '../../edit/along.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { withA } from '../../setup/names.ts'
 import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -30,7 +31,7 @@ export const swivelThroughBore: Rule = {
           remedies: size
             ? [
                 {
-                  label: `use a ${catalogue.hardware[stop.type].name} of size ${size}`,
+                  label: `use ${withA(catalogue.hardware[stop.type].name)} of size ${size}`,
                   make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, size }) as typeof stop) }),
                 },
               ]

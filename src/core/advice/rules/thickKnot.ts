@@ -1,5 +1,6 @@
 import { type LineSpec, lineDiameterM } from '../../catalogue/materials.ts'
 import { isLine, isTied, jointOf } from '../../documents/pieces.ts'
+import { beginsWithA } from '../../setup/names.ts'
 import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, lineAbove, retied } from '../remedies.ts'
@@ -23,7 +24,7 @@ export const thickKnot: Rule = {
         {
           subject: piece.id,
           severity: 'note',
-          why: say`A ${name} rarely tightens in line of ${diameter(thickM)}. At ${called(trace, piece.id)} use a crimped sleeve.`,
+          why: say`${beginsWithA(name)} rarely tightens in line of ${diameter(thickM)}. At ${called(trace, piece.id)} use a crimped sleeve.`,
           figure: thickM / closesUpToM,
           remedies: [retied(judged, piece.id, 'crimpLoop')],
         },
