@@ -144,10 +144,10 @@ describe('a trace in words', () => {
   })
 
   test.each([
-    ['leadr', '“leadr”: there is no such part; the nearest is “leader”'],
+    ['leadr', '“leadr”: no such part, the nearest is “leader”'],
     [
       'leadr 3 m, swivvel',
-      '“leadr 3 m”: there is no such part; the nearest is “leader”; “swivvel”: there is no such part; the nearest is “swivel”',
+      '“leadr 3 m”: no such part, the nearest is “leader”; “swivvel”: no such part, the nearest is “swivel”',
     ],
     ['leader 40 lb 60 lb', '“leader 40 lb 60 lb”: “60 lb” says again what was said before'],
     ['leader 40', '“leader 40”: “40” needs a unit'],

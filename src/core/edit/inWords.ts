@@ -204,7 +204,7 @@ class Drawing {
 
   private nearest(words: string): string {
     const known = closest(words, [...new Set(this.vocabulary.map(({ name }) => name))])
-    return `there is no such part; the nearest is “${known}”`
+    return `no such part, the nearest is “${known}”`
   }
 
   /** The knot that is named among the words, with its turns, and the other words. */
