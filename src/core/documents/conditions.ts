@@ -39,6 +39,8 @@ export const conditionsSchema = z.strictObject({
   light: z.enum(LIGHTS).optional(),
   /** The fish that is landed. */
   fishMassKg: z.number().min(0.001, 'must be above 0').max(1_000).default(3),
+  /** Nobody gave the fish: its weight is only what the outfit lifts with ease, and is not judged by. */
+  fishAssumed: z.boolean().optional(),
   /** Across its mouth; absent: not asked about. */
   mouthWidthM: z.number().min(0.001, 'is too small').max(2).optional(),
   landing: z.enum(LANDING_IDS).default('lift'),

@@ -133,6 +133,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   clarity: is('water', 'words', 'unknown'),
   light: is('time of day', 'words', 'unknown'),
   fishMassKg: is('fish landed', 'fish'),
+  fishAssumed: is('fish assumed', 'words', 'no'),
   mouthWidthM: is('mouth of the fish', 'diameter', 'unknown'),
   landing: is('landing'),
   freeboardM: is('freeboard', 'length'),

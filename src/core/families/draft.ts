@@ -8,12 +8,11 @@ import { isLine, parentId } from '../documents/pieces.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
 import { withClip, withLength } from '../edit/changes.ts'
-import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { judge } from '../moments/judge.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { mainLine } from '../outfits/outfitLines.ts'
 import { castLoad } from '../physics/cast/load.ts'
-import { EASY_LIFT } from '../purpose/landing.ts'
+import { DEFAULT_DRAG_SHARE, easyFishKg } from '../purpose/assumed.ts'
 import { type LeaderAdvice, leaderFor, WET_AND_KNOTTED } from '../purpose/leader.ts'
 import { purposeOf } from '../purpose/purpose.ts'
 import { flyingMassKg } from '../setup/masses.ts'
@@ -33,8 +32,6 @@ const CAST_MARGIN = CAST_OVER_PEAK.holds + 0.2
 const WEAK_LINK_SHARE = 0.6
 /** Steps of label that a draft goes up at most to make the cast hold. */
 const MAX_STEPS_UP = 6
-/** Share of the line class most people set, and the share of the ceiling a draft keeps to. */
-const DEFAULT_DRAG_SHARE = 0.3
 const UNDER_CEILING = 0.9
 /** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
@@ -78,7 +75,7 @@ export function draft(given: Order): Draft {
     ...given,
     conditions: {
       ...conditions,
-      ...(target ? {} : { fishMassKg: liftedKg(given) }),
+      ...(target ? {} : { fishMassKg: Math.min(family.fishKg, easyFishKg(outfit)), fishAssumed: true }),
       dragN: DEFAULT_DRAG_SHARE * mainLine(outfit).strengthN,
       ...(family.moves && !conditions.moving ? { moving: movingFor(family.moves, conditions) } : {}),
     },
@@ -127,12 +124,6 @@ export function sketch(family: Family, outfit: Outfit, catalogue: Catalogue): Tr
 }
 
 const setupOf = ({ outfit, conditions, catalogue }: Order, trace: Trace): Setup => ({ trace, outfit, conditions, catalogue })
-
-/** What is lifted in: the family's fish, or as much as the line class lifts with ease; the rest is netted. */
-function liftedKg({ family, outfit }: Order): number {
-  const easyKg = mainLine(outfit).strengthN / (EASY_LIFT * GRAVITY_M_PER_S2)
-  return Math.min(family.fishKg, Math.max(0.5, Math.floor(easyKg * 2) / 2))
-}
 
 function castTooHard(setup: Setup): boolean {
   const { cast } = judge(setup, ['cast']).moments

@@ -154,6 +154,17 @@ describe('hand', () => {
     expect(big('leadered', 2).borneN).toBeCloseTo(0.6 * 2 * 9.80665, 9)
   })
 
+  test('a fish that nobody gave is not judged by: reach and a last run still are', () => {
+    const heavy = { fishMassKg: 50 }
+    expect(handOf(ledger, heavy).verdict).toBe('fails')
+    expect(handOf(ledger, { ...heavy, fishAssumed: true })).toMatchObject({ verdict: 'holds', fishAssumed: true })
+    expect(evaluated(ledger, outfit, { ...usual, ...heavy, fishAssumed: true }).findings.map(({ id }) => id)).not.toContain(
+      'lift-too-heavy',
+    )
+    const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 9 }))
+    expect(handOf(long, { fishAssumed: true }).verdict).toBe('watch')
+  })
+
   test('a bead above the swivel spares the tip ring', () => {
     expect(handOf(ledger).deciding.beadAtTip).toBe(true)
     const bare = { ...ledger, pieces: ledger.pieces.filter(({ id }) => id !== 'bead') }

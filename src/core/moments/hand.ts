@@ -49,6 +49,8 @@ export type Hand = MomentResult<'hand'> & {
   borneN: number
   /** What the weakest link must hold over that. */
   limits: { holds: number; watch: number }
+  /** Nobody gave the fish: its weight decides nothing. */
+  fishAssumed: boolean
   /** The longest drop to a sinker, where it takes more than one lift. */
   longDrop?: { id: string; lengthM: number }
   /** What the hand holds that cuts. */
@@ -97,6 +99,7 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
     weightN,
     borneN: borne,
     limits: handLimits(landing),
+    fishAssumed: conditions.fishAssumed ?? false,
     ...(longDrop ? { longDrop } : {}),
     ...(cuts ? { cuts } : {}),
   }
@@ -119,7 +122,8 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boo
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
   const ratio = weakest.strengthN / borne
   const rush = rushOn(setup, end.id, { lineOutM: outfit.rod.lengthM, atSide: true })
-  const byWeight = gradeAtLeast(ratio, limits)
+  // A fish that nobody gave says nothing of the trace.
+  const byWeight = conditions.fishAssumed ? 'holds' : gradeAtLeast(ratio, limits)
   const withoutRush = outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight
   return {
     end: end.id,
@@ -142,7 +146,7 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boo
     rush,
     withoutRush,
     verdict: worseVerdict(withoutRush, rush.verdict),
-    margin: ratio / limits.holds,
+    margin: conditions.fishAssumed ? 1 : ratio / limits.holds,
   }
 }
 
@@ -215,7 +219,7 @@ function inputsOf(
 ): Input[] {
   const { conditions, outfit } = setup
   return [
-    { key: 'fish', quantity: 'fish', value: conditions.fishMassKg, origin: 'document' },
+    { key: 'fish', quantity: 'fish', value: conditions.fishMassKg, origin: conditions.fishAssumed ? 'nominal' : 'document' },
     { key: 'deadWeight', quantity: 'strength', value: weightN, origin: 'computed' },
     { key: 'landing', quantity: 'word', value: conditions.landing, origin: 'document' },
     { key: 'borne', quantity: 'strength', value: borneN, origin: conditions.landing === 'lift' ? 'computed' : 'nominal' },

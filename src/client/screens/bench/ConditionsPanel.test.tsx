@@ -34,7 +34,6 @@ test.each([
   ['drag setting', '20 N', { dragN: 20 }],
   ['line out', '77 m', { lineOutM: 77 }],
   ['fish speed', '7 m/s', { fishSpeedMperS: 7 }],
-  ['fish landed', '3 kg', { fishMassKg: 3 }],
   ['mouth width', '40 mm', { mouthWidthM: 0.04 }],
   ['freeboard', '4 m', { freeboardM: 4 }],
 ])('the field “%s” writes its own condition and no other', async (label, text, change) => {
@@ -45,6 +44,14 @@ test.each([
   const [key, value] = Object.entries(change)[0]!
   expect(new Set(changes().flatMap(Object.keys))).toEqual(new Set([key]))
   expect(changes().at(-1)[key]).toBeCloseTo(value, 9)
+})
+
+test('a fish that is given is no longer assumed', async () => {
+  const { changes, user } = panel()
+  const field = screen.getByLabelText('fish landed')
+  await user.clear(field)
+  await user.type(field, '3 kg')
+  expect(changes().at(-1)).toEqual({ fishMassKg: 3, fishAssumed: undefined })
 })
 
 test('an emptied mouth width is no width', async () => {

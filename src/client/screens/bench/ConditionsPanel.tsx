@@ -115,7 +115,8 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           quantity="fish"
           valueSi={conditions.fishMassKg}
           check={above(0, 1_000)}
-          onChange={(fishMassKg) => set({ fishMassKg }, 'fish')}
+          onChange={(fishMassKg) => set({ fishMassKg, fishAssumed: undefined }, 'fish')}
+          {...(conditions.fishAssumed ? { hint: 'assumed: what this outfit lifts easily' } : {})}
         />
         <QuantityField
           label="mouth width"

@@ -10,6 +10,7 @@ import { CoreError } from '../../../core/errors.ts'
 import { FAMILIES, familyOf } from '../../../core/families/families.ts'
 import type { Family, UserChoices } from '../../../core/families/family.ts'
 import { type Suit, suited } from '../../../core/families/suits.ts'
+import { assumedFor } from '../../../core/purpose/assumed.ts'
 import { usualLanding } from '../../../core/purpose/landing.ts'
 import { type Purpose, purposeOf } from '../../../core/purpose/purpose.ts'
 import { conditionsForFish } from '../../../core/setup/conditionsForFish.ts'
@@ -107,6 +108,7 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const conditions = useMemo((): Conditions => {
     return {
       ...defaultConditions(own),
+      ...assumedFor(outfit.content),
       castStyle,
       ...(target
         ? { ...conditionsForFish(target), landing: usualLanding(catalogue, target, outfit.content, water?.method) }

@@ -8,7 +8,7 @@ import type { Remedy, Rule } from '../finding.ts'
 export const liftTooHeavy: Rule = {
   id: 'lift-too-heavy',
   check: ({ moments: { hand }, setup: { conditions } }) => {
-    if (!hand || hand.figure.value >= hand.limits.holds) return []
+    if (!hand || conditions.fishAssumed || hand.figure.value >= hand.limits.holds) return []
     return [
       {
         severity: hand.figure.value < hand.limits.watch ? 'fault' : 'caution',
