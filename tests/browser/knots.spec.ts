@@ -102,9 +102,9 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await pulls.getByLabel('it broke at').fill('5 lb')
   await pulls.getByLabel('where it broke').selectOption({ label: 'it slipped' })
   await pulls.getByRole('button', { name: 'Save' }).click()
-  await expect(pulls).toContainText('It slipped once: slips are counted separately.')
-  await expect(pulls).toContainText('after your 3 tests')
-  await expect(page.getByText(/your 3 tests$/)).toBeVisible()
+  await expect(pulls).toContainText('It slipped once: a slip counts as the load at which the knot failed.')
+  await expect(pulls).toContainText('after your 4 tests')
+  await expect(page.getByText(/your 4 tests$/)).toBeVisible()
   await pulls.getByLabel(/^use my measurements/).uncheck()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
   await page.reload()
@@ -116,7 +116,7 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)
   await page.getByRole('option', { name: 'snood a', exact: true }).click()
   await beside(page, 'Part')
-  await expect(page.getByText(/^your 3 tests in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await expect(page.getByText(/^your 4 tests in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
 
   await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
   for (let left = 4; left > 0; left -= 1) {

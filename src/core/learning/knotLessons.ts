@@ -40,7 +40,8 @@ const isSlip = ({ parted }: Pull) => parted === 'slipped'
 /** The load that slips stand for, as a share of the line: their mean where they are a notable share; endless where they are not. */
 function slipCeiling(catalogue: Catalogue, pulls: readonly Pull[]): number {
   const slips = pulls.filter(isSlip)
-  if (slips.length === 0 || slips.length < NOTABLE_SLIPS * pulls.length) return Number.POSITIVE_INFINITY
+  // A single one may be a badly tied sample.
+  if (slips.length < 2 || slips.length < NOTABLE_SLIPS * pulls.length) return Number.POSITIVE_INFINITY
   return slips.reduce((sum, pull) => sum + shareOf(catalogue, pull), 0) / slips.length
 }
 
