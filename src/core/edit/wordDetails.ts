@@ -14,27 +14,30 @@ const MAX_LINE_M = 0.005
 /** Strands and turns a metre of a line that is said to be twisted. Nominal, ours. */
 const TWISTED = { strands: 2, twistPerM: 40 }
 
-const isNumber = (word: string | undefined) => word !== undefined && /^[\d.,/ ½¼¾⅓⅔]+$/.test(word)
+const NUMBER = /^[\d.,/ ½¼¾⅓⅔]+$/
+const FRACTION = /^\d+\/[1-9]\d*$/
+const ENDS_IN_FEET = /(ft|foot|feet|')$/
+const ENDS_IN_FEET_AND_NUMBER = /(ft|foot|feet|') \d+$/
+const INCHES = /^(in|inch|inches|")$/
+const BEFORE_SIZE = ['size', 'no', 'no.', 'nr', '#']
 
 /** Words as details: a number with the unit that follows it is one, `1 1/2 oz` and `4 ft 6` too; a size loses the word before it. */
 export function splitDetails(words: readonly string[]): string[] {
   const details: string[] = []
   for (const [i, word] of words.entries()) {
-    const before = details.at(-1)
-    const next = words[i + 1]
-    if (['size', 'no', 'no.', 'nr', '#'].includes(word) && next !== undefined && /^#?\d/.test(next)) continue
-    if (isNumber(before) && (isUnit(word) || /^\d+\/[1-9]\d*$/.test(word))) details[details.length - 1] = `${before} ${word}`
-    else if (
-      /(ft|foot|feet|')$/.test(before ?? '') &&
-      /^\d+$/.test(word) &&
-      !(next !== undefined && isUnit(next) && !/^(in|inch|inches|")$/.test(next))
-    )
-      details[details.length - 1] = `${before} ${word}`
-    else if (/(ft|foot|feet|') \d+$/.test(before ?? '') && /^(in|inch|inches|")$/.test(word))
-      details[details.length - 1] = `${before} ${word}`
+    const next = words[i + 1] ?? ''
+    if (BEFORE_SIZE.includes(word) && /^#?\d/.test(next)) continue
+    if (goesOn(details.at(-1) ?? '', word, next)) details.push(`${details.pop()} ${word}`)
     else if (!GENERIC.includes(word)) details.push(word)
   }
   return details
+}
+
+/** Whether a word goes on with the measure before it. */
+function goesOn(before: string, word: string, next: string): boolean {
+  if (NUMBER.test(before)) return isUnit(word) || FRACTION.test(word)
+  if (ENDS_IN_FEET.test(before)) return /^\d+$/.test(word) && (INCHES.test(next) || !isUnit(next))
+  return ENDS_IN_FEET_AND_NUMBER.test(before) && INCHES.test(word)
 }
 
 /** One detail of a part: a strength, length, weight, size, material; or why it is none. */
