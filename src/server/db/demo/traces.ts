@@ -218,13 +218,15 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
       ...(notes ? { notes } : {}),
       ...(tags ? { tags } : {}),
     }
+    // The fish that was drafted for is the one that the scenario’s angler lands.
+    const { fishAssumed: _assumed, ...settled } = first.conditions
     return {
       id,
       content: {
         trace,
         outfitId,
         ...(mark ? { markId: demoId(mark) } : {}),
-        conditions: dragLb === undefined ? first.conditions : { ...first.conditions, dragN: dragLb * LB },
+        conditions: dragLb === undefined ? settled : { ...settled, dragN: dragLb * LB },
       },
     }
   })
