@@ -322,3 +322,24 @@ test('a length by the body is met in any form of arm lengths', () => {
     ),
   ).toEqual([])
 })
+
+test('a knot that is weak for want of turns says so, and is tied with the usual ones first', () => {
+  const few = fished(of(base('runningLedger'), joint('swivel', { connection: 'clinch', turns: 2 })), { dragN: 25 * LB })
+  const [finding] = found(few, 'lighter-than-its-knots-allow')
+  const why = finding!.why.map((part) => (typeof part === 'string' ? part : '#')).join('')
+  expect(why).toMatch(/It has 2 turns; \d+ are usual/)
+  expect(why).not.toContain('too light')
+  expect(finding!.remedies[0]!.label).toMatch(/^tie it with \d+ turns$/)
+})
+
+test('far too many turns in thick line are said, in thin line they are not', () => {
+  const turns = (lb: number) =>
+    found(
+      of(base('runningLedger'), (trace) =>
+        joint('swivel', { connection: 'uni', turns: 14 })(set('leader', { strengthN: lb * LB })(trace)),
+      ),
+      'few-turns',
+    )
+  expect(turns(80).map(({ severity }) => severity)).toEqual(['note'])
+  expect(turns(10)).toEqual([])
+})

@@ -64,6 +64,12 @@ export function retied({ setup: { trace, catalogue } }: Judged, id: string, conn
   }
 }
 
+/** A joint with the turns that are usual in its line. */
+export const withUsualTurns = (trace: Trace, id: string, usual: number): Remedy => ({
+  label: `tie it with ${usual} turns`,
+  make: () => ({ trace: withJoint(trace, id, ({ turns: _odd, ...rest }) => rest) }),
+})
+
 /** A line of another strength, and of the diameter that goes with it. */
 export const withStrength = (trace: Trace, id: string, change: (oldN: number) => number): Trace =>
   withStrand(trace, id, ({ diameterM: _old, ...line }) => ({ ...line, strengthN: change(line.strengthN) }))

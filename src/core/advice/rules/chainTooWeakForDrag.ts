@@ -5,7 +5,8 @@ import { restsOnPulls } from '../../joints/ownFigures.ts'
 import { mainLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
-import { called, lineAbove, ownPiece, restrung, retied, stouterKnot } from '../remedies.ts'
+import { called, lineAbove, ownPiece, restrung, retied, stouterKnot, withUsualTurns } from '../remedies.ts'
+import { linesAt, oddTurns } from '../turns.ts'
 
 /** Share of line class under which a chain has been let go weaker than its main line deserves. */
 const LET_GO = 0.5
@@ -30,13 +31,17 @@ export const chainTooWeakForDrag: Rule = {
     const above = lineAbove(judged, piece)
     const thin = isLine(piece) && (!above || piece.strengthN < above.strengthN) ? piece.id : parentId(piece.attach)
     const line = lineById(trace, thin)
+    const odd = oddTurns(judged, joint, linesAt(judged, piece))
+    const few = odd?.isFew ? odd : undefined
+    const cause = few ? `It has ${few.turns} turns; ${few.usual} are usual.` : 'The line there is too light for its knots.'
     return [
       {
         subject: piece.id,
         severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
-        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class. The line there is too light for its knots.${restsOnPulls(setup, weakest.ref)}`,
+        why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class. ${cause}${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,
         remedies: [
+          ...(few ? [withUsualTurns(trace, piece.id, few.usual)] : []),
           ...(better ? [retied(judged, piece.id, better)] : []),
           ...(line
             ? [
