@@ -64,6 +64,6 @@ export const NEW_TRACES: readonly NewTraceCase[] = [
   on('ling', 'The Sill', 'deep', 'pulley', '4/0', 'half a fish on two hooks, clear of the rough'),
   on('turbot', 'Hesk Bar', 'beach', 'runningLedger', '1/0', 'kept for the table: a J that clears a strip'),
   on('turbot', 'Outer Bank', 'boat', 'runningLedger', '1/0', 'on the bank’s edge adrift'),
-  on('gurnard', 'Hesk Bar', 'rocks', 'boomPaternoster', '1', 'several small baits; a small hook for a small mouth'),
-  on('gurnard', 'Outer Bank', 'boat', 'boomPaternoster', '1', 'the same over the boat’s side'),
+  on('gurnard', 'Hesk Bar', 'rocks', 'boomPaternoster', '2', 'several small baits; a small hook for a small mouth'),
+  on('gurnard', 'Outer Bank', 'boat', 'boomPaternoster', '2', 'the same over the boat’s side'),
 ]

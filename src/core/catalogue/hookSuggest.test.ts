@@ -54,6 +54,10 @@ describe('hook.suggest', () => {
     expect(usualGapeM(catalogue, 'circle', deep!)).toBeCloseTo(0.3 * 0.1, 12)
   })
 
+  test('baits are as thick as they are fished: a lugworm 10 mm, a prawn 13', () => {
+    expect([catalogue.baits.lugworm.depthM, catalogue.baits.prawn.depthM]).toEqual([0.01, 0.013])
+  })
+
   test('half of the gap is free at 0.7 of the usual gape, the least that is sound', () => {
     for (const { fit, freeGape } of hookSuggest(catalogue, { ...strip, baitDepthM: 0.02 }).sizes)
       expect(freeGape).toBeCloseTo(1 - 0.35 / fit, 12)

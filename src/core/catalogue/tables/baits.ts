@@ -26,7 +26,7 @@ export const BAITS = {
     flightM2: 0.0008,
     massKg: 0.012,
     lengthM: 0.12,
-    depthM: 0.013,
+    depthM: 0.01,
     spins: false,
   },
   wormBunch: {
@@ -106,7 +106,7 @@ export const BAITS = {
     flightM2: 0.0008,
     massKg: 0.01,
     lengthM: 0.08,
-    depthM: 0.012,
+    depthM: 0.013,
     spins: false,
   },
   sandeel: {
