@@ -3,7 +3,7 @@ import { type Catalogue, NOMINAL_CATALOGUE } from '../../core/catalogue/catalogu
 
 export type KnownCatalogue = {
   catalogue: Catalogue
-  /** The tables as they come, whatever the crew tested. */
+  /** The nominal tables, without the crew’s own tests. */
   nominal: Catalogue
   /** Whether the crew’s own pull tests replace nominal figures. */
   own: boolean
@@ -18,7 +18,7 @@ export const CatalogueContext = createContext<KnownCatalogue>({
 })
 
 export const useCatalogue = (): Catalogue => useContext(CatalogueContext).catalogue
-/** For what is measured against the nominal figures. */
+/** The nominal catalogue, to compare test results with. */
 export const useNominalCatalogue = (): Catalogue => useContext(CatalogueContext).nominal
 /** Whether own pull tests count, and how to turn them off to see the nominal figures. */
 export const useOwnFigures = (): KnownCatalogue => useContext(CatalogueContext)

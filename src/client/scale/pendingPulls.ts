@@ -8,7 +8,7 @@ import { readingBody } from '../../shared/scale.ts'
 export type PendingPull = { observation: Pull | StraightPull; readings: Reading[] }
 
 const PREFIX = 'wide-reach.pull.'
-/** As stored; earlier versions wrote `told` too. */
+/** As stored: `told` is the observation, a name that older versions of the application still read. */
 const entrySchema = z.object({ told: observationSchema, readings: z.array(readingBody) })
 
 /** Tests that the browser could not store: its storage is full or off. */
@@ -23,11 +23,11 @@ function changed() {
 
 /** Keeps it in this browser, for its other windows too, until it is saved or discarded. */
 export function keepPendingPull(pull: PendingPull): void {
-  const { observation: told, readings } = pull
+  const { observation, readings } = pull
   try {
-    localStorage.setItem(PREFIX + told.id, JSON.stringify({ told, readings }))
+    localStorage.setItem(PREFIX + observation.id, JSON.stringify({ told: observation, readings }))
   } catch {
-    inMemory.set(told.id, pull)
+    inMemory.set(observation.id, pull)
   }
   changed()
 }
@@ -55,8 +55,8 @@ function stored(): PendingPull[] {
 /** Leaves an entry that cannot be read, such as one of a newer version, where it is. */
 function read(text: string): PendingPull[] {
   try {
-    const { told, readings } = entrySchema.parse(JSON.parse(text))
-    return told.kind === 'pull' || told.kind === 'straight' ? [{ observation: told, readings }] : []
+    const { told: observation, readings } = entrySchema.parse(JSON.parse(text))
+    return observation.kind === 'pull' || observation.kind === 'straight' ? [{ observation, readings }] : []
   } catch {
     return []
   }

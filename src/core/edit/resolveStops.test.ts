@@ -10,7 +10,7 @@ const stopsOf = (pieces: Piece[], id: string) => {
   return (pieceNamed(resolved, id).attach as Extract<Attach, { how: 'sliding' }>).stops
 }
 
-test('a slider bears on the nearest fast part below it, and on one at its very place', () => {
+test('the lower stop of a slider is the nearest fixed part below it, or one at the same place', () => {
   const slider = lead('sinker', 90, slides('leader', 1, 'gone'))
   const stop = (id: string, atM: number) => hw(id, 'crimp', at('leader', atM))
   expect(stopsOf([leader(60, 2), stop('far', 1.6), stop('near', 1.2), slider], 'sinker').below).toBe('near')
@@ -18,7 +18,7 @@ test('a slider bears on the nearest fast part below it, and on one at its very p
   expect(stopsOf([leader(60, 2), stop('above', 0.5), slider], 'sinker').below).toBeUndefined()
 })
 
-test('the upper stop is the nearest above, or one at its very place', () => {
+test('the upper stop is the nearest fixed part above it, or one at the same place', () => {
   const slider = lead('sinker', 90, slides('leader', 1, 'low', 'gone'))
   const stop = (id: string, atM: number) => hw(id, 'crimp', at('leader', atM))
   expect(stopsOf([leader(60, 2), stop('top', 0.2), stop('mid', 0.7), stop('low', 1.5), slider], 'sinker').above).toBe('mid')

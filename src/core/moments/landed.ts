@@ -6,9 +6,9 @@ import { HAND_OVER_PULL, HAND_OVER_WEIGHT } from './thresholds.ts'
 type HowLanded = Catalogue['landings'][Landing]
 
 /**
- * What the chain bears of a fish as it is landed, N: a share of its dead weight; where it is never lifted, no more than a person holds,
- * and on the rod no more than the drag gives.
- * @param dragN what the drag takes to start; left out, it is not known.
+ * The pull on the chain as a fish is landed, N: a share of its dead weight. A fish that is not lifted pulls at most what a person can
+ * hold, and without a hand on the line at most what starts the drag.
+ * @param dragN pull that starts the drag; leave it out where it is unknown.
  */
 export function borneN({ share, mostN, byHand }: HowLanded, fishMassKg: number, dragN = Number.POSITIVE_INFINITY): number {
   const weightN = share * fishMassKg * GRAVITY_M_PER_S2
@@ -16,6 +16,6 @@ export function borneN({ share, mostN, byHand }: HowLanded, fishMassKg: number, 
   return Math.min(weightN, mostN, byHand ? mostN : dragN)
 }
 
-/** What the weakest link must hold over that: more for a dead weight that swings than for a pull that a person can ease. */
+/** Strength over that pull at which the hand holds or is to be watched: higher for a dead weight, which swings. */
 export const handLimits = ({ mostN }: HowLanded): { holds: number; watch: number } =>
   mostN === undefined ? HAND_OVER_WEIGHT : HAND_OVER_PULL

@@ -4,7 +4,7 @@ import { jointOf } from '../../documents/pieces.ts'
 import { say } from '../../units/phrase.ts'
 import type { Found, Judged, Rule } from '../finding.ts'
 import { called, withUsualTurns } from '../remedies.ts'
-import { linesAt, oddTurns } from '../turns.ts'
+import { linesAt, type OddTurns, oddTurns } from '../turns.ts'
 
 /** Too few turns for the line’s thickness, or far too many in thick line; in the outfit’s own joints too. */
 export const fewTurns: Rule = {
@@ -45,7 +45,7 @@ function found(
   judged: Judged,
   joint: Joint | undefined,
   lines: readonly (LineSpec | undefined)[],
-  said: (name: string, odd: NonNullable<ReturnType<typeof oddTurns>>) => Said,
+  said: (name: string, odd: OddTurns) => Said,
 ): Found[] {
   const odd = oddTurns(judged, joint, lines)
   if (!joint || !odd) return []

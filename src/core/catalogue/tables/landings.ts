@@ -1,10 +1,10 @@
-/** What a person holds on a leader, N: of 150 to 250 that are usual. Nominal. */
+/** The pull that a person can hold on a leader, N; 150 to 250 are usual. Nominal. */
 const HELD_ON_LEADER_N = 200
 
 /**
- * How a fish is landed: what of its dead weight the chain bears, and at most, N (undefined: however heavy, for it hangs on the line); how much
- * farther than the rod’s own bringing it may lie, m (undefined: however long the trace, for it is not the rod that brings it); whether a
- * hand takes hold of the line. Nominal, ours.
+ * How a fish is landed. `share`: the part of its dead weight that the chain carries; `mostN`: the most that it carries, undefined where
+ * the fish hangs on the line. `beyondRodM`: how far past the rod’s reach the fish may lie, undefined where the rod does not bring it in.
+ * `byHand`: a hand holds the line. Nominal, ours.
  */
 export const LANDINGS = {
   lift: { name: 'lifted on the line', share: 1, mostN: undefined, beyondRodM: 0, byHand: true },
