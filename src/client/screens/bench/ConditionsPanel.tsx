@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/documents/conditions.ts'
+import { givenFish } from '../../../core/setup/conditionsForFish.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { nextDragN } from '../../../core/units/dragSteps.ts'
 import { fishQuery } from '../../api/documents.ts'
@@ -115,7 +116,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
           quantity="fish"
           valueSi={conditions.fishMassKg}
           check={above(0, 1_000)}
-          onChange={(fishMassKg) => set({ fishMassKg, fishAssumed: undefined }, 'fish')}
+          onChange={(fishMassKg) => set(givenFish(fishMassKg), 'fish')}
           {...(conditions.fishAssumed ? { hint: 'assumed: what this outfit lifts easily' } : {})}
         />
         <QuantityField

@@ -56,15 +56,15 @@ export function followLine(
   return { point: pointAt(s, state), end }
 }
 
-function flatSlope({
-  line,
-  current,
-  fluidDensityKgperM3: rho,
-  tangentialCoefficient = TANGENTIAL_COEFFICIENT,
-}: LineForces): Slope {
-  const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
-  const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
-  const weight = lineWeightNperM(line, rho)
+/** Drag of a metre of line across and along a flow, over the square of its speed, and the weight of a metre. */
+function perMetre({ line, fluidDensityKgperM3: rho, tangentialCoefficient = TANGENTIAL_COEFFICIENT }: LineForces) {
+  const half = 0.5 * rho * line.diameterM
+  return { normal: half * NORMAL_COEFFICIENT, tangential: half * tangentialCoefficient, weight: lineWeightNperM(line, rho) }
+}
+
+function flatSlope(forces: LineForces): Slope {
+  const { current } = forces
+  const { normal, tangential, weight } = perMetre(forces)
   return (y, out) => {
     const [tx, tz] = [y[2]!, y[3]!]
     const pull = Math.sqrt(tx * tx + tz * tz)
@@ -81,16 +81,9 @@ function flatSlope({
 }
 
 /** The same in three dimensions: a state of x, y, z and the pull along each. */
-export function slopeInSpace({
-  line,
-  current,
-  currentYMperS: uy = 0,
-  fluidDensityKgperM3: rho,
-  tangentialCoefficient = TANGENTIAL_COEFFICIENT,
-}: LineForces): Slope {
-  const normal = 0.5 * rho * NORMAL_COEFFICIENT * line.diameterM
-  const tangential = 0.5 * rho * tangentialCoefficient * line.diameterM
-  const weight = lineWeightNperM(line, rho)
+export function slopeInSpace(forces: LineForces): Slope {
+  const { current, currentYMperS: uy = 0 } = forces
+  const { normal, tangential, weight } = perMetre(forces)
   return (y, out) => {
     const [tx, ty, tz] = [y[3]!, y[4]!, y[5]!]
     const pull = Math.sqrt(tx * tx + ty * ty + tz * tz)
