@@ -149,7 +149,7 @@ export const BAD: readonly Bad[] = [
       ),
       { castStyle: 'overhead' },
     ),
-    say: 'loop-breaks-on-cast',
+    say: 'cast-too-hard',
   },
   {
     name: 'a weak link that does not bear the cast',

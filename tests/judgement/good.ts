@@ -96,5 +96,5 @@ export const GOOD: readonly Good[] = [
     content: fished(base('clippedDown'), water('shore', { streamMperS: 0.4, distanceM: 70 })),
   },
   { name: 'a spool that was pulled', content: of(base('runningLedger'), set('leader', { pulled: true })) },
-  { name: 'a hook measured with a ruler', content: of(base('freeLine'), set('hook', { gapeM: 0.0102 })) },
+  { name: 'a hook measured with a ruler', content: of(base('freeLine'), set('hook', { gapeM: 0.0139 })) },
 ]

@@ -1,6 +1,6 @@
 import { type LinkRef, pieceRef, sameLink } from '../../core/documents/linkRef.ts'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
-import type { Hand } from '../../core/moments/hand.ts'
+import type { Hand, HandCause } from '../../core/moments/hand.ts'
 import { HAND_OVER_PULL, HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
@@ -13,13 +13,15 @@ import { useWording } from './useWording.ts'
 export const HAND_VIEW: MomentView<Hand> = {
   rule: `The weakest link from the hand to the hook over what it carries of the fish. Lifted or netted, that is its dead weight or a share of it: ${HAND_OVER_WEIGHT.holds} times holds, ${HAND_OVER_WEIGHT.watch} is watch. A fish that is not lifted pulls at most what a person holds, or on the rod what the drag gives: ${HAND_OVER_PULL.holds} times holds, ${HAND_OVER_PULL.watch} is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
   absent: 'Nothing to lift: the trace has neither a hook nor a lure.',
-  figure: ({ figure, weightN, borneN, deciding: { verdict, withoutRush, rush }, fishAssumed }, { show }) =>
-    verdict !== withoutRush
-      ? rushFigure(rush, show)
-      : fishAssumed
-        ? 'No fish given: only the reach is judged'
-        : `Holds ${figure.value.toFixed(1)} times ${borneN < weightN ? 'the pull of ' : 'the weight of '}a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`,
-  decides: (hand, { show, nameOf }) => reachWords(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
+  figure: (hand, { show }) => {
+    const { weightN, borneN, overPull, deciding, fishAssumed } = hand
+    if (deciding.cause === 'rush') return rushFigure(deciding.rush, show)
+    if (deciding.cause !== 'weight') return REACH[deciding.cause](hand, show)
+    if (fishAssumed) return 'No fish given: only the reach is judged'
+    const what = borneN < weightN ? 'the pull of' : 'the weight of'
+    return `Holds ${overPull.toFixed(1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
+  },
+  decides: (hand, { nameOf }) => `Weakest: ${nameOf(hand.decides)}`,
   inputs: {
     fish: 'fish',
     deadWeight: 'dead weight',
@@ -41,11 +43,12 @@ export const HAND_VIEW: MomentView<Hand> = {
   Why: HandWhy,
 }
 
-/** What keeps a fish out of the hand, in a word; undefined where nothing does. */
-function reachWords({ deciding, longDrop }: Hand, show: Show): string | undefined {
-  if (deciding.outOfReach) return 'out of reach: the trace is too short'
-  if (deciding.tooLong) return `too long for the rod: ${show.computed('length', deciding.beyondTipM)}`
-  return longDrop && `drop of ${show.computed('length', longDrop.lengthM)}: more than one lift`
+/** What keeps a fish out of the hand, in a sentence. */
+const REACH: Record<Exclude<HandCause, 'weight' | 'rush'>, (hand: Hand, show: Show) => string> = {
+  outOfReach: () => 'The trace is too short for the hand to reach.',
+  tooLong: ({ deciding }, show) => `${show.computed('length', deciding.beyondTipM)} hang from the rod tip: too long to land.`,
+  longDrop: ({ longDrop }, show) =>
+    `The drop of ${show.computed('length', longDrop?.lengthM ?? 0)} to the sinker takes more than one lift.`,
 }
 
 /** What the hand gets hold of, what hangs beyond the tip ring, and what cuts. */

@@ -24,8 +24,12 @@ const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChar
 export const RUN_VIEW: MomentView<Run> = {
   rule: `The drag setting against the highest safe one: within it holds, up to ${WATCH_OVER_CEILING} times is watch. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is watch at best. A sudden run before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
   absent: 'No fish can run: the trace has no hook and no lure.',
-  figure: ({ figure, deciding: { verdict, byDrag, rush } }, { show }) =>
-    verdict === byDrag ? `Set the drag up to ${show.computed('strength', figure.value)}.` : rushFigure(rush, show),
+  figure: ({ dragCeilingN, deciding: { cause, survival, drag, rush } }, { show }) =>
+    cause === 'rush'
+      ? rushFigure(rush, show)
+      : cause === 'survival'
+        ? `A run pulls up to ${show.computed('strength', drag.peakN)} and holds in ${percent(survival)}.`
+        : `Set the drag up to ${show.computed('strength', dragCeilingN)}.`,
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {
     dragSet: 'drag setting',

@@ -19,7 +19,7 @@ import { useWording } from './useWording.ts'
 export const TAKE_VIEW: MomentView<Take> = {
   rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is watch. Also judged: a hook up to ${percent(LIVE_MASS_SHARE.holds)} of the weight of a live bait and ${percent(MOUTH_SHARE.holds)} of the mouth width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that holds the drag.`,
   absent: 'No hook has a bait.',
-  figure: ({ deciding }) => aspectWords(deciding),
+  figure: ({ deciding }) => causeWords(deciding),
   decides: ({ deciding, decides }, { nameOf }) => `Weakest: ${nameOf(decides)} ${deciding.hook.size}`,
   inputs: {
     gape: 'gape',
@@ -42,9 +42,9 @@ export const TAKE_VIEW: MomentView<Take> = {
 }
 
 /** What decides of a hook, in one line. */
-function aspectWords({ worst: { aspect, figure } }: TakeHook): string {
+function causeWords({ worst: { cause, figure } }: TakeHook): string {
   const { value } = figure
-  switch (aspect) {
+  switch (cause) {
     case 'freeGape':
       return value < 0 ? 'The bait is thicker than the gap.' : `The bait leaves ${percent(value)} of the gap open.`
     case 'massShare':
@@ -81,7 +81,7 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
           <TakeChart baited={each} freeGape={each.fit.freeGape} widthPx={width || 300} />
           <figcaption className="flex flex-wrap items-center justify-between gap-x-2">
             <span>
-              {theName(setup.trace, each.hook.id)}: {aspectWords(each)}
+              {theName(setup.trace, each.hook.id)}: {causeWords(each)}
             </span>
             <VerdictMark verdict={each.verdict} />
           </figcaption>

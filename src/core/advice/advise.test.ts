@@ -43,14 +43,17 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         joint('tail-line', { connection: 'blood' })(set('tail-line', { strengthN: 15 * LB })(trace)),
       ),
   },
-  'loop-breaks-on-cast': {
+  'leader-out-of-reach': {
     failing: () =>
       fished(
-        of(base('threeWay', { castStyle: 'lob' }), (trace) =>
-          set('sinker-line', { strengthN: 30 * LB })(withoutClip({ ...trace, weakLink: undefined }, 'sinker')),
-        ),
-        { castStyle: 'overhead' },
+        of(base('runningLedger', lowered), (trace) => withLength(trace, 'leader', 0.2)),
+        { landing: 'leadered', freeboardM: 6 },
       ),
+  },
+  'main-line-breaks': {
+    failing: () => withOutfit(base('windOn', lowered), { wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] }),
+    passing: () => base('windOn', lowered),
+    bare: true,
   },
   'equal-labels': {
     failing: () => of(base('liveBaitLeader'), (trace) => set('leader', { strengthN: 50 * LB })(trace)),

@@ -1,5 +1,6 @@
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Judgement } from '../moments/judge.ts'
+import type { MomentName } from '../moments/moments.ts'
 import { type Finding, type Rule, SEVERITY_RANK } from './finding.ts'
 import { armsLength } from './rules/armsLength.ts'
 import { backingDecides } from './rules/backingDecides.ts'
@@ -35,6 +36,7 @@ import { jointMisfits } from './rules/jointMisfits.ts'
 import { kiteLeadTooLight } from './rules/kiteLeadTooLight.ts'
 import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
 import { labelSanity } from './rules/labelSanity.ts'
+import { leaderOutOfReach } from './rules/leaderOutOfReach.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
 import { leaderUnderRule } from './rules/leaderUnderRule.ts'
 import { legsMeet } from './rules/legsMeet.ts'
@@ -42,9 +44,9 @@ import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lighterThanTeeth } from './rules/lighterThanTeeth.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
 import { lineHardlyMeant } from './rules/lineHardlyMeant.ts'
-import { loopBreaksOnCast } from './rules/loopBreaksOnCast.ts'
 import { lowerStopSlips } from './rules/lowerStopSlips.ts'
 import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
+import { mainLineBreaks } from './rules/mainLineBreaks.ts'
 import { mixedUnits } from './rules/mixedUnits.ts'
 import { noBeadAtTip } from './rules/noBeadAtTip.ts'
 import { noShockLeader } from './rules/noShockLeader.ts'
@@ -106,10 +108,11 @@ const RULES: readonly Rule[] = [
   lighterThanTeeth,
   lineHardlyMeant,
   lightNearBait,
+  leaderOutOfReach,
   leaderUnderRule,
-  loopBreaksOnCast,
   lowerStopSlips,
   lowerWeightSlower,
+  mainLineBreaks,
   mixedUnits,
   noBeadAtTip,
   noShockLeader,
@@ -162,3 +165,7 @@ export function advise(judgement: Judgement, ruleSet?: RuleSet): Finding[] {
 }
 
 export const RULE_IDS: readonly string[] = RULES.map(({ id }) => id)
+
+/** The rules that give the reason of a moment's verdict. */
+export const rulesExplaining = (moment: MomentName): ReadonlySet<string> =>
+  new Set(RULES.filter(({ explains }) => explains?.includes(moment)).map(({ id }) => id))

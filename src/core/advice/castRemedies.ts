@@ -8,6 +8,7 @@ import { withLength } from '../edit/changes.ts'
 import { placesAt } from '../edit/places.ts'
 import { type Cast, type LoadedLink, overPull } from '../moments/cast.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
+import { weakLinkKeys } from '../moments/weakLink.ts'
 import type { Judged, Remedy } from './finding.ts'
 import { called, outfitLeader, ownPiece, withStrength } from './remedies.ts'
 
@@ -19,6 +20,12 @@ const SPARE = 1.02
 
 /** The links that bear less than three times the pull on them. */
 export const shortLinks = ({ links }: Cast): LoadedLink[] => links.filter((link) => overPull(link) < CAST_OVER_PEAK.holds)
+
+/** Those of them that are the trace's own, but for the weak link, which is meant to be weak: what it lacks is told of it alone. */
+export function shortOfTrace({ setup: { trace, path } }: Judged, cast: Cast): LoadedLink[] {
+  const weak = cast.weakLink && weakLinkKeys(trace, path(cast.carrier))
+  return shortLinks(cast).filter(({ id, ref }) => ref.at !== 'wound' && ref.at !== 'woundJoint' && !weak?.has(id))
+}
 
 /** A style of cast that pulls less, gentlest last. */
 export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remedy[] {
@@ -35,7 +42,7 @@ export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remed
 export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   const { trace } = judged.setup
   const wanted = new Map<LinePiece, number>()
-  for (const link of shortLinks(cast)) {
+  for (const link of shortOfTrace(judged, cast)) {
     const line = lineOf(judged, link)
     if (!line) continue
     const neededN = (SPARE * line.strengthN * CAST_OVER_PEAK.holds) / overPull(link)

@@ -2,6 +2,8 @@ import type { Conditions } from '../documents/conditions.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
 import type { Judgement } from '../moments/judge.ts'
+import type { Verdict } from '../moments/moment.ts'
+import type { MomentName } from '../moments/moments.ts'
 import type { Phrase } from '../units/phrase.ts'
 
 /** `fault`: it will go wrong. `caution`: it may well. `note`: worth knowing. */
@@ -9,6 +11,9 @@ export type Severity = 'fault' | 'caution' | 'note'
 
 /** How bad a finding is: larger is worse. */
 export const SEVERITY_RANK: Readonly<Record<Severity, number>> = { note: 0, caution: 1, fault: 2 }
+
+/** How bad a finding is that explains a verdict. */
+export const SEVERITY_OF: Readonly<Record<Verdict, Severity>> = { holds: 'note', watch: 'caution', fails: 'fault' }
 
 /** What a remedy makes of a trace and of the conditions it is fished under; what it leaves out stays. */
 export type Remedied = { trace?: Trace; conditions?: Conditions }
@@ -34,8 +39,8 @@ export type Finding = {
 /** What a rule looks at: what the moments say, and the rule set in force. */
 export type Judged = Judgement & { ruleSet: RuleSet | undefined }
 
-/** A rule looks at one thing and says what it finds. */
 /** What a rule finds; whoever asks it adds which rule, and whether it was set aside. */
 export type Found = Omit<Finding, 'id' | 'rule' | 'aside'>
 
-export type Rule = { id: string; check: (judged: Judged) => Found[] }
+/** A rule looks at one thing and says what it finds; `explains`: the moments whose verdict it gives the reason of. */
+export type Rule = { id: string; explains?: readonly MomentName[]; check: (judged: Judged) => Found[] }

@@ -10,6 +10,7 @@ import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../joints/connectionRules.ts'
 import { freeLine } from '../outfits/outfitLines.ts'
 import { pieceName, withA, withArticle } from '../setup/names.ts'
+import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import type { Judged, Remedy } from './finding.ts'
 
 /** Hooks of another size, or pattern, as they come: what was measured of the old ones does not hold of the new. */
@@ -79,6 +80,20 @@ export const restrung = ({ setup: { trace } }: Judged, { id }: LinePiece, streng
   label,
   make: () => ({ trace: withStrength(trace, id, () => strengthN) }),
 })
+
+/** Halvings of the drag that find the one that holds. */
+const HALVINGS = 16
+
+/** The highest drag under one that is too much, in half pounds, that holds; 0 where none does. */
+export function easedDragN(tooMuchN: number, holds: (dragN: number) => boolean): number {
+  let [low, high] = [0, tooMuchN]
+  for (let i = 0; i < HALVINGS; i += 1) {
+    const middle = (low + high) / 2
+    if (holds(middle)) low = middle
+    else high = middle
+  }
+  return withinHalfPoundsN(low)
+}
 
 /** The stronger knots most people tie, by what they join. */
 const STOUT: Partial<Record<Joins, readonly ConnectionId[]>> = {

@@ -27,10 +27,14 @@ export type Advised = { judgement: Judgement; findings: readonly Finding[]; rule
 
 /**
  * The remedies of a finding that fix it: tried one by one, each kept only where the trace stays sound and fits the outfit, the
- * finding is gone, and no moment that did not fail fails. Those that lower nothing and bring nothing come first.
+ * finding is gone, and no moment that did not fail fails. Those that lower nothing and bring nothing come first;
+ * what brings something as bad is left out where another does not: two findings of one part would each undo the other's.
  */
 export function tryRemedies(finding: Finding, before: Advised): TriedRemedy[] {
-  return finding.remedies.flatMap((remedy) => tried(remedy, finding, before) ?? []).toSorted((a, b) => cost(a) - cost(b))
+  const all = finding.remedies.flatMap((remedy) => tried(remedy, finding, before) ?? [])
+  const isAsBad = ({ severity }: Finding) => severity !== 'note' && SEVERITY_RANK[severity] >= SEVERITY_RANK[finding.severity]
+  const better = all.filter(({ brings }) => !brings.some(isAsBad))
+  return (better.length > 0 ? better : all).toSorted((a, b) => cost(a) - cost(b))
 }
 
 /** A figure that grows by less is shown as the same. */

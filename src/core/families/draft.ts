@@ -209,7 +209,7 @@ function dragN(setup: Setup): number {
   const { run } = judge(setup, ['run']).moments
   const wantedN = Math.min(
     DEFAULT_DRAG_SHARE * mainLine(setup.outfit).strengthN,
-    UNDER_CEILING * (run?.figure.value ?? Number.POSITIVE_INFINITY),
+    UNDER_CEILING * (run?.dragCeilingN ?? Number.POSITIVE_INFINITY),
   )
   return Math.max(withinHalfPoundsN(wantedN), QUANTITIES.strength.units.lb / 2)
 }

@@ -92,7 +92,7 @@ describe('hand', () => {
     const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 5 }))
     const landed = (landing: Conditions['landing'], trace = long) => handOf(trace, { landing, fishMassKg: 2 })
     const lifted = landed('lift')
-    expect(landed('net').figure.value / landed('net').weightN).toBeCloseTo(
+    expect(landed('net').overPull / landed('net').weightN).toBeCloseTo(
       landed('net').deciding.weakest.strengthN / (0.25 * (2 * 9.80665) ** 2),
       9,
     )
@@ -108,7 +108,7 @@ describe('hand', () => {
     expect(landed('net').deciding.inHand).toBeUndefined()
     expect(landed('net').deciding.links[0]!.id).toBe('main')
     expect(landed('leadered').deciding.inHand).toEqual(pieceRef('hook-length'))
-    expect(landed('leadered').figure.value).toBeCloseTo(lifted.figure.value / 0.6, 9)
+    expect(landed('leadered').overPull).toBeCloseTo(lifted.overPull / 0.6, 9)
   })
 
   test('of two parts that do not pass the tip ring, the one nearer the reel stops the winding in', () => {

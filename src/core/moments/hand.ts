@@ -9,20 +9,35 @@ import type { Rig } from '../setup/setup.ts'
 import { lineUp, type PathElement } from '../soundness/paths.ts'
 import { chainRequest } from './chainRequest.ts'
 import { borneN, handLimits } from './landed.ts'
-import { gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict, worseVerdict, worstOf } from './moment.ts'
-import { type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
+import {
+  decisive,
+  type Figure,
+  type Graded,
+  gradeAtLeast,
+  type Input,
+  type MomentKind,
+  type MomentResult,
+  type Verdict,
+  worseVerdict,
+  worstOf,
+} from './moment.ts'
+import { gradedRush, type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
 import { LONGEST_DROP_M } from './thresholds.ts'
 
 /** Lowest that a hand gets above the feet, bent down at the edge, m. Nominal. */
 export const HAND_ABOVE_FEET_M = 0.3
 /** Height of the rod's butt above the feet as the rod is held up, m. Nominal. */
 export const BUTT_ABOVE_FEET_M = 1
+/** What the hand is judged by: the fish on the line, how far the hand and the rod reach, the drop to the sinker, and a last rush. */
+export type HandCause = 'weight' | 'outOfReach' | 'tooLong' | 'longDrop' | 'rush'
+
 type HandPath = {
   end: string
   /** The line that the hand gets hold of, the outfit's where the trace is too short to reach; undefined where no hand does. */
   inHand: LinkRef | undefined
-  /** How far up from the hook the hand gets hold, m. */
+  /** How far up from the hook the hand gets hold, and the length of the trace to that hook, m. */
   atM: number
+  traceM: number
   outOfReach: boolean
   /** What meets the tip ring first when all is wound in, and what hangs beyond it, m. */
   stopsAt: LinkRef
@@ -36,8 +51,11 @@ type HandPath = {
   weakest: Link
   /** A last rush under the rod tip, with a rod’s length of line out. */
   rush: Rush
-  /** By weight and reach alone, and with the rush. */
+  /** By weight and reach, without the rush. */
   withoutRush: Verdict
+  /** What decides: the verdict, the figure and the margin are its own. */
+  cause: HandCause
+  figure: Figure
   verdict: Verdict
   margin: number
 }
@@ -47,7 +65,8 @@ export type Hand = MomentResult<'hand'> & {
   /** Dead weight of the fish, and what of it the chain bears as it is landed, N. */
   weightN: number
   borneN: number
-  /** What the weakest link must hold over that. */
+  /** The weakest link over that, and what it must hold. */
+  overPull: number
   limits: { holds: number; watch: number }
   /** Nobody gave the fish: its weight decides nothing. */
   fishAssumed: boolean
@@ -80,9 +99,7 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
   const landing = catalogue.landings[conditions.landing]
   const borne = borneN(landing, conditions.fishMassKg, conditions.startFactor * conditions.dragN)
   const longDrop = longestDrop(trace)
-  const paths = setup.ends
-    .filter(({ role }) => role !== 'sinker')
-    .map((end) => handPath(setup, end, borne, longDrop !== undefined))
+  const paths = setup.ends.filter(({ role }) => role !== 'sinker').map((end) => handPath(setup, end, borne, longDrop))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
   const cuts = deciding.inHand && cutting(deciding.inHand, setup)
@@ -91,13 +108,14 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
     verdict: deciding.verdict,
     end: deciding.end,
     decides: deciding.weakest.ref,
-    figure: { key: 'weakestOverWeight', quantity: 'ratio', value: deciding.weakest.strengthN / borne },
+    figure: deciding.figure,
     margin: deciding.margin,
     inputs: inputsOf(setup, deciding, { weightN, borneN: borne }, longDrop),
     paths,
     deciding,
     weightN,
     borneN: borne,
+    overPull: deciding.weakest.strengthN / borne,
     limits: handLimits(landing),
     fishAssumed: conditions.fishAssumed ?? false,
     ...(longDrop ? { longDrop } : {}),
@@ -105,7 +123,7 @@ function judgeHand(setup: PreparedSetup): Hand | undefined {
   }
 }
 
-function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boolean): HandPath {
+function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: Hand['longDrop']): HandPath {
   const { trace, outfit, catalogue, conditions, tracePath, path } = setup
   const elements = tracePath(end.id)
   const landing = catalogue.landings[conditions.landing]
@@ -120,15 +138,26 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boo
   // A hand can hold a mono top shot or main line; braid under load it cannot.
   const outOfReach = byHand && held === undefined && freeLine(outfit).material === 'braid'
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
-  const ratio = weakest.strengthN / borne
   const rush = rushOn(setup, end.id, { lineOutM: outfit.rod.lengthM, atSide: true })
-  // A fish that nobody gave says nothing of the trace.
-  const byWeight = conditions.fishAssumed ? 'holds' : gradeAtLeast(ratio, limits)
-  const withoutRush = outOfReach || tooLong || longDrop ? worseVerdict(byWeight, 'watch') : byWeight
+  const ratio = weakest.strengthN / borne
+  const traceM = elements.reduce((sum, element) => sum + lengthM(element), 0)
+  const graded: [Graded<HandCause>, ...Graded<HandCause>[]] = [
+    // A fish that nobody gave says nothing of the trace.
+    {
+      cause: 'weight',
+      figure: { key: 'weakestOverWeight', quantity: 'ratio', value: ratio },
+      verdict: conditions.fishAssumed ? 'holds' : gradeAtLeast(ratio, limits),
+      margin: conditions.fishAssumed ? 1 : ratio / limits.holds,
+    },
+    ...(outOfReach ? [outOf('outOfReach', traceM, atM)] : []),
+    ...(tooLong ? [outOf('tooLong', rodReachM, tip.beyondM)] : []),
+    ...(longDrop ? [outOf('longDrop', LONGEST_DROP_M, longDrop.lengthM)] : []),
+  ]
   return {
     end: end.id,
     inHand: byHand ? (held?.ref ?? woundRef(freeLine(outfit).role)) : undefined,
     atM,
+    traceM,
     outOfReach,
     stopsAt: tip.ref,
     beyondTipM: tip.beyondM,
@@ -144,11 +173,18 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: boo
     links,
     weakest,
     rush,
-    withoutRush,
-    verdict: worseVerdict(withoutRush, rush.verdict),
-    margin: conditions.fishAssumed ? 1 : ratio / limits.holds,
+    withoutRush: graded.reduce<Verdict>((worst, { verdict }) => worseVerdict(worst, verdict), 'holds'),
+    ...decisive<HandCause>([...graded, gradedRush(rush)]),
   }
 }
+
+/** What does not reach: it costs a fish at the edge, and is to be watched. */
+const outOf = (cause: HandCause, reachM: number, wantedM: number): Graded<HandCause> => ({
+  cause,
+  figure: { key: cause, quantity: 'length', value: wantedM },
+  verdict: 'watch',
+  margin: reachM / wantedM,
+})
 
 const lengthM = (element: PathElement) => (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0)
 

@@ -53,7 +53,7 @@ describe('run', () => {
   })
 
   test('verdicts by the drag: within, up to 1.15 times, beyond', () => {
-    const ceilingN = evaluated(trace, outfit, usual).run!.figure.value
+    const ceilingN = evaluated(trace, outfit, usual).run!.dragCeilingN
     const verdictAt = (share: number) => evaluated(trace, outfit, { ...usual, dragN: ceilingN * share }).run!.verdict
     expect([0.99, 1.01, 1.149, 1.151].map(verdictAt)).toEqual(['holds', 'watch', 'watch', 'fails'])
   })
@@ -62,10 +62,12 @@ describe('run', () => {
     // A clinch spreads by 0.10: at the allowed 0.97 of its mean, Φ(0.03/0.10) = 0.618 of pulls hold at the peak.
     const weakKnot = withJoint(trace, 'hook', () => ({ connection: 'clinch' }))
     const conditions = { ...usual, allowedFraction: 0.97 }
-    const ceilingN = evaluated(weakKnot, outfit, conditions).run!.figure.value
+    const ceilingN = evaluated(weakKnot, outfit, conditions).run!.dragCeilingN
     const run = evaluated(weakKnot, outfit, { ...conditions, dragN: ceilingN }).run!
-    expect(run.margin).toBeCloseTo(1, 9)
-    expect(run.verdict).toBe('watch')
+    // Within the ceiling, so that verdict, figure and margin are those of the chance.
+    expect([run.verdict, run.deciding.cause]).toEqual(['watch', 'survival'])
+    expect(run.figure).toEqual({ key: 'survivalAtPeak', quantity: 'share', value: run.deciding.survival })
+    expect(run.margin).toBeCloseTo(run.deciding.survival / 0.98, 9)
     expect(run.paths[0]!.survival).toBeLessThan(normalCdf(0.3) + 0.01)
   })
 

@@ -66,6 +66,14 @@ export function worstOf<T extends { verdict: Verdict; margin: number }>(results:
   }, undefined)
 }
 
+/** One thing that a moment is judged by: its own figure, verdict and margin. */
+export type Graded<Cause extends string = string> = { cause: Cause; figure: Figure; verdict: Verdict; margin: number }
+
+/** Of what one path is judged by, that which decides: the worst that does not hold, else the first. */
+export function decisive<Cause extends string>([main, ...others]: readonly [Graded<Cause>, ...Graded<Cause>[]]): Graded<Cause> {
+  return worstOf([main, ...others].filter(({ verdict }) => verdict !== 'holds')) ?? main
+}
+
 /** Grades a figure that is better when larger. */
 export function gradeAtLeast(figure: number, { holds, watch }: { holds: number; watch: number }): Verdict {
   return figure >= holds ? 'holds' : figure >= watch ? 'watch' : 'fails'

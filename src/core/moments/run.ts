@@ -9,6 +9,9 @@ import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
   type CalculationRequest,
+  decisive,
+  type Figure,
+  type Graded,
   type Input,
   type MomentKind,
   type MomentResult,
@@ -16,8 +19,11 @@ import {
   worseVerdict,
   worstOf,
 } from './moment.ts'
-import { type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
+import { gradedRush, type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from './thresholds.ts'
+
+/** What a run is judged by: the ceiling of the drag, the chance to hold at the peak, and a sudden rush. */
+export type RunCause = 'drag' | 'survival' | 'rush'
 
 type RunPath = {
   end: string
@@ -29,8 +35,11 @@ type RunPath = {
   survival: number
   /** A sudden rush with the line out as it is. */
   rush: Rush
-  /** By the drag alone, and with the rush. */
+  /** By the drag as set, without a rush. */
   byDrag: Verdict
+  /** What decides: the verdict, the figure and the margin are its own. */
+  cause: RunCause
+  figure: Figure
   verdict: Verdict
   margin: number
 }
@@ -40,6 +49,8 @@ export type Run = MomentResult<'run'> & {
   paths: RunPath[]
   /** The path that decides. */
   deciding: RunPath
+  /** The highest drag that the deciding chain allows, N. */
+  dragCeilingN: number
   waterDragN: number
   lineClassN: number
   schools: School[]
@@ -92,8 +103,9 @@ function judgeRun(setup: PreparedSetup): Run | undefined {
     verdict: deciding.verdict,
     end: deciding.end,
     decides: deciding.weakest.ref,
-    figure: { key: 'dragCeiling', quantity: 'strength', value: deciding.drag.ceilingN },
+    figure: deciding.figure,
     margin: deciding.margin,
+    dragCeilingN: deciding.drag.ceilingN,
     inputs: inputsOf(setup, deciding, waterDragN, lineClassN),
     paths,
     deciding,
@@ -110,28 +122,48 @@ function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineCl
     { name: 'full', dragN: setup.outfit.reel.highestDragN },
   ]
   return settings.map(({ name, dragN }) => {
-    const { drag, survival, verdict } = runPath(setup, setup.path(end), { waterDragN, lineClassN, dragN })
-    return { name, dragN, peakN: drag.peakN, survival, verdict }
+    const { drag, survival, byDrag } = runPath(setup, setup.path(end), { waterDragN, lineClassN, dragN })
+    return { name, dragN, peakN: drag.peakN, survival, verdict: byDrag }
   })
 }
 
 type Load = { waterDragN: number; lineClassN: number; dragN: number }
 
-function withRush(setup: PreparedSetup, ran: Ran): RunPath {
+function withRush(setup: PreparedSetup, { byDrag, graded, ...ran }: Ran): RunPath {
   const rush = rushOn(setup, ran.end, { lineOutM: setup.lineOutM, atSide: false })
-  return { ...ran, rush, byDrag: ran.verdict, verdict: worseVerdict(ran.verdict, rush.verdict) }
+  return { ...ran, rush, byDrag, ...decisive<RunCause>([...graded, gradedRush(rush)]) }
 }
 
-type Ran = Omit<RunPath, 'rush' | 'byDrag'>
+type Ran = Pick<RunPath, 'end' | 'links' | 'weakest' | 'first' | 'goesFirst' | 'drag' | 'survival' | 'byDrag'> & {
+  graded: [Graded<RunCause>, Graded<RunCause>]
+}
 
 function runPath(setup: PreparedSetup, path: EndPath, load: Load): Ran {
   const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
   const survival = path.survival(drag.peakN)
   const margin = drag.ceilingN / load.dragN
-  const byDrag: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
-  const verdict = survival < SAFE_SURVIVAL ? worseVerdict(byDrag, 'watch') : byDrag
+  const byCeiling: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
+  const bySurvival: Verdict = survival < SAFE_SURVIVAL ? 'watch' : 'holds'
   const { links, weakest, first } = path
-  return { end: path.end.id, links, weakest, first, goesFirst: fuseOf(path), drag, survival, verdict, margin }
+  return {
+    end: path.end.id,
+    links,
+    weakest,
+    first,
+    goesFirst: fuseOf(path),
+    drag,
+    survival,
+    byDrag: worseVerdict(byCeiling, bySurvival),
+    graded: [
+      { cause: 'drag', figure: { key: 'dragCeiling', quantity: 'strength', value: drag.ceilingN }, verdict: byCeiling, margin },
+      {
+        cause: 'survival',
+        figure: { key: 'survivalAtPeak', quantity: 'share', value: survival },
+        verdict: bySurvival,
+        margin: survival / SAFE_SURVIVAL,
+      },
+    ],
+  }
 }
 
 /** What `strength.drag` is asked of a reel set to a drag, with the line out as the spool says. */

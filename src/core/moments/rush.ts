@@ -7,7 +7,7 @@ import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { stretchyLines } from '../setup/stretch.ts'
 import { linesAlong, pathToPiece } from '../soundness/paths.ts'
-import { type CalculationRequest, gradeAtLeast, type Input, type Verdict } from './moment.ts'
+import { type CalculationRequest, type Graded, gradeAtLeast, type Input, type Verdict } from './moment.ts'
 import { RUSH_SURVIVAL } from './thresholds.ts'
 
 const SAMPLES = 60
@@ -85,6 +85,14 @@ export function rushOn(setup: PreparedSetup, endId: string, { lineOutM, atSide }
   const survival = (atSide ? setup.underTip(endId) : setup.path(endId)).survival(peakN)
   return { lineOutM, atSide, peakN, survival, verdict: gradeAtLeast(survival, RUSH_SURVIVAL) }
 }
+
+/** A rush as what a path is judged by. */
+export const gradedRush = ({ survival, verdict }: Rush): Graded<'rush'> => ({
+  cause: 'rush',
+  figure: { key: 'rushSurvival', quantity: 'share', value: survival },
+  verdict,
+  margin: survival / RUSH_SURVIVAL.holds,
+})
 
 export const rushInputs = ({ conditions }: Setup, rush: Rush): Input[] => [
   { key: 'rodHeld', quantity: 'word', value: conditions.rodHeld, origin: 'document' },

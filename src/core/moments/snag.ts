@@ -103,12 +103,14 @@ function sumWhere({ links, first }: EndPath, wanted: (link: Link, i: number) => 
   )
 }
 
-/** Where the trace's own links begin, or the chosen fuse lies. */
+/** Where the chosen fuse lies, or the trace's own links begin; a top shot and its join count as the trace's: the main line is what is not to be lost. */
 function fuseIndex(trace: Trace, { links }: EndPath): number {
   const key = trace.fuse && linkKey(trace.fuse)
   const chosen = links.findIndex(({ id }) => id === key)
-  return chosen >= 0 ? chosen : links.findIndex(({ ref }) => pieceIdOf(ref) !== undefined)
+  return chosen >= 0 ? chosen : links.findIndex(({ ref }) => pieceIdOf(ref) !== undefined || isTopShot(ref))
 }
+
+const isTopShot = (ref: LinkRef): boolean => (ref.at === 'wound' || ref.at === 'woundJoint') && ref.role === 'topShot'
 
 /**
  * The pieces that a break leaves behind: the broken link's own piece, all that hangs from it, and, where a line broke,

@@ -42,16 +42,16 @@ describe('take', () => {
 
   test('a live bait is judged by its hook’s weight where its end swims, and not on the bottom', () => {
     const heavy = changed(drafted('sinkerAtHook').trace, 'hook', { size: '6/0' })
-    const aspects = (trace: Trace) => take(trace)!.deciding.graded.map(({ aspect }) => aspect)
-    expect(aspects(heavy)).toContain('massShare')
-    expect(take(heavy)!.deciding.worst).toMatchObject({ aspect: 'massShare', verdict: 'fails' })
-    expect(aspects(ledger)).not.toContain('massShare')
+    const causes = (trace: Trace) => take(trace)!.deciding.graded.map(({ cause }) => cause)
+    expect(causes(heavy)).toContain('massShare')
+    expect(take(heavy)!.deciding.worst).toMatchObject({ cause: 'massShare', verdict: 'fails' })
+    expect(causes(ledger)).not.toContain('massShare')
   })
 
   test('the kind of hook against the fish: a circle for what goes back, none for what shakes it out', () => {
     const kindOf = (pattern: string, name: string) => {
       const conditions = { ...drafted('runningLedger').conditions, target: targetNamed(name) }
-      return take(changed(ledger, 'hook', { pattern }), conditions)!.deciding.graded.find(({ aspect }) => aspect === 'kind')
+      return take(changed(ledger, 'hook', { pattern }), conditions)!.deciding.graded.find(({ cause }) => cause === 'kind')
         ?.verdict
     }
     expect(kindOf('circle', 'smooth-hound')).toBeUndefined()
@@ -85,14 +85,14 @@ describe('take', () => {
     expect(apart(0.08)).toBeCloseTo(0.08 + pulley.dimensions.pitchM, 12)
     expect(apart(0.01)).toBeCloseTo(2 * pulley.dimensions.pitchM, 12)
     const long = take(changed(captive, 'hook-c-bait', { bait: 'halfFish', lengthM: 0.5, depthM: 0.02 }))!.deciding
-    expect(long.worst).toMatchObject({ aspect: 'coverage', verdict: 'watch' })
+    expect(long.worst).toMatchObject({ cause: 'coverage', verdict: 'watch' })
   })
 
   test('a drag that opens the hook, and a bait that spins with no swivel near', () => {
     const thin = changed(ledger, 'hook', { wireM: 0.0006 })
-    expect(take(thin)!.deciding.worst).toMatchObject({ aspect: 'straightenMargin', verdict: 'fails' })
+    expect(take(thin)!.deciding.worst).toMatchObject({ cause: 'straightenMargin', verdict: 'fails' })
     const spins = changed(drafted('freeLine').trace, 'hook-bait', { bait: 'cuttlefishStrip' })
-    expect(take(spins)!.deciding.graded).toContainEqual(expect.objectContaining({ aspect: 'spin', verdict: 'watch' }))
+    expect(take(spins)!.deciding.graded).toContainEqual(expect.objectContaining({ cause: 'spin', verdict: 'watch' }))
   })
 
   test('a soft lure on its hook is a bait; a trace without either is not judged', () => {

@@ -17,7 +17,7 @@ import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { twistsOf } from '../setup/settling/twist.ts'
 import {
   type CalculationRequest,
-  type Figure,
+  type Graded,
   gradeAtLeast,
   type Input,
   type MomentKind,
@@ -28,11 +28,16 @@ import {
 import { COVERAGE } from './thresholds.ts'
 
 /** What a hook is judged by as it is taken. */
-export type TakeAspect = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin' | 'kind'
-type Graded = { aspect: TakeAspect; figure: Figure; verdict: Verdict; margin: number }
+export type TakeCause = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin' | 'kind'
 
-/** One baited hook: how it fits, and by each aspect how well. */
-export type TakeHook = Baited & { fit: FitOf; graded: Graded[]; worst: Graded; verdict: Verdict; margin: number }
+/** One baited hook: how it fits, and by each cause how well. */
+export type TakeHook = Baited & {
+  fit: FitOf
+  graded: Graded<TakeCause>[]
+  worst: Graded<TakeCause>
+  verdict: Verdict
+  margin: number
+}
 
 export type Take = MomentResult<'take'> & { hooks: TakeHook[]; deciding: TakeHook }
 
@@ -70,7 +75,7 @@ function judgeTake(setup: PreparedSetup): Take | undefined {
 
 function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
   const fit = fitOf(catalogue, baited.hook.pattern, baited.dimensions, baited.wanted)
-  const graded: Graded[] = [
+  const graded: Graded<TakeCause>[] = [
     atLeast('freeGape', 'share', roundToPercent(fit.freeGape), FREE_GAPE),
     ...(baited.body.alive ? [atMost('massShare', fit.massShare, LIVE_MASS_SHARE)] : []),
     ...(fit.widthShare === undefined ? [] : [atMost('widthShare', fit.widthShare, MOUTH_SHARE)]),
@@ -79,10 +84,10 @@ function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target
       : [atLeast('straightenMargin', 'ratio', fit.straightenMargin, STRAIGHTEN_MARGIN)]),
     ...(baited.gang ? [coverageGrade(baited.gang.coverage)] : []),
     ...(target && !suitsFish(baited.hook.pattern, target)
-      ? [{ aspect: 'kind', figure: { key: 'kind', quantity: 'count', value: 0 }, verdict: 'watch', margin: 0.6 } as const]
+      ? [{ cause: 'kind', figure: { key: 'kind', quantity: 'count', value: 0 }, verdict: 'watch', margin: 0.6 } as const]
       : []),
     ...(spins
-      ? [{ aspect: 'spin', figure: { key: 'spin', quantity: 'count', value: 1 }, verdict: 'watch', margin: 0.5 } as const]
+      ? [{ cause: 'spin', figure: { key: 'spin', quantity: 'count', value: 1 }, verdict: 'watch', margin: 0.5 } as const]
       : []),
   ]
   const worst = worstOf(graded)!
@@ -94,18 +99,18 @@ const suitsFish = (pattern: HookPattern, { released, shakesCircles }: Target): b
   released ? isCircle(pattern) : !(shakesCircles && isCircle(pattern))
 
 function atLeast(
-  aspect: TakeAspect,
+  cause: TakeCause,
   quantity: 'share' | 'ratio',
   value: number,
   limits: { holds: number; watch: number },
-): Graded {
-  return { aspect, figure: { key: aspect, quantity, value }, verdict: gradeAtLeast(value, limits), margin: value / limits.holds }
+): Graded<TakeCause> {
+  return { cause, figure: { key: cause, quantity, value }, verdict: gradeAtLeast(value, limits), margin: value / limits.holds }
 }
 
-function atMost(aspect: TakeAspect, value: number, { holds, watch }: { holds: number; watch: number }): Graded {
+function atMost(cause: TakeCause, value: number, { holds, watch }: { holds: number; watch: number }): Graded<TakeCause> {
   return {
-    aspect,
-    figure: { key: aspect, quantity: 'share', value },
+    cause,
+    figure: { key: cause, quantity: 'share', value },
     verdict: value <= holds ? 'holds' : value <= watch ? 'watch' : 'fails',
     margin: holds / value,
   }
@@ -119,10 +124,10 @@ export const coversWell = (coverage: number): boolean =>
   roundToPercent(coverage) >= COVERAGE.least && roundToPercent(coverage) <= COVERAGE.most
 
 /** Within the span that holds a bait; near it is to be watched, and so is what lies far off: it costs bites, no more. */
-function coverageGrade(value: number): Graded {
+function coverageGrade(value: number): Graded<TakeCause> {
   const { least, most } = COVERAGE
   return {
-    aspect: 'coverage',
+    cause: 'coverage',
     figure: { key: 'coverage', quantity: 'share', value },
     verdict: coversWell(value) ? 'holds' : 'watch',
     margin: Math.min(value / least, most / value),

@@ -33,7 +33,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
   const catalogue = useCatalogue()
   const fish = useQuery(fishQuery).data ?? []
   return (
-    <Sheet title="Conditions" aside={run && <span>highest safe drag {show.computed('strength', run.figure.value)}</span>}>
+    <Sheet title="Conditions" aside={run && <span>highest safe drag {show.computed('strength', run.dragCeilingN)}</span>}>
       <div role="group" aria-label="Conditions" className="grid gap-2" onBlur={bench.settle}>
         <QuantityField
           label="drag setting"

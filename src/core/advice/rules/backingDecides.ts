@@ -1,3 +1,4 @@
+import type { LinkRef } from '../../documents/linkRef.ts'
 import { pathLinks } from '../../setup/pathLinks.ts'
 import { weakestOf } from '../../setup/prepareSetup.ts'
 import { length, say, strength } from '../../units/phrase.ts'
@@ -6,16 +7,19 @@ import type { Judged, Rule } from '../finding.ts'
 /** A run of this much more is nothing unusual, m. Ours. */
 const SOON_M = 60
 
+/** Whether a link is the backing or the join above it. */
+export const isBacking = (ref: LinkRef): boolean =>
+  (ref.at === 'wound' && ref.role === 'backing') || (ref.at === 'woundJoint' && ref.role === 'main')
+
 /** Old backing, or its join, is the weakest link with this much line out, or soon will be. */
 export const backingDecides: Rule = {
   id: 'backing-decides',
-  check: ({ moments: { run }, setup }) => {
+  explains: ['snag'],
+  check: ({ moments: { run, snag }, setup }) => {
     const { out, conditions } = setup
     const weakest = run?.deciding.weakest
     const backed = out[0]?.line.role === 'backing'
-    const decides =
-      (weakest?.ref.at === 'wound' && weakest.ref.role === 'backing') ||
-      (weakest?.ref.at === 'woundJoint' && weakest.ref.role === 'main')
+    const decides = weakest !== undefined && isBacking(weakest.ref)
     if (weakest && !backed) return backingNear(setup, weakest.strengthN)
     if (!weakest || !backed || !decides) return []
     const onSpoolM = out.slice(1).reduce((sum, { outM }) => sum + outM, 0)
@@ -23,7 +27,7 @@ export const backingDecides: Rule = {
     return [
       {
         subject: 'backing',
-        severity: 'caution',
+        severity: snag?.verdict === 'fails' ? 'fault' : 'caution',
         why: say`With this line out the backing is the weakest link at ${strength(weakest.strengthN)}. Its age and its knot count too.`,
         figure: (setup.lineOutM - onSpoolM + 1) / weakest.strengthN,
         remedies: [

@@ -10,6 +10,7 @@ import { byEdit, called } from '../remedies.ts'
 /** What spins, with no swivel near enough that turns under its load, twists the line. */
 export const baitSpins: Rule = {
   id: 'bait-spins',
+  explains: ['take'],
   check: ({ setup }) =>
     twistsOf(setup).flatMap(({ id, swivel }) => {
       if (swivel?.takes) return []
@@ -21,7 +22,7 @@ export const baitSpins: Rule = {
       return [
         {
           subject: id,
-          severity: 'note',
+          severity: 'caution',
           why: swivel
             ? say`${called(trace, id)} spins, and ${called(trace, swivel.id)}, ${length(swivel.awayM)} above it, does not take the twist.`
             : say`${called(trace, id)} spins, and no swivel takes the twist. The line twists.`,

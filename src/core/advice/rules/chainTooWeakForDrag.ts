@@ -4,7 +4,7 @@ import { isLine, jointOf, lineById, parentId } from '../../documents/pieces.ts'
 import { restsOnPulls } from '../../joints/ownFigures.ts'
 import { mainLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, lineAbove, ownPiece, restrung, retied, stouterKnot, withUsualTurns } from '../remedies.ts'
 import { linesAt, oddTurns } from '../turns.ts'
 
@@ -14,6 +14,7 @@ const LET_GO = 0.5
 /** A line lighter than its knots allow: the weakest joint keeps less than half of the line class. */
 export const chainTooWeakForDrag: Rule = {
   id: 'lighter-than-its-knots-allow',
+  explains: ['run'],
   check: (judged) => {
     const {
       moments: { run },
@@ -37,7 +38,7 @@ export const chainTooWeakForDrag: Rule = {
     return [
       {
         subject: piece.id,
-        severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
+        severity: SEVERITY_OF[run.deciding.byDrag],
         why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class. ${cause}${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,
         remedies: [

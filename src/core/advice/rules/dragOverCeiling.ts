@@ -1,27 +1,40 @@
+import { judgePrepared } from '../../moments/judge.ts'
+import { SAFE_SURVIVAL } from '../../moments/thresholds.ts'
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import { say, strength } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
+import { easedDragN } from '../remedies.ts'
 
-/** The drag set is more than the chain is allowed. */
+/** Share of the highest safe drag that a remedy sets. Ours. */
+const UNDER_CEILING = 0.9
+
+/** The drag set is more than the chain is allowed, or leaves too large a chance that something breaks. */
 export const dragOverCeiling: Rule = {
   id: 'drag-over-ceiling',
-  check: ({ moments: { run }, setup: { conditions } }) => {
+  explains: ['run', 'hand'],
+  check: ({ moments: { run }, setup }) => {
     if (!run || run.deciding.byDrag === 'holds') return []
-    const safeN = withinHalfPoundsN(0.9 * run.figure.value)
+    const { drag, survival, byDrag } = run.deciding
+    const { conditions } = setup
+    const holds = (dragN: number) =>
+      judgePrepared({ ...setup, conditions: { ...conditions, dragN } }, ['run']).moments.run?.deciding.byDrag === 'holds'
+    const overCeiling = drag.ceilingN < conditions.dragN
     return [
       {
-        severity: run.deciding.byDrag === 'fails' ? 'fault' : 'caution',
-        why: say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(run.figure.value)} with this line out.`,
-        figure: 1 / run.margin,
-        remedies:
-          safeN > 0
-            ? [
-                {
-                  label: 'set the drag below what the chain holds',
-                  make: () => ({ conditions: { ...conditions, dragN: safeN } }),
-                },
-              ]
-            : [],
+        severity: SEVERITY_OF[byDrag],
+        why: overCeiling
+          ? say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(drag.ceilingN)} with this line out.`
+          : say`With the drag at ${strength(conditions.dragN)} a run pulls up to ${strength(drag.peakN)}. The chain breaks ${Math.ceil((1 - survival) * 100)} times in 100; up to ${Math.round((1 - SAFE_SURVIVAL) * 100)} are safe.`,
+        figure: overCeiling ? conditions.dragN / drag.ceilingN : SAFE_SURVIVAL / survival,
+        remedies: [
+          {
+            label: 'set the drag lower',
+            make: () => {
+              const dragN = withinHalfPoundsN(UNDER_CEILING * easedDragN(conditions.dragN, holds))
+              return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
+            },
+          },
+        ],
       },
     ]
   },

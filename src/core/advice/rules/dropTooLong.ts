@@ -7,6 +7,7 @@ import { called } from '../remedies.ts'
 /** A hold-down on a drop over 1.5 m does not come in with one lift. */
 export const dropTooLong: Rule = {
   id: 'drop-too-long',
+  explains: ['hand'],
   check: ({ moments: { hand }, setup: { trace } }) => {
     const drop = hand?.longDrop
     if (!drop) return []

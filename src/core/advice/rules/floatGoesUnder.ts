@@ -10,6 +10,7 @@ import { called } from '../remedies.ts'
 /** What hangs under the float is more than it bears, or all but; that takes no depth and no stream to be known. */
 export const floatGoesUnder: Rule = {
   id: 'float-goes-under',
+  explains: ['settle'],
   check: ({ setup }) => {
     const { trace } = setup
     const hung = fishingModeOf(trace) === 'hangs' ? onFloat(setup) : undefined

@@ -1,21 +1,23 @@
 import { linkKey, sameLink } from '../../documents/linkRef.ts'
 import { withFuse } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 
 /** The chosen fuse is not what goes first. */
 export const fuseNotFirst: Rule = {
   id: 'fuse-not-first',
-  check: ({ moments: { run }, setup: { trace } }) => {
+  explains: ['snag'],
+  check: ({ moments: { run, snag }, setup: { trace } }) => {
     const { fuse } = trace
     if (!fuse) return []
     const path = run?.paths.find(({ links }) => links.some(({ ref }) => sameLink(ref, fuse)))
-    if (!path || sameLink(path.goesFirst.ref, fuse)) return []
+    const snagged = snag?.deciding.wanted === 'fuse' ? snag.verdict : 'holds'
+    if (!path || (sameLink(path.goesFirst.ref, fuse) && snagged === 'holds')) return []
     const chance = path.first[path.links.findIndex(({ ref }) => sameLink(ref, fuse))] ?? 0
     return [
       {
         subject: linkKey(fuse),
-        severity: 'note',
+        severity: SEVERITY_OF[snagged],
         why: say`The fuse you chose breaks first in only ${Math.round(chance * 100)} of 100 breaks.`,
         figure: 1 - chance,
         remedies: [

@@ -2,15 +2,16 @@ import { hookSuggest } from '../../catalogue/hookSuggest.ts'
 import type { HookPiece } from '../../documents/trace.ts'
 import { withA } from '../../setup/names.ts'
 import { say } from '../../units/phrase.ts'
-import type { Remedy, Rule } from '../finding.ts'
+import { type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, withHooks } from '../remedies.ts'
 
 /** The bait fills the gap of its hook: the point does not find the fish. */
 export const gapFilled: Rule = {
   id: 'gap-filled',
+  explains: ['take'],
   check: ({ setup: { trace, catalogue }, moments: { take } }) =>
     (take?.hooks ?? []).flatMap(({ hook, hooks, fit, graded, wanted }) => {
-      const gap = graded.find(({ aspect }) => aspect === 'freeGape')
+      const gap = graded.find(({ cause }) => cause === 'freeGape')
       if (!gap || gap.verdict === 'holds') return []
       const sized = (pattern: HookPiece['pattern']): Remedy[] => {
         const [best] = hookSuggest(catalogue, { ...wanted, pattern }).sizes
@@ -31,7 +32,7 @@ export const gapFilled: Rule = {
       return [
         {
           subject: hook.id,
-          severity: gap.verdict === 'fails' ? ('caution' as const) : ('note' as const),
+          severity: SEVERITY_OF[gap.verdict],
           why:
             fit.freeGape < 0
               ? say`The bait is thicker than the gap of ${called(trace, hook.id)}. The point cannot turn.`

@@ -7,16 +7,17 @@ import { asWide } from './circleRequired.ts'
 /** A hook of the other school than the fish asks for: one that is taken deep for a fish that goes back, a circle for one said to shake it out. */
 export const hookKindForFish: Rule = {
   id: 'hook-kind-for-fish',
+  explains: ['take'],
   check: (judged) => {
     const { trace, conditions } = judged.setup
     const name = conditions.target?.name ?? 'the fish'
     return (judged.moments.take?.hooks ?? []).flatMap(({ hook, graded }) => {
-      if (graded.every(({ aspect }) => aspect !== 'kind')) return []
+      if (graded.every(({ cause }) => cause !== 'kind')) return []
       const circle = isCircle(hook.pattern)
       return [
         {
           subject: hook.id,
-          severity: 'note' as const,
+          severity: 'caution' as const,
           why: circle
             ? say`${name} may throw circle hooks; a J hook that you strike holds it better.`
             : say`${name} is released, and ${called(trace, hook.id)} hooks deep. A circle hook holds in the corner of the jaw.`,

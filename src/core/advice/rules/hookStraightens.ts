@@ -1,22 +1,36 @@
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
+import { worseVerdict } from '../../moments/moment.ts'
 import { withA } from '../../setup/names.ts'
 import { say, strength } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, ownPiece, withHooks } from '../remedies.ts'
 
-/** The hook straightens before anything breaks, under the drag as set. */
+/** A hook opens under the drag as set, or holds too little over it. */
 export const hookStraightens: Rule = {
   id: 'hook-straightens',
+  explains: ['take', 'run'],
   check: (judged) => {
     const {
-      moments: { run },
+      moments: { run, take },
       setup,
     } = judged
     const { catalogue } = setup
-    return (run?.paths ?? []).flatMap(({ end, weakest, verdict, drag }) => {
+    const { hooks = [] } = take ?? {}
+    return (run?.paths ?? []).flatMap(({ end, weakest, drag, byDrag }) => {
       const hook = ownPiece(judged, end)
-      if (hook?.role !== 'hook' || weakest.id !== hook.id || verdict === 'holds') return []
-      const neededN = (setup.conditions.dragN * weakest.strengthN) / drag.ceilingN
+      if (hook?.role !== 'hook') return []
+      const baited = hooks.find((each) => each.hook.id === end)
+      const margin = baited?.graded.find(({ cause }) => cause === 'straightenMargin')
+      const opensFirst = weakest.id === hook.id ? byDrag : 'holds'
+      const verdict = worseVerdict(margin?.verdict ?? 'holds', opensFirst)
+      if (verdict === 'holds') return []
+      const dimensions = hookDimensions(catalogue, hook.pattern, hook.size, hook)
+      if (!dimensions) return []
+      const opensN = straighteningLoadN(dimensions.wireM, dimensions.gapeM)
+      const neededN = Math.max(
+        opensFirst === 'holds' ? 0 : (setup.conditions.dragN * weakest.strengthN) / drag.ceilingN,
+        margin && margin.verdict !== 'holds' ? opensN / margin.margin : 0,
+      )
       const size = catalogue.hooks.sizes.find((each) => {
         const dimensions = hookDimensions(catalogue, hook.pattern, each)
         return dimensions !== undefined && straighteningLoadN(dimensions.wireM, dimensions.gapeM) > neededN
@@ -24,9 +38,9 @@ export const hookStraightens: Rule = {
       return [
         {
           subject: hook.id,
-          severity: 'caution' as const,
-          why: say`${called(setup.trace, hook.id)} opens at ${strength(weakest.strengthN)}, before anything else breaks.`,
-          figure: neededN / weakest.strengthN,
+          severity: SEVERITY_OF[verdict],
+          why: say`${called(setup.trace, hook.id)} opens at ${strength(opensN)}. With this drag it should hold ${strength(neededN)}.`,
+          figure: neededN / opensN,
           remedies: size
             ? [
                 {

@@ -2,28 +2,30 @@ import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../../catalogue/hooks.ts'
 import { withA } from '../../setup/names.ts'
 import { say } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, withHooks } from '../remedies.ts'
 
 /** A live bait swims only if the hook is light. */
 export const hookTiresBait: Rule = {
   id: 'hook-tires-bait',
+  explains: ['take'],
   check: ({ setup: { trace, catalogue }, moments: { take } }) =>
-    (take?.hooks ?? []).flatMap(({ hook, body, fit }) => {
-      if (!body.alive || fit.massShare <= LIVE_MASS_SHARE.watch) return []
+    (take?.hooks ?? []).flatMap(({ hook, body, fit, graded }) => {
+      const heavy = graded.find(({ cause }) => cause === 'massShare')
+      if (!heavy || heavy.verdict === 'holds') return []
       const size = catalogue.hooks.sizes.findLast(
         (each) => (hookDimensions(catalogue, hook.pattern, each)?.massKg ?? 1) <= LIVE_MASS_SHARE.holds * body.massKg,
       )
       return [
         {
           subject: hook.id,
-          severity: 'note',
-          why: say`${called(trace, hook.id)} weighs ${(fit.massShare * 100).toFixed(0)} % of its bait. Over ${100 * LIVE_MASS_SHARE.watch} %.`,
-          figure: fit.massShare / LIVE_MASS_SHARE.watch,
+          severity: SEVERITY_OF[heavy.verdict],
+          why: say`${called(trace, hook.id)} weighs ${(fit.massShare * 100).toFixed(1)} % of its live bait and tires it; up to ${100 * LIVE_MASS_SHARE.holds} % swims well.`,
+          figure: fit.massShare / LIVE_MASS_SHARE.holds,
           remedies: size
             ? [
                 {
-                  label: `use ${withA(size)}, if the bait is fished alive`,
+                  label: `use ${withA(size)}`,
                   make: () => ({ trace: withHooks(trace, [hook.id], { size }) }),
                 },
               ]

@@ -9,6 +9,7 @@ import { called, withHooks } from '../remedies.ts'
 /** Linked hooks that hold too little of their bait, or reach past it. */
 export const hooksOffBait: Rule = {
   id: 'hooks-off-bait',
+  explains: ['take'],
   check: ({ setup: { trace, catalogue }, moments: { take } }) =>
     (take?.hooks ?? []).flatMap(({ hook, hooks, gang, body }) => {
       if (!gang || coversWell(gang.coverage)) return []
@@ -20,7 +21,7 @@ export const hooksOffBait: Rule = {
       return [
         {
           subject: hook.id,
-          severity: 'note' as const,
+          severity: 'caution' as const,
           why: say`The hooks down to ${called(trace, hook.id)} span ${(100 * gang.coverage).toFixed(0)} % of the bait; ${100 * COVERAGE.least} to ${100 * COVERAGE.most} % hold it best.`,
           figure: Math.max(COVERAGE.least / gang.coverage, gang.coverage / COVERAGE.most),
           remedies: size

@@ -10,6 +10,7 @@ const EASY_SLACK = 1.05
 /** A bait under a kite is lifted out of the water in gusts, or its line’s belly lies in the sea. */
 export const kiteLeadTooLight: Rule = {
   id: 'kite-lead-too-light',
+  explains: ['settle'],
   check: ({ moments: { settle }, setup: { trace, conditions } }) => {
     const { moving } = conditions
     const moved = settle?.moved

@@ -1,19 +1,21 @@
 import type { Landing } from '../../catalogue/ids.ts'
 import type { Conditions } from '../../documents/conditions.ts'
+import { gradeAtLeast } from '../../moments/moment.ts'
 import { MAX_NETTED_KG } from '../../purpose/landing.ts'
 import { say } from '../../units/phrase.ts'
-import type { Remedy, Rule } from '../finding.ts'
+import { type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
 
 /** The fish pulls or weighs too much for this trace as it is landed: land it another way, or a smaller one. */
 export const liftTooHeavy: Rule = {
   id: 'lift-too-heavy',
+  explains: ['hand'],
   check: ({ moments: { hand }, setup: { conditions } }) => {
-    if (!hand || conditions.fishAssumed || hand.figure.value >= hand.limits.holds) return []
+    if (!hand || conditions.fishAssumed || hand.overPull >= hand.limits.holds) return []
     return [
       {
-        severity: hand.figure.value < hand.limits.watch ? 'fault' : 'caution',
-        why: say`The weakest link from the hand to the hook holds ${hand.figure.value.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'the pull of the fish'}; it should hold ${hand.limits.holds} times.`,
-        figure: hand.limits.holds / hand.figure.value,
+        severity: SEVERITY_OF[gradeAtLeast(hand.overPull, hand.limits)],
+        why: say`The weakest link from the hand to the hook holds ${hand.overPull.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'the pull of the fish'}; it should hold ${hand.limits.holds} times.`,
+        figure: hand.limits.holds / hand.overPull,
         remedies: otherWays(conditions),
       },
     ]

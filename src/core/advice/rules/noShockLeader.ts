@@ -9,6 +9,7 @@ import { outfitLeader } from '../remedies.ts'
 /** The outfit’s own line takes the cast and does not bear it: no shock leader, or one that ends short of the reel. */
 export const noShockLeader: Rule = {
   id: 'no-shock-leader',
+  explains: ['cast'],
   check: (judged) => {
     const {
       moments: { cast },

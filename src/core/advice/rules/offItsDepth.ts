@@ -5,12 +5,13 @@ import { lineOutFor } from '../../setup/moving/trolled.ts'
 import type { Setup } from '../../setup/setup.ts'
 import type { Phrase } from '../../units/phrase.ts'
 import { length, say } from '../../units/phrase.ts'
-import type { Remedy, Rule } from '../finding.ts'
+import { type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
 import { called } from '../remedies.ts'
 
 /** What is towed or wound in does not swim where it is meant to, or cannot be said to. */
 export const offItsDepth: Rule = {
   id: 'off-its-depth',
+  explains: ['settle'],
   check: ({ moments: { settle }, setup }) => {
     const { moving } = setup.conditions
     const moved = settle?.moved
@@ -18,7 +19,7 @@ export const offItsDepth: Rule = {
     return [
       {
         subject: settle.end,
-        severity: settle.verdict === 'fails' ? 'fault' : 'caution',
+        severity: SEVERITY_OF[settle.verdict],
         why: whyOf(called(setup.trace, settle.end), moved),
         figure: 1 / Math.max(settle.margin, 1e-6),
         remedies: moving.way === 'trolled' ? trolledRemedies(setup, moving, moved) : retrievedRemedies(setup, moving),

@@ -5,19 +5,17 @@ import { judge } from '../../moments/judge.ts'
 import { VERDICT_RANK, worseVerdict } from '../../moments/moment.ts'
 import { type Rush, rushOn } from '../../moments/rush.ts'
 import type { PreparedSetup } from '../../setup/prepareSetup.ts'
-import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import { length, say, strength } from '../../units/phrase.ts'
-import type { Found, Remedy, Rule } from '../finding.ts'
-import { called, outfitLeader } from '../remedies.ts'
+import { type Found, type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
+import { called, easedDragN, outfitLeader } from '../remedies.ts'
 
 /** Times as long as it is that a leader is tried. */
 const LONGER = [1.5, 2, 3, 5, 8]
-/** Halvings of the drag that find the one that a rush leaves whole. */
-const HALVINGS = 16
 
 /** The line or the rod gives too little for a sudden rush: at the line out as it is, or under the rod tip. */
 export const rushBreaks: Rule = {
   id: 'rush-breaks',
+  explains: ['run', 'hand'],
   check: ({ moments: { run, hand }, setup }) => {
     // Where the drag or the weight alone is too much, that is said instead.
     const [worst] = [
@@ -36,7 +34,7 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
   const held = conditions.rodHeld === 'pointed' ? 'pointed at the fish' : 'bent'
   return {
     subject: end,
-    severity: rush.verdict === 'fails' ? 'fault' : 'caution',
+    severity: SEVERITY_OF[rush.verdict],
     why: say`A sudden run with ${length(rush.lineOutM)} of line ${rush.atSide ? 'from the rod tip to the fish' : 'out'} and the rod ${held} pulls ${strength(rush.peakN)} before the spool turns. The chain breaks ${Math.round((1 - rush.survival) * 100)} times in 100. A softer rod or a mono top shot helps.`,
     figure: 1 / Math.max(rush.survival, 1e-6),
     remedies: [
@@ -46,7 +44,10 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
       {
         label: 'lower the drag when the leader comes up',
         make: () => {
-          const dragN = easedN(setup, end, rush)
+          const dragN = easedDragN(
+            conditions.dragN,
+            (eased) => rushOn({ ...setup, conditions: { ...conditions, dragN: eased } }, end, rush).verdict === 'holds',
+          )
           return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
         },
       },
@@ -69,16 +70,4 @@ function longerLeader({ trace, outfit, catalogue, conditions }: PreparedSetup): 
     return longer && { trace: longer }
   }
   return [{ label: `make ${called(trace, leader.id)} longer, in mono`, make }]
-}
-
-/** The drag, in half pounds, that a rush leaves the chain whole at; 0 where none does. */
-function easedN(setup: PreparedSetup, end: string, rush: Rush): number {
-  const holds = (dragN: number) => rushOn({ ...setup, conditions: { ...setup.conditions, dragN } }, end, rush).verdict === 'holds'
-  let [low, high] = [0, setup.conditions.dragN]
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2
-    if (holds(middle)) low = middle
-    else high = middle
-  }
-  return withinHalfPoundsN(low)
 }

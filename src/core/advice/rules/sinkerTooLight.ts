@@ -4,12 +4,13 @@ import type { Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
 import type { Settling } from '../../setup/settling/settling.ts'
 import { mass, say } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called } from '../remedies.ts'
 
 /** The sinker does not hold at the stream's peak. */
 export const sinkerTooLight: Rule = {
   id: 'sinker-too-light',
+  explains: ['settle'],
   check: ({ moments: { settle }, setup: { trace, conditions } }) => {
     if (!settle?.holding || settle.verdict === 'holds') return []
     const { end, settling } = settle
@@ -20,7 +21,7 @@ export const sinkerTooLight: Rule = {
     return [
       {
         subject: end,
-        severity: settle.verdict === 'fails' ? 'fault' : 'caution',
+        severity: SEVERITY_OF[settle.verdict],
         why:
           wantedKg === undefined
             ? say`${called(trace, end)} does not hold, and no sinker would: ${trouble ?? 'the current is too strong'}.`

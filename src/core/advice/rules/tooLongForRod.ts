@@ -7,6 +7,7 @@ import { called } from '../remedies.ts'
 /** More hangs beyond the tip ring than the rod held up brings. */
 export const tooLongForRod: Rule = {
   id: 'too-long-for-rod',
+  explains: ['hand'],
   check: ({ moments: { hand }, setup: { trace, conditions, tracePath } }) =>
     (hand?.paths ?? []).flatMap((path) => {
       if (!path.tooLong) return []

@@ -2,7 +2,7 @@ import { labelAtMostN } from '../../catalogue/labels.ts'
 import { lineById } from '../../documents/pieces.ts'
 import { withClip } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
-import type { Rule } from '../finding.ts'
+import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, restrung } from '../remedies.ts'
 
 /** Share of the weakest of the rest that a weak link is stepped down to. */
@@ -11,6 +11,7 @@ const WELL_UNDER = 0.6
 /** A weak link that does not go first is none. */
 export const weakLinkNotWeaker: Rule = {
   id: 'weak-link-not-weaker',
+  explains: ['snag'],
   check: (judged) => {
     const { trace } = judged.setup
     const line = lineById(trace, trace.weakLink)
@@ -21,7 +22,7 @@ export const weakLinkNotWeaker: Rule = {
     return [
       {
         subject: line.id,
-        severity: path.verdict === 'fails' ? 'fault' : 'caution',
+        severity: SEVERITY_OF[path.verdict],
         why: say`${called(trace, line.id)} should break on a snag, but has ${Math.round(path.weakLinkShare * 100)} % of the weakest link above it. It breaks first in ${Math.round(path.chance * 100)} of 100 snags.`,
         figure: 1 - path.chance,
         remedies: [

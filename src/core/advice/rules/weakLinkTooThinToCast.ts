@@ -9,6 +9,7 @@ import { called } from '../remedies.ts'
 /** A weak link that the cast breaks, and no clip carries past. */
 export const weakLinkTooThinToCast: Rule = {
   id: 'weak-link-too-thin-to-cast',
+  explains: ['cast'],
   check: (judged) => {
     const {
       moments: { cast },

@@ -234,7 +234,7 @@ function TowingDrag({ setup, moving, towN }: { setup: Setup; moving: TrolledWay;
   const run = useMemo(() => strikeWhileTowed(setup, moving), [setup, moving])
   if (!run) return null
   const { dragN } = setup.conditions
-  const ceilingN = run.figure.value
+  const ceilingN = run.dragCeilingN
   const trouble = dragN <= towN ? 'the tow pulls line off the reel' : dragN > ceilingN ? 'more than the chain holds' : undefined
   return (
     <p className="mt-1 text-sm">
