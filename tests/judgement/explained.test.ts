@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { advise, rulesExplaining } from '../../src/core/advice/advise.ts'
+import { advise } from '../../src/core/advice/advise.ts'
 import { SEVERITY_OF, SEVERITY_RANK } from '../../src/core/advice/finding.ts'
 import { CAST_STYLE_IDS, LANDING_IDS, METHOD_IDS } from '../../src/core/catalogue/ids.ts'
 import { type Conditions, defaultConditions } from '../../src/core/documents/conditions.ts'
@@ -20,9 +20,8 @@ type Judged = { moments: Parameters<typeof resultsOf>[0]['moments']; findings: R
 /** Verdicts that no finding gives the reason of, as severely as the verdict is. */
 const unexplained = ({ moments, findings }: Judged): string[] =>
   resultsOf({ moments }).flatMap(({ moment, verdict, figure }) => {
-    const rules = rulesExplaining(moment)
     const wanted = SEVERITY_RANK[SEVERITY_OF[verdict]]
-    const told = findings.some(({ rule, severity }) => rules.has(rule) && SEVERITY_RANK[severity] >= wanted)
+    const told = findings.some(({ explains, severity }) => explains.includes(moment) && SEVERITY_RANK[severity] >= wanted)
     return verdict === 'holds' || told ? [] : [`${moment} ${verdict} by ${figure.key}`]
   })
 

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { eachByItself } from '../../src/core/advice/tellOnce.ts'
 import { resultsOf } from '../../src/core/moments/judge.ts'
 import { VERDICT_RANK } from '../../src/core/moments/moment.ts'
 import { parseTrace } from '../../src/core/soundness/parseTrace.ts'
@@ -11,7 +12,7 @@ import { GOOD } from './good.ts'
 function said(content: Content): string[] {
   const evaluation = judged(content)
   return [
-    ...evaluation.findings.map(({ rule }) => rule),
+    ...eachByItself(evaluation.findings).map(({ rule }) => rule),
     ...resultsOf(evaluation).map(({ moment, verdict }) => `${moment} ${verdict}`),
   ]
 }

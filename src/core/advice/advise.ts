@@ -1,6 +1,5 @@
 import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Judgement } from '../moments/judge.ts'
-import type { MomentName } from '../moments/moments.ts'
 import { type Finding, type Rule, SEVERITY_RANK } from './finding.ts'
 import { armsLength } from './rules/armsLength.ts'
 import { backingDecides } from './rules/backingDecides.ts'
@@ -73,6 +72,7 @@ import { underLeastSize } from './rules/underLeastSize.ts'
 import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
 import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
 import { wornLine } from './rules/wornLine.ts'
+import { tellOnce } from './tellOnce.ts'
 
 const RULES: readonly Rule[] = [
   armsLength,
@@ -151,21 +151,20 @@ const RULES: readonly Rule[] = [
 /** How much worse a figure set aside must get to come back: more than rounding. */
 const WORSE = 1e-6
 
-/** Every finding of a judged setup, the worst first; among equals in the order of the rules. */
+/** Every finding of a judged setup, one cause told once, the worst first; among equals in the order of the rules. */
 export function advise(judgement: Judgement, ruleSet?: RuleSet): Finding[] {
   const { setAside } = judgement.setup.trace
-  return RULES.flatMap(({ id: rule, check }) =>
+  const findings = RULES.flatMap(({ id: rule, explains = [], check }) =>
     check({ ...judgement, ruleSet }).map((found): Finding => {
-      const id = found.subject === undefined ? rule : `${rule}: ${found.subject}`
+      const { subject } = found
+      const id = subject === undefined ? rule : `${rule}: ${subject}`
       const kept = setAside?.find(({ finding }) => finding === id)
       const aside = kept !== undefined && found.figure <= kept.figure * (1 + WORSE)
-      return { ...found, rule, id, ...(aside ? { aside: kept.reason } : {}) }
+      const about = found.about ?? (subject === undefined ? [] : [subject])
+      return { ...found, rule, id, about, explains, effects: [], ...(aside ? { aside: kept.reason } : {}) }
     }),
-  ).toSorted((a, b) => SEVERITY_RANK[b.severity] - SEVERITY_RANK[a.severity])
+  )
+  return tellOnce(findings).toSorted((a, b) => SEVERITY_RANK[b.severity] - SEVERITY_RANK[a.severity])
 }
 
 export const RULE_IDS: readonly string[] = RULES.map(({ id }) => id)
-
-/** The rules that give the reason of a moment's verdict. */
-export const rulesExplaining = (moment: MomentName): ReadonlySet<string> =>
-  new Set(RULES.filter(({ explains }) => explains?.includes(moment)).map(({ id }) => id))

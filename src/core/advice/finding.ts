@@ -27,6 +27,10 @@ export type Finding = {
   id: string
   rule: string
   subject?: string
+  /** The parts, or lines of the outfit, that it is about: with the same part, one finding may be the cause of another. */
+  about: readonly string[]
+  /** Moments whose verdict it gives the reason of. */
+  explains: readonly MomentName[]
   severity: Severity
   why: Phrase
   /** How bad it is, by the rule's own measure: larger is worse. */
@@ -34,13 +38,15 @@ export type Finding = {
   /** Set aside on this trace, and why; it comes back when the figure gets worse. */
   aside?: string
   remedies: readonly Remedy[]
+  /** Findings that follow from this one and are told with it. */
+  effects: readonly Finding[]
 }
 
 /** What a rule looks at: what the moments say, and the rule set in force. */
 export type Judged = Judgement & { ruleSet: RuleSet | undefined }
 
-/** What a rule finds; whoever asks it adds which rule, and whether it was set aside. */
-export type Found = Omit<Finding, 'id' | 'rule' | 'aside'>
+/** What a rule finds; whoever asks it adds the rest. It is about its subject where nothing else is said. */
+export type Found = Omit<Finding, 'id' | 'rule' | 'aside' | 'about' | 'explains' | 'effects'> & { about?: readonly string[] }
 
 /** A rule looks at one thing and says what it finds; `explains`: the moments whose verdict it gives the reason of. */
 export type Rule = { id: string; explains?: readonly MomentName[]; check: (judged: Judged) => Found[] }

@@ -1,6 +1,7 @@
 import { efficiencyOf } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Joins } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
+import { pieceIdOf } from '../documents/linkRef.ts'
 import { hungFrom, isHardware, isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
@@ -10,6 +11,7 @@ import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../joints/connectionRules.ts'
 import { freeLine } from '../outfits/outfitLines.ts'
 import { pieceName, withA, withArticle } from '../setup/names.ts'
+import type { Link } from '../setup/pathLinks.ts'
 import { withinHalfPoundsN } from '../units/halfPounds.ts'
 import type { Judged, Remedy } from './finding.ts'
 
@@ -136,6 +138,16 @@ export function lineAbove({ setup: { trace, outfit } }: Judged, piece: Piece): L
 /** The line a joint is tied in: the piece itself, or what it hangs from. */
 export const lineOfJoint = (judged: Judged, piece: Piece): LineSpec | undefined =>
   isLine(piece) ? piece : lineAbove(judged, piece)
+
+/** The parts that a link is about: its own, and for a joint the line whose strength it keeps a share of; a wound line by its role. */
+export function partsOfLink(judged: Judged, { ref, governedBy }: Pick<Link, 'ref' | 'governedBy'>): string[] {
+  if (ref.at === 'wound' || ref.at === 'woundJoint') return [ref.role]
+  const piece = ownPiece(judged, pieceIdOf(ref))
+  if (!piece) return []
+  if (ref.at !== 'joint' || governedBy !== 'above') return [piece.id]
+  const parent = parentId(piece.attach)
+  return [piece.id, parent === OUTFIT ? freeLine(judged.setup.outfit).role : parent]
+}
 
 /** The piece that a link belongs to, where it is one of the trace's. */
 export const ownPiece = ({ setup: { trace } }: Judged, id: string | undefined): Piece | undefined =>

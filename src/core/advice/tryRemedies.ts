@@ -10,6 +10,7 @@ import type { Setup } from '../setup/setup.ts'
 import { soundnessIssues } from '../soundness/soundness.ts'
 import { advise } from './advise.ts'
 import { type Finding, type Remedy, SEVERITY_RANK } from './finding.ts'
+import { eachByItself } from './tellOnce.ts'
 
 /** A remedy tried: what it makes, and what it costs elsewhere. */
 export type TriedRemedy = {
@@ -51,14 +52,16 @@ function tried(remedy: Remedy, finding: Finding, before: Advised): TriedRemedy |
   const setup: Setup = { outfit, catalogue, trace: made.trace ?? trace, conditions: made.conditions ?? conditions }
   if (soundnessIssues(setup.trace, catalogue).length > 0 || fitIssues(setup).length > 0) return undefined
   const after = advised(setup, before.ruleSet)
-  if (!after || after.findings.some(({ id }) => id === finding.id)) return undefined
+  const found = after && eachByItself(after.findings)
+  if (!after || !found || found.some(({ id }) => id === finding.id)) return undefined
   const was = new Map(resultsOf(before.judgement).map(({ moment, verdict }) => [moment, verdict]))
   const lowers = resultsOf(after.judgement).flatMap(({ moment, verdict }) => {
     const from = was.get(moment)
     return from !== undefined && VERDICT_RANK[verdict] > VERDICT_RANK[from] ? [{ moment, from, to: verdict }] : []
   })
   if (lowers.some(({ to }) => to === 'fails')) return undefined
-  const brings = after.findings.filter((found) => isWorse(found, before.findings))
+  const known = eachByItself(before.findings)
+  const brings = found.filter((each) => isWorse(each, known))
   return { label: remedy.label, trace: setup.trace, conditions: setup.conditions, lowers, brings }
 }
 

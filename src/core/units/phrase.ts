@@ -21,6 +21,16 @@ export function say(texts: TemplateStringsArray, ...values: (string | number | P
     .filter((part) => part !== '')
 }
 
+/** Sentences one after another, each beginning with a capital. */
+export const joinedPhrase = (phrases: readonly Phrase[]): Phrase =>
+  phrases.flatMap(([first = '', ...rest], i) => [
+    ...(i > 0 ? [' '] : []),
+    typeof first === 'string' ? capital(first) : first,
+    ...rest,
+  ])
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** A phrase as text, each figure by the given hand. */
 export function phraseText(phrase: Phrase, show: (figure: PhraseFigure) => string): string {
   return phrase.map((part) => (typeof part === 'string' ? part : show(part))).join('')

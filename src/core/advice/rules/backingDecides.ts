@@ -27,6 +27,7 @@ export const backingDecides: Rule = {
     return [
       {
         subject: 'backing',
+        about: ['backing', 'main'],
         severity: snag?.verdict === 'fails' ? 'fault' : 'caution',
         why: say`With this line out the backing is the weakest link at ${strength(weakest.strengthN)}. Its age and its knot count too.`,
         figure: (setup.lineOutM - onSpoolM + 1) / weakest.strengthN,
@@ -52,6 +53,7 @@ function backingNear({ outfit, spool, catalogue, conditions, lineOutM }: Judged[
   return [
     {
       subject: 'backing',
+      about: ['backing', 'main'],
       severity: 'caution' as const,
       why: say`${length(Math.max(0, leftM))} more line out and the backing carries the load. It holds ${strength(strengthN)}; now ${strength(weakestN)} hold.`,
       figure: weakestN / strengthN,

@@ -6,7 +6,7 @@ import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
 import { gentlerCast, shortOfTrace, stouterLines } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
-import { called, retied, stouterKnot } from '../remedies.ts'
+import { called, partsOfLink, retied, stouterKnot } from '../remedies.ts'
 
 /** A link of the trace bears less than three times what the cast puts on it. */
 export const castTooHard: Rule = {
@@ -30,6 +30,7 @@ export const castTooHard: Rule = {
     const better = piece && joint && stouterKnot(judged, piece)
     return [
       {
+        about: partsOfLink(judged, weakest),
         severity: times < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
         why: say`In this cast (${catalogue.castStyles[conditions.castStyle].name}) ${mass(weakest.massKg)} pulls ${strength(weakest.loadN)}. ${what} should hold ${strength(CAST_OVER_PEAK.holds * weakest.loadN)} and holds ${strength(weakest.strengthN)}.${loop}${restsOnPulls(judged.setup, weakest.ref)}`,
         figure: CAST_OVER_PEAK.holds / times,

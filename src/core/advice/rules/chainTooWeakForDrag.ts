@@ -5,7 +5,7 @@ import { restsOnPulls } from '../../joints/ownFigures.ts'
 import { mainLine } from '../../outfits/outfitLines.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
-import { called, lineAbove, ownPiece, restrung, retied, stouterKnot, withUsualTurns } from '../remedies.ts'
+import { called, lineAbove, ownPiece, partsOfLink, restrung, retied, stouterKnot, withUsualTurns } from '../remedies.ts'
 import { linesAt, oddTurns } from '../turns.ts'
 
 /** Share of line class under which a chain has been let go weaker than its main line deserves. */
@@ -38,6 +38,7 @@ export const chainTooWeakForDrag: Rule = {
     return [
       {
         subject: piece.id,
+        about: partsOfLink(judged, weakest),
         severity: SEVERITY_OF[run.deciding.byDrag],
         why: say`The knot at ${called(trace, piece.id)} holds ${strength(weakest.strengthN)}, ${Math.round(share * 100)} % of the line class. ${cause}${restsOnPulls(setup, weakest.ref)}`,
         figure: 1 / share,

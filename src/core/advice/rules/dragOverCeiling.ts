@@ -3,7 +3,7 @@ import { SAFE_SURVIVAL } from '../../moments/thresholds.ts'
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
-import { easedDragN } from '../remedies.ts'
+import { easedDragN, partsOfLink } from '../remedies.ts'
 
 /** Share of the highest safe drag that a remedy sets. Ours. */
 const UNDER_CEILING = 0.9
@@ -12,7 +12,11 @@ const UNDER_CEILING = 0.9
 export const dragOverCeiling: Rule = {
   id: 'drag-over-ceiling',
   explains: ['run', 'hand'],
-  check: ({ moments: { run }, setup }) => {
+  check: (judged) => {
+    const {
+      moments: { run },
+      setup,
+    } = judged
     if (!run || run.deciding.byDrag === 'holds') return []
     const { drag, survival, byDrag } = run.deciding
     const { conditions } = setup
@@ -21,6 +25,7 @@ export const dragOverCeiling: Rule = {
     const overCeiling = drag.ceilingN < conditions.dragN
     return [
       {
+        about: partsOfLink(judged, run.deciding.weakest),
         severity: SEVERITY_OF[byDrag],
         why: overCeiling
           ? say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(drag.ceilingN)} with this line out.`

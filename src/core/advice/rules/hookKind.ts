@@ -12,33 +12,37 @@ type Kind = {
   change: (hook: HookPiece, judged: Judged) => Partial<HookPiece>
 }
 
-/** A kind of hook that the rule in force asks for, and each hook that is not of it. */
+/** A kind of hook that the rule in force asks for, and the hooks that are not of it. */
 export function hookKindRule(id: string, { asked, breaks, words, label, change }: Kind): Rule {
   return {
     id,
     check: (judged) => {
       const { ruleSet, setup } = judged
       if (!ruleSet || !asked(judged)) return []
-      return setup.trace.pieces.flatMap((hook) =>
-        hook.role === 'hook' && breaks(hook, judged)
-          ? [
-              {
-                subject: hook.id,
-                severity: 'caution' as const,
-                why: say`“${ruleSet.name}” requires ${words}, and ${called(setup.trace, hook.id)} is not one. Last checked ${ruleSet.checkedOn}.`,
-                figure: 1,
-                remedies: [
-                  {
-                    label,
-                    make: () => ({
-                      trace: withPiece(setup.trace, hook.id, (old) => ({ ...old, ...change(hook, judged) }) as HookPiece),
-                    }),
-                  },
-                ],
-              },
-            ]
-          : [],
-      )
+      const { trace } = setup
+      const [first, ...others] = trace.pieces.flatMap((hook) => (hook.role === 'hook' && breaks(hook, judged) ? [hook] : []))
+      if (!first) return []
+      const named = called(trace, first.id)
+      const subject = others.length === 0 ? `${named} is not one` : `${named} and ${others.length} more are not`
+      return [
+        {
+          about: [first, ...others].map(({ id }) => id),
+          severity: 'caution',
+          why: say`“${ruleSet.name}” requires ${words}, and ${subject}. Last checked ${ruleSet.checkedOn}.`,
+          figure: 1 + others.length,
+          remedies: [
+            {
+              label,
+              make: () => ({
+                trace: [first, ...others].reduce(
+                  (made, hook) => withPiece(made, hook.id, (old) => ({ ...old, ...change(hook, judged) }) as HookPiece),
+                  trace,
+                ),
+              }),
+            },
+          ],
+        },
+      ]
     },
   }
 }

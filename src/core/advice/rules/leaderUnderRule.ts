@@ -1,11 +1,9 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
-import { pieceIdOf } from '../../documents/linkRef.ts'
 import { labelledN } from '../../documents/pieces.ts'
-import type { LoadedLink } from '../../moments/cast.ts'
 import { NEAR_THE_RULE } from '../../moments/thresholds.ts'
 import { freeLine, mainLine } from '../../outfits/outfitLines.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
-import { gentlerCast, shockLeader, shortLinks } from '../castRemedies.ts'
+import { gentlerCast, shockLeader } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { outfitLeader, restrung } from '../remedies.ts'
 
@@ -25,15 +23,12 @@ export const leaderUnderRule: Rule = {
     const leader = outfitLeader(trace)
     const onLeader = cast.beginsAt === 'leader' && leader !== undefined
     const takes = onLeader ? leader : cast.beginsAt === 'topShot' ? freeLine(outfit) : mainLine(outfit)
-    // A cast that this line does not bear by the model is told as that.
-    const isTaking = ({ ref }: LoadedLink) =>
-      onLeader ? pieceIdOf(ref) === leader.id : ref.at === 'wound' || ref.at === 'woundJoint'
-    if (shortLinks(cast).some(isTaking)) return []
     const share = labelledN(takes) / cast.ruleN
     if (share >= NEAR_THE_RULE) return []
     const name = onLeader ? 'leader' : cast.beginsAt === 'topShot' ? 'top shot' : 'main line'
     return [
       {
+        about: onLeader ? [leader.id] : ['main', 'topShot'],
         severity: share < FAR_UNDER ? 'caution' : 'note',
         why: say`The rule of 10 lb an ounce needs ${strength(cast.ruleN)} to cast ${mass(cast.massKg)}; the ${name} that takes the cast is ${strength(labelledN(takes))}. By the model it needs ${strength(cast.neededN)}.`,
         figure: 1 / share,

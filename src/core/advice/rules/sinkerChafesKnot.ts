@@ -18,6 +18,7 @@ export const sinkerChafesKnot: Rule = {
       return [
         {
           subject: piece.id,
+          about: [piece.id, stop.id],
           severity: 'note',
           why: say`${called(trace, piece.id)} runs onto the knot at ${called(trace, stop.id)} and damages it.`,
           figure: 1,
