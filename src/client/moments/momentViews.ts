@@ -1,5 +1,6 @@
 import type { MomentResult } from '../../core/moments/moment.ts'
 import type { AnyResult, MomentName, ResultNamed } from '../../core/moments/moments.ts'
+import type { Setup } from '../../core/setup/setup.ts'
 import { CAST_VIEW } from './castView.tsx'
 import { HAND_VIEW } from './handView.tsx'
 import type { MomentView } from './momentView.ts'
@@ -21,4 +22,4 @@ const MOMENT_VIEWS: { [Name in MomentName]: MomentView<ResultNamed<Name>> } = {
 /** A moment’s view for any of its results: the table pairs them, which the type of one lookup cannot say. */
 export const viewOf = (result: AnyResult) => MOMENT_VIEWS[result.moment] as unknown as MomentView<MomentResult>
 
-export const absentWords = (name: MomentName): string => MOMENT_VIEWS[name].absent
+export const absentWords = (name: MomentName, setup: Setup): string => MOMENT_VIEWS[name].absent(setup)

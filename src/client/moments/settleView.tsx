@@ -4,6 +4,7 @@ import { pieceNamed } from '../../core/documents/pieces.ts'
 import type { Trace } from '../../core/documents/trace.ts'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import type { Holding, Settle } from '../../core/moments/settle.ts'
+import { fishingModeOf } from '../../core/setup/fishingMode.ts'
 import { pieceName } from '../../core/setup/names.ts'
 import { bestBow } from '../../core/setup/settling/bestBow.ts'
 import type { Settling } from '../../core/setup/settling/settling.ts'
@@ -14,15 +15,18 @@ import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
 import { MOVING_WORDS, movedFigure, movedWords } from '../words/movingWords.ts'
 import { percent } from '../words/percent.ts'
-import type { MomentView } from './momentView.ts'
+import type { MomentView, Wording } from './momentView.ts'
 
 /** The drawing is fetched once it is looked at: lists show verdicts only. */
 const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.tsx')).LineInWater }))
 
 export const SETTLE_VIEW: MomentView<Settle> = {
   rule: 'To hold: the sinker against the lightest that holds in the strongest current, times the reserve of the method. Enough for two thirds of that current is watch. Swell and weed need more. Under a float: the load against the float. Free or worked: how deep it fishes. Towed or retrieved: whether it swims at its target depth. Under a kite: the sinkers against the gusts.',
-  absent: 'Add depth and current to judge this.',
-  figure: (settle, { show }) => figureWords(settle, show),
+  absent: ({ trace }) =>
+    fishingModeOf(trace) === undefined
+      ? 'Choose how the end fishes, under Conditions.'
+      : 'Choose a mark, or add depth and current.',
+  figure: figureWords,
   decides: ({ settling, sinkS, moved }, { catalogue }) =>
     settling
       ? `${catalogue.methods[settling.water.method].name}; ${sinkS === undefined ? 'does not sink' : `sinks in ${sinkS.toFixed(0)} s`}`
@@ -140,15 +144,21 @@ function depthWords(depthM: number, show: Show): string {
   return show.entered('length', Math.round(depthM / step) * step)
 }
 
-function figureWords({ settling, holding, onFloat, free, moved }: Settle, show: Show): string {
+function figureWords({ settling, holding, onFloat, free, moved }: Settle, { show, sinkersKg }: Wording): string {
   if (moved) return movedFigure(moved, show)
   if (onFloat) return `The load is ${percent(onFloat.loadN / onFloat.bearsN)} of what the float carries.`
   if (free) return free.reachesBed ? 'It reaches the bottom.' : `It fishes ${depthWords(free.depthM, show)} down.`
-  const has = show.computed('mass', settling.weight.massKg)
-  return holding?.wantedKg === undefined
-    ? `Sinker ${has}; none holds.`
-    : `Sinker ${has}, needed ${show.computed('mass', holding.wantedKg)}.`
+  const has = `Sinker ${show.computed('mass', settling.weight.massKg)}`
+  if (holding?.wantedKg === undefined) return `${has}; none holds.`
+  const needed = (kg: number) => show.computed('mass', usefulKg(kg, holding, sinkersKg))
+  const { atNeaps } = holding
+  if (!atNeaps) return `${has}, needed ${needed(holding.wantedKg)}.`
+  return `${has}, needed ${needed(holding.wantedKg)} at springs, ${atNeaps.wantedKg === undefined ? 'none holds' : needed(atNeaps.wantedKg)} at neaps.`
 }
+
+/** A sinker that is of use: no lighter than the cast asks for, nor than the smallest that is owned. */
+const usefulKg = (kg: number, { toReachKg = 0 }: Holding, sinkersKg: readonly number[] = []): number =>
+  Math.max(kg, toReachKg, sinkersKg.length > 0 ? Math.min(...sinkersKg) : 0)
 
 /** What comes of how it is meant to fish, in a sentence or two. */
 function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show): string {
@@ -166,8 +176,17 @@ function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show):
   return holding ? wantedWords(holding, show) : ''
 }
 
-function wantedWords({ neededKg, wantedKg, reserve, trouble, holdsToMperS }: Holding, show: Show): string {
+function wantedWords(holding: Holding, show: Show): string {
+  const { neededKg, wantedKg, reserve, trouble, holdsToMperS, atNeaps, toReachKg = 0 } = holding
   if (neededKg === undefined || wantedKg === undefined) return `No sinker holds: ${trouble}.`
-  const least = `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.computed('mass', wantedKg)}.`
-  return holdsToMperS === undefined ? least : `${least} This sinker holds up to ${show.computed('speed', holdsToMperS)}.`
+  const least =
+    wantedKg < toReachKg
+      ? `Any sinker holds that reaches this far: ${show.computed('mass', toReachKg)}.`
+      : `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.computed('mass', wantedKg)}.`
+  const holdsTo = holdsToMperS === undefined ? '' : ` This sinker holds up to ${show.computed('speed', holdsToMperS)}.`
+  const neaps =
+    atNeaps === undefined
+      ? ''
+      : ` At neaps the current reaches ${show.computed('speed', atNeaps.streamMperS)}${atNeaps.wantedKg === undefined ? ', and none holds.' : `: use ${show.computed('mass', Math.max(atNeaps.wantedKg, toReachKg))}.`}`
+  return `${least}${holdsTo}${neaps}`
 }

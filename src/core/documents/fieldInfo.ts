@@ -201,6 +201,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   // of the water
   method: is('fished from'),
   streamMperS: is('current', 'speed'),
+  neapMperS: is('current at neaps', 'speed', 'unknown'),
   bed: is('bottom'),
   scope: is('scope', 'number'),
   distanceM: is('distance', 'length'),

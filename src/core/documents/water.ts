@@ -7,6 +7,8 @@ export const waterSchema = z.strictObject({
   method: z.enum(METHOD_IDS),
   depthM: z.number().min(1, 'must be 1 m or more').max(2_000),
   streamMperS: z.number().nonnegative('must not be negative').max(6),
+  /** The stream's peak at neaps, where the other is that at springs; absent: one stream is known. */
+  neapMperS: z.number().nonnegative('must not be negative').max(6).optional(),
   bed: z.enum(BED_IDS).default('sand'),
   /** Line out over depth, or, cast, over the straight distance. */
   scope: z.number().min(1.01).max(3),

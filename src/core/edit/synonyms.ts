@@ -17,6 +17,7 @@ export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   boom: ['spreader arm', 'stand off'],
   crimp: ['ferrule'],
   'stop knot': ['bobber stop', 'float stop'],
+  lure: ['soft lure', 'soft plastic', 'shad', 'spoon', 'spinner', 'plug', 'popper', 'minnow', 'metal jig', 'jig', 'pirk', 'feather', 'skirt'],
   'whole squid': ['squid'],
   'whole small fish': ['whole fish', 'dead bait', 'deadbait', 'live bait', 'livebait'],
   'peeler crab': ['crab'],

@@ -4,25 +4,17 @@ import { isHeaded } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { MAX_LINKS } from '../physics/calculation.ts'
 import { castLoad } from '../physics/cast/load.ts'
-import { castRange } from '../physics/cast/range.ts'
-import { releaseSpeedMperS } from '../physics/cast/releaseSpeed.ts'
 import { stiffnessNperM } from '../physics/strength/lunge.ts'
-import { flightAreaM2 } from '../setup/flight.ts'
 import { flyingMassKg, massOfKg } from '../setup/masses.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { stretchyLines } from '../setup/stretch.ts'
 import { linesAlong } from '../soundness/paths.ts'
-import { beginOf, type CastBegin, type CastLink, castLinks, clippedDown } from './castPath.ts'
+import { beginOf, type CastBegin, type CastLink, castLinks } from './castPath.ts'
+import { type Flight, flightOf, rangeOf } from './flying.ts'
 import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult } from './moment.ts'
 import { CAST_OVER_PEAK } from './thresholds.ts'
 import { weakLinkKeys } from './weakLink.ts'
-
-/** Height of the hand at release over the angler's feet, m. Nominal. */
-const RELEASE_ABOVE_FEET_M = 2
-/** What is left of the range in still air once the line's own drag is taken off, and the steps it is worth, m. Nominal. */
-const LEFT_OF_RANGE = { least: 0.75, most: 0.9 }
-const RANGE_STEP_M = 5
 
 /** A link with the pull on it at the peak of the cast, N. */
 export type LoadedLink = CastLink & { loadN: number }
@@ -55,7 +47,7 @@ export type Cast = MomentResult<'cast'> & {
   rangeM: { least: number; most: number }
   /** What `cast.load` and `cast.range` were asked. */
   load: Parameters<typeof castLoad>[0]
-  flight: Parameters<typeof castRange>[0]
+  flight: Flight
 } & CastBegin
 
 /** The peak pull on the path to whatever carries the cast, against every link on it. */
@@ -70,13 +62,14 @@ export const CAST: MomentKind<Cast> = {
  * and four turns onto the spool, else at the main line. Undefined where nothing is cast, or nothing carries it.
  */
 function judgeCast(setup: PreparedSetup): Cast | undefined {
-  const { trace, conditions, catalogue, outfit } = setup
+  const { conditions, catalogue, outfit } = setup
   const carrier = carrierOf(setup)
   if (conditions.castStyle === 'none' || !carrier) return undefined
   const style = catalogue.castStyles[conditions.castStyle]
   const massKg = flyingMassKg(setup)
   const best = bestCast(outfit.rod)
-  const releasedMperS = releaseSpeedMperS(style.releaseSpeedMperS, massKg / best.massKg)
+  const flight = flightOf(setup, style, massKg)
+  const releasedMperS = flight.releaseSpeedMperS
   // A weight over the rod's best is loaded as hard as the style goes, on the safe side.
   const loadingMperS = massKg >= best.massKg ? style.releaseSpeedMperS : releasedMperS
   const load = { massKg, releaseSpeedMperS: loadingMperS, strokeM: style.strokeM, peakFactor: CAST_PEAK_FACTOR }
@@ -86,17 +79,7 @@ function judgeCast(setup: PreparedSetup): Cast | undefined {
   const weakest = nearestToGiving(links)
   if (!weakest) return undefined
   const margin = overPull(weakest)
-  const clipped = clippedDown(trace)
-  const flight = {
-    massKg,
-    dragAreaM2: trace.pieces.reduce((sum, piece) => sum + flightAreaM2(setup, piece, clipped.has(piece.id)), 0),
-    releaseSpeedMperS: releasedMperS,
-    launchDeg: conditions.launchDeg,
-    releaseHeightM: RELEASE_ABOVE_FEET_M + conditions.freeboardM,
-  }
-  const inAirM = castRange(flight).rangeM
-  const inSteps = (share: number) => RANGE_STEP_M * Math.round((share * inAirM) / RANGE_STEP_M)
-  const rangeM = { least: inSteps(LEFT_OF_RANGE.least), most: inSteps(LEFT_OF_RANGE.most) }
+  const rangeM = rangeOf(flight)
   const neededN = CAST_OVER_PEAK.holds * peakN
   const lockedN = lockedPullN(setup, carrier, begin, loadingMperS, massKg)
   const inputs: Input[] = [

@@ -6,9 +6,12 @@ import { lineDiameterM } from '../catalogue/materials.ts'
 import { METHODS } from '../catalogue/tables/methods.ts'
 import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import type { Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
 import { defaultWater, type Water } from '../documents/water.ts'
 import { sliding } from '../edit/attach.ts'
 import { withPiece } from '../edit/changes.ts'
+import { drawInWords } from '../edit/inWords.ts'
+import { emptyTrace } from '../families/emptyTrace.ts'
 import { FAMILIES } from '../families/families.ts'
 import { waterHangMass } from '../physics/water/hangMass.ts'
 import { waterShoreLine } from '../physics/water/shoreLine.ts'
@@ -198,6 +201,42 @@ describe('settle', () => {
     const wild = settleIn({ ...anchor, depthM: 1500, streamMperS: 4, scope: 1.05 })!
     expect(wild).toMatchObject({ verdict: 'fails', margin: 0 })
     expect(wild.holding!.trouble).toMatch(/needed/)
+  })
+
+  test('a mark says both its springs and its neaps: each as if it were the only stream', () => {
+    const both = settleIn({ ...anchor, streamMperS: 0.9, neapMperS: 0.5 })!
+    const [springs, neaps] = [0.9, 0.5].map((streamMperS) => settleIn({ ...anchor, streamMperS })!)
+    expect(both).toMatchObject({ verdict: springs!.verdict, margin: springs!.margin })
+    expect(both.holding!.atNeaps).toMatchObject({ streamMperS: 0.5, verdict: neaps!.verdict })
+    expect(both.holding!.atNeaps!.wantedKg).toBeCloseTo(neaps!.holding!.wantedKg!, 9)
+    expect(springs!.holding!.atNeaps).toBeUndefined()
+  })
+
+  test('the least that is of use in a cast is what the cast carries as far', () => {
+    const cast = { ...defaultConditions(), castStyle: 'overhead' as const }
+    const at = (distanceM: number) => {
+      const water = { ...defaultWater(catalogue, 'shore'), streamMperS: 0.05, distanceM }
+      return evaluated(ledger.trace, outfit, { ...ledger.conditions, ...cast, water }).settle!.holding!.toReachKg
+    }
+    expect(at(60)!).toBeGreaterThan(at(40)!)
+    expect(at(900)).toBeUndefined()
+    // Thrown with it, the cast reaches as far: the step of its range is 5 m.
+    const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, massKg: at(60)! }) as typeof piece)
+    expect(Math.abs(evaluated(trace, outfit, { ...ledger.conditions, ...cast }).cast!.rangeM.most - 60)).toBeLessThanOrEqual(2.5)
+  })
+
+  test('a design of one’s own says by its parts how it fishes, where they mean one thing only', () => {
+    const own = (words: string) => {
+      const made = drawInWords({ trace: emptyTrace('own'), outfit, catalogue }, { at: 'end', of: OUTFIT }, words)
+      if (!made.ok) throw new Error(made.why)
+      return made.trace
+    }
+    const worked = own('leader 20 lb 2 m (bullet 14 g), lure 5 g')
+    expect(fishingModeOf(own('leader 20 lb 2 m, bomb 100 g'))).toBe('holds')
+    expect(fishingModeOf(own('leader 20 lb 2 m, J 2/0, sandeel'))).toBe('swims')
+    expect(fishingModeOf(worked)).toBeUndefined()
+    expect(evaluated(worked, outfit, { ...ledger.conditions, water: anchor }).settle).toBeUndefined()
+    expect(evaluated({ ...worked, fishes: 'holds' }, outfit, { ...ledger.conditions, water: anchor }).settle).toBeDefined()
   })
 
   test('every family with a sinker settles by every method without error', () => {

@@ -10,12 +10,13 @@ import { waterSink } from '../physics/water/sink.ts'
 import { fishingModeOf } from '../setup/fishingMode.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { type FreeLine, freeLineOf } from '../setup/settling/freeLine.ts'
-import { holdsToMperS, minimumSinker } from '../setup/settling/minimumSinker.ts'
+import { atStream, holdsToMperS, minimumSinker } from '../setup/settling/minimumSinker.ts'
 import { type OnFloat, onFloat } from '../setup/settling/onFloat.ts'
 import { baitAreaM2, nominalGrip, type Settling, settlingOf } from '../setup/settling/settling.ts'
 import { type Falling, sinkOrder } from '../setup/settling/sinkOrder.ts'
 import { lineInput, shoreInput, sinkInput, uptideInput } from '../setup/settling/solverInputs.ts'
 import { type Twist, twistsOf } from '../setup/settling/twist.ts'
+import { leastToReachKg } from './flying.ts'
 import { type CalculationRequest, gradeAtLeast, type Input, type MomentKind, type MomentResult, type Verdict } from './moment.ts'
 import { judgeMoving, type MovingSettled, movingRequests } from './settleMoving.ts'
 import { FLOAT_OVER_LOAD, PART_OF_THE_TIDE } from './thresholds.ts'
@@ -28,12 +29,17 @@ export type Holding = {
   reserve: number
   /** The stream up to which it holds with the reserve; undefined where that is not known. */
   holdsToMperS?: number
+  /** The same at the peak of neaps, where that is known. */
+  atNeaps?: { streamMperS: number; wantedKg?: number; verdict: Verdict }
+  /** The least that the cast carries as far as it is fished; undefined where it is not cast, or nothing reaches. */
+  toReachKg?: number
   /** What keeps it from being calculated, in a sentence. */
   trouble?: string
 }
 
 export type Settle = MomentResult<'settle'> & {
-  fishes: FishingMode
+  /** How its end is meant to fish; undefined where nobody said, of what moves with its line. */
+  fishes: FishingMode | undefined
   /** Baits that spin in the stream, and what takes their twist. */
   twists: Twist[]
 } & (
@@ -73,8 +79,8 @@ export const SETTLE: MomentKind<Settle> = {
 }
 
 /**
- * By how it is meant to fish, or, where its line moves, by where that takes it. Undefined without water to settle in, or with nothing
- * that takes it down.
+ * By how it is meant to fish, or, where its line moves, by where that takes it. Undefined without water to settle in, where nobody
+ * said how it is meant to fish, or with nothing that takes it down.
  */
 function judgeSettle(setup: PreparedSetup): Settle | undefined {
   const { moving } = setup.conditions
@@ -93,6 +99,7 @@ function inWater(setup: PreparedSetup): Settle | undefined {
   const settling = water && settlingOf(setup, water)
   if (!settling) return undefined
   const fishes = fishingModeOf(setup.trace)
+  if (fishes === undefined) return undefined
   const judged = judgedBy(fishes, settling)
   if (!judged) return undefined
   const sinkS = sinkTimeS(settling)
@@ -142,8 +149,27 @@ function judgeHolding(settling: Settling): Judged {
       ...(neededKg === undefined ? {} : { neededKg, wantedKg: neededKg * reserve }),
       ...('trouble' in minimum ? { trouble: minimum.trouble } : {}),
       ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
+      ...atNeaps(settling, grip, reserve, holdsTo),
+      ...toReach(settling),
     },
   }
+}
+
+function atNeaps(settling: Settling, grip: number, reserve: number, holdsTo: number | undefined): Pick<Holding, 'atNeaps'> {
+  const { neapMperS: streamMperS } = settling.water
+  if (streamMperS === undefined) return {}
+  const minimum = minimumSinker(atStream(settling, streamMperS))
+  if (!('kgFor' in minimum)) return { atNeaps: { streamMperS, verdict: 'fails' } }
+  const wantedKg = minimum.kgFor(grip) * reserve
+  const verdict = verdictOf(settling.weight.massKg / wantedKg, (holdsTo ?? 0) / streamMperS)
+  return { atNeaps: { streamMperS, wantedKg, verdict } }
+}
+
+function toReach(settling: Settling): Pick<Holding, 'toReachKg'> {
+  const { water } = settling
+  if (!isCastMethod(water.method)) return {}
+  const toReachKg = leastToReachKg(settling, water.distanceM)
+  return toReachKg === undefined ? {} : { toReachKg }
 }
 
 /** Holds where the float has something to spare over what hangs under it; at its last it is to be watched. */

@@ -94,7 +94,7 @@ export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody
   return {
     form: usual.form,
     massKg,
-    alive: catalogue.baitForms[usual.form].live && (bait.alive ?? ['swims', 'hangs'].includes(fishingModeOf(trace))),
+    alive: catalogue.baitForms[usual.form].live && (bait.alive ?? ['swims', 'hangs'].includes(fishingModeOf(trace) ?? '')),
     lengthM: bait.lengthM ?? usual.lengthM * grown,
     depthM: bait.depthM ?? usual.depthM * grown,
   }

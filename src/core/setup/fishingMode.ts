@@ -8,12 +8,17 @@ export function bearingFloats(trace: Trace): Extract<Piece, { role: 'float' }>[]
   return trace.pieces.filter((piece) => piece.role === 'float').filter((float) => !lifts(float))
 }
 
-/** How the end of a trace is meant to fish: as it says, else as its family does; a design of one’s own by its parts. */
-export function fishingModeOf(trace: Trace): FishingMode {
+/**
+ * How the end of a trace is meant to fish: as it says, else as its family does. A design of one's own says by its parts, where they can
+ * mean one thing only: a weight on a lure holds the bottom, is dragged or is worked.
+ * @returns undefined where nobody said.
+ */
+export function fishingModeOf(trace: Trace): FishingMode | undefined {
   if (trace.fishes) return trace.fishes
   if (trace.family !== OWN_DESIGN) return familyFishingMode(trace.family)
   const has = (role: Trace['pieces'][number]['role']) => trace.pieces.some((piece) => piece.role === role)
   if (bearingFloats(trace).length > 0) return 'hangs'
-  if (has('sinker')) return 'holds'
-  return has('lure') || trace.pieces.some(isHeaded) ? 'worked' : 'swims'
+  const lured = has('lure') || trace.pieces.some(isHeaded)
+  if (has('sinker')) return lured ? undefined : 'holds'
+  return lured ? 'worked' : 'swims'
 }

@@ -1,13 +1,18 @@
 import type { Mark } from '../documents/mark.ts'
 import { calmDrift, type Water } from '../documents/water.ts'
 
-/** A mark's water at its depth on the chart and the strongest of its springs: what a trace for it is judged in. */
+/** The fastest stream that water may have, m/s. */
+const MAX_MPERS = 6
+
+/** A mark's water at its depth on the chart and the strongest of its springs and of its neaps: what a trace for it is judged in until a day is chosen. */
 export function springWater({ depthM, bed, method, scope, distanceM, weedFactor, stream }: Mark): Water {
-  const streamMperS = Math.min(6, Math.max(...stream.map(({ springMperS }) => springMperS)))
+  const peak = (of: 'springMperS' | 'neapMperS') => Math.min(MAX_MPERS, Math.max(...stream.map((row) => row[of])))
+  const streamMperS = peak('springMperS')
   return {
     method,
     depthM: Math.max(1, depthM),
     streamMperS,
+    neapMperS: peak('neapMperS'),
     bed,
     scope,
     distanceM,

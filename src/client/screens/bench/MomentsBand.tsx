@@ -22,7 +22,7 @@ export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen 
           return (
             <li key={name} className="rounded-lg border border-dashed border-rule px-3 py-2 text-quiet">
               <p className="font-semibold">{momentName(name)}</p>
-              <p className="text-sm">{absentWords(name)}</p>
+              <p className="text-sm">{absentWords(name, evaluation.setup)}</p>
             </li>
           )
         const view = viewOf(moment)

@@ -3,6 +3,7 @@ import { FISHING_MODES } from '../../../core/catalogue/familyIds.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { calmDrift, defaultWater, type Water } from '../../../core/documents/water.ts'
 import { fishingModeOf } from '../../../core/setup/fishingMode.ts'
+import { springWater } from '../../../core/setup/springWater.ts'
 import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../fishing/WaterFields.tsx'
@@ -13,42 +14,47 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { FISHING_MODE_WORDS } from '../../words/waterWords.ts'
 import type { Bench } from './useBench.ts'
 
-/** Depth, stream and method, for how it settles; left out, that moment is not judged. */
+/** How the end fishes, and depth, stream and method, of a mark or as given here; left out, it is not judged how it settles. */
 export function WaterFields({ bench }: { bench: Bench }) {
   const catalogue = useCatalogue()
   const marks = useQuery(marksQuery).data ?? []
   const { markId, conditions } = bench.content
   const { water } = conditions
+  const mark = marks.find(({ id }) => id === markId)
+  const there = mark && springWater(mark.content)
   const onChange = (next: Water | undefined, tag?: string) => bench.editConditions({ water: next }, tag)
   const set = (change: Partial<Water>, tag?: string) => water && onChange({ ...water, ...change }, tag)
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">Water</legend>
+      <Field label="the end should" htmlFor="water-fishes">
+        <Select
+          id="water-fishes"
+          value={fishingModeOf(bench.content.trace) ?? ''}
+          onChoose={(next) => bench.editTrace((old) => ({ ...old, fishes: FISHING_MODES.find((mode) => mode === next) }))}
+          choices={[
+            ...(fishingModeOf(bench.content.trace) ? [] : [{ value: '' as const, text: 'choose' }]),
+            ...FISHING_MODES.map((value) => ({ value, text: FISHING_MODE_WORDS[value] })),
+          ]}
+        />
+      </Field>
+      {marks.length > 0 && (
+        <Field label="mark" htmlFor="water-mark" hint="sets depth and the strongest current">
+          <Select
+            id="water-mark"
+            value={marks.some(({ id }) => id === markId) ? markId : ''}
+            onChoose={(next) => bench.chooseMark(marks.find(({ id }) => id === next))}
+            choices={[{ value: '', text: 'no mark' }, ...marks.map(({ id, content }) => ({ value: id, text: content.name }))]}
+          />
+        </Field>
+      )}
       <CheckField
         label="include depth and current"
         checked={water !== undefined}
-        onChange={(checked) => onChange(checked ? defaultWater(catalogue, 'anchor') : undefined)}
+        onChange={(checked) => onChange(checked ? (there ?? defaultWater(catalogue, 'anchor')) : undefined)}
       />
       {water && (
         <>
-          {marks.length > 0 && (
-            <Field label="for" htmlFor="water-mark" hint="sets depth and the strongest current">
-              <Select
-                id="water-mark"
-                value={marks.some(({ id }) => id === markId) ? markId : ''}
-                onChoose={(next) => bench.chooseMark(marks.find(({ id }) => id === next))}
-                choices={[{ value: '', text: 'no mark' }, ...marks.map(({ id, content }) => ({ value: id, text: content.name }))]}
-              />
-            </Field>
-          )}
-          <Field label="the end should" htmlFor="water-fishes">
-            <Select
-              id="water-fishes"
-              value={fishingModeOf(bench.content.trace)}
-              onChoose={(next) => bench.editTrace((old) => ({ ...old, fishes: next }))}
-              choices={FISHING_MODES.map((value) => ({ value, text: FISHING_MODE_WORDS[value] }))}
-            />
-          </Field>
           <MethodField
             of={water}
             onChange={(change, tag) => set({ ...change, ...calmDrift(change.method ?? water.method, water.streamMperS) }, tag)}
@@ -61,13 +67,23 @@ export function WaterFields({ bench }: { bench: Bench }) {
             onChange={(depthM) => set({ depthM }, 'depth')}
           />
           <QuantityField
-            label="current"
+            label={water.neapMperS === undefined ? 'current' : 'current, springs'}
             quantity="speed"
             valueSi={water.streamMperS}
             check={notBelow(6)}
             onChange={(streamMperS) => set({ streamMperS }, 'stream')}
             hint="strongest"
           />
+          {water.neapMperS !== undefined && (
+            <QuantityField
+              label="current, neaps"
+              quantity="speed"
+              valueSi={water.neapMperS}
+              check={notBelow(6)}
+              onChange={(neapMperS) => set({ neapMperS }, 'neaps')}
+              hint="strongest"
+            />
+          )}
           {water.method === 'drift' && (
             <QuantityField
               label="drift"

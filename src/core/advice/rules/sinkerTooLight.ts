@@ -2,6 +2,7 @@ import { holdKindOf } from '../../catalogue/grip.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import type { Water } from '../../documents/water.ts'
 import { withPiece } from '../../edit/changes.ts'
+import { atStream } from '../../setup/settling/minimumSinker.ts'
 import type { Settling } from '../../setup/settling/settling.ts'
 import { mass, say } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
@@ -14,9 +15,10 @@ export const sinkerTooLight: Rule = {
   check: ({ moments: { settle }, setup: { trace, conditions } }) => {
     if (!settle?.holding || settle.verdict === 'holds') return []
     const { end, settling } = settle
-    const { wantedKg, trouble } = settle.holding
+    const { wantedKg, trouble, atNeaps } = settle.holding
     const { weight, water } = settling
     const freeLine = pieceById(trace, end)?.role !== 'sinker'
+    const neaps = atNeaps?.verdict === 'holds' ? ' At neaps it holds.' : ''
     const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100
     return [
       {
@@ -27,7 +29,7 @@ export const sinkerTooLight: Rule = {
             ? say`${called(trace, end)} does not hold, and no sinker would: ${trouble ?? 'the current is too strong'}.`
             : freeLine
               ? say`Free-lined, the bait of ${mass(weight.massKg)} does not stay on the bottom in the strongest current.`
-              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold in the strongest current. Use ${mass(wantedKg)}, including the reserve.`,
+              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold in the strongest current${atNeaps ? ' of springs' : ''}. Use ${mass(wantedKg)}, including the reserve.${neaps}`,
         figure: wantedKg === undefined ? 1e6 : wantedKg / weight.massKg,
         remedies: [
           ...otherLine(water).map(({ label, more }) => ({
@@ -60,10 +62,18 @@ export const sinkerTooLight: Rule = {
                 },
               ]
             : []),
+          ...(atNeaps?.verdict === 'holds'
+            ? [
+                {
+                  label: 'fish it at neaps',
+                  make: () => ({ conditions: { ...conditions, water: atStream(settling, atNeaps.streamMperS).water } }),
+                },
+              ]
+            : []),
           {
             label: 'fish near slack water, in half the current',
             make: () => ({
-              conditions: { ...conditions, water: { ...water, streamMperS: water.streamMperS / 2 } },
+              conditions: { ...conditions, water: { ...water, streamMperS: water.streamMperS / 2, neapMperS: undefined } },
             }),
           },
         ],

@@ -206,5 +206,5 @@ export function atStream(settling: Settling, streamMperS: number): Settling {
   const { water } = settling
   const share = water.streamMperS > 0 ? streamMperS / water.streamMperS : 0
   const drifting = { driftMperS: share * water.driftMperS, driftAcrossMperS: share * water.driftAcrossMperS }
-  return { ...settling, water: { ...water, streamMperS, ...drifting } }
+  return { ...settling, water: { ...water, streamMperS, neapMperS: undefined, ...drifting } }
 }

@@ -1,14 +1,17 @@
 import { NOMINAL_CATALOGUE } from '../../../core/catalogue/catalogue.ts'
 import type { FamilyId } from '../../../core/catalogue/familyIds.ts'
 import { type Conditions, defaultConditions } from '../../../core/documents/conditions.ts'
+import { markSchema } from '../../../core/documents/mark.ts'
 import type { Piece, Trace } from '../../../core/documents/trace.ts'
 import { defaultWater } from '../../../core/documents/water.ts'
 import { draft } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
 import { type UserChoices, usualAmounts } from '../../../core/families/family.ts'
+import { springWater } from '../../../core/setup/springWater.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { demoId } from './demoId.ts'
+import { DEMO_MARKS } from './marks.ts'
 import { DEMO_OUTFITS, type DemoOutfit } from './outfits.ts'
 
 const LB = QUANTITIES.strength.units.lb
@@ -226,8 +229,14 @@ export function demoTraces(): { id: string; content: TraceContent }[] {
         trace,
         outfitId,
         ...(mark ? { markId: demoId(mark) } : {}),
-        conditions: dragLb === undefined ? settled : { ...settled, dragN: dragLb * LB },
+        conditions: { ...settled, ...waterAt(mark, settled), ...(dragLb === undefined ? {} : { dragN: dragLb * LB }) },
       },
     }
   })
+}
+
+/** The water of the mark, for what does not move with its line and has none of its own. */
+function waterAt(name: string | undefined, { water, moving }: Conditions): Partial<Conditions> {
+  const mark = DEMO_MARKS.find((each) => each.name === name)
+  return mark && !water && !moving ? { water: springWater(markSchema.parse(mark)) } : {}
 }
