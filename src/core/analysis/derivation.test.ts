@@ -46,7 +46,10 @@ test('the last figure of a derivation is the one on the surface', () => {
   const ofSnag = output<{ first: { id: string; probability: number }[] }>(derivationOf(content, 'snag'), 'strength.failure').first
   const path = snag!.paths.find(({ end }) => end === snag!.end)!
   // From tables on the surface, cell by cell in what is read out.
-  for (const [i, { probability }] of ofSnag.entries()) expect(probability).toBeCloseTo(path.first[i]!, 4)
+  for (const [i, { id }] of path.links.entries()) {
+    const sides = ofSnag.filter((each) => each.id === id || each.id === `${id}, other line`)
+    expect(sides.reduce((sum, { probability }) => sum + probability, 0)).toBeCloseTo(path.first[i]!, 4)
+  }
   const held = output<{ links: { id: string; strengthN: number }[] }>(derivationOf(content, 'hand'), 'strength.chain').links
   expect(held.find(({ id }) => id === linkKey(hand!.decides))!.strengthN).toBe(hand!.deciding.weakest.strengthN)
 })

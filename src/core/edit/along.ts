@@ -38,6 +38,22 @@ export function putAt(trace: Trace, id: string, downM: number): Trace {
   }
 }
 
+/** Parts that are fast on a line and stop what slides on it. */
+const STOPS: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop']
+
+/**
+ * The stop that keeps a slider from going up its line: the one that it names, or the stop that is the nearest solid part above it.
+ * Undefined where it can go up to the line's end.
+ */
+export function upperStop(trace: Trace, { id, attach }: Piece): string | undefined {
+  if (attach.how !== 'sliding') return undefined
+  if (attach.stops.above !== undefined) return attach.stops.above
+  const row = onLine(trace, attach.on)
+  const at = row.findIndex(({ piece }) => piece.id === id)
+  const above = row.slice(0, Math.max(0, at)).findLast(({ solid }) => solid)?.piece
+  return above?.role === 'hardware' && STOPS.includes(above.type) ? above.id : undefined
+}
+
 /** Whether a bead lies between a slider and the next solid part below it. */
 export function beadBetween(trace: Trace, id: string): boolean {
   const line = trace.pieces.find((piece) => piece.id === id && ridesOn(piece))

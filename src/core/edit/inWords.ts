@@ -4,6 +4,7 @@ import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
 import type { Joint } from '../documents/fields.ts'
 import { isTied, jointOf, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
 import type { Trace } from '../documents/trace.ts'
+import { misfitOf } from '../joints/connectionRules.ts'
 import { isKnot } from '../knots/choose.ts'
 import { KNOT_FACTS } from '../knots/facts.ts'
 import type { Rig } from '../setup/setup.ts'
@@ -12,7 +13,7 @@ import { withJoint } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { type NewPart, newParts } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { ALIVE, PART_SYNONYMS } from './synonyms.ts'
+import { ALIVE, KNOT_WORDS, PART_SYNONYMS } from './synonyms.ts'
 import { detailed, splitDetails } from './wordDetails.ts'
 
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
@@ -101,11 +102,7 @@ class Drawing {
     this.vocabulary = wordsOf(rig.catalogue)
     this.knots = CONNECTION_IDS.filter((id) => isTied({ connection: id }))
       .flatMap((id) => {
-        const names = [
-          rig.catalogue.connections[id].name,
-          ...(isKnot(id) ? KNOT_FACTS[id].also : []),
-          ...(id === 'snell' ? ['snelled'] : []),
-        ]
+        const names = [rig.catalogue.connections[id].name, ...(isKnot(id) ? KNOT_FACTS[id].also : []), ...(KNOT_WORDS[id] ?? [])]
         return names.map((name) => ({ id, name: plain(name).split(' ') }))
       })
       .sort((a, b) => b.name.length - a.name.length)
@@ -174,7 +171,11 @@ class Drawing {
     const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
     const step = putIn({ ...this.rig, trace: this.trace }, here, { ...part, set })
     if (!step.ok || !joint) return step
-    if (!isTied(jointOf(pieceNamed(step.trace, step.id)))) return { ok: false, why: 'it has no knot there' }
+    const piece = pieceNamed(step.trace, step.id)
+    const now = jointOf(piece)
+    const canBeTied =
+      now !== undefined && (isTied(now) || misfitOf({ ...this.rig, trace: step.trace }, piece, joint) === undefined)
+    if (!canBeTied) return { ok: false, why: 'it has no knot there' }
     return { ...step, trace: withJoint(step.trace, step.id, () => joint) }
   }
 

@@ -1,3 +1,5 @@
+import type { ConnectionId } from '../catalogue/ids.ts'
+
 /** Other words for parts, and the name that each part goes by in the catalogue or among the new parts. */
 // biome-ignore format: a table reads better in columns
 export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
@@ -29,6 +31,12 @@ export const ALIVE: Readonly<Record<string, boolean>> = {
   livebait: true,
   'dead bait': false,
   deadbait: false,
+}
+
+/** Words that say how a part is tied, beside the names of the knot. */
+export const KNOT_WORDS: Readonly<Partial<Record<ConnectionId, readonly string[]>>> = {
+  snell: ['snelled'],
+  stopKnotOwn: ['in the line itself', 'in the line', 'in the body', 'in the body itself', 'tied in'],
 }
 
 /** Other words for materials, by what the table calls them. */

@@ -150,7 +150,7 @@ function bridged(links: Link[], clip: ReleaseClip, piece: Piece): Link[] {
     kind: 'part',
     strengthN: clip.strengthN,
     variation: CLIP_SPREAD,
-    failing: { id: clip.id, meanN: clip.strengthN, variation: CLIP_SPREAD },
+    failing: [{ id: clip.id, meanN: clip.strengthN, variation: CLIP_SPREAD }],
     governedBy: 'self',
     origin: 'nominal',
   }

@@ -4,7 +4,7 @@ import { type LineOut, mainLine, spoolInput } from '../outfits/outfitLines.ts'
 import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
 import type { Link } from '../setup/pathLinks.ts'
-import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
+import { type EndPath, failingOf, type PreparedSetup } from '../setup/prepareSetup.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
@@ -247,7 +247,7 @@ function deriveRun(setup: PreparedSetup, run: Run): CalculationRequest[] {
     },
     {
       calculation: 'strength.failure',
-      input: { links: links.map(({ failing }) => failing), loadN: drag.peakN },
+      input: { links: failingOf(links), loadN: drag.peakN },
       from: { links: 'nominal', loadN: 'computed' },
     },
     rushRequest(setup, end, run.deciding.rush),

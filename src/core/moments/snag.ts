@@ -2,7 +2,7 @@ import { type LinkRef, linkKey, pieceIdOf } from '../documents/linkRef.ts'
 import { hungFrom, pieceById } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
 import type { Link } from '../setup/pathLinks.ts'
-import type { EndPath, PreparedSetup } from '../setup/prepareSetup.ts'
+import { type EndPath, failingOf, type PreparedSetup } from '../setup/prepareSetup.ts'
 import { type Replacement, replacements } from '../setup/replacement.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
@@ -150,7 +150,7 @@ function deriveSnag(setup: PreparedSetup, { deciding }: Snag): CalculationReques
     chainRequest(setup, deciding.end),
     {
       calculation: 'strength.failure',
-      input: { links: deciding.links.map(({ failing }) => failing), loadN: 0 },
+      input: { links: failingOf(deciding.links), loadN: 0 },
       from: { links: 'nominal', loadN: 'rule' },
     },
   ]

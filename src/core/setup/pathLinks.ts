@@ -26,8 +26,8 @@ export type Link = {
   strengthN: number
   /** Spread of its strength (coefficient of variation). */
   variation: number
-  /** As `strength.failure` is asked of it: a joint as the share of its line. */
-  failing: FailingLink
+  /** As `strength.failure` is asked of it: a joint as the share of its line, of both lines where either may give. */
+  failing: readonly FailingLink[]
   governedBy: 'self' | 'above' | 'below'
   origin: Measured['origin']
 }
@@ -65,7 +65,7 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
       // A joint reached another way can have another line beside it.
       const known = made.get(entry)
       const same = known !== undefined && known.strengthN === found.strengthN && known.governedBy === found.governedBy
-      const link = same ? known : linkOf(entry, found, found.governedBy === 'below' ? entries[i + 1] : entries[i - 1])
+      const link = same ? known : linkOf(entry, found, { above: entries[i - 1], below: entries[i + 1] })
       made.set(entry, link)
       links.push(link)
     }
@@ -73,23 +73,31 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
   }
 }
 
-/** A joint’s strength is a share of its line’s, which varies too. */
+/** A side of a joint that would bear so many times what the weaker one bears does not give first: over three of their spreads apart. Ours. */
+const NEVER_FIRST = 1.45
+
+type Side = 'above' | 'below'
+
+/** A joint's strength is a share of its line's, which varies too; of two lines it follows both. */
 function linkOf(
-  { ref, kind, origin, variation }: Entry,
+  { ref, kind, origin, variation, element }: Entry,
   { id, strengthN, governedBy }: ChainLink,
-  line: Entry | undefined,
+  beside: Readonly<Record<Side, Entry | undefined>>,
 ): Link {
-  const spread = typeof variation === 'number' ? variation : governedBy === 'below' ? variation.below : variation.above
+  const spreadOn = (side: Side) => (typeof variation === 'number' ? variation : variation[side])
   const link = { id, ref, kind, strengthN, governedBy, origin }
-  if (governedBy === 'self' || line?.element.type !== 'line')
-    return { ...link, variation: spread, failing: { id, meanN: strengthN, variation: spread } }
+  const own = spreadOn(governedBy === 'below' ? 'below' : 'above')
+  const line = governedBy === 'self' ? undefined : beside[governedBy]
+  if (governedBy === 'self' || line?.element.type !== 'line' || element.type !== 'joint')
+    return { ...link, variation: own, failing: [{ id, meanN: strengthN, variation: own }] }
+  const efficiencies = { above: element.efficiencyAbove, below: element.efficiencyBelow }
+  const shares = (governedBy === 'above' ? (['above', 'below'] as const) : (['below', 'above'] as const)).flatMap((side, i) => {
+    const { element: of } = beside[side] ?? {}
+    if (of?.type !== 'line' || efficiencies[side] * lineStrengthN(of) > NEVER_FIRST * strengthN) return []
+    return [{ id: i === 0 ? id : `${id}, other line`, line: of.id, efficiency: efficiencies[side], variation: spreadOn(side) }]
+  })
   const ofLine = typeof line.variation === 'number' ? line.variation : 0
-  const efficiency = strengthN / lineStrengthN(line.element)
-  return {
-    ...link,
-    variation: Math.hypot(spread, ofLine),
-    failing: { id, line: line.element.id, efficiency, variation: spread },
-  }
+  return { ...link, variation: Math.hypot(own, ofLine), failing: shares }
 }
 
 /** One such path, where no more are asked for. */

@@ -3,6 +3,7 @@ import { pieceNamed } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
 import { freeLine, type LineOut, linesOut, spoolOf } from '../outfits/outfitLines.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
+import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import type { Chances } from '../physics/strength/failureTables.ts'
 import { endsOf, lineUp, type PathElement, pathToPiece } from '../soundness/paths.ts'
@@ -32,6 +33,27 @@ export type PreparedSetup = Setup & {
   moved: () => Moved | undefined
 }
 
+/** What `strength.failure` is asked of links, one list for each: each line that a joint is a share of is among them. */
+function failingOfEach(links: readonly Link[]): FailingLink[][] {
+  const lines = new Set(links.map(({ id }) => id))
+  return links.map(({ failing }) => failing.filter((each, i) => i === 0 || !('line' in each) || lines.has(each.line)))
+}
+
+export const failingOf = (links: readonly Link[]): FailingLink[] => failingOfEach(links).flat()
+
+/** The chance that each link goes first, of a joint by either of its lines, and that nothing goes at a pull. */
+function chancesOfLinks(links: readonly Link[], chancesOf: ReturnType<typeof chanceFinder>): Chances {
+  const each = failingOfEach(links)
+  const { first: all, survival } = chancesOf(each.flat())
+  let at = 0
+  const first = each.map((failing) => {
+    const from = at
+    at += failing.length
+    return all.slice(from, at).reduce((sum, chance) => sum + chance, 0)
+  })
+  return { first, survival }
+}
+
 /** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
 export function prepareSetup(setup: Setup): PreparedSetup {
   const { trace, outfit, conditions, catalogue } = setup
@@ -44,7 +66,7 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const chancesOf = chanceFinder()
   const endPath = (id: string, links: Link[]): EndPath => ({
     ...{ end: pieceNamed(trace, id), links, weakest: weakestOf(links) },
-    ...chancesOf(links.map(({ failing }) => failing)),
+    ...chancesOfLinks(links, chancesOf),
   })
   const path = remember((id: string) => endPath(id, linksOf(tracePath(id))))
   const underTip = remember((id: string): EndPath => {

@@ -1,4 +1,5 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
+import { upperStop } from '../../edit/along.ts'
 import { fixedOn } from '../../edit/attach.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
@@ -11,9 +12,9 @@ export const lowerStopSlips: Rule = {
   check: ({ setup: { trace, conditions } }) =>
     trace.pieces.flatMap((rider) => {
       if (conditions.castStyle === 'none' || rider.attach.how !== 'sliding') return []
-      const { above, below } = rider.attach.stops
+      const { below } = rider.attach.stops
       const stop = below === undefined ? undefined : pieceById(trace, below)
-      if (above === undefined || stop?.role !== 'hardware' || stop.type !== 'stopKnot') return []
+      if (upperStop(trace, rider) === undefined || stop?.role !== 'hardware' || stop.type !== 'stopKnot') return []
       if (stop.attach.how !== 'fixed' || stop.attach.joint.connection !== 'fitted') return []
       const { on, atM } = stop.attach
       const line = lineById(trace, on)

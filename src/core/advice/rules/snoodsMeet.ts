@@ -1,5 +1,6 @@
 import { isLine, parentId, pieceById } from '../../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../../documents/trace.ts'
+import { upperStop } from '../../edit/along.ts'
 import { withLength } from '../../edit/changes.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
@@ -24,13 +25,14 @@ function standing(trace: Trace): Standing[] {
   })
 }
 
-function slackOf(trace: Trace, { attach }: Piece): { fromM: number; toM: number } {
+function slackOf(trace: Trace, stand: Piece): { fromM: number; toM: number } {
+  const { attach } = stand
   if (attach.how !== 'fixed' && attach.how !== 'sliding') return { fromM: 0, toM: 0 }
   if (attach.how === 'fixed') return { fromM: attach.atM, toM: attach.atM }
-  const { above, below } = attach.stops
+  const { below } = attach.stops
   // The same stop on both sides of a run of beads: the stop that is fast decides.
   return {
-    fromM: fastAtM(trace, above, attach.on, 'above') ?? attach.atM,
+    fromM: fastAtM(trace, upperStop(trace, stand), attach.on, 'above') ?? attach.atM,
     toM: fastAtM(trace, below, attach.on, 'below') ?? attach.atM,
   }
 }

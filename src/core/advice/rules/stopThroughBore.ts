@@ -2,7 +2,7 @@ import { boreM, FLOAT_BORE_M } from '../../catalogue/bores.ts'
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { isHardware, lineById } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
-import { onLine, ridesOn } from '../../edit/along.ts'
+import { onLine, ridesOn, upperStop } from '../../edit/along.ts'
 import { sliding } from '../../edit/attach.ts'
 import { freeLine } from '../../outfits/outfitLines.ts'
 import { diameter, say } from '../../units/phrase.ts'
@@ -23,7 +23,8 @@ export const stopThroughBore: Rule = {
       const bore = boreOf(slider)
       const on = ridesOn(slider)
       if (bore === undefined || on === undefined || slider.attach.how !== 'sliding') return []
-      const { above, below } = slider.attach.stops
+      const above = upperStop(trace, slider)
+      const { below } = slider.attach.stops
       const along = onLine(trace, on).map(({ piece }) => piece)
       const at = along.indexOf(slider)
       const width = STOP_KNOT_WIDE * lineDiameterM(catalogue, lineById(trace, on) ?? freeLine(outfit))
