@@ -15,6 +15,7 @@ import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
 import { WOUND_NAMES } from '../words/names.ts'
 import { percent } from '../words/percent.ts'
 import { ROD_HELD_WORDS, RUSH_INPUTS, rushFigure } from '../words/rushWords.ts'
+import { TEETH_FIGURE } from '../words/teethWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
@@ -27,9 +28,11 @@ export const RUN_VIEW: MomentView<Run> = {
   figure: ({ dragCeilingN, deciding: { cause, survival, drag, rush } }, { show }) =>
     cause === 'rush'
       ? rushFigure(rush, show)
-      : cause === 'survival'
-        ? `A run pulls up to ${show.computed('strength', drag.peakN)} and holds in ${percent(survival)}.`
-        : `Set the drag up to ${show.computed('strength', dragCeilingN)}.`,
+      : cause === 'teeth'
+        ? TEETH_FIGURE
+        : cause === 'survival'
+          ? `A run pulls up to ${show.computed('strength', drag.peakN)} and holds in ${percent(survival)}.`
+          : `Set the drag up to ${show.computed('strength', dragCeilingN)}.`,
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {
     dragSet: 'drag setting',

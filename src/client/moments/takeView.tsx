@@ -13,6 +13,7 @@ import { download, fileName } from '../ui/download.ts'
 import { useWidth } from '../ui/useWidth.ts'
 import { percent } from '../words/percent.ts'
 import { theName } from '../words/placeWords.ts'
+import { TEETH_FIGURE } from '../words/teethWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
@@ -59,6 +60,8 @@ function causeWords({ worst: { cause, figure } }: TakeHook): string {
       return 'Another hook type suits this fish.'
     case 'spin':
       return 'The bait spins and no swivel is near.'
+    case 'teeth':
+      return TEETH_FIGURE
   }
 }
 

@@ -13,6 +13,10 @@ export const RIGGING_WORDS: Record<Rigging, { name: string; does: string }> = {
     name: 'bound along a tube on the shank',
     does: 'The tube turns the point away from the bait when you pull.',
   },
+  stitched: { name: 'stitched to the shank', does: 'It stays on in the cast and does not spin.' },
+  threaded: { name: 'threaded through and out', does: 'It lies along the line and does not spin.' },
+  pointUp: { name: 'point up', does: 'The point rides clear of the bottom.' },
   skin: { name: 'point under the skin', does: 'Weedless: a bite pushes the point through.' },
+  ring: { name: 'under a rubber ring', does: 'Both ends move freely; the ring spares the worm.' },
   flush: { name: 'point flush on its back', does: 'Weedless: the point lies along the body until it is bitten.' },
 }

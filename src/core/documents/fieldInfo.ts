@@ -74,6 +74,8 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   gapeM: is('gap', 'diameter'),
   wireM: is('wire', 'diameter'),
   offset: is('point offset', 'words', 'no'),
+  openedEye: is('eye opened'),
+  weedGuard: is('weed guard'),
   barbless: is('barbless', 'words', 'no'),
   headKg: is('head', 'mass', 'none'),
   headSwings: is('swings on its head', 'words', 'no'),

@@ -90,6 +90,10 @@ const hookPiece = z.strictObject({
   /** The point stands off the plane of the bend. */
   offset: z.boolean().optional(),
   barbless: z.boolean().optional(),
+  /** Its eye was opened and closed again, to link it: it bears less. */
+  openedEye: z.boolean().optional(),
+  /** A guard keeps the point off weed and stone. */
+  weedGuard: z.boolean().optional(),
   ...headFields,
 })
 const sinkerPiece = z.strictObject({

@@ -1,4 +1,4 @@
-import type { ConnectionId } from '../catalogue/ids.ts'
+import type { ConnectionId, Rigging } from '../catalogue/ids.ts'
 
 /** Other words for parts, and the name that each part goes by in the catalogue or among the new parts. */
 // biome-ignore format: a table reads better in columns
@@ -48,6 +48,23 @@ export const MATERIAL_SYNONYMS: Readonly<Record<string, string>> = {
   superline: 'braid',
 }
 
+/** Words for how a bait is put on, each one word. */
+export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
+  nose: 'nose',
+  throat: 'throat',
+  bridled: 'bridled',
+  bridle: 'bridled',
+  stitched: 'stitched',
+  sewn: 'stitched',
+  threaded: 'threaded',
+  seam: 'seam',
+  bound: 'bound',
+  whipped: 'bound',
+  flush: 'flush',
+  'o-ring': 'ring',
+  ring: 'ring',
+}
+
 /** Words that add nothing to a part that is already named. */
 export const GENERIC = [
   'hook',
@@ -64,6 +81,9 @@ export const GENERIC = [
   'a',
   'an',
   'the',
+  'eye',
+  'weed',
+  'guard',
   'of',
   'and',
 ]

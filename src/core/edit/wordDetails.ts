@@ -4,7 +4,7 @@ import { parseHookSize } from '../units/hookSize.ts'
 import { isUnit, parseQuantity } from '../units/parseQuantity.ts'
 import { QUANTITIES, type Quantity } from '../units/quantities.ts'
 import type { NewPart } from './newParts.ts'
-import { GENERIC, MATERIAL_SYNONYMS } from './synonyms.ts'
+import { GENERIC, MATERIAL_SYNONYMS, RIGGING_WORDS } from './synonyms.ts'
 
 /** What one detail of a part sets, or how far down its line it puts it. */
 export type Detail = { set?: object; placeM?: number }
@@ -82,6 +82,8 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       if (pattern) return { set: { pattern } }
       if (text === 'barbless') return { set: { barbless: true } }
       if (text === 'offset') return { set: { offset: true } }
+      if (text === 'opened') return { set: { openedEye: true } }
+      if (text === 'guarded' || text === 'weedless') return { set: { weedGuard: true } }
       const headKg = quantity('mass')
       if (headKg !== undefined) return { set: { headKg } }
       if (text === 'swinging' && part.set && 'headKg' in part.set) return { set: { headSwings: true } }
@@ -99,6 +101,9 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
     case 'lure': {
       if (text === 'floating') return { set: { floats: true } }
       if (part.kind === 'bait' && ['alive', 'live', 'dead'].includes(text)) return { set: { alive: text !== 'dead' } }
+      if (part.kind === 'bait' && text === 'trimmed') return { set: { trimmed: true } }
+      const rigging = RIGGING_WORDS[text]
+      if (rigging) return { set: { rigging } }
       const lengthM = quantity('length')
       if (lengthM !== undefined) return { set: { lengthM } }
       const massKg = quantity('mass')

@@ -3,6 +3,7 @@ import { pieceNamed } from '../documents/pieces.ts'
 import { type LineOut, mainLine, spoolInput } from '../outfits/outfitLines.ts'
 import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
+import { biteOff } from '../purpose/biteOff.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { type EndPath, failingOf, type PreparedSetup } from '../setup/prepareSetup.ts'
 import { chainRequest } from './chainRequest.ts'
@@ -20,10 +21,11 @@ import {
   worstOf,
 } from './moment.ts'
 import { gradedRush, type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
+import { gradedBite } from './take.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from './thresholds.ts'
 
-/** What a run is judged by: the ceiling of the drag, the chance to hold at the peak, and a sudden rush. */
-export type RunCause = 'drag' | 'survival' | 'rush'
+/** What a run is judged by: the ceiling of the drag, the chance to hold at the peak, a sudden rush, and the teeth of the fish. */
+export type RunCause = 'drag' | 'survival' | 'rush' | 'teeth'
 
 type RunPath = {
   end: string
@@ -131,7 +133,14 @@ type Load = { waterDragN: number; lineClassN: number; dragN: number }
 
 function withRush(setup: PreparedSetup, { byDrag, graded, ...ran }: Ran): RunPath {
   const rush = rushOn(setup, ran.end, { lineOutM: setup.lineOutM, atSide: false })
-  return { ...ran, rush, byDrag, ...decisive<RunCause>([...graded, gradedRush(rush)]) }
+  const end = pieceNamed(setup.trace, ran.end)
+  const bite = end.role === 'hook' ? biteOff(setup, end) : undefined
+  return {
+    ...ran,
+    rush,
+    byDrag,
+    ...decisive<RunCause>([...graded, gradedRush(rush), ...(bite?.isRisk ? [gradedBite(bite)] : [])]),
+  }
 }
 
 type Ran = Pick<RunPath, 'end' | 'links' | 'weakest' | 'first' | 'goesFirst' | 'drag' | 'survival' | 'byDrag'> & {

@@ -1,4 +1,3 @@
-import type { Catalogue } from '../catalogue/catalogue.ts'
 import {
   type FitOf,
   FREE_GAPE,
@@ -12,6 +11,7 @@ import { isCircle, straighteningLoadN } from '../catalogue/hooks.ts'
 import type { HookPattern } from '../catalogue/ids.ts'
 import type { Target } from '../documents/fish.ts'
 import { pieceRef } from '../documents/linkRef.ts'
+import { type BiteOff, biteOff, NEAR_THE_TEETH } from '../purpose/biteOff.ts'
 import { type Baited, baitedHooks } from '../setup/baiting.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { twistsOf } from '../setup/settling/twist.ts'
@@ -28,7 +28,7 @@ import {
 import { COVERAGE } from './thresholds.ts'
 
 /** What a hook is judged by as it is taken. */
-export type TakeCause = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin' | 'kind'
+export type TakeCause = 'freeGape' | 'massShare' | 'widthShare' | 'straightenMargin' | 'coverage' | 'spin' | 'kind' | 'teeth'
 
 /** One baited hook: how it fits, and by each cause how well. */
 export type TakeHook = Baited & {
@@ -54,9 +54,7 @@ export const TAKE: MomentKind<Take> = {
  */
 function judgeTake(setup: PreparedSetup): Take | undefined {
   const spins = new Set(twistsOf(setup).flatMap(({ id, swivel }) => (swivel?.takes ? [] : [id])))
-  const hooks = baitedHooks(setup).map((baited) =>
-    judgedHook(setup.catalogue, baited, spins.has(baited.bait.id), setup.conditions.target),
-  )
+  const hooks = baitedHooks(setup).map((baited) => judgedHook(setup, baited, spins.has(baited.bait.id)))
   const deciding = worstOf(hooks)
   if (!deciding) return undefined
   const { worst, verdict, margin, hook } = deciding
@@ -73,7 +71,10 @@ function judgeTake(setup: PreparedSetup): Take | undefined {
   }
 }
 
-function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target: Target | undefined): TakeHook {
+function judgedHook(setup: PreparedSetup, baited: Baited, spins: boolean): TakeHook {
+  const { catalogue } = setup
+  const { target } = setup.conditions
+  const bite = biteOff(setup, baited.hook)
   const fit = fitOf(catalogue, baited.hook.pattern, baited.dimensions, baited.wanted)
   const graded: Graded<TakeCause>[] = [
     atLeast('freeGape', 'share', roundToPercent(fit.freeGape), FREE_GAPE),
@@ -86,6 +87,7 @@ function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target
     ...(target && !suitsFish(baited.hook.pattern, target)
       ? [{ cause: 'kind', figure: { key: 'kind', quantity: 'count', value: 0 }, verdict: 'watch', margin: 0.6 } as const]
       : []),
+    ...(bite?.isRisk ? [gradedBite(bite)] : []),
     ...(spins
       ? [{ cause: 'spin', figure: { key: 'spin', quantity: 'count', value: 1 }, verdict: 'watch', margin: 0.5 } as const]
       : []),
@@ -93,6 +95,14 @@ function judgedHook(catalogue: Catalogue, baited: Baited, spins: boolean, target
   const worst = worstOf(graded)!
   return { ...baited, fit, graded, worst, verdict: worst.verdict, margin: worst.margin }
 }
+
+/** Teeth that find line lighter than they ask for: to be watched, in the take and in the run. */
+export const gradedBite = ({ share }: BiteOff): Graded<'teeth'> => ({
+  cause: 'teeth',
+  figure: { key: 'lineOverTeeth', quantity: 'share', value: share },
+  verdict: 'watch',
+  margin: share / NEAR_THE_TEETH,
+})
 
 /** A circle for what goes back, and none for what is said to shake it out and is kept. */
 const suitsFish = (pattern: HookPattern, { released, shakesCircles }: Target): boolean =>

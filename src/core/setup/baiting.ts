@@ -103,8 +103,9 @@ export function bodyOn(trace: Trace, catalogue: Catalogue, bait: Body): BaitBody
 /** The hooks that hold one bait: those on the way to its own hook below the last part that is no hook, and on the lines there. */
 function hooksIn({ trace, tracePath }: Baitable, hook: HookPiece): HookPiece[] {
   const found: HookPiece[] = []
-  for (const element of tracePath(hook.id).toReversed()) {
-    if (element.kind === 'part' && element.piece.role !== 'hook') break
+  const path = tracePath(hook.id).toReversed()
+  for (const [i, element] of path.entries()) {
+    if (element.kind === 'part' && element.piece.role !== 'hook' && !linksHooks(path, i)) break
     if (element.kind === 'part' && element.piece.role === 'hook') found.unshift(element.piece)
     if (element.kind === 'line')
       found.unshift(
@@ -115,6 +116,23 @@ function hooksIn({ trace, tracePath }: Baitable, hook: HookPiece): HookPiece[] {
   }
   return found.includes(hook) ? found : [...found, hook]
 }
+
+/** Line beside a swivel that still links two hooks in one bait, m. Ours. */
+const LINK_M = 0.15
+
+/** A swivel or ring between two hooks: the next part above it is a hook, over no more than a short piece of line. */
+function linksHooks(upwards: readonly PathElement[], at: number): boolean {
+  const part = upwards[at]
+  if (part?.kind !== 'part' || part.piece.role !== 'hardware' || !LINKS.includes(part.piece.type)) return false
+  let lineM = 0
+  for (const element of upwards.slice(at + 1)) {
+    if (element.kind === 'part') return element.piece.role === 'hook' && lineM <= LINK_M
+    if (element.kind === 'line') lineM += Math.abs(element.toM - element.fromM)
+  }
+  return false
+}
+
+const LINKS: readonly string[] = ['swivel', 'rollingSwivel', 'ballBearingSwivel', 'splitRing', 'solidRing', 'eyedWire']
 
 /** A hook without a bait of its own. */
 const bareOf = (trace: Trace, hook: HookPiece) => !hungFrom(trace, hook.id).some(isBody)

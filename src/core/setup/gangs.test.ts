@@ -47,7 +47,7 @@ describe('how a bait is put on', () => {
     const bridled = baited(changed(live, 'hook-bait', { rigging: 'bridled' }))
     expect(bridled.wanted.riggedShare).toBe(0)
     expect(riggingsFor(catalogue, bridled.body)).toContain('throat')
-    expect(riggingsFor(catalogue, { form: 'soft', alive: false })).toEqual(['skin', 'flush'])
+    expect(riggingsFor(catalogue, { form: 'soft', alive: false })).toEqual(['skin', 'flush', 'ring'])
   })
 
   test('trimmed, it does not spin', () => {

@@ -294,8 +294,12 @@ function partStrengthN(catalogue: Catalogue, piece: Piece): number | undefined {
   return strengthOfHardwareN(catalogue, piece)
 }
 
+/** What an eye that was opened and closed bears, over what opens the bend. Nominal, ours. */
+const OPENED_EYE = 0.6
+
 function hookStraightensN(catalogue: Catalogue, hook: HookPiece): number | undefined {
   const nominal = hookDimensions(catalogue, hook.pattern, hook.size)
   if (!nominal) return undefined
-  return straighteningLoadN(hook.wireM ?? nominal.wireM, hook.gapeM ?? nominal.gapeM)
+  const straightensN = straighteningLoadN(hook.wireM ?? nominal.wireM, hook.gapeM ?? nominal.gapeM)
+  return hook.openedEye ? OPENED_EYE * straightensN : straightensN
 }

@@ -79,7 +79,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
         </p>
       )}
       {bait.role === 'bait' && catalogue.baitForms[body.form].live && (
-        <CheckField label="alive" checked={body.alive} onChange={(alive) => set({ alive, rigging: undefined })} />
+        <CheckField label="alive" checked={body.alive} onChange={(alive) => set({ alive })} />
       )}
       {bait.role === 'bait' && catalogue.baits[bait.bait].spins && (
         <CheckField

@@ -11,12 +11,22 @@ import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 
+/** How a hook is made, beside its size and pattern. */
+const MAKES = ['offset', 'barbless', 'openedEye', 'weedGuard'] as const
+type Make = (typeof MAKES)[number]
+const MAKE_WORDS: Record<Make, string> = {
+  offset: 'offset',
+  barbless: 'barbless',
+  openedEye: 'eye was opened',
+  weedGuard: 'weed guard',
+}
+
 type Props = {
   hook: HookPiece
   onSize: (size: string) => void
   onPattern: (pattern: HookPattern) => void
   onMeasure: (measure: Pick<HookPiece, 'gapeM' | 'wireM' | 'headKg' | 'headSwings'>) => void
-  onMake: (make: { offset?: boolean; barbless?: boolean }) => void
+  onMake: (make: { [Made in Make]?: boolean }) => void
 }
 
 /** Pattern and size, the size echoed in words and drawn, because 2 and 2/0 are a costly mix-up. */
@@ -46,8 +56,13 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
         />
       </Field>
       <div className="flex flex-wrap gap-x-4">
-        {(['offset', 'barbless'] as const).map((make) => (
-          <CheckField key={make} label={make} checked={hook[make] ?? false} onChange={(made) => onMake({ [make]: made })} />
+        {MAKES.map((make) => (
+          <CheckField
+            key={make}
+            label={MAKE_WORDS[make]}
+            checked={hook[make] ?? false}
+            onChange={(made) => onMake({ [make]: made })}
+          />
         ))}
       </div>
       <HookMeasures hook={hook} onChange={onMeasure} />

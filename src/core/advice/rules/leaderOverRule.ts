@@ -1,4 +1,5 @@
-import type { LinePiece } from '../../documents/trace.ts'
+import { hookDimensions } from '../../catalogue/hooks.ts'
+import type { LinePiece, Piece } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Found, Judged, Rule } from '../finding.ts'
@@ -7,16 +8,27 @@ import { called } from '../remedies.ts'
 /** Share of a limit from which it is said how near it is: a knot tied anew takes it over. Ours. */
 const NEARLY = 0.97
 
-/** The lines from the double or the main line to the hook or lure that lies furthest, as finished; the double before them. */
-function furthest({ setup: { ends, tracePath } }: Judged): { leader: LinePiece[]; double: LinePiece | undefined } {
+/** The lines to a hook or lure, what they and the hooks and lures on the way measure together, m, and the double before them. */
+type Way = { leader: LinePiece[]; leaderM: number; double: LinePiece | undefined }
+
+/** The way from the double or the main line to the hook or lure that lies furthest, as finished. */
+function furthest({ setup: { ends, tracePath, catalogue } }: Judged): Way {
+  const lengthOf = (piece: Piece) =>
+    piece.role === 'hook'
+      ? (hookDimensions(catalogue, piece.pattern, piece.size)?.shankM ?? 0)
+      : piece.role === 'lure'
+        ? (piece.lengthM ?? 0)
+        : 0
   const ways = ends
     .filter(({ role }) => role !== 'sinker')
-    .map(({ id }) => tracePath(id).flatMap((element) => (element.kind === 'line' && !element.again ? [element.line] : [])))
-    .map((lines) => ({
-      leader: lines.filter(({ role }) => role !== 'double'),
-      double: lines.find(({ role }) => role === 'double'),
-    }))
-  return ways.toSorted((a, b) => summed(b.leader) - summed(a.leader))[0] ?? { leader: [], double: undefined }
+    .map(({ id }) => {
+      const path = tracePath(id)
+      const lines = path.flatMap((element) => (element.kind === 'line' && !element.again ? [element.line] : []))
+      const leader = lines.filter(({ role }) => role !== 'double')
+      const tackleM = path.reduce((sum, element) => sum + (element.kind === 'part' ? lengthOf(element.piece) : 0), 0)
+      return { leader, leaderM: summed(leader) + tackleM, double: lines.find(({ role }) => role === 'double') }
+    })
+  return ways.toSorted((a, b) => b.leaderM - a.leaderM)[0] ?? { leader: [], leaderM: 0, double: undefined }
 }
 
 const summed = (lines: readonly LinePiece[]) => lines.reduce((sum, { lengthM }) => sum + lengthM, 0)
@@ -27,21 +39,18 @@ export const leaderOverRule: Rule = {
   check: (judged) => {
     const { ruleSet } = judged
     if (!ruleSet) return []
-    const { leader, double } = furthest(judged)
+    const { leader, leaderM, double } = furthest(judged)
     const longest = leader.toSorted((a, b) => b.lengthM - a.lengthM)[0]
     const doubleM = double?.lengthM ?? 0
     const parts = [
-      ...against(judged, longest, summed(leader), ruleSet.maxLeaderM, 'The leader, from main line or double to the hook, is'),
+      ...against(judged, longest, leaderM, ruleSet.maxLeaderM, 'The leader, from main line or double to the hook, is'),
       ...against(judged, double, doubleM, ruleSet.maxDoubleM, 'The double is'),
     ]
-    const both = against(
-      judged,
-      longest ?? double,
-      summed(leader) + doubleM,
-      ruleSet.maxCombinedM,
-      'Leader and double together are',
-    )
-    return parts.length > 0 ? parts : both
+    const both = against(judged, longest ?? double, leaderM + doubleM, ruleSet.maxCombinedM, 'Leader and double together are')
+    // Of a limit that is broken and one that is nearly reached, the broken one is told.
+    const isOver = ({ severity }: Found) => severity !== 'note'
+    if (parts.some(isOver) || !both.some(isOver)) return parts.length > 0 ? parts : both
+    return both
   },
 }
 

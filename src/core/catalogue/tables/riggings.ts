@@ -11,6 +11,10 @@ export const RIGGINGS = {
   seam: { of: 'dead', buried: 0.3 },
   edge: { of: 'dead', buried: 0.2 },
   bound: { of: 'dead', buried: 0.15 },
+  stitched: { of: 'dead', buried: 0.1 },
+  threaded: { of: 'dead', buried: 0.35 },
+  pointUp: { of: 'dead', buried: 0.15 },
   skin: { of: 'soft', buried: 0.35 },
   flush: { of: 'soft', buried: 0.5 },
+  ring: { of: 'soft', buried: 0.15 },
 } as const

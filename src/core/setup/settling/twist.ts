@@ -1,5 +1,6 @@
 import type { HardwareType } from '../../catalogue/ids.ts'
 import { isOnHook, parentId } from '../../documents/pieces.ts'
+import type { Piece } from '../../documents/trace.ts'
 import type { PathElement } from '../../soundness/paths.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 
@@ -26,11 +27,17 @@ const TAKES_TO_M: Partial<Record<HardwareType, Takes>> = {
   boom: PLAIN,
 }
 
+/** Ways of putting a dead bait on that hold it straight on its line. */
+const STRAIGHT: readonly string[] = ['stitched', 'threaded', 'bound']
+
+const hangsStraight = ({ trimmed, rigging }: Extract<Piece, { role: 'bait' }>): boolean =>
+  trimmed === true || (rigging !== undefined && STRAIGHT.includes(rigging))
+
 /** Everything of a trace that spins, and the swivel that takes the twist. */
 export function twistsOf({ trace, catalogue, tracePath }: Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath'>): Twist[] {
   return trace.pieces.flatMap((piece) => {
     if (piece.role === 'lure') return piece.spins ? [twistOf(piece.id, 'lure', tracePath(piece.id))] : []
-    if (piece.role !== 'bait' || piece.trimmed || !catalogue.baits[piece.bait].spins) return []
+    if (piece.role !== 'bait' || hangsStraight(piece) || !catalogue.baits[piece.bait].spins) return []
     // It twists what its hook hangs by.
     return isOnHook(trace, piece) ? [twistOf(piece.id, 'bait', tracePath(parentId(piece.attach)))] : []
   })

@@ -1,0 +1,53 @@
+import { hookDimensions } from '../catalogue/hooks.ts'
+import { isLine, labelledN, lineById, parentId, pieceById } from '../documents/pieces.ts'
+import type { HookPiece, LinePiece } from '../documents/trace.ts'
+import type { Setup } from '../setup/setup.ts'
+import { teethN } from './leader.ts'
+
+/** Labels that are this near are alike: less than a step. */
+export const NEAR_THE_TEETH = 0.85
+/** Share of what rasping teeth ask for, under which it is no matter of taste. Ours. */
+const FAR_UNDER = 0.6
+/** Wire in front of the hook, over the length of the hook itself, that keeps the next line out of the mouth. Ours. */
+const OUT_OF_THE_MOUTH = 2
+
+/** The line that a fish bites, its label over what the teeth ask for, and whether that is a risk to be watched. */
+export type BiteOff = { line: LinePiece; neededN: number; share: number; isRisk: boolean }
+
+/**
+ * What the teeth of the fish find at a hook: its line, where that is lighter than they ask for and neither wire, a long shank nor linked
+ * hooks stand for it. An opened eye is no guard: it is what the teeth open.
+ */
+export function biteOff({ trace, conditions, catalogue }: Omit<Setup, 'outfit'>, hook: HookPiece): BiteOff | undefined {
+  const { target } = conditions
+  if (!target || target.teeth === 'none') return undefined
+  const line = lineById(trace, parentId(hook.attach))
+  const opened = trace.pieces.some((piece) => piece.role === 'hook' && piece.openedEye === true)
+  const guarded = hook.pattern === 'longShank' || (isLinked({ trace }, hook) && !opened)
+  const bitten = line && (isWire(line) ? beyondWire({ trace, catalogue }, hook, line) : line)
+  if (!bitten || guarded) return undefined
+  const neededN = teethN(target)
+  const share = labelledN(bitten) / neededN
+  if (share >= NEAR_THE_TEETH) return undefined
+  return { line: bitten, neededN, share, isRisk: target.teeth === 'cutting' || share < FAR_UNDER }
+}
+
+export const isWire = ({ material }: LinePiece): boolean => material === 'wire' || material === 'cable'
+
+/** The line above a wire that is too short to stay outside of the mouth. */
+function beyondWire(
+  { trace, catalogue }: Pick<Setup, 'trace' | 'catalogue'>,
+  hook: HookPiece,
+  wire: LinePiece,
+): LinePiece | undefined {
+  const shankM = hookDimensions(catalogue, hook.pattern, hook.size)?.shankM ?? 0
+  if (wire.lengthM >= OUT_OF_THE_MOUTH * shankM) return undefined
+  const above = pieceById(trace, parentId(wire.attach))
+  const line = above && (isLine(above) ? above : lineById(trace, parentId(above.attach)))
+  return line && !isWire(line) ? line : undefined
+}
+
+/** Another hook hangs from its eye or bend, or it from another: the upper one takes the teeth. */
+const isLinked = ({ trace }: Pick<Setup, 'trace'>, hook: HookPiece): boolean =>
+  trace.pieces.some((other) => other.role === 'hook' && parentId(other.attach) === hook.id) ||
+  pieceById(trace, parentId(hook.attach))?.role === 'hook'
