@@ -5,6 +5,7 @@ import {
   base,
   fished,
   found,
+  inWords,
   joint,
   judged,
   lowered,
@@ -31,6 +32,7 @@ import { phraseText } from '../units/phrase.ts'
 import { RULE_IDS } from './advise.ts'
 import { tryRemedies } from './tryRemedies.ts'
 
+const monoOutfit = braidOutfit(20, { wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] })
 const trolledAt = (swimsAt: SwimsAt) => ({ ...(usualMoving('trolled') as MovingBy<'trolled'>), swimsAt })
 
 /** One failing example of each rule; `bare` where no step on the trace or its conditions could fix it. */
@@ -50,6 +52,33 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         { landing: 'leadered', freeboardM: 6 },
       ),
   },
+  'no-weak-link': {
+    failing: () =>
+      inWords('leader 40 lb 2 m, three-way swivel 4 (hook length 40 lb 60 cm, J 2/0, strip; bomb 200 g)', {
+        water: { ...defaultWater(catalogue, 'anchor'), bed: 'rock', depthM: 15, streamMperS: 0.2 },
+      }),
+  },
+  'chafes-on-rock': {
+    failing: () =>
+      inWords('leader 30 lb 3 m, J 2/0, prawn', { water: { ...defaultWater(catalogue, 'drift'), bed: 'rock', depthM: 20 } }),
+  },
+  'weight-parts-from-lure': {
+    failing: () =>
+      inWords('leader 40 lb 1 m (bullet 14 g), J 2/0, soft lure 10 g', {
+        fishes: 'worked',
+        water: { ...defaultWater(catalogue, 'anchor'), bed: 'rock', depthM: 15 },
+      }),
+  },
+  'live-bait-twists': { failing: () => inWords('leader 30 lb 2 m, J 1/0, live bait 80 g', { on: monoOutfit, fishes: 'swims' }) },
+  'bait-half-hooked': { failing: () => inWords('leader 40 lb 1 m, J 5/0, dead bait 250 g', { fishes: 'swims' }) },
+  'wire-too-light': {
+    failing: () =>
+      inWords('leader 60 lb 2 m, swivel 4, bite trace 20 lb 30 cm wire, circle 8/0, fillet', { target: targetNamed('tope') }),
+  },
+  'too-long-to-cast': {
+    failing: () => inWords('leader 60 lb 6 m, bomb 120 g', { castStyle: 'overhead', dropM: 3.4 }),
+  },
+  'leader-far-over-main': { failing: () => inWords('leader 130 lb 2 m, swivel 1/0, hook length 40 lb 1 m, J 1/0, fillet') },
   'main-line-breaks': {
     failing: () => withOutfit(base('windOn', lowered), { wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] }),
     passing: () => base('windOn', lowered),

@@ -3,12 +3,14 @@ import type { Judgement } from '../moments/judge.ts'
 import { type Finding, type Rule, SEVERITY_RANK } from './finding.ts'
 import { armsLength } from './rules/armsLength.ts'
 import { backingDecides } from './rules/backingDecides.ts'
+import { baitHalfHooked } from './rules/baitHalfHooked.ts'
 import { baitSpins } from './rules/baitSpins.ts'
 import { barblessRequired } from './rules/barblessRequired.ts'
 import { barredParts } from './rules/barredParts.ts'
 import { bentCircle } from './rules/bentCircle.ts'
 import { bloodUnlike } from './rules/bloodUnlike.ts'
 import { castTooHard } from './rules/castTooHard.ts'
+import { chafesOnRock } from './rules/chafesOnRock.ts'
 import { chainTooWeakForDrag } from './rules/chainTooWeakForDrag.ts'
 import { circleRequired } from './rules/circleRequired.ts'
 import { crimpBore } from './rules/crimpBore.ts'
@@ -35,6 +37,7 @@ import { jointMisfits } from './rules/jointMisfits.ts'
 import { kiteLeadTooLight } from './rules/kiteLeadTooLight.ts'
 import { knotSlipsInBraid } from './rules/knotSlipsInBraid.ts'
 import { labelSanity } from './rules/labelSanity.ts'
+import { leaderFarOverMain } from './rules/leaderFarOverMain.ts'
 import { leaderOutOfReach } from './rules/leaderOutOfReach.ts'
 import { leaderOverRule } from './rules/leaderOverRule.ts'
 import { leaderUnderRule } from './rules/leaderUnderRule.ts'
@@ -43,12 +46,14 @@ import { liftTooHeavy } from './rules/liftTooHeavy.ts'
 import { lighterThanTeeth } from './rules/lighterThanTeeth.ts'
 import { lightNearBait } from './rules/lightNearBait.ts'
 import { lineHardlyMeant } from './rules/lineHardlyMeant.ts'
+import { liveBaitTwists } from './rules/liveBaitTwists.ts'
 import { lowerStopSlips } from './rules/lowerStopSlips.ts'
 import { lowerWeightSlower } from './rules/lowerWeightSlower.ts'
 import { mainLineBreaks } from './rules/mainLineBreaks.ts'
 import { mixedUnits } from './rules/mixedUnits.ts'
 import { noBeadAtTip } from './rules/noBeadAtTip.ts'
 import { noShockLeader } from './rules/noShockLeader.ts'
+import { noWeakLink } from './rules/noWeakLink.ts'
 import { offItsDepth } from './rules/offItsDepth.ts'
 import { offsetBarred } from './rules/offsetBarred.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
@@ -66,11 +71,14 @@ import { swivelThroughBore } from './rules/swivelThroughBore.ts'
 import { tandemAlike } from './rules/tandemAlike.ts'
 import { thickKnot } from './rules/thickKnot.ts'
 import { tooLongForRod } from './rules/tooLongForRod.ts'
+import { tooLongToCast } from './rules/tooLongToCast.ts'
 import { trailTooLong } from './rules/trailTooLong.ts'
 import { trebleWithBait } from './rules/trebleWithBait.ts'
 import { underLeastSize } from './rules/underLeastSize.ts'
 import { weakLinkNotWeaker } from './rules/weakLinkNotWeaker.ts'
 import { weakLinkTooThinToCast } from './rules/weakLinkTooThinToCast.ts'
+import { weightPartsFromLure } from './rules/weightPartsFromLure.ts'
+import { wireTooLight } from './rules/wireTooLight.ts'
 import { wornLine } from './rules/wornLine.ts'
 import { tellOnce } from './tellOnce.ts'
 
@@ -146,6 +154,14 @@ const RULES: readonly Rule[] = [
   weakLinkNotWeaker,
   weakLinkTooThinToCast,
   wornLine,
+  baitHalfHooked,
+  chafesOnRock,
+  leaderFarOverMain,
+  liveBaitTwists,
+  noWeakLink,
+  tooLongToCast,
+  weightPartsFromLure,
+  wireTooLight,
 ]
 
 /** How much worse a figure set aside must get to come back: more than rounding. */

@@ -9,6 +9,7 @@ import { materialsBeside } from '../joints/connectionRules.ts'
 import type { ConditionLever } from '../moments/moment.ts'
 import { MOMENTS, type MomentName } from '../moments/moments.ts'
 import { mainLine, withMainLine } from '../outfits/outfitLines.ts'
+import { withDragGiven } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** What an input is of: a field of the conditions, the main line, a piece's strength or weight, or a joint. */
@@ -36,7 +37,8 @@ const BOUND: Readonly<Record<string, (value: number) => number>> = {
 }
 
 /** Every input of some moments worth asking about, of the conditions, the outfit, the lines, the weights and the knots; values of nothing are left out. */
-export function leversOf(setup: Setup, names: readonly MomentName[]): Lever[] {
+export function leversOf(given: Setup, names: readonly MomentName[]): Lever[] {
+  const setup = withDragGiven(given)
   const fields = new Map(
     names.flatMap((name) => MOMENTS[name].levers).map((lever): [string, ConditionLever] => [idOf(lever), lever]),
   )

@@ -24,6 +24,8 @@ export const conditionsSchema = z.strictObject({
   lineOutM: z.number().nonnegative('must not be negative').max(5_000).default(80),
   fishSpeedMperS: z.number().nonnegative('must not be negative').max(25).default(2),
   dragN: z.number().min(0.1, 'must be above 0').max(5_000).default(30),
+  /** Nobody gave the drag: it is a share of the line class, and no more than the chain allows, whatever the chain becomes. */
+  dragAssumed: z.boolean().optional(),
   /** At the tip, the setting already includes the guides' friction. */
   dragMeasuredAt: z.enum(['reel', 'tip']).default('reel'),
   startFactor: z.number().min(1).max(3).default(1.2),

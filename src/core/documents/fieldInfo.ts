@@ -125,6 +125,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   lineOutM: is('line out', 'length'),
   fishSpeedMperS: is('speed of the fish', 'speed'),
   dragN: is('drag', 'strength'),
+  dragAssumed: is('drag assumed', 'words', 'no'),
   dragMeasuredAt: is('drag measured at'),
   startFactor: is('start factor', 'number'),
   guideFriction: is('guide friction', 'number'),

@@ -19,10 +19,16 @@ export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   boom: ['spreader arm', 'stand off'],
   crimp: ['ferrule'],
   'stop knot': ['bobber stop', 'float stop'],
-  lure: ['soft lure', 'soft plastic', 'shad', 'spoon', 'spinner', 'plug', 'popper', 'minnow', 'metal jig', 'jig', 'pirk', 'feather', 'skirt'],
+  lure: ['soft lure', 'soft plastic worm', 'soft plastic', 'shad', 'spoon', 'spinner', 'plug', 'popper', 'minnow', 'metal jig', 'jig', 'pirk', 'feather', 'skirt'],
   'whole squid': ['squid'],
-  'whole small fish': ['whole fish', 'dead bait', 'deadbait', 'live bait', 'livebait'],
+  'whole small fish': ['whole fish', 'dead bait', 'deadbait', 'live bait', 'livebait', 'mackerel', 'sardine', 'pilchard', 'herring', 'mullet', 'flying fish', 'yellowtail'],
   'peeler crab': ['crab'],
+  'fish strip': ['strip', 'belly strip', 'mackerel strip'],
+  fillet: ['mackerel fillet', 'flapper'],
+  lugworm: ['worm', 'lug', 'ragworm', 'bloodworm'],
+  shellfish: ['mussel', 'clam', 'cockle', 'limpet'],
+  prawn: ['shrimp'],
+  sandeel: ['eel', 'launce'],
 }
 
 /** Words that say a bait is alive or dead by themselves. */

@@ -12,14 +12,14 @@ import { judge } from '../moments/judge.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { mainLine } from '../outfits/outfitLines.ts'
 import { castLoad } from '../physics/cast/load.ts'
-import { DEFAULT_DRAG_SHARE, easyFishKg } from '../purpose/assumed.ts'
+import { easyFishKg } from '../purpose/assumed.ts'
 import { type LeaderAdvice, leaderFor, WET_AND_KNOTTED } from '../purpose/leader.ts'
 import { purposeOf } from '../purpose/purpose.ts'
+import { DEFAULT_DRAG_SHARE } from '../setup/drag.ts'
 import { flyingMassKg } from '../setup/masses.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { endsOf, lineAlongM, pathToPiece } from '../soundness/paths.ts'
-import { withinHalfPoundsN } from '../units/halfPounds.ts'
-import { QUANTITIES } from '../units/quantities.ts'
 import { type Basis, expand } from './expand.ts'
 import { defaultWishes, type Family, type UserChoices, type Wishes } from './family.ts'
 import { forFish, suggestedHook } from './forFish.ts'
@@ -30,9 +30,11 @@ import { sinkerFor } from './sinkerFor.ts'
 const CAST_MARGIN = CAST_OVER_PEAK.holds + 0.2
 /** Weak link over the weakest above it that a draft aims for: the knots' spread still lets it go first 49 times in 50. */
 const WEAK_LINK_SHARE = 0.6
+/** A setup whose drag follows its chain. */
+const following = (setup: Setup): Setup => ({ ...setup, conditions: { ...setup.conditions, dragAssumed: true } })
+
 /** Steps of label that a draft goes up at most to make the cast hold. */
 const MAX_STEPS_UP = 6
-const UNDER_CEILING = 0.9
 /** Leader of a trace that is not cast, and turns of a cast one on the spool. */
 const SHORT_LEADER_M = 3
 /** A leader is no shorter than can be tied, m. */
@@ -110,7 +112,11 @@ export function draft(given: Order): Draft {
   return {
     ...made,
     wishes: order.wishes,
-    conditions: { ...order.conditions, dragN: dragN(setup), ...(moving ? { moving: settledMoving(setup, moving) } : {}) },
+    conditions: {
+      ...order.conditions,
+      dragN: prepareSetup(following(setup)).conditions.dragN,
+      ...(moving ? { moving: settledMoving(setup, moving) } : {}),
+    },
   }
 }
 
@@ -203,13 +209,4 @@ function withWeakLink(order: Settled, basis: Omit<Basis, 'weakLinkN'>, longerM: 
   const { cast } = judge(setupOf(order, trace), ['cast']).moments
   if (!cast || !sinker || cast.verdict === 'holds') return trace
   return withClip(trace, sinker.id, labelAtLeastN(4 * cast.peakN))
-}
-
-function dragN(setup: Setup): number {
-  const { run } = judge(setup, ['run']).moments
-  const wantedN = Math.min(
-    DEFAULT_DRAG_SHARE * mainLine(setup.outfit).strengthN,
-    UNDER_CEILING * (run?.dragCeilingN ?? Number.POSITIVE_INFINITY),
-  )
-  return Math.max(withinHalfPoundsN(wantedN), QUANTITIES.strength.units.lb / 2)
 }

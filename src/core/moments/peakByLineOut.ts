@@ -1,10 +1,10 @@
 import { linesOut, mainLine, spoolOf, woundM } from '../outfits/outfitLines.ts'
 import { strengthDrag } from '../physics/strength/drag.ts'
+import { dragInput, lineDragN } from '../setup/drag.ts'
 import { pathLinks } from '../setup/pathLinks.ts'
 import { weakestOf } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { pathToPiece } from '../soundness/paths.ts'
-import { dragInput, lineDragN } from './run.ts'
 
 /** The peak pull on the hook, and the most that the chain is allowed, with so much line out. */
 export type PeakPoint = { lineOutM: number; peakN: number; allowedN: number }

@@ -1,11 +1,10 @@
-import { lineDiameterM } from '../catalogue/materials.ts'
 import { pieceNamed } from '../documents/pieces.ts'
-import { type LineOut, mainLine, spoolInput } from '../outfits/outfitLines.ts'
-import { type DragInput, type DragResult, strengthDrag } from '../physics/strength/drag.ts'
-import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
-import { biteOff } from '../purpose/biteOff.ts'
+import { mainLine, spoolInput } from '../outfits/outfitLines.ts'
+import { type DragResult, strengthDrag } from '../physics/strength/drag.ts'
+import { type DragLoad, dragInput, lineDragN, waterDragInput } from '../setup/drag.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { type EndPath, failingOf, type PreparedSetup } from '../setup/prepareSetup.ts'
+import { biteOff } from './biteOff.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
@@ -53,6 +52,8 @@ export type Run = MomentResult<'run'> & {
   deciding: RunPath
   /** The highest drag that the deciding chain allows, N. */
   dragCeilingN: number
+  /** The drag that is set, N: where nobody gave one, the one that follows from the chain. */
+  dragN: number
   waterDragN: number
   lineClassN: number
   schools: School[]
@@ -75,19 +76,6 @@ export const RUN: MomentKind<Run> = {
   ],
 }
 
-type Dragged = Pick<PreparedSetup, 'out' | 'conditions' | 'catalogue'>
-
-/** What `strength.waterDrag` is asked of one wound line that is out. */
-const waterDragInput = ({ line, outM }: LineOut, { conditions, catalogue }: Omit<Dragged, 'out'>) => ({
-  lineOutM: outM,
-  diameterM: lineDiameterM(catalogue, line),
-  speedMperS: conditions.fishSpeedMperS,
-})
-
-/** Drag of the line out, each wound line by its own diameter, N. */
-export const lineDragN = (dragged: Dragged): number =>
-  dragged.out.reduce((sum, line) => sum + strengthWaterDragN(waterDragInput(line, dragged)), 0)
-
 /**
  * Within the ceiling holds, within 1.15 of it is to be watched, beyond fails; never better than `watch` where the chance
  * that nothing goes at the peak is under 0.98, nor better than a sudden rush leaves it. Undefined for a trace without a hook or lure.
@@ -108,6 +96,7 @@ function judgeRun(setup: PreparedSetup): Run | undefined {
     figure: deciding.figure,
     margin: deciding.margin,
     dragCeilingN: deciding.drag.ceilingN,
+    dragN: setup.conditions.dragN,
     inputs: inputsOf(setup, deciding, waterDragN, lineClassN),
     paths,
     deciding,
@@ -129,8 +118,6 @@ function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineCl
   })
 }
 
-type Load = { waterDragN: number; lineClassN: number; dragN: number }
-
 function withRush(setup: PreparedSetup, { byDrag, graded, ...ran }: Ran): RunPath {
   const rush = rushOn(setup, ran.end, { lineOutM: setup.lineOutM, atSide: false })
   const end = pieceNamed(setup.trace, ran.end)
@@ -147,7 +134,7 @@ type Ran = Pick<RunPath, 'end' | 'links' | 'weakest' | 'first' | 'goesFirst' | '
   graded: [Graded<RunCause>, Graded<RunCause>]
 }
 
-function runPath(setup: PreparedSetup, path: EndPath, load: Load): Ran {
+function runPath(setup: PreparedSetup, path: EndPath, load: DragLoad): Ran {
   const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
   const survival = path.survival(drag.peakN)
   const margin = drag.ceilingN / load.dragN
@@ -175,33 +162,12 @@ function runPath(setup: PreparedSetup, path: EndPath, load: Load): Ran {
   }
 }
 
-/** What `strength.drag` is asked of a reel set to a drag, with the line out as the spool says. */
-export function dragInput(
-  { conditions, spool }: Pick<PreparedSetup, 'conditions' | 'spool'>,
-  weakestN: number,
-  { waterDragN, lineClassN, dragN }: Load,
-): DragInput {
-  return {
-    weakestN,
-    lineClassN,
-    spoolFullRadiusM: spool.radiusFullM,
-    spoolRadiusM: spool.radiusM,
-    // Measured at the tip, the setting has the guides' friction in it already.
-    guideWrapRad: conditions.dragMeasuredAt === 'tip' ? 0 : conditions.guideWrapRad,
-    guideFriction: conditions.guideFriction,
-    startFactor: conditions.startFactor,
-    waterDragN,
-    allowedFraction: conditions.allowedFraction,
-    dragN,
-  }
-}
-
 function inputsOf(setup: PreparedSetup, deciding: RunPath, waterDragN: number, lineClassN: number): Input[] {
   const { trace, conditions, lineOutM, spool, out } = setup
   const { weakest, drag, survival, links, end } = deciding
   const hook = pieceNamed(trace, end).role === 'hook' ? links.find(({ id }) => id === end) : undefined
   return [
-    { key: 'dragSet', quantity: 'strength', value: conditions.dragN, origin: 'document' },
+    { key: 'dragSet', quantity: 'strength', value: conditions.dragN, origin: conditions.dragAssumed ? 'computed' : 'document' },
     { key: 'dragMeasuredAt', quantity: 'word', value: conditions.dragMeasuredAt, origin: 'document' },
     { key: 'lineOut', quantity: 'length', value: lineOutM, origin: lineOutM === conditions.lineOutM ? 'document' : 'computed' },
     ...out.map(({ line }): Input => ({ key: 'lineThatIsOut', quantity: 'word', value: line.role, origin: 'computed' })),

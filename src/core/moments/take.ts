@@ -11,10 +11,10 @@ import { isCircle, straighteningLoadN } from '../catalogue/hooks.ts'
 import type { HookPattern } from '../catalogue/ids.ts'
 import type { Target } from '../documents/fish.ts'
 import { pieceRef } from '../documents/linkRef.ts'
-import { type BiteOff, biteOff, NEAR_THE_TEETH } from '../purpose/biteOff.ts'
 import { type Baited, baitedHooks } from '../setup/baiting.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { twistsOf } from '../setup/settling/twist.ts'
+import { type BiteOff, biteOff, NEAR_THE_TEETH } from './biteOff.ts'
 import {
   type CalculationRequest,
   type Graded,

@@ -5,9 +5,10 @@ import { LB } from '../../../tests/fixtures/outfits.ts'
 import { purpose, targetNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { FIGHTS, type Target, TEETH } from '../documents/fish.ts'
+import { teethN } from '../moments/biteOff.ts'
 import { biteTracesFor } from './biteTrace.ts'
 import { hookKindsFor } from './hookKind.ts'
-import { leaderBeside, leaderFor, teethN } from './leader.ts'
+import { leaderBeside, leaderFor } from './leader.ts'
 import type { Purpose } from './purpose.ts'
 
 const use = { usualN: 22.5 * LB, usualM: 2 }

@@ -1,5 +1,6 @@
 import { labelAtLeastN, labelAtMostN, nextLabelN } from '../catalogue/labels.ts'
 import type { Target } from '../documents/fish.ts'
+import { teethN } from '../moments/biteOff.ts'
 import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
 import { borneN, handLimits } from '../moments/landed.ts'
 import { length, type Phrase, say, strength } from '../units/phrase.ts'
@@ -9,8 +10,6 @@ import type { Purpose } from './purpose.ts'
 const LB = QUANTITIES.strength.units.lb
 /** What a wet, knotted mono keeps of its label in a usual eye knot. */
 export const WET_AND_KNOTTED = 0.9 * 0.84
-/** Label that teeth ask of the line at the hook, over the root of the fish’s mass, N per √kg. Nominal, ours. */
-const TEETH_N_PER_ROOT_KG = { none: 0, rasping: 9 * LB, cutting: 30 * LB }
 /** Label that a rough skin and tail ask of what they rub along, N per √kg, and its length over that of a large one. Nominal, ours. */
 const TAIL_N_PER_ROOT_KG = 15 * LB
 const TAIL_OVER_LENGTH = 1.1
@@ -106,8 +105,6 @@ function labelOf({ mainN }: Purpose, { usualN }: LeaderUse, labels: Bounds): num
 
 const rootKg = ({ typicalMassKg }: Target) => Math.sqrt(typicalMassKg)
 
-/** Label of mono that a fish’s teeth ask of the line at the hook, N. */
-export const teethN = (target: Target): number => TEETH_N_PER_ROOT_KG[target.teeth] * rootKg(target)
 /** Line between hook and main that a fish’s tail asks for, m; 0 where it does not reach. */
 export const tailM = ({ fights, largeLengthM }: Target): number => (fights.includes('tail') ? TAIL_OVER_LENGTH * largeLengthM : 0)
 /** Label up to which the fish stands a line that it sees, N; endless where it does not mind. */

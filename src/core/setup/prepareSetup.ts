@@ -7,6 +7,8 @@ import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import type { Chances } from '../physics/strength/failureTables.ts'
 import { endsOf, lineUp, type PathElement, pathToPiece } from '../soundness/paths.ts'
+import { givenDrag } from './conditionsForFish.ts'
+import { usualDragN } from './drag.ts'
 import { lineOutInRunM } from './lineWanted.ts'
 import { type Moved, movedOf } from './moving/moved.ts'
 import { type Link, linkFinder } from './pathLinks.ts'
@@ -56,13 +58,13 @@ function chancesOfLinks(links: readonly Link[], chancesOf: ReturnType<typeof cha
 
 /** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
 export function prepareSetup(setup: Setup): PreparedSetup {
-  const { trace, outfit, conditions, catalogue } = setup
+  const { trace, outfit, catalogue } = setup
   const lineOutM = lineOutInRunM(setup)
   const spool = spoolOf(catalogue, outfit, lineOutM)
   const out = linesOut(outfit, spool, lineOutM)
   const wound = out.map(({ line }) => line)
   const tracePath = remember((id) => pathToPiece(trace, id))
-  const linksOf = linkFinder({ catalogue, wound, conditions })
+  const linksOf = linkFinder({ catalogue, wound, conditions: setup.conditions })
   const chancesOf = chanceFinder()
   const endPath = (id: string, links: Link[]): EndPath => ({
     ...{ end: pieceNamed(trace, id), links, weakest: weakestOf(links) },
@@ -73,13 +75,19 @@ export function prepareSetup(setup: Setup): PreparedSetup {
     const elements = tracePath(id)
     return endPath(id, linksFrom(outfit, path(id).links, elements, lineUp(elements, outfit.rod.lengthM)))
   })
+  const ends = endsOf(trace)
+  const conditions = setup.conditions.dragAssumed ? { ...setup.conditions, dragN: dragOf() } : setup.conditions
+  function dragOf(): number {
+    const weakestN = ends.filter(({ role }) => role !== 'sinker').map(({ id }) => path(id).weakest.strengthN)
+    return usualDragN({ ...setup, spool, out }, weakestN.length > 0 ? Math.min(...weakestN) : undefined)
+  }
   const { moving } = conditions
   let known: Moved | undefined
   const moved = () => {
-    known ??= moving && movedOf(setup, moving)
+    known ??= moving && movedOf({ ...setup, conditions }, moving)
     return known
   }
-  return { ...setup, lineOutM, spool, out, ends: endsOf(trace), path, tracePath, underTip, moved }
+  return { ...setup, conditions, lineOutM, spool, out, ends, path, tracePath, underTip, moved }
 }
 
 /** The links of a path from a line of its trace on; from the outfit’s own line where there is none. */
@@ -109,3 +117,9 @@ function remember<T>(compute: (id: string) => T): (id: string) => T {
     return made
   }
 }
+
+/** A setup in which a drag that follows the chain is the one that it follows to, given: what else changes does not move it. */
+export const withDragGiven = (setup: Setup): Setup =>
+  setup.conditions.dragAssumed
+    ? { ...setup, conditions: { ...setup.conditions, ...givenDrag(prepareSetup(setup).conditions.dragN) } }
+    : setup

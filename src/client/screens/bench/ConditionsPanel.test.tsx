@@ -31,7 +31,6 @@ function panel() {
 }
 
 test.each([
-  ['drag setting', '20 N', { dragN: 20 }],
   ['line out', '77 m', { lineOutM: 77 }],
   ['fish speed', '7 m/s', { fishSpeedMperS: 7 }],
   ['mouth width', '40 mm', { mouthWidthM: 0.04 }],
@@ -44,6 +43,14 @@ test.each([
   const [key, value] = Object.entries(change)[0]!
   expect(new Set(changes().flatMap(Object.keys))).toEqual(new Set([key]))
   expect(changes().at(-1)[key]).toBeCloseTo(value, 9)
+})
+
+test('a drag that is given no longer follows the trace', async () => {
+  const { changes, user } = panel()
+  const field = screen.getByLabelText('drag setting')
+  await user.clear(field)
+  await user.type(field, '20 N')
+  expect(changes().at(-1)).toEqual({ dragN: 20, dragAssumed: undefined })
 })
 
 test('a fish that is given is no longer assumed', async () => {

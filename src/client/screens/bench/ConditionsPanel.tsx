@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import { CAST_STYLE_IDS, LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import { CLARITIES, type Conditions, LIGHTS, ROD_HELD } from '../../../core/documents/conditions.ts'
-import { givenFish } from '../../../core/setup/conditionsForFish.ts'
+import { givenDrag, givenFish } from '../../../core/setup/conditionsForFish.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { nextDragN } from '../../../core/units/dragSteps.ts'
 import { fishQuery } from '../../api/documents.ts'
@@ -38,10 +38,11 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
         <QuantityField
           label="drag setting"
           quantity="strength"
-          valueSi={conditions.dragN}
+          valueSi={evaluation?.setup.conditions.dragN ?? conditions.dragN}
           check={above(0, 5_000)}
-          onChange={(dragN) => set({ dragN }, 'drag')}
+          onChange={(dragN) => set(givenDrag(dragN), 'drag')}
           step={(dragN, direction) => nextDragN(dragN, direction, units.strength)}
+          {...(conditions.dragAssumed ? { hint: 'assumed: follows the trace' } : {})}
         />
         <Field label="measured" htmlFor="drag-measured">
           <Select

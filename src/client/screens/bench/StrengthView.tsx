@@ -50,7 +50,8 @@ export const StrengthView = memo(function StrengthView({
   onSettle,
 }: Props) {
   const { trace, outfit } = rig
-  const { dragN } = rig.conditions
+  const { conditions } = rig
+  const dragN = (conditions.dragAssumed ? moments?.run?.dragN : undefined) ?? conditions.dragN
   const chosen = linkKey(selected)
   const show = useShow()
   const { units } = usePreferences()

@@ -96,7 +96,7 @@ function rowsOf(show: Show): Row[] {
   return [
     { name: 'weakest in a run', text: ({ setup }, { moments: { run } }) => (run ? weakestWords(setup, run, show) : '–') },
     { name: 'breaks first', text: ({ setup }, { moments: { run } }) => (run ? firstWords(setup, run) : '–') },
-    { name: 'drag setting', text: ({ setup }) => show.computed('strength', setup.conditions.dragN) },
+    { name: 'drag setting', text: (_, { setup }) => show.computed('strength', setup.conditions.dragN) },
     { name: 'highest safe drag', text: (_, { moments: { run } }) => (run ? show.computed('strength', run.dragCeilingN) : '–') },
     { name: 'line out', text: ({ setup }) => show.computed('length', setup.conditions.lineOutM) },
     {

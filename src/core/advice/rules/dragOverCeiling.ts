@@ -1,5 +1,6 @@
 import { judgePrepared } from '../../moments/judge.ts'
 import { SAFE_SURVIVAL } from '../../moments/thresholds.ts'
+import { givenDrag } from '../../setup/conditionsForFish.ts'
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
@@ -7,6 +8,9 @@ import { easedDragN, partsOfLink } from '../remedies.ts'
 
 /** Share of the highest safe drag that a remedy sets. Ours. */
 const UNDER_CEILING = 0.9
+
+/** A drag that is shown as the same figure as the highest safe one. */
+const isAtCeiling = (over: number): boolean => over > 1 && over < 1.02
 
 /** The drag set is more than the chain is allowed, or leaves too large a chance that something breaks. */
 export const dragOverCeiling: Rule = {
@@ -27,16 +31,18 @@ export const dragOverCeiling: Rule = {
       {
         about: partsOfLink(judged, run.deciding.weakest),
         severity: SEVERITY_OF[byDrag],
-        why: overCeiling
-          ? say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(drag.ceilingN)} with this line out.`
-          : say`With the drag at ${strength(conditions.dragN)} a run pulls up to ${strength(drag.peakN)}. The chain breaks ${Math.ceil((1 - survival) * 100)} times in 100; up to ${Math.round((1 - SAFE_SURVIVAL) * 100)} are safe.`,
+        why: isAtCeiling(conditions.dragN / drag.ceilingN)
+          ? say`The drag is set to ${strength(conditions.dragN)}, and the chain holds no more than that with this line out.`
+          : overCeiling
+            ? say`The drag is set to ${strength(conditions.dragN)}; the chain holds ${strength(drag.ceilingN)} with this line out.`
+            : say`With the drag at ${strength(conditions.dragN)} a run pulls up to ${strength(drag.peakN)}. The chain breaks ${Math.ceil((1 - survival) * 100)} times in 100; up to ${Math.round((1 - SAFE_SURVIVAL) * 100)} are safe.`,
         figure: overCeiling ? conditions.dragN / drag.ceilingN : SAFE_SURVIVAL / survival,
         remedies: [
           {
             label: 'set the drag lower',
             make: () => {
               const dragN = withinHalfPoundsN(UNDER_CEILING * easedDragN(conditions.dragN, holds))
-              return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
+              return dragN > 0 ? { conditions: { ...conditions, ...givenDrag(dragN) } } : undefined
             },
           },
         ],

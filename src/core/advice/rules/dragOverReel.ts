@@ -1,3 +1,4 @@
+import { givenDrag } from '../../setup/conditionsForFish.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
@@ -15,7 +16,7 @@ export const dragOverReel: Rule = {
         remedies: [
           {
             label: 'set the drag to the highest of the reel',
-            make: () => ({ conditions: { ...conditions, dragN: outfit.reel.highestDragN } }),
+            make: () => ({ conditions: { ...conditions, ...givenDrag(outfit.reel.highestDragN) } }),
           },
         ],
       },

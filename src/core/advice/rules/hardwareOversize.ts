@@ -1,7 +1,7 @@
-import { isBored } from '../../catalogue/bores.ts'
+import { boreM, isBored, swivelWidthM } from '../../catalogue/bores.ts'
 import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
 import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
-import type { Trace } from '../../documents/trace.ts'
+import type { Piece, Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import { withA } from '../../setup/names.ts'
@@ -11,6 +11,8 @@ import { called, lineAbove } from '../remedies.ts'
 
 /** Times the weakest link beyond which hardware only costs weight, sight and money. */
 const OVERSIZE = 5
+/** Width of a swivel over the bore that it is to stop. */
+const WIDER = 1.1
 
 /** A swivel or snap far stronger than the lines it joins and than all that pulls on it; what stops a bored sinker is as wide as it must be. */
 export const hardwareOversize: Rule = {
@@ -21,13 +23,16 @@ export const hardwareOversize: Rule = {
       if (piece.role !== 'hardware' || piece.size === undefined || piece.strengthN !== undefined) return []
       const own = hardwareStrengthN(catalogue, piece.type, piece.size)
       const paths = pathsOf(judged).filter(({ links }) => links.some(({ id }) => id === piece.id))
-      if (own === undefined || paths.length === 0 || stopsBored(trace, piece.id)) return []
+      if (own === undefined || paths.length === 0) return []
       const joins = [lineAbove(judged, piece), ...hungFrom(trace, piece.id).filter(isLine)].map((line) =>
         line ? labelledN(line) : 0,
       )
       const needN = Math.max(...paths.map(({ weakest }) => weakest.strengthN), ...joins)
-      const size = hardwareFor(catalogue, piece.type, 2 * needN)
-      if (own / needN <= OVERSIZE || size === undefined || size === piece.size) return []
+      const { sizes } = catalogue.hardware[piece.type]
+      const placeOf = (size: string | undefined) => sizes.findIndex((row) => row.size === size)
+      const wanted = Math.max(placeOf(hardwareFor(catalogue, piece.type, 2 * needN)), placeOf(wideEnough(trace, piece, sizes)))
+      const size = sizes[wanted]?.size
+      if (own / needN <= OVERSIZE || size === undefined || wanted >= placeOf(piece.size)) return []
       return [
         {
           subject: piece.id,
@@ -46,8 +51,13 @@ export const hardwareOversize: Rule = {
   },
 }
 
-const stopsBored = (trace: Trace, id: string) =>
-  trace.pieces.some(
-    (piece) =>
-      piece.role === 'sinker' && piece.attach.how === 'sliding' && piece.attach.stops.below === id && isBored(piece.shape),
+/** The smallest size that the bore of no sinker bearing on it swallows; undefined where none bears on it. */
+function wideEnough(trace: Trace, { id }: Piece, sizes: readonly { size: string }[]): string | undefined {
+  const bores = trace.pieces.flatMap((piece) =>
+    piece.role === 'sinker' && piece.attach.how === 'sliding' && piece.attach.stops.below === id && isBored(piece.shape)
+      ? [boreM(piece.shape, piece.massKg)]
+      : [],
   )
+  if (bores.length === 0) return undefined
+  return sizes.find(({ size }) => (swivelWidthM(size) ?? 0) > WIDER * Math.max(...bores.map((bore) => bore ?? 0)))?.size
+}

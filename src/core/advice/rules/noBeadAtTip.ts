@@ -5,13 +5,23 @@ import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, withBead } from '../remedies.ts'
 
-/** More hangs beyond it than the rod brings, so a swivel is wound into the tip ring, with no bead to spare it. */
+/** Share of what the rod held up brings, from which a trace is wound in until its swivel is at the ring. Ours. */
+const WOUND_TIGHT = 0.6
+
+/** A swivel that is wound into the tip ring, with no bead before it to spare the ring and the knot. */
 export const noBeadAtTip: Rule = {
   id: 'no-bead-at-tip',
   check: ({ moments: { hand }, setup: { trace } }) => {
     const path = hand?.deciding
     const stop = path?.stopsAt.at === 'piece' ? pieceById(trace, path.stopsAt.id) : undefined
-    if (!path?.tooLong || path.beadAtTip || stop?.role !== 'hardware' || stop.attach.how !== 'joined') return []
+    if (
+      !path ||
+      path.beyondTipM < WOUND_TIGHT * path.rodReachM ||
+      path.beadAtTip ||
+      stop?.role !== 'hardware' ||
+      stop.attach.how !== 'joined'
+    )
+      return []
     const above = parentId(stop.attach)
     const line = lineById(trace, above)
     if (above !== OUTFIT && !line) return []

@@ -4,6 +4,7 @@ import { withStrand } from '../../edit/restring.ts'
 import { judge } from '../../moments/judge.ts'
 import { VERDICT_RANK, worseVerdict } from '../../moments/moment.ts'
 import { type Rush, rushOn } from '../../moments/rush.ts'
+import { givenDrag } from '../../setup/conditionsForFish.ts'
 import type { PreparedSetup } from '../../setup/prepareSetup.ts'
 import { length, say, strength } from '../../units/phrase.ts'
 import { type Found, type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
@@ -48,7 +49,7 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
             conditions.dragN,
             (eased) => rushOn({ ...setup, conditions: { ...conditions, dragN: eased } }, end, rush).verdict === 'holds',
           )
-          return dragN > 0 ? { conditions: { ...conditions, dragN } } : undefined
+          return dragN > 0 ? { conditions: { ...conditions, ...givenDrag(dragN) } } : undefined
         },
       },
       ...longerLeader(setup),

@@ -4,7 +4,10 @@ import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
-/** A snood on a turning swivel that is longer than the sinker's tail lies round the sinker. */
+/** Lengths nearer to each other than this are equal, m. */
+const ROUNDING_M = 1e-3
+
+/** A snood on a turning swivel that is no shorter than the sinker's tail lies round the sinker. */
 export const snoodPastSinker: Rule = {
   id: 'snood-past-sinker',
   check: ({ setup: { trace } }) => {
@@ -20,12 +23,12 @@ export const snoodPastSinker: Rule = {
       )
       const tailM = body.lengthM - stand.attach.atM
       const clippedDown = trace.pieces.some((piece) => piece.role === 'hardware' && piece.type === 'baitClip')
-      if (!sinks || snood.lengthM <= tailM || clippedDown) return []
+      if (!sinks || snood.lengthM < tailM - ROUNDING_M || clippedDown) return []
       return [
         {
           subject: snood.id,
           severity: 'caution',
-          why: say`${called(trace, snood.id)} is ${length(snood.lengthM)} and the line below its position only ${length(tailM)}. It wraps around the sinker.`,
+          why: say`${called(trace, snood.id)} is ${length(snood.lengthM)} and the line below its position ${length(tailM)}. It must be shorter, or it wraps around the sinker.`,
           figure: tailM > 0 ? snood.lengthM / tailM : snood.lengthM * 1000,
           remedies:
             tailM > 0.06

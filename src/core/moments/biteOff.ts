@@ -1,8 +1,16 @@
 import { hookDimensions } from '../catalogue/hooks.ts'
+import type { Target } from '../documents/fish.ts'
 import { isLine, labelledN, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece } from '../documents/trace.ts'
 import type { Setup } from '../setup/setup.ts'
-import { teethN } from './leader.ts'
+import { QUANTITIES } from '../units/quantities.ts'
+
+const LB = QUANTITIES.strength.units.lb
+/** Label that teeth ask of the line at the hook, over the root of the fish's mass, N per √kg. Nominal, ours. */
+const TEETH_N_PER_ROOT_KG = { none: 0, rasping: 9 * LB, cutting: 30 * LB }
+
+/** Label of mono that a fish's teeth ask of the line at the hook, N. */
+export const teethN = ({ teeth, typicalMassKg }: Target): number => TEETH_N_PER_ROOT_KG[teeth] * Math.sqrt(typicalMassKg)
 
 /** Labels that are this near are alike: less than a step. */
 export const NEAR_THE_TEETH = 0.85
