@@ -4,7 +4,7 @@ import { defaultWater } from '../../src/core/documents/water.ts'
 import { fixedOn, joined } from '../../src/core/edit/attach.ts'
 import { withLength, withoutClip, withPiece } from '../../src/core/edit/changes.ts'
 import type { Content } from '../fixtures/judgedDrafts.ts'
-import { base, fished, joint, lowered, of, outfit, set, under, withOutfit, without } from '../fixtures/judgedDrafts.ts'
+import { base, fished, inWords, joint, lowered, of, outfit, set, under, withOutfit, without } from '../fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../fixtures/outfits.ts'
 import { targetNamed } from '../fixtures/purposes.ts'
 import { catalogue } from '../fixtures/setups.ts'
@@ -31,6 +31,9 @@ const oldBacking = withOutfit(
 const heavyBait = of(base('runningLedger'), (trace) =>
   set('hook-bait', { bait: 'wholePouting', massKg: 0.15 })(set('hook-length', { strengthN: 8 * LB })(trace)),
 )
+
+const monoMain = braidOutfit(20, { wound: [mono(20)] as Outfit['wound'] })
+const onRock = water('anchor', { bed: 'rock', depthM: 15, streamMperS: 0.2 })
 
 export const BAD: readonly Bad[] = [
   {
@@ -545,5 +548,151 @@ export const BAD: readonly Bad[] = [
     name: 'an arm’s length in the notes',
     content: of(ledger, (trace) => ({ ...trace, notes: 'hook length: two arms lengths' })),
     say: 'arms-length',
+  },
+  // In words, as people tie them.
+  {
+    name: 'a sinker on rock with no weak link at all',
+    content: inWords(
+      'leader 40 lb 2 m, three-way swivel 4 (hook length 40 lb 60 cm, J 2/0, dead strip trimmed; bomb 200 g)',
+      onRock,
+    ),
+    say: 'no-weak-link',
+  },
+  {
+    name: 'a running ledger on rock with no weak link',
+    content: inWords('leader 40 lb 2 m, ball 90 g, bead, swivel 4, hook length 40 lb 60 cm, J 2/0, dead prawn', onRock),
+    say: 'no-weak-link',
+  },
+  {
+    name: 'a light leader over rock on a drift',
+    content: inWords('leader 30 lb 3 m, J 2/0, dead sandeel', water('drift', { bed: 'rock', depthM: 20 })),
+    say: 'chafes-on-rock',
+  },
+  {
+    name: 'a free bullet above a lure in rough ground',
+    content: inWords('leader 40 lb 1 m, bullet 14 g, J 2/0, soft lure 10 g', { fishes: 'worked', ...onRock }),
+    say: 'weight-parts-from-lure',
+  },
+  {
+    name: 'a live bait on mono without a swivel',
+    content: inWords('leader 30 lb 2 m, J 1/0, live bait 80 g', { on: monoMain, fishes: 'swims' }),
+    say: 'live-bait-twists',
+  },
+  {
+    name: 'one hook in one end of a long bait',
+    content: inWords('leader 40 lb 1 m, J 5/0, dead bait 250 g', { fishes: 'swims' }),
+    say: 'bait-half-hooked',
+  },
+  {
+    name: 'a wire too light for tope',
+    content: inWords('leader 60 lb 2 m, swivel 4, bite trace 20 lb 30 cm wire, circle 8/0, fillet', {
+      target: targetNamed('tope'),
+    }),
+    say: 'wire-too-light',
+  },
+  {
+    name: 'a drop too long to cast',
+    content: inWords('leader 60 lb 6 m, bomb 120 g', { castStyle: 'overhead', dropM: 3.4 }),
+    say: 'too-long-to-cast',
+  },
+  {
+    name: 'a body too long to cast from this rod',
+    content: inWords('leader 60 lb 6 m, swivel 4, body 60 lb 3.4 m (boom 1 m, snood 50 lb 30 cm, J 1/0, lugworm), bomb 120 g', {
+      castStyle: 'overhead',
+    }),
+    say: 'too-long-to-cast',
+  },
+  {
+    name: 'a leader 2.6 times the main line',
+    content: inWords('leader 130 lb 2 m, swivel 1/0, hook length 40 lb 1 m, J 1/0, fillet'),
+    say: 'leader-far-over-main',
+  },
+  {
+    name: 'a 1/0 swivel on 20 lb line',
+    content: inWords('leader 20 lb 2 m, ball 30 g, bead, swivel 1/0, hook length 15 lb 60 cm, J 1, lugworm', { on: monoMain }),
+    say: 'hardware-oversize',
+  },
+  {
+    name: 'two jig heads alike on legs alike',
+    content: inWords(
+      'leader 40 lb 1 m, three-way swivel 4 (snood 30 lb 60 cm, jig head 28 g 3/0; snood 30 lb 60 cm, jig head 28 g 3/0)',
+      { fishes: 'worked' },
+    ),
+    say: 'tandem-alike',
+  },
+  {
+    name: 'three linked hooks with opened eyes and no wire against teeth',
+    content: inWords('leader 60 lb 1 m, J 6/0, J 6/0 opened, J 6/0 opened, dead bait 150 g', { target: targetNamed('conger') }),
+    say: 'lighter-than-teeth',
+  },
+  {
+    name: 'an eye that was opened on strong line',
+    content: inWords('leader 60 lb 1 m, swivel 4, hook length 60 lb 50 cm, J 1 opened, dead prawn', {
+      dragN: 60,
+      dragAssumed: undefined,
+    }),
+    say: 'hook-straightens',
+  },
+  {
+    name: 'a hook line as long as the tail of the sinker that is to load first',
+    content: inWords(
+      'leader 60 lb 6 m, body 60 lb 1 m (stop knot 39 cm; swivel 40 cm, snood 50 lb 60 cm, J 1/0, lugworm; stop knot 41 cm in the line), bomb 120 g',
+    ),
+    say: 'snood-past-sinker',
+  },
+  {
+    name: 'a lower stop tied of other line, drawn in words',
+    content: inWords(
+      'leader 60 lb 6 m, body 60 lb 1 m (stop knot 39 cm; swivel 40 cm, snood 50 lb 30 cm, J 1/0, lugworm; stop knot 41 cm), bomb 120 g',
+      { castStyle: 'overhead' },
+    ),
+    say: 'lower-stop-slips',
+  },
+  {
+    name: 'two snoods that swing between their stops into each other, drawn in words',
+    content: inWords(
+      'leader 60 lb 6 m, body 60 lb 1.2 m (crimp 30 cm; swivel 50 cm, snood 50 lb 30 cm, J 1/0, lugworm; crimp 55 cm; crimp 70 cm; swivel 1 m, snood 50 lb 15 cm, J 1/0, lugworm; crimp 1.05 m), bomb 120 g',
+    ),
+    say: 'snoods-meet',
+  },
+  {
+    name: 'a trace whose swivel is wound into the tip ring',
+    content: inWords('leader 40 lb 4 m, swivel 4, hook length 40 lb 3.5 m, J 1, dead sandeel'),
+    say: 'no-bead-at-tip',
+  },
+  {
+    name: 'a bite-off in the take',
+    content: inWords('leader 60 lb 2 m, swivel 4, hook length 40 lb 60 cm, J 6/0, dead bait 100 g stitched', {
+      target: targetNamed('conger'),
+    }),
+    say: 'take watch',
+  },
+  {
+    name: 'a bite-off in the run',
+    content: inWords('leader 60 lb 2 m, swivel 4, hook length 40 lb 60 cm, J 6/0, dead bait 100 g stitched', {
+      target: targetNamed('conger'),
+    }),
+    say: 'run watch',
+  },
+  {
+    name: 'braid in the hand, for want of a leader that reaches down',
+    content: inWords('leader 40 lb 1 m, swivel 4, hook length 40 lb 60 cm, J 1, dead sandeel', {
+      landing: 'leadered',
+      freeboardM: 4,
+    }),
+    say: 'leader-out-of-reach',
+  },
+  {
+    name: 'hooks linked by a swivel that hold too little of the bait',
+    content: inWords('leader 60 lb 1 m, J 4/0, swivel 4, J 4/0, dead bait 200 g'),
+    say: 'hooks-off-bait',
+  },
+  {
+    name: 'a trace that holds at neaps only',
+    content: inWords(
+      'leader 40 lb 1 m, ball 100 g, bead, swivel 4, hook length 40 lb 60 cm, circle 2, lugworm',
+      water('anchor', { depthM: 20, streamMperS: 1, neapMperS: 0.3 }),
+    ),
+    say: 'sinker-too-light',
   },
 ]

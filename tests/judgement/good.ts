@@ -5,6 +5,7 @@ import { FAMILIES } from '../../src/core/families/families.ts'
 import type { Content } from '../fixtures/judgedDrafts.ts'
 import { base, fished, joint, lowered, of, ruleSet, set, withOutfit } from '../fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../fixtures/outfits.ts'
+import { contentOf, KINDS } from './kinds.ts'
 
 /** A trace that is sound: no finding above a note, and no moment that fails. */
 export type Good = { name: string; content: Content }
@@ -96,5 +97,7 @@ export const GOOD: readonly Good[] = [
     content: fished(base('clippedDown'), water('shore', { streamMperS: 0.4, distanceM: 70 })),
   },
   { name: 'a spool that was pulled', content: of(base('runningLedger'), set('leader', { pulled: true })) },
+  // Every kind that anglers tie, in words.
+  ...KINDS.map((kind) => ({ name: `${kind.name}, in words`, content: contentOf(kind) })),
   { name: 'a hook measured with a ruler', content: of(base('freeLine'), set('hook', { gapeM: 0.0139 })) },
 ]

@@ -74,6 +74,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   gapeM: is('gap', 'diameter'),
   wireM: is('wire', 'diameter'),
   offset: is('point offset', 'words', 'no'),
+  nailKg: is('nail weight', 'mass'),
   openedEye: is('eye opened'),
   weedGuard: is('weed guard'),
   barbless: is('barbless', 'words', 'no'),

@@ -63,6 +63,8 @@ export const ratedFields = {
 export const rigFields = {
   rigging: z.enum(RIGGING_IDS).optional(),
   tailM: z.number().min(0, 'must not be negative').max(3).optional(),
+  /** A nail weight in its head. */
+  nailKg: massKg.optional(),
 }
 /** Of a hook: what is cast on it as a head, and whether it swings from that on an eye of its own. */
 export const headFields = { headKg: massKg.optional(), headSwings: z.boolean().optional() }

@@ -81,7 +81,7 @@ export const BEARS_NOTHING: readonly Piece['role'][] = ['bait', 'sinker', 'float
 const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop', 'baitClip', 'breakBand']
 /** Types that a line is tied to on either side. */
 const TIED_IN: readonly string[] = ['threeWay', 'snap', 'eyedWire']
-const NEVER_AT_END: readonly string[] = ['bead', 'sleeve', 'tube', ...FAST_ON_LINE]
+export const NEVER_AT_END: readonly string[] = ['bead', 'sleeve', 'tube', ...FAST_ON_LINE]
 
 function tieNew(rig: Rig, { of, end }: { of: string; end?: 'near' | 'far' }, piece: Piece): Attach | undefined {
   const connection = defaultConnection(endById(rig, of), endOf(piece))

@@ -81,6 +81,46 @@ describe('a trace in words', () => {
     expect(pieceNamed(made(text), id)).toMatchObject(expected)
   })
 
+  test.each<[string, string, object]>([
+    [
+      'leader 2 m, stop knot, bead, swivel',
+      'stop-knot',
+      { attach: { how: 'fixed', on: 'leader', atM: expect.closeTo(1.96, 9) } },
+    ],
+    ['leader 2 m, ball 60 g, bead, swivel', 'sinker', { attach: { how: 'sliding', on: 'leader', stops: { below: 'swivel' } } }],
+    ['stop knot, bead, float 30 g, swivel, leader 1 m', 'stop-knot', { attach: { how: 'fixed', on: 'outfit', atM: 2 } }],
+    ['stop knot 3 m, bead, float 30 g, swivel, leader 1 m', 'stop-knot', { attach: { on: 'outfit', atM: 3 } }],
+    [
+      'body 1 m (stop knot 40 cm in the line 4 turns), bomb',
+      'stop-knot',
+      { attach: { joint: { connection: 'stopKnotOwn', turns: 4 } } },
+    ],
+    ['body 1 m (snood 20 cm, hook), bomb', 'snood', { attach: { to: 'loop' } }],
+    [
+      'leader 15 lb 1 m (hook 2 40 cm palomar), bomb',
+      'hook',
+      { attach: { how: 'fixed', on: 'leader', joint: { connection: 'palomar' } } },
+    ],
+    [
+      'leader 20 lb 1 m, loop (tag 10 cm, hook; tag, hook)',
+      'snood',
+      { strengthN: 20 * LB, lengthM: 0.1, attach: { joint: { connection: 'runsOn' } } },
+    ],
+    ['leader 20 lb 1 m, hook snell (tag, hook)', 'snood', { strengthN: 20 * LB, lengthM: 0.15, attach: { to: 'hook' } }],
+    ['leader 2 m, loop, bomb 100 g girth hitch', 'sinker', { attach: { to: 'loop', joint: { connection: 'girthHitch' } } }],
+    ['leader 2 m, J 2/0 opened eye weed guard', 'hook', { openedEye: true, weedGuard: true }],
+    ['leader 2 m, J 2/0 weedless', 'hook', { weedGuard: true }],
+    ['leader 2 m, J 2/0, soft lure 8 g nail 2 g o-ring', 'lure', { massKg: 0.008, nailKg: 0.002, rigging: 'ring' }],
+    ['leader 2 m, J 2/0, dead strip trimmed stitched', 'bait', { trimmed: true, rigging: 'stitched', alive: false }],
+  ])('what slides, stops, stands off or runs on: %s', (text, id, expected) => {
+    expect(pieceNamed(made(text), id)).toMatchObject(expected)
+  })
+
+  test('a weak link in words is the weak link of the trace', () =>
+    expect(made('leader 2 m, three-way swivel (rotten bottom 10 lb 50 cm, bomb 150 g; snood, hook)').weakLink).toBe(
+      'sinker-line',
+    ))
+
   test('two of one thing on a line stand beside each other', () => {
     const beads = made('leader 2 m (bead x2), swivel').pieces.filter(
       (piece) => piece.role === 'hardware' && piece.type === 'bead',

@@ -2,25 +2,34 @@ import { closest } from 'fastest-levenshtein'
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
 import type { Joint } from '../documents/fields.ts'
-import { isTied, jointOf, lineById, pieceById, pieceNamed } from '../documents/pieces.ts'
-import type { Trace } from '../documents/trace.ts'
+import { isTied, jointOf, lineById, parentId, pieceById, pieceNamed } from '../documents/pieces.ts'
+import type { LinePiece, Trace } from '../documents/trace.ts'
+import { OUTFIT } from '../documents/vocabulary.ts'
 import { misfitOf } from '../joints/connectionRules.ts'
 import { isKnot } from '../knots/choose.ts'
 import { KNOT_FACTS } from '../knots/facts.ts'
 import type { Rig } from '../setup/setup.ts'
-import { putIn, type Step } from './addPart.ts'
-import { withJoint } from './changes.ts'
+import { NEVER_AT_END, putIn, type Step } from './addPart.ts'
+import { fixedOn } from './attach.ts'
+import { withJoint, withPiece } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
-import { type NewPart, newParts } from './newParts.ts'
+import { type NewPart, newParts, SINGLE_PARTS } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { ALIVE, KNOT_WORDS, PART_SYNONYMS } from './synonyms.ts'
+import { ALIVE, KNOT_WORDS, PART_SYNONYMS, WEAK } from './synonyms.ts'
 import { detailed, splitDetails } from './wordDetails.ts'
 
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
 type Item = { words: string; count: number; on: Item[][] }
 
 /** What a word stands for: a part, and what is set of it at once. */
-type Word = { name: string; part: NewPart; set: object }
+type Word = { name: string; part: NewPart; set: object; joint?: Joint; weak?: boolean }
+
+/** Riders that nothing is said of sit so far apart above what hangs below them, and a stop so far over its float, m. */
+const RIDERS_APART_M = 0.02
+const FISHES_UNDER_FLOAT_M = 2
+
+/** Length of a tag that nobody measured, m. Ours. */
+const TAG_M = 0.15
 
 /** More characters than anyone writes of one trace. */
 const MAX_WRITTEN = 4_000
@@ -30,7 +39,7 @@ export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
 
 /**
  * The trace with parts put in as they are written: `leader 40 lb 3 m, swivel, snood 60 cm, hook 2/0, bait`. After a comma comes what
- * hangs from the part before; in brackets what rides on a line, or hangs from a part, each after a semicolon; sizes, and the knot it is tied by,
+ * hangs from the part before, or, of sinkers, floats, beads and stops with more after them, what rides above that; in brackets what rides on a line, or hangs from a part, each after a semicolon; sizes, and the knot it is tied by,
  * stand with their part.
  */
 export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
@@ -137,12 +146,21 @@ class Drawing {
     const takes = place.at === 'end' ? place.takes : undefined
     const made: [Item, string][] = []
     let at: Place = place
-    for (const item of chain.flatMap((each) => Array.from({ length: each.count }, () => each))) {
+    let riders: Item[] = []
+    const items = chain.flatMap((each) => Array.from({ length: each.count }, () => each))
+    for (const [i, item] of items.entries()) {
+      if (at.at === 'end' && i < items.length - 1 && this.rides(item)) {
+        riders.push(item)
+        continue
+      }
       const step = this.put(item, at)
       if (!step.ok) return `${item.words}: ${step.why}`
       this.trace = step.trace
-      this.last = step.id
       made.push([item, step.id])
+      const why = at.at === 'end' ? this.ride(riders, at.of, made) : undefined
+      if (why !== undefined) return why
+      riders = []
+      this.last = step.id
       const taken = takes !== undefined && hangsFrom(this.trace, takes, step.id)
       at = { at: 'end', of: step.id, ...(taken ? { takes } : {}) }
     }
@@ -162,16 +180,67 @@ class Drawing {
     return undefined
   }
 
-  private put({ words }: Item, place: Place): Step {
+  /** Whether a part that others follow rides on the line above them: what never hangs from an end, a sinker, a float. */
+  private rides({ words }: Item): boolean {
+    const read = this.read(words)
+    if (typeof read === 'string') return false
+    const { part } = read
+    return part.kind === 'sinker' || part.kind === 'float' || (part.kind === 'hardware' && NEVER_AT_END.includes(part.type))
+  }
+
+  /** Puts riders on a line, one above the other, just above what hangs from its end; a stop over a float as far up as it fishes. */
+  private ride(riders: readonly Item[], of: string, made: [Item, string][]): string | undefined {
+    const line = of === OUTFIT ? OUTFIT : lineById(this.trace, of)?.id
+    const [first] = riders
+    if (first && line === undefined) return `${first.words}: no line above it to slide on`
+    const endM = line === undefined || line === OUTFIT ? 0 : (lineById(this.trace, line)?.lengthM ?? 0)
+    const stepM = line === OUTFIT ? RIDERS_APART_M : Math.min(RIDERS_APART_M, endM / (riders.length + 1))
+    const float = riders.findIndex(({ words }) => this.kindOf(words) === 'float')
+    for (const [i, item] of riders.entries()) {
+      const placeM = this.placeOf(item.words)
+      const overFloat =
+        i === 0 && float > 0 ? Math.min(FISHES_UNDER_FLOAT_M, line === OUTFIT ? FISHES_UNDER_FLOAT_M : endM / 2) : 0
+      const upM = placeM ?? Math.max(overFloat, (riders.length - i) * stepM)
+      const step = this.put(item, { at: 'along', line: line ?? OUTFIT, downM: endM - upM }, true)
+      if (!step.ok) return `${item.words}: ${step.why}`
+      this.trace = step.trace
+      made.push([item, step.id])
+    }
+    return undefined
+  }
+
+  private kindOf(words: string): NewPart['kind'] | undefined {
+    const read = this.read(words)
+    return typeof read === 'string' ? undefined : read.part.kind
+  }
+
+  private placeOf(words: string): number | undefined {
+    const read = this.read(words)
+    return typeof read === 'string' ? undefined : read.placeM
+  }
+
+  /** @param placed its place is found already, whatever it says of it. */
+  private put({ words }: Item, place: Place, placed = false): Step {
     const read = this.read(words)
     if (typeof read === 'string') return { ok: false, why: read }
-    const { part, set, placeM, joint } = read
+    const { part, set, placeM, joint, weak } = read
+    if (part.kind === 'line' && place.at === 'along') return this.onLoop(words, place)
     if (placeM !== undefined && place.at !== 'along')
       return { ok: false, why: 'only parts on a line have a position; write it in the brackets of its line' }
-    const here = placeM !== undefined && place.at === 'along' ? { ...place, downM: placeM } : place
-    const step = putIn({ ...this.rig, trace: this.trace }, here, { ...part, set })
+    const here = placeM !== undefined && place.at === 'along' && !placed ? { ...place, downM: placeM } : place
+    const strand = joint?.connection === 'runsOn' && place.at === 'end' ? this.strandAbove(place.of) : {}
+    const put = putIn({ ...this.rig, trace: this.trace }, here, { ...part, set: { ...strand, ...set } })
+    const step = put.ok && weak ? { ...put, trace: { ...put.trace, weakLink: put.id } } : put
     if (!step.ok || !joint) return step
     const piece = pieceNamed(step.trace, step.id)
+    // A hook that is tied part-way does not slide.
+    if (piece.role === 'hook' && piece.attach.how === 'sliding') {
+      const { on, atM } = piece.attach
+      return {
+        ...step,
+        trace: withPiece(step.trace, step.id, (old) => ({ ...old, attach: { ...fixedOn(on, atM), joint } }) as typeof old),
+      }
+    }
     const now = jointOf(piece)
     const canBeTied =
       now !== undefined && (isTied(now) || misfitOf({ ...this.rig, trace: step.trace }, piece, joint) === undefined)
@@ -179,8 +248,27 @@ class Drawing {
     return { ...step, trace: withJoint(step.trace, step.id, () => joint) }
   }
 
+  /** A line that stands off another hangs from a loop tied in it. */
+  private onLoop(words: string, place: Place): Step {
+    const loop = putIn({ ...this.rig, trace: this.trace }, place, SINGLE_PARTS.loop)
+    if (!loop.ok) return loop
+    this.trace = loop.trace
+    return this.put({ words, count: 1, on: [] }, { at: 'end', of: loop.id })
+  }
+
+  /** The line that a loop or a hook is tied in: a tag of it is the same line. */
+  private strandAbove(of: string): Partial<LinePiece> {
+    const from = pieceById(this.trace, of)
+    const line = from && lineById(this.trace, parentId(from.attach))
+    if (!line) return {}
+    const { material, strengthN, diameterM } = line
+    return { material, strengthN, ...(diameterM === undefined ? {} : { diameterM }) }
+  }
+
   /** What the words of one part say, or what of them is not understood. */
-  private read(words: string): string | { part: NewPart; set: object; placeM?: number | undefined; joint?: Joint | undefined } {
+  private read(
+    words: string,
+  ): string | { part: NewPart; set: object; placeM?: number | undefined; joint?: Joint | undefined; weak?: boolean | undefined } {
     const knotFirst = this.knotIn(words.split(/\s+/))
     const word = this.wordFor(words) ?? this.wordFor(knotFirst.rest.join(' '))
     if (!word) return this.nearest(words)
@@ -200,7 +288,7 @@ class Drawing {
       placeM = detail.placeM ?? placeM
       Object.assign(set, detail.set)
     }
-    return { part, set, placeM, joint }
+    return { part, set, placeM, joint: joint ?? word.joint, weak: word.weak }
   }
 
   private nearest(words: string): string {
@@ -270,7 +358,9 @@ function wordsOf(catalogue: Catalogue): Word[] {
       ...word,
       name: each,
       set: { ...word.set, ...(each in ALIVE ? { alive: ALIVE[each] } : {}) },
+      ...(WEAK.includes(each) ? { weak: true } : {}),
     }))
   })
-  return [...own, ...others]
+  const tag = parts.snood && { name: 'tag', part: parts.snood, set: { lengthM: TAG_M }, joint: { connection: 'runsOn' as const } }
+  return [...own, ...others, ...(tag ? [tag] : [])]
 }

@@ -1,12 +1,15 @@
 import type { ConnectionId, Rigging } from '../catalogue/ids.ts'
 
+/** Words for a sinker line that is meant to break first. */
+export const WEAK: readonly string[] = ['rotten bottom', 'weak link', 'breakaway link', 'sacrificial link', 'break off']
+
 /** Other words for parts, and the name that each part goes by in the catalogue or among the new parts. */
 // biome-ignore format: a table reads better in columns
 export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   snood: ['dropper', 'hook length', 'hooklength', 'hook line', 'hook snood', 'branch line', 'gangion', 'ganion'],
   leader: ['shock leader', 'shocker', 'tippet', 'trace leader', 'top shot', 'topshot', 'mono cap', 'wind on leader', 'wind on', 'windon'],
   'bite trace': ['bite leader', 'wire trace', 'bite tippet', 'shock tippet', 'wire leader', 'wire'],
-  'sinker line': ['rotten bottom', 'weak link', 'breakaway link', 'sacrificial link', 'break off'],
+  'sinker line': WEAK,
   sinker: ['lead', 'weight', 'plummet'],
   'wired grip': ['grip lead', 'wired lead', 'wired sinker', 'grip sinker', 'grip weight', 'sputnik', 'grapnel sinker', 'star sinker', 'breakout lead', 'breakaway lead', 'gripper'],
   bomb: ['bank sinker', 'casting lead'],
@@ -67,7 +70,6 @@ export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
   bound: 'bound',
   whipped: 'bound',
   flush: 'flush',
-  'o-ring': 'ring',
   ring: 'ring',
 }
 
@@ -88,8 +90,6 @@ export const GENERIC = [
   'an',
   'the',
   'eye',
-  'weed',
-  'guard',
   'of',
   'and',
 ]

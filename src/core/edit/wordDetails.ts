@@ -27,7 +27,10 @@ export function splitDetails(words: readonly string[]): string[] {
   for (const [i, word] of words.entries()) {
     const next = words[i + 1] ?? ''
     if (BEFORE_SIZE.includes(word) && /^#?\d/.test(next)) continue
-    if (goesOn(details.at(-1) ?? '', word, next)) details.push(`${details.pop()} ${word}`)
+    if (word === 'o' && next === 'ring') continue
+    if (details.at(-1) === 'nail' || (details.at(-1)?.startsWith('nail ') && isUnit(word)))
+      details.push(`${details.pop()} ${word}`)
+    else if (goesOn(details.at(-1) ?? '', word, next)) details.push(`${details.pop()} ${word}`)
     else if (!GENERIC.includes(word)) details.push(word)
   }
   return details
@@ -35,6 +38,7 @@ export function splitDetails(words: readonly string[]): string[] {
 
 /** Whether a word goes on with the measure before it. */
 function goesOn(before: string, word: string, next: string): boolean {
+  if (before === 'weed') return word === 'guard'
   if (NUMBER.test(before)) return isUnit(word) || FRACTION.test(word)
   if (ENDS_IN_FEET.test(before)) return /^\d+$/.test(word) && (INCHES.test(next) || !isUnit(next))
   return ENDS_IN_FEET_AND_NUMBER.test(before) && INCHES.test(word)
@@ -83,7 +87,7 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       if (text === 'barbless') return { set: { barbless: true } }
       if (text === 'offset') return { set: { offset: true } }
       if (text === 'opened') return { set: { openedEye: true } }
-      if (text === 'guarded' || text === 'weedless') return { set: { weedGuard: true } }
+      if (text === 'weed guard' || text === 'weedless') return { set: { weedGuard: true } }
       const headKg = quantity('mass')
       if (headKg !== undefined) return { set: { headKg } }
       if (text === 'swinging' && part.set && 'headKg' in part.set) return { set: { headSwings: true } }
@@ -102,6 +106,9 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       if (text === 'floating') return { set: { floats: true } }
       if (part.kind === 'bait' && ['alive', 'live', 'dead'].includes(text)) return { set: { alive: text !== 'dead' } }
       if (part.kind === 'bait' && text === 'trimmed') return { set: { trimmed: true } }
+      const nail = /^nail (.+)$/.exec(text)?.[1]
+      const nailed = nail === undefined ? undefined : parseQuantity('mass', nail, '')
+      if (nailed?.ok && !nailed.bare) return { set: { nailKg: nailed.si } }
       const rigging = RIGGING_WORDS[text]
       if (rigging) return { set: { rigging } }
       const lengthM = quantity('length')

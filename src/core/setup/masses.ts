@@ -8,12 +8,13 @@ import type { Rig } from './setup.ts'
 export function massOfKg(catalogue: Catalogue, piece: Piece): number {
   switch (piece.role) {
     case 'sinker':
-    case 'lure':
     case 'light':
     case 'float':
       return piece.massKg
+    case 'lure':
+      return piece.massKg + (piece.nailKg ?? 0)
     case 'bait':
-      return piece.massKg ?? catalogue.baits[piece.bait].massKg
+      return (piece.massKg ?? catalogue.baits[piece.bait].massKg) + (piece.nailKg ?? 0)
     case 'hook':
       return (hookDimensions(catalogue, piece.pattern, piece.size)?.massKg ?? 0) + (piece.headKg ?? 0)
     case 'hardware':

@@ -26,7 +26,8 @@ export const hookStraightens: Rule = {
       if (verdict === 'holds') return []
       const dimensions = hookDimensions(catalogue, hook.pattern, hook.size, hook)
       if (!dimensions) return []
-      const opensN = straighteningLoadN(dimensions.wireM, dimensions.gapeM)
+      // An opened eye bears less than the bend.
+      const opensN = weakest.id === hook.id ? weakest.strengthN : straighteningLoadN(dimensions.wireM, dimensions.gapeM)
       const neededN = Math.max(
         opensFirst === 'holds' ? 0 : (setup.conditions.dragN * weakest.strengthN) / drag.ceilingN,
         margin && margin.verdict !== 'holds' ? opensN / margin.margin : 0,

@@ -19,7 +19,7 @@ export const weightPartsFromLure: Rule = {
         {
           subject: sinker.id,
           severity: 'caution' as const,
-          why: say`${called(trace, sinker.id)} slides free of the lure. In rough ground it falls into cracks by itself and snags.`,
+          why: say`${called(trace, sinker.id)} slides free of the lure. In rough ground it falls into cracks and snags.`,
           figure: 1,
           remedies: [
             byEdit('peg it with a rubber stop', () =>
