@@ -4,8 +4,9 @@ import { defaultWater, type Water } from '../../src/core/documents/water.ts'
 import { withLength } from '../../src/core/edit/changes.ts'
 import type { MomentResult } from '../../src/core/moments/moment.ts'
 import { VERDICT_RANK } from '../../src/core/moments/moment.ts'
+import { atDepth } from '../depth.ts'
 import { base, type Content, fished, judged, lowered, of, set, withOutfit } from '../fixtures/judgedDrafts.ts'
-import { LB } from '../fixtures/outfits.ts'
+import { braidOutfit, LB } from '../fixtures/outfits.ts'
 import { catalogue } from '../fixtures/setups.ts'
 
 type Moment = 'cast' | 'settle' | 'run' | 'hand'
@@ -32,6 +33,8 @@ const ledger = base('runningLedger')
 const low = base('runningLedger', lowered)
 const inWater = (method: Water['method'], more: Partial<Water>) =>
   fished(low, { water: { ...defaultWater(catalogue, method), ...more } })
+
+const inWaterSettled = (method: Water['method'], more: Partial<Water>) => judged(inWater(method, more)).settle!.holding!
 
 describe('sweeps', () => {
   test('a firmer drag', () =>
@@ -130,5 +133,48 @@ describe('sweeps', () => {
     const wantedM = 150 * deep.conditions.water!.scope
     expect(inputs.find(({ key }) => key === 'lineOut')).toMatchObject({ value: wantedM, origin: 'computed' })
     expect(margin).toBeLessThan(judged(fished(low, { lineOutM: 10 })).run!.margin)
+  })
+
+  const mono = braidOutfit(20, { wound: [{ role: 'main', material: 'mono', strengthN: 20 * LB }] })
+  const DEPTHS_M = [
+    [6, 15],
+    [3, 6, 10, 15, 25, 45, 80],
+  ]
+  const WAYS = [
+    { method: 'anchor', across: 0 },
+    { method: 'uptide', across: 0 },
+    { method: 'drift', across: 0 },
+    { method: 'drift', across: 0.3 },
+    { method: 'shore', across: 0 },
+  ] as const
+
+  test.each(WAYS)(
+    'every stream from none to 3 m/s, $method, $across m/s across: no band without an answer, none holds better',
+    ({ method, across }) => {
+      for (const on of [undefined, mono])
+        for (const depthM of DEPTHS_M[atDepth(0, 1)]!) {
+          if (method === 'shore' && depthM > 20) continue
+          const settled = from(0, 3, atDepth(16, 61)).map((streamMperS) => {
+            const drifting = { driftMperS: method === 'drift' ? 0.6 * streamMperS : 0, driftAcrossMperS: across }
+            const water = { ...defaultWater(catalogue, method), depthM, streamMperS, ...drifting }
+            return judged(fished(base('runningLedger', lowered, on), { water })).settle!
+          })
+          const last = settled.findLastIndex(({ holding }) => holding!.wantedKg !== undefined)
+          expect(last).toBeGreaterThanOrEqual(0)
+          for (const [i, { verdict, holding }] of settled.entries()) {
+            if (i <= last) expect(holding!.wantedKg, `${depthM} m, ${i}`).toBeDefined()
+            const before = settled[i - 1]
+            if (before) expect(VERDICT_RANK[verdict]).toBeGreaterThanOrEqual(VERDICT_RANK[before.verdict])
+          }
+        }
+    },
+  )
+
+  test('a stronger wind across a drift asks for more', () => {
+    const wanted = from(0, 0.6, 13).map(
+      (driftAcrossMperS) =>
+        inWaterSettled('drift', { depthM: 40, streamMperS: 0.5, driftMperS: 0.5, driftAcrossMperS }).wantedKg!,
+    )
+    for (const [i, kg] of wanted.entries()) if (i > 0) expect(kg).toBeGreaterThan(wanted[i - 1]!)
   })
 })

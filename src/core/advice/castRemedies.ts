@@ -10,7 +10,7 @@ import { type Cast, type LoadedLink, overPull } from '../moments/cast.ts'
 import { CAST_OVER_PEAK, NEAR_THE_RULE } from '../moments/thresholds.ts'
 import { weakLinkKeys } from '../moments/weakLink.ts'
 import type { Judged, Remedy } from './finding.ts'
-import { called, outfitLeader, ownPiece, withStrength } from './remedies.ts'
+import { called, fittedRemedy, outfitLeader, ownPiece, withStrength } from './remedies.ts'
 
 const STYLES = CAST_STYLE_IDS.filter((style) => style !== 'none')
 /** What a wet knot keeps of a leader, on the safe side. */
@@ -58,6 +58,20 @@ export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
       }),
     },
   ]
+}
+
+/** What a label is over the line it is fitted to; the cast asks for the part itself. */
+const FITTED = 1.3
+
+/** The part that falls short the most, in the size that bears its part of the cast. */
+export function stouterPart(judged: Judged, cast: Cast): Remedy[] {
+  const short = shortOfTrace(judged, cast).flatMap((link) => {
+    const piece = link.ref.at === 'piece' ? ownPiece(judged, link.ref.id) : undefined
+    return piece?.role === 'hardware' ? [{ piece, link }] : []
+  })
+  const [worst] = short.toSorted((a, b) => overPull(a.link) - overPull(b.link))
+  const remedy = worst && fittedRemedy(judged, worst.piece, (SPARE * CAST_OVER_PEAK.holds * worst.link.loadN) / FITTED)
+  return remedy ? [remedy] : []
 }
 
 /** The line that a link is, or the line of the trace that its strength is a share of. */

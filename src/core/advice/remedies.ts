@@ -1,9 +1,10 @@
 import { efficiencyOf } from '../catalogue/catalogue.ts'
+import { fittedTo } from '../catalogue/hardware.ts'
 import type { ConnectionId, Joins } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
 import { pieceIdOf } from '../documents/linkRef.ts'
 import { hungFrom, isHardware, isLine, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
-import type { HookPiece, LinePiece, Piece, Trace } from '../documents/trace.ts'
+import type { HardwarePiece, HookPiece, LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeId, withJoint, withPiece } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
@@ -104,6 +105,24 @@ const STOUT: Partial<Record<Joins, readonly ConnectionId[]>> = {
   'end-loop': ['nonSlipLoop', 'palomar', 'crimpLoop'],
   'line-line': ['fg', 'modifiedAlbright', 'doubleUni'],
   doubles: ['bimini'],
+}
+
+/** Hardware of the size, or the label, that suits a line of a strength. */
+export function fittedRemedy({ setup: { trace, catalogue } }: Judged, piece: HardwarePiece, lineN: number): Remedy | undefined {
+  const fitted = fittedTo(catalogue, piece.type, lineN)
+  const { size, strengthN } = fitted
+  if (size === piece.size && strengthN === piece.strengthN) return undefined
+  const name = withA(catalogue.hardware[piece.type].name)
+  const which = size === undefined ? 'with a higher label' : `of size ${size}`
+  return {
+    label: `use ${name} ${which}`,
+    make: () => ({
+      trace: withPiece(trace, piece.id, (old) => {
+        const { strengthN: _label, size: _size, ...rest } = old as HardwarePiece
+        return { ...rest, ...fitted }
+      }),
+    }),
+  }
 }
 
 /** The first of the stout knots that suits both lines and beats what is tied now; undefined where none does. */

@@ -1,5 +1,6 @@
 import type { Catalogue } from './catalogue.ts'
 import type { HardwareType } from './ids.ts'
+import { labelAtLeastN } from './labels.ts'
 
 /** Strength of a size of hardware, N; undefined where the type has no such size or carries no pull. */
 export function hardwareStrengthN(catalogue: Catalogue, type: HardwareType, size: string): number | undefined {
@@ -13,6 +14,13 @@ const OVER_LINE = 1.3
 export function hardwareFor(catalogue: Catalogue, type: HardwareType, lineN: number): string | undefined {
   const { sizes } = catalogue.hardware[type]
   return (sizes.find(({ strengthN }) => strengthN >= OVER_LINE * lineN) ?? sizes.at(-1))?.size
+}
+
+/** What is said of a piece of hardware that suits a line: its size, or its label where it is sold by that; nothing of a type without sizes. */
+export function fittedTo(catalogue: Catalogue, type: HardwareType, lineN: number): { size?: string; strengthN?: number } {
+  if (catalogue.hardware[type].byLabel) return { strengthN: labelAtLeastN(OVER_LINE * lineN) }
+  const size = hardwareFor(catalogue, type, lineN)
+  return size === undefined ? {} : { size }
 }
 
 /** How mass grows with strength from size to size: between an area and a volume. Nominal. */

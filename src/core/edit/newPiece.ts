@@ -1,4 +1,4 @@
-import { hardwareFor } from '../catalogue/hardware.ts'
+import { fittedTo } from '../catalogue/hardware.ts'
 import { labelAtLeastN, labelAtMostN } from '../catalogue/labels.ts'
 import { isLine, labelledN, parentId, pieceNamed } from '../documents/pieces.ts'
 import type { Attach, Piece } from '../documents/trace.ts'
@@ -27,13 +27,13 @@ function usualPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
       return { id: id(idOf(part.name)), role: part.role, material, strengthN, lengthM: part.lengthM, attach }
     }
     case 'hardware': {
-      const size = hardwareFor(catalogue, part.type, aboveN)
       return {
         id: id(idOf(catalogue.hardware[part.type].name)),
         role: 'hardware',
         type: part.type,
         attach,
-        ...(size === undefined ? {} : { size }),
+        // A size that is said stands for the label.
+        ...(part.set && 'size' in part.set ? {} : fittedTo(catalogue, part.type, aboveN)),
       }
     }
     case 'hook': {

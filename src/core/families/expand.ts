@@ -1,6 +1,6 @@
 import { boreM, swivelWidthM } from '../catalogue/bores.ts'
 import type { Catalogue } from '../catalogue/catalogue.ts'
-import { hardwareFor } from '../catalogue/hardware.ts'
+import { fittedTo } from '../catalogue/hardware.ts'
 import type { Material } from '../catalogue/ids.ts'
 import { labelAtLeastN, labelAtMostN } from '../catalogue/labels.ts'
 import type { Outfit } from '../documents/outfit.ts'
@@ -100,8 +100,8 @@ class Expansion {
       const strengthN = Math.max(this.strengthN(row.strength), this.bearsHook(row) ? this.basis.atHookN : 0)
       this.done.push({ id, role: row.line, material, strengthN, lengthM, attach })
     } else if ('part' in row) {
-      const size = hardwareFor(this.basis.catalogue, row.part, (row.share ?? 1) * this.basis.leaderN)
-      this.done.push({ id, role: 'hardware', type: row.part, attach, ...(size === undefined ? {} : { size }) })
+      const fitted = fittedTo(this.basis.catalogue, row.part, (row.share ?? 1) * this.basis.leaderN)
+      this.done.push({ id, role: 'hardware', type: row.part, attach, ...fitted })
     } else if ('sinker' in row) {
       const shape = (row.massKg === 'sinkerKg' ? this.wishes.sinkerShape : undefined) ?? row.sinker
       this.done.push({ id, role: 'sinker', shape, massKg: this.amount(row.massKg), attach })

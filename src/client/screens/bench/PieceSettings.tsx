@@ -129,8 +129,17 @@ type SizeProps = {
 
 function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
   const show = useShow()
-  const { sizes } = catalogue.hardware[piece.type]
+  const { sizes, byLabel } = catalogue.hardware[piece.type]
   if (sizes.length === 0) return <p className="text-quiet">This part carries no load.</p>
+  const strength = (placeholder: string, label?: string) => (
+    <OwnStrength
+      strengthN={piece.strengthN}
+      placeholder={placeholder}
+      {...(label ? { label } : {})}
+      onChange={(strengthN) => onChange({ strengthN })}
+    />
+  )
+  if (byLabel && piece.size === undefined) return strength('see its packet', 'label')
   const nominalN = sizes.find(({ size }) => size === piece.size)?.strengthN
   return (
     <>
@@ -145,22 +154,23 @@ function HardwareSize({ catalogue, piece, onChange }: SizeProps) {
           ]}
         />
       </Field>
-      <OwnStrength
-        strengthN={piece.strengthN}
-        placeholder={nominalN === undefined ? 'see its packet' : `nominal ${show.computed('strength', nominalN)}`}
-        onChange={(strengthN) => onChange({ strengthN })}
-      />
+      {strength(nominalN === undefined ? 'see its packet' : `nominal ${show.computed('strength', nominalN)}`)}
     </>
   )
 }
 
-type StrengthProps = { strengthN: number | undefined; placeholder: string; onChange: (strengthN: number | undefined) => void }
+type StrengthProps = {
+  strengthN: number | undefined
+  label?: string
+  placeholder: string
+  onChange: (strengthN: number | undefined) => void
+}
 
 /** A strength of the part’s own, or emptied none. */
-function OwnStrength({ strengthN, placeholder, onChange }: StrengthProps) {
+function OwnStrength({ strengthN, label = 'strength', placeholder, onChange }: StrengthProps) {
   return (
     <QuantityField
-      label="strength"
+      label={label}
       quantity="strength"
       valueSi={strengthN}
       placeholder={placeholder}

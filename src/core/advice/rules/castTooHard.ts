@@ -4,7 +4,7 @@ import { restsOnPulls } from '../../joints/ownFigures.ts'
 import { nearestToGiving, overPull } from '../../moments/cast.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
 import { mass, say, strength } from '../../units/phrase.ts'
-import { gentlerCast, shortOfTrace, stouterLines } from '../castRemedies.ts'
+import { gentlerCast, shortOfTrace, stouterLines, stouterPart } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { called, partsOfLink, retied, stouterKnot } from '../remedies.ts'
 
@@ -36,6 +36,7 @@ export const castTooHard: Rule = {
         figure: CAST_OVER_PEAK.holds / times,
         remedies: [
           ...(piece && better ? [retied(judged, piece.id, better)] : []),
+          ...stouterPart(judged, cast),
           ...stouterLines(judged, cast),
           ...gentlerCast(judged),
         ],

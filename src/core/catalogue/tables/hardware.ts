@@ -45,13 +45,22 @@ export type HardwareItem = {
   /** Of the middle one of its sizes. */
   massKg: number
   unitCost: number
+  /** Sold by the strength on its label rather than by a size. */
+  byLabel?: boolean
 }
 
 /** Hardware: strength relative to the barrel swivel of the same size. Nominal; masses and unit costs ours, for the scenario. */
 export const HARDWARE = {
   swivel: { name: 'swivel', sizes: scaled(BARREL_N, 1), spread: 0.05, massKg: 0.001, unitCost: 0.15 },
   rollingSwivel: { name: 'rolling swivel', sizes: scaled(BARREL_N, 1.2), spread: 0.05, massKg: 0.001, unitCost: 0.25 },
-  ballBearingSwivel: { name: 'ball-bearing swivel', sizes: scaled(BARREL_N, 1.2), spread: 0.05, massKg: 0.0015, unitCost: 1.2 },
+  ballBearingSwivel: {
+    name: 'ball-bearing swivel',
+    sizes: scaled(BARREL_N, 1.2),
+    spread: 0.05,
+    massKg: 0.0015,
+    unitCost: 1.2,
+    byLabel: true,
+  },
   threeWay: { name: 'three-way swivel', sizes: scaled(BARREL_N, 0.7), spread: 0.05, massKg: 0.002, unitCost: 0.5 },
   snap: { name: 'snap', sizes: scaled(BARREL_N, 0.65), spread: 0.08, massKg: 0.001, unitCost: 0.3 },
   snapSwivel: { name: 'snap swivel', sizes: scaled(BARREL_N, 0.65), spread: 0.08, massKg: 0.002, unitCost: 0.45 },
