@@ -43,21 +43,23 @@ export function tellOnce(findings: readonly Finding[]): Finding[] {
     const cause = causes.get(finding.id)
     return cause ? rootOf(cause) : finding
   }
+  if (causes.size === 0) return [...findings]
+  const followers = findings.filter(({ id }) => causes.has(id))
   return findings.flatMap((finding) => {
     if (causes.has(finding.id)) return []
-    const effects = findings.filter((each) => each !== finding && rootOf(each) === finding)
+    const effects = followers.filter((each) => rootOf(each) === finding)
     return [effects.length > 0 ? withEffects(finding, effects) : finding]
   })
 }
 
 /** The finding that another follows from: of the rule that comes first among its causes. */
 function causeOf(finding: Finding, findings: readonly Finding[]): Finding | undefined {
-  const { of = [], anywhere } = EFFECTS[finding.rule] ?? {}
-  if (finding.aside !== undefined) return undefined
-  const sharing = findings.filter(
-    ({ aside, about }) => aside === undefined && (anywhere || about.some((id) => finding.about.includes(id))),
-  )
-  return of.flatMap((rule) => sharing.find((each) => each.rule === rule) ?? [])[0]
+  const effect = EFFECTS[finding.rule]
+  if (!effect || finding.aside !== undefined) return undefined
+  const { of, anywhere } = effect
+  const isCause = ({ rule, aside, about }: Finding) =>
+    of.includes(rule) && aside === undefined && (anywhere || about.some((id) => finding.about.includes(id)))
+  return findings.filter(isCause).toSorted((a, b) => of.indexOf(a.rule) - of.indexOf(b.rule))[0]
 }
 
 function withEffects(cause: Finding, effects: readonly Finding[]): Finding {
