@@ -52,7 +52,7 @@ export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   const names = [...wanted.keys()].map(({ id }) => called(trace, id))
   return [
     {
-      label: `step ${listed(names)} up to ${wanted.size === 1 ? 'a label that holds' : 'labels that hold'} the cast`,
+      label: `use a stronger line for ${listed(names)}, so the cast holds`,
       make: () => ({
         trace: [...wanted].reduce((made, [{ id }, strengthN]) => withStrength(made, id, () => strengthN), trace),
       }),

@@ -51,7 +51,7 @@ export const chainTooWeakForDrag: Rule = {
                   judged,
                   line,
                   labelAtLeastN((1.02 * line.strengthN) / run.margin),
-                  `step ${called(trace, line.id)} up to a label that holds the drag`,
+                  `use a stronger line for ${called(trace, line.id)}, so the drag holds`,
                 ),
               ]
             : []),

@@ -23,8 +23,8 @@ export const equalLabels: Rule = {
         why: say`Main line and leader are both ${strength(mainN)}. There is no fuse, so any knot can break first.`,
         figure: 1 - goesFirst.probability,
         remedies: [
-          restrung(judged, leader, down, 'step the leader down a label, so it breaks first'),
-          restrung(judged, leader, up, 'step the leader up a label, so the main line or its knot breaks first'),
+          restrung(judged, leader, down, 'use the next lighter leader, so it breaks first'),
+          restrung(judged, leader, up, 'use the next stronger leader, so the main line or its knot breaks first'),
         ],
       },
     ]

@@ -18,7 +18,7 @@ export const weakLinkNotWeaker: Rule = {
     const path = judged.moments.snag?.paths.find(({ wanted, verdict }) => wanted === 'weakLink' && verdict !== 'holds')
     if (!line || !path?.weakLinkShare) return []
     const label = labelAtMostN((line.strengthN * WELL_UNDER) / path.weakLinkShare)
-    const thinner = restrung(judged, line, label, `step ${called(trace, line.id)} down to a label that breaks first`)
+    const thinner = restrung(judged, line, label, `use a lighter line for ${called(trace, line.id)}, so it breaks first`)
     return [
       {
         subject: line.id,
