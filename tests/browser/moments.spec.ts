@@ -8,7 +8,7 @@ test('the moments: a longer hook length is too long for the rod; more line out b
   await page.locator('[data-moment=hand] button').click()
   await page.getByRole('option', { name: 'hook length', exact: true }).click()
   await page.getByLabel('finished length').fill('9 m')
-  await expect(page.locator('[data-moment=hand]')).toContainText('too long for the rod: 9.00 m')
+  await expect(page.locator('[data-moment=hand]')).toContainText('9.00 m hang from the rod tip: too long to land.')
   await beside(page, 'Why')
   await expect(page.getByText('Pull the rest in by hand')).toBeVisible()
   await page.locator('[data-moment=run] button').click()
@@ -79,9 +79,13 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
 }) => {
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
-  await expect(page.getByText('Add depth and current')).toBeVisible()
+  // The mark brings its own.
+  await expect(settle).toContainText('at springs')
   await beside(page, 'Conditions')
+  await page.getByLabel('include depth and current').uncheck()
+  await expect(page.getByText('Choose a mark, or add depth and current.')).toBeVisible()
   await page.getByLabel('cast', { exact: true }).selectOption('none')
+  await page.getByLabel('mark', { exact: true }).selectOption('')
   await page.getByLabel('include depth and current').check()
   await page.getByLabel('depth', { exact: true }).fill('20 m')
   await page.getByLabel('current', { exact: true }).fill('0.4 kn')
@@ -108,7 +112,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   await page.getByLabel('depth', { exact: true }).fill('-5')
   await expect(page.getByRole('alert')).toContainText('From 1 m to 2 km')
   await page.getByLabel('include depth and current').uncheck()
-  await expect(page.getByText('Add depth and current')).toBeVisible()
+  await expect(page.getByText('Choose a mark, or add depth and current.')).toBeVisible()
 })
 
 test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {

@@ -301,10 +301,12 @@ test('a mark saved in another tab is not written over: both are kept, and one is
   expect(saved).toMatchObject({ revision: 3, content: { notes: 'both' } })
 })
 
-test('the bench takes the water of a mark at springs', async ({ page, app }) => {
+test('the bench takes the water of a mark at springs and at neaps', async ({ page, app }) => {
   await page.goto(`${app.url}/traces/${CONGER}`)
   await beside(page, 'Conditions')
-  await page.getByLabel('for', { exact: true }).selectOption({ label: 'Kettle Narrows' })
+  await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await expect(page.getByLabel('depth', { exact: true })).toHaveValue('26 m')
-  await expect(page.getByLabel('current', { exact: true })).toHaveValue('2.6 kn')
+  await expect(page.getByLabel('current, springs')).toHaveValue('2.6 kn')
+  await expect(page.getByLabel('current, neaps')).toHaveValue('1.3 kn')
+  await expect(page.locator('[data-moment=settle]')).toContainText(/at springs, .* at neaps/)
 })

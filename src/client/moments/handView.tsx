@@ -21,7 +21,7 @@ export const HAND_VIEW: MomentView<Hand> = {
     const what = borneN < weightN ? 'the pull of' : 'the weight of'
     return `Holds ${overPull.toFixed(1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
   },
-  decides: (hand, { nameOf }) => `Weakest: ${nameOf(hand.decides)}`,
+  decides: (hand, { show, nameOf }) => alsoOutOfReach(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
   inputs: {
     fish: 'fish',
     deadWeight: 'dead weight',
@@ -49,6 +49,14 @@ const REACH: Record<Exclude<HandCause, 'weight' | 'rush'>, (hand: Hand, show: Sh
   tooLong: ({ deciding }, show) => `${show.computed('length', deciding.beyondTipM)} hang from the rod tip: too long to land.`,
   longDrop: ({ longDrop }, show) =>
     `The drop of ${show.computed('length', longDrop?.lengthM ?? 0)} to the sinker takes more than one lift.`,
+}
+
+/** What else keeps the fish out of the hand where something worse decides; undefined where nothing does. */
+function alsoOutOfReach(hand: Hand, show: Show): string | undefined {
+  const { cause, outOfReach, tooLong } = hand.deciding
+  const others = [outOfReach && 'outOfReach', tooLong && 'tooLong', hand.longDrop && 'longDrop'] as const
+  const other = others.find((each): each is keyof typeof REACH => Boolean(each) && each !== cause)
+  return other && REACH[other](hand, show)
 }
 
 /** What the hand gets hold of, what hangs beyond the tip ring, and what cuts. */

@@ -40,6 +40,8 @@ export type Finding = {
   remedies: readonly Remedy[]
   /** Findings that follow from this one and are told with it. */
   effects: readonly Finding[]
+  /** The finding by itself, where effects are told with it. */
+  alone?: Finding
 }
 
 /** What a rule looks at: what the moments say, and the rule set in force. */

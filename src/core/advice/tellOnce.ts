@@ -70,11 +70,19 @@ function withEffects(cause: Finding, effects: readonly Finding[]): Finding {
     severity: worst?.severity ?? cause.severity,
     why: joinedPhrase([cause, ...told].map(({ why }) => why)),
     explains: [...new Set([cause, ...effects].flatMap(({ explains }) => explains))],
-    remedies: [cause, ...effects].flatMap(({ remedies }) => remedies),
+    remedies: uniqueBy(
+      [cause, ...effects].flatMap(({ remedies }) => remedies),
+      ({ label }) => label,
+    ),
     effects,
+    alone: cause,
   }
 }
 
+/** The first of each that is called alike. */
+const uniqueBy = <T>(all: readonly T[], key: (each: T) => string): T[] =>
+  all.filter((each, i) => all.findIndex((other) => key(other) === key(each)) === i)
+
 /** Findings with those that were told with another, each by itself. */
 export const eachByItself = (findings: readonly Finding[]): Finding[] =>
-  findings.flatMap((finding) => [finding, ...finding.effects])
+  findings.flatMap((finding) => [finding.alone ?? finding, ...finding.effects])
