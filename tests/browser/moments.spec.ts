@@ -80,7 +80,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
   // The mark brings its own.
-  await expect(settle).toContainText('at springs')
+  await expect(settle).toContainText('springs need')
   await beside(page, 'Conditions')
   await page.getByLabel('include depth and current').uncheck()
   await expect(page.getByText('Choose a mark, or add depth and current.')).toBeVisible()

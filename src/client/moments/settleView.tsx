@@ -150,10 +150,17 @@ function figureWords({ settling, holding, onFloat, free, moved }: Settle, { show
   if (free) return free.reachesBed ? 'It reaches the bottom.' : `It fishes ${depthWords(free.depthM, show)} down.`
   const has = `Sinker ${show.computed('mass', settling.weight.massKg)}`
   if (holding?.wantedKg === undefined) return `${has}; none holds.`
-  const needed = (kg: number) => show.computed('mass', usefulKg(kg, holding, sinkersKg))
+  const needed = (kg: number) => show.entered('mass', roundedUpKg(usefulKg(kg, holding, sinkersKg)))
   const { atNeaps } = holding
   if (!atNeaps) return `${has}, needed ${needed(holding.wantedKg)}.`
-  return `${has}, needed ${needed(holding.wantedKg)} at springs, ${atNeaps.wantedKg === undefined ? 'none holds' : needed(atNeaps.wantedKg)} at neaps.`
+  const neaps = atNeaps.wantedKg === undefined ? 'at neaps none holds' : `neaps ${needed(atNeaps.wantedKg)}`
+  return `${has}; springs need ${needed(holding.wantedKg)}, ${neaps}.`
+}
+
+/** A weight as far as it is known, rounded up: to 5 g, from 200 g to 10 g, from a kilogram to 50 g. */
+function roundedUpKg(kg: number): number {
+  const stepKg = kg < 0.2 ? 0.005 : kg < 1 ? 0.01 : 0.05
+  return Math.ceil(kg / stepKg - 1e-9) * stepKg
 }
 
 /** A sinker that is of use: no lighter than the cast asks for, nor than the smallest that is owned. */
