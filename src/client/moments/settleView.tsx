@@ -10,6 +10,7 @@ import { bestBow } from '../../core/setup/settling/bestBow.ts'
 import type { Settling } from '../../core/setup/settling/settling.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { roundedUpKg } from '../../core/units/roundedUp.ts'
 import { sinkersQuery } from '../api/documents.ts'
 import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
@@ -157,12 +158,6 @@ function figureWords({ settling, holding, onFloat, free, moved }: Settle, { show
   return `${has}; springs need ${needed(holding.wantedKg)}, ${neaps}.`
 }
 
-/** A weight as far as it is known, rounded up: to 5 g, from 200 g to 10 g, from a kilogram to 50 g. */
-function roundedUpKg(kg: number): number {
-  const stepKg = kg < 0.2 ? 0.005 : kg < 1 ? 0.01 : 0.05
-  return Math.ceil(kg / stepKg - 1e-9) * stepKg
-}
-
 /** A sinker that is of use: no lighter than the cast asks for, nor than the smallest that is owned. */
 const usefulKg = (kg: number, { toReachKg = 0 }: Holding, sinkersKg: readonly number[] = []): number =>
   Math.max(kg, toReachKg, sinkersKg.length > 0 ? Math.min(...sinkersKg) : 0)
@@ -188,12 +183,12 @@ function wantedWords(holding: Holding, show: Show): string {
   if (neededKg === undefined || wantedKg === undefined) return `No sinker holds: ${trouble}.`
   const least =
     wantedKg < toReachKg
-      ? `Any sinker holds that reaches this far: ${show.computed('mass', toReachKg)}.`
-      : `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.computed('mass', wantedKg)}.`
+      ? `Any sinker holds that reaches this far: ${show.entered('mass', roundedUpKg(toReachKg))}.`
+      : `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.entered('mass', roundedUpKg(wantedKg))}.`
   const holdsTo = holdsToMperS === undefined ? '' : ` This sinker holds up to ${show.computed('speed', holdsToMperS)}.`
   const neaps =
     atNeaps === undefined
       ? ''
-      : ` At neaps the current reaches ${show.computed('speed', atNeaps.streamMperS)}${atNeaps.wantedKg === undefined ? ', and none holds.' : `: use ${show.computed('mass', Math.max(atNeaps.wantedKg, toReachKg))}.`}`
+      : ` At neaps the current reaches ${show.computed('speed', atNeaps.streamMperS)}${atNeaps.wantedKg === undefined ? ', and none holds.' : `: use ${show.entered('mass', roundedUpKg(Math.max(atNeaps.wantedKg, toReachKg)))}.`}`
   return `${least}${holdsTo}${neaps}`
 }

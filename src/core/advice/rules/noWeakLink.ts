@@ -1,7 +1,7 @@
-import { isCastMethod } from '../../catalogue/methods.ts'
 import { parentId } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
 import { removePart } from '../../edit/removePart.ts'
+import type { SnagPath } from '../../moments/snag.ts'
 import { fishingModeOf } from '../../setup/fishingMode.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
@@ -22,15 +22,7 @@ export const noWeakLink: Rule = {
     return trace.pieces.flatMap((sinker) => {
       if (sinker.role !== 'sinker') return []
       const path = moments.snag?.paths.find(({ end }) => end === sinker.id)
-      const weakestN = path && Math.min(...path.links.map(({ strengthN }) => strengthN))
-      const ownLine =
-        path?.lost.length === 1 || (path && path.lost.every((id) => id === sinker.id || id === parentId(sinker.attach)))
-      if (
-        !path ||
-        weakestN === undefined ||
-        (ownLine && weakestN < WEAK * Math.max(...path.links.map(({ strengthN }) => strengthN)))
-      )
-        return []
+      if (!path || costsOnlyTheSinker(path, parentId(sinker.attach))) return []
       const { attach } = sinker
       const linked = byEdit('give the sinker a weak link', () => {
         const bare = removePart({ trace, outfit, catalogue }, sinker.id, { below: true })
@@ -42,11 +34,17 @@ export const noWeakLink: Rule = {
         {
           subject: sinker.id,
           severity: 'caution' as const,
-          why: say`${called(trace, sinker.id)} lies on rock and has no weak link. ${isCastMethod(water.method) ? 'Snagged' : 'Snagged on the bottom'}, it costs the whole trace.`,
+          why: say`${called(trace, sinker.id)} lies on rock and has no weak link. Snagged, it costs the whole trace.`,
           figure: path.lost.length,
           remedies: attach.how === 'joined' ? [linked] : [],
         },
       ]
     })
   },
+}
+
+/** Whether the sinker's own line gives by far the first, so that it is a weak link in all but name. */
+function costsOnlyTheSinker({ end, lost, links }: SnagPath, ownLine: string): boolean {
+  const strengths = links.map(({ strengthN }) => strengthN)
+  return lost.every((id) => id === end || id === ownLine) && Math.min(...strengths) < WEAK * Math.max(...strengths)
 }

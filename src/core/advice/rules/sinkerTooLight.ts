@@ -5,6 +5,7 @@ import { withPiece } from '../../edit/changes.ts'
 import { atStream } from '../../setup/settling/minimumSinker.ts'
 import type { Settling } from '../../setup/settling/settling.ts'
 import { mass, say } from '../../units/phrase.ts'
+import { roundedUpKg } from '../../units/roundedUp.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called } from '../remedies.ts'
 
@@ -19,17 +20,17 @@ export const sinkerTooLight: Rule = {
     const { weight, water } = settling
     const freeLine = pieceById(trace, end)?.role !== 'sinker'
     const neaps = atNeaps?.verdict === 'holds' ? ' At neaps it holds.' : ''
-    const roundKg = wantedKg === undefined ? undefined : Math.ceil(wantedKg * 100) / 100
+    const roundKg = wantedKg === undefined ? undefined : roundedUpKg(wantedKg)
     return [
       {
         subject: end,
         severity: SEVERITY_OF[settle.verdict],
         why:
-          wantedKg === undefined
+          roundKg === undefined
             ? say`${called(trace, end)} does not hold, and no sinker would: ${trouble ?? 'the current is too strong'}.`
             : freeLine
               ? say`Free-lined, the bait of ${mass(weight.massKg)} does not stay on the bottom in the strongest current.`
-              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold in the strongest current${atNeaps ? ' of springs' : ''}. Use ${mass(wantedKg)}, including the reserve.${neaps}`,
+              : say`${called(trace, end)} of ${mass(weight.massKg)} does not hold in the strongest current${atNeaps ? ' of springs' : ''}. Use ${mass(roundKg)}, including the reserve.${neaps}`,
         figure: wantedKg === undefined ? 1e6 : wantedKg / weight.massKg,
         remedies: [
           ...otherLine(water).map(({ label, more }) => ({
