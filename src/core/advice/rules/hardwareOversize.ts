@@ -19,10 +19,11 @@ export const hardwareOversize: Rule = {
   id: 'hardware-oversize',
   check: (judged) => {
     const { trace, catalogue } = judged.setup
+    const all = pathsOf(judged)
     return trace.pieces.flatMap((piece) => {
       if (piece.role !== 'hardware' || piece.size === undefined || piece.strengthN !== undefined) return []
       const own = hardwareStrengthN(catalogue, piece.type, piece.size)
-      const paths = pathsOf(judged).filter(({ links }) => links.some(({ id }) => id === piece.id))
+      const paths = all.filter(({ links }) => links.some(({ id }) => id === piece.id))
       if (own === undefined || paths.length === 0) return []
       const joins = [lineAbove(judged, piece), ...hungFrom(trace, piece.id).filter(isLine)].map((line) =>
         line ? labelledN(line) : 0,
