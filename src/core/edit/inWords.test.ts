@@ -114,6 +114,7 @@ describe('a trace in words', () => {
     ['leader 30 lb 2 m, ball-bearing swivel 4', 'ball-bearing-swivel', { size: '4' }],
     ['leader 2 m, J 2/0 weedless', 'hook', { weedGuard: true }],
     ['leader 2 m, J 2/0, soft lure 8 g nail 2 g o-ring', 'lure', { massKg: 0.008, nailKg: 0.002, rigging: 'ring' }],
+    ['leader 2 m, J 2/0, dead strip point up', 'bait', { rigging: 'pointUp' }],
     ['leader 2 m, J 2/0, dead strip trimmed stitched', 'bait', { trimmed: true, rigging: 'stitched', alive: false }],
   ])('what slides, stops, stands off or runs on: %s', (text, id, expected) => {
     expect(pieceNamed(made(text), id)).toMatchObject(expected)

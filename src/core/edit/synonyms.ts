@@ -57,7 +57,7 @@ export const MATERIAL_SYNONYMS: Readonly<Record<string, string>> = {
   superline: 'braid',
 }
 
-/** Words for how a bait is put on, each one word. */
+/** Words for how a bait is put on. */
 export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
   nose: 'nose',
   throat: 'throat',
@@ -70,6 +70,7 @@ export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
   bound: 'bound',
   whipped: 'bound',
   flush: 'flush',
+  'point up': 'pointUp',
   ring: 'ring',
 }
 

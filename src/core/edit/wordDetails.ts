@@ -39,6 +39,7 @@ export function splitDetails(words: readonly string[]): string[] {
 /** Whether a word goes on with the measure before it. */
 function goesOn(before: string, word: string, next: string): boolean {
   if (before === 'weed') return word === 'guard'
+  if (before === 'point') return word === 'up'
   if (NUMBER.test(before)) return isUnit(word) || FRACTION.test(word)
   if (ENDS_IN_FEET.test(before)) return /^\d+$/.test(word) && (INCHES.test(next) || !isUnit(next))
   return ENDS_IN_FEET_AND_NUMBER.test(before) && INCHES.test(word)

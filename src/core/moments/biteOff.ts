@@ -1,7 +1,7 @@
 import { hookDimensions } from '../catalogue/hooks.ts'
 import type { Target } from '../documents/fish.ts'
 import { isLine, labelledN, lineById, parentId, pieceById } from '../documents/pieces.ts'
-import type { HookPiece, LinePiece } from '../documents/trace.ts'
+import type { HookPiece, LinePiece, Trace } from '../documents/trace.ts'
 import type { Setup } from '../setup/setup.ts'
 import { QUANTITIES } from '../units/quantities.ts'
 
@@ -30,8 +30,9 @@ export function biteOff({ trace, conditions, catalogue }: Omit<Setup, 'outfit'>,
   const { target } = conditions
   if (!target || target.teeth === 'none') return undefined
   const line = lineById(trace, parentId(hook.attach))
-  const opened = trace.pieces.some((piece) => piece.role === 'hook' && piece.openedEye === true)
-  const guarded = hook.pattern === 'longShank' || (isLinked({ trace }, hook) && !opened)
+  const linked = linkedTo(trace, hook)
+  const isGang = linked.length > 0 && ![hook, ...linked].some(({ openedEye }) => openedEye)
+  const guarded = hook.pattern === 'longShank' || isGang
   const bitten = line && (isWire(line) ? beyondWire({ trace, catalogue }, hook, line) : line)
   if (!bitten || guarded) return undefined
   const neededN = teethN(target)
@@ -55,7 +56,10 @@ function beyondWire(
   return line && !isWire(line) ? line : undefined
 }
 
-/** Another hook hangs from its eye or bend, or it from another: the upper one takes the teeth. */
-const isLinked = ({ trace }: Pick<Setup, 'trace'>, hook: HookPiece): boolean =>
-  trace.pieces.some((other) => other.role === 'hook' && parentId(other.attach) === hook.id) ||
-  pieceById(trace, parentId(hook.attach))?.role === 'hook'
+/** The hooks that hang from a hook's eye or bend, and the one that it hangs from: the upper one takes the teeth. */
+function linkedTo(trace: Trace, hook: HookPiece): HookPiece[] {
+  const above = parentId(hook.attach)
+  return trace.pieces.filter(
+    (other): other is HookPiece => other.role === 'hook' && (other.id === above || parentId(other.attach) === hook.id),
+  )
+}

@@ -35,7 +35,7 @@ export const MomentsBand = memo(function MomentsBand({ evaluation, open, onOpen 
             </span>
             <span className="block text-balance sm:line-clamp-2">{unbroken(view.figure(moment, wording))}</span>
             <span className="block text-sm leading-snug text-quiet sm:line-clamp-2" title={decides}>
-              {decides}
+              {unbroken(decides)}
             </span>
           </>
         )
