@@ -198,7 +198,14 @@ test('the registry and a whole evaluation answer over HTTP', async () => {
     outfit: outfit.content,
     conditions: content.conditions,
   })
-  expect(report.body.moments.map(({ moment }: { moment: string }) => moment)).toEqual(['cast', 'take', 'run', 'snag', 'hand'])
+  expect(report.body.moments.map(({ moment }: { moment: string }) => moment)).toEqual([
+    'cast',
+    'settle',
+    'take',
+    'run',
+    'snag',
+    'hand',
+  ])
 })
 
 test('security headers are set, and a 500 says nothing of its inside but is logged with its id', async () => {

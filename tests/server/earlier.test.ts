@@ -77,6 +77,8 @@ describe('a database of the version before', () => {
       if (before.findings.some((finding) => finding.includes('few-turns'))) continue
       for (const [i, { margin, end, decides, moment }] of before.moments.entries()) {
         if (moment !== 'run' && moment !== 'hand') continue
+        // Since then a margin is that of what decides: a sudden run, teeth or the reach have their own.
+        if (!['dragCeiling', 'weakestOverWeight'].includes(told[i].figure.name)) continue
         const ratio = told[i].margin / margin
         // Since then hooks have thinner wire: what one decides has less to spare.
         if (hooks.has(told[i].decides)) expect(ratio, before.name).toBeLessThanOrEqual(1)

@@ -2,11 +2,11 @@ import { describe, expect, test } from 'vitest'
 import { markSchema } from '../../src/core/documents/mark.ts'
 import { isConstituent } from '../../src/core/physics/tide/height.ts'
 import { springsAndNeaps } from '../../src/core/physics/tide/tideSpan.ts'
+import { HOUR_MS } from '../../src/core/time/durations.ts'
 import { DEMO_MARKS } from '../../src/server/db/demo/marks.ts'
 import { standInTides } from '../../src/server/tides/standInTides.ts'
 import { standInWeather } from '../../src/server/weather/standInWeather.ts'
 
-const HOUR_MS = 3_600_000
 const NOV = Date.UTC(2026, 10, 1)
 
 describe('the invented ports', () => {

@@ -2,12 +2,11 @@ import { cleanup, render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { useState } from 'react'
 import { afterEach, expect, test, vi } from 'vitest'
+import { LB } from '../../core/units/quantities.ts'
 import { PreferencesProvider } from '../settings/preferences.tsx'
 import { QuantityField } from './QuantityField.tsx'
 
 afterEach(cleanup)
-
-const LB = 4.4482216152605
 
 /** A strength field with its value, as a form holds it. */
 function Held({ onValue, canClear = false }: { onValue: (si: number | undefined) => void; canClear?: boolean }) {

@@ -3,9 +3,8 @@ import type { Target } from '../documents/fish.ts'
 import { isLine, labelledN, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Trace } from '../documents/trace.ts'
 import type { Setup } from '../setup/setup.ts'
-import { QUANTITIES } from '../units/quantities.ts'
+import { LB } from '../units/quantities.ts'
 
-const LB = QUANTITIES.strength.units.lb
 /** Label that teeth ask of the line at the hook, over the root of the fish's mass, N per √kg. Nominal, ours. */
 const TEETH_N_PER_ROOT_KG = { none: 0, rasping: 9 * LB, cutting: 30 * LB }
 

@@ -1,8 +1,6 @@
 import type { Outfit, WoundLine } from '../documents/outfit.ts'
 import { OUTFIT_VERSION } from '../documents/versions.ts'
-import { QUANTITIES } from '../units/quantities.ts'
-
-const LB = QUANTITIES.strength.units.lb
+import { LB } from '../units/quantities.ts'
 
 type Ends = readonly [low: number, high: number]
 type Start = {

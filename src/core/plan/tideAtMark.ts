@@ -2,8 +2,8 @@ import type { Mark } from '../documents/mark.ts'
 import type { Turn } from '../physics/tide/height.ts'
 import { heightsBetween, turnsOfTable } from '../physics/tide/heightTable.ts'
 import type { TideSpan } from '../physics/tide/tideSpan.ts'
+import { MINUTE_MS } from '../time/durations.ts'
 
-const MINUTE_MS = 60_000
 /** A port's turn this close to the end of a table is the same turn as the table's. */
 const SAME_TURN_MS = 3 * 3_600_000
 

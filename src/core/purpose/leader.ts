@@ -4,10 +4,9 @@ import { teethN } from '../moments/biteOff.ts'
 import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
 import { borneN, handLimits } from '../moments/landed.ts'
 import { length, type Phrase, say, strength } from '../units/phrase.ts'
-import { QUANTITIES } from '../units/quantities.ts'
+import { LB } from '../units/quantities.ts'
 import type { Purpose } from './purpose.ts'
 
-const LB = QUANTITIES.strength.units.lb
 /** What a wet, knotted mono keeps of its label in a usual eye knot. */
 export const WET_AND_KNOTTED = 0.9 * 0.84
 /** Label that a rough skin and tail ask of what they rub along, N per √kg, and its length over that of a large one. Nominal, ours. */

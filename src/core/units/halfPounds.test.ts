@@ -1,9 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { withinHalfPoundsN } from './halfPounds.ts'
-import { QUANTITIES } from './quantities.ts'
-
-const LB = QUANTITIES.strength.units.lb
+import { LB } from './quantities.ts'
 
 test('a pull that is a whole number of half-pounds stays what it is, however it was worked out', () => {
   // 0.3 × 50 lb is 14.999… lb in floating numbers.

@@ -35,3 +35,6 @@ export function factorToSi(quantity: Quantity, unit: string): number | undefined
 export function peDiameterM(peNumber: number): number {
   return 0.165e-3 * Math.sqrt(peNumber)
 }
+
+/** A pound of force, N: what labels and rules of the craft are given in. */
+export const LB = QUANTITIES.strength.units.lb

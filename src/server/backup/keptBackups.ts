@@ -2,13 +2,13 @@ import { mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { getISOWeek, getISOWeekYear, parseISO } from 'date-fns'
 import type { Logger } from 'pino'
+import { HOUR_MS } from '../../core/time/durations.ts'
 import type { Database } from '../db/database.ts'
 import { writeBackup } from './writeBackup.ts'
 
 const NAME = /^wide-reach-(\d{4}-\d\d-\d\d)\.jsonl$/
 /** Days that each keep their backup; of the time before, each week keeps its last. */
 const DAYS_KEPT = 7
-const HOUR_MS = 3_600_000
 
 /** Of the names of kept backups, those whose time has passed: beyond the last seven days, all but the last of each week. */
 export function outdated(names: readonly string[]): string[] {

@@ -1,6 +1,5 @@
+import { HOUR_MS } from '../../core/time/durations.ts'
 import type { WeatherSource } from './weatherSource.ts'
-
-const HOUR_MS = 3_600_000
 
 /** Waves of the invented wind: period in hours, phase, and what each adds, m/s to the east and north. */
 const WAVES = [

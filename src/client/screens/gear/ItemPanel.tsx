@@ -2,7 +2,7 @@ import { BAIT_IDS, HOOK_PATTERN_IDS, MATERIAL_IDS } from '../../../core/catalogu
 import { GEAR_KINDS, type Gear, type GearKind } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { LB } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
@@ -22,7 +22,6 @@ import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 import { GEAR_KIND_NAMES, usualName } from '../../words/gearWords.ts'
 
-const LB = QUANTITIES.strength.units.lb
 const common = { formatVersion: GEAR_VERSION, name: '' } as const
 const NEW: Record<GearKind, Gear> = {
   line: { ...common, kind: 'line', material: 'mono', strengthN: 30 * LB, lengthM: 100 },

@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { type LineSpec, lineDiameterM } from '../../../core/catalogue/materials.ts'
 import { chooseKnots, type TiedEnd, WISHES, type Wish } from '../../../core/knots/choose.ts'
 import { KNOT_FACTS } from '../../../core/knots/facts.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { LB } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
@@ -13,7 +13,6 @@ import { percent } from '../../words/percent.ts'
 import { END_WORDS, minutesText, WISH_WORDS } from './knotWords.ts'
 import { LineFields } from './LineFields.tsx'
 
-const LB = QUANTITIES.strength.units.lb
 type EndKind = keyof typeof END_WORDS
 const ABOVE: readonly EndKind[] = ['strand', 'double', 'loop']
 const BELOW: readonly EndKind[] = ['eye', 'hook', 'strand', 'loop', 'double']

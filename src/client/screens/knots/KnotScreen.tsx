@@ -8,7 +8,7 @@ import { yourPulls } from '../../../core/joints/ownFigures.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { usualTurns } from '../../../core/setup/cutLength.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { LB } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { buttonClass, Sheet } from '../../ui/controls.tsx'
@@ -21,7 +21,6 @@ import { LineFields } from './LineFields.tsx'
 import { OwnPulls } from './OwnPulls.tsx'
 import { TyingCard } from './TyingCard.tsx'
 
-const LB = QUANTITIES.strength.units.lb
 /** What a knot is shown in where nobody said: its first line, and a heavier one beside it. */
 const DEFAULT_N = [30 * LB, 50 * LB]
 /** A second line is drawn so much thicker at most, so that the first is still seen. */

@@ -6,7 +6,7 @@ import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
 import type { Outfit, WoundLine } from '../../../core/documents/outfit.ts'
 import { WOUND_ROLES, type WoundRole } from '../../../core/documents/vocabulary.ts'
 import { doubledOnReel, doublingKnots, joinedOnReel, joinsOnReel } from '../../../core/joints/woundJoints.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { LB } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
@@ -19,7 +19,6 @@ import { MarksField } from './MarksField.tsx'
 
 type Props = { outfit: Outfit; onChange: (wound: Outfit['wound']) => void }
 
-const LB = QUANTITIES.strength.units.lb
 const NEW: Record<WoundRole, Pick<WoundLine, 'material' | 'strengthN' | 'lengthM'>> = {
   backing: { material: 'mono', strengthN: 20 * LB, lengthM: 50 },
   main: { material: 'braid', strengthN: 30 * LB },

@@ -5,6 +5,7 @@ import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
 import type { Way } from '../../../core/plan/planDay.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
+import { HOUR_MS } from '../../../core/time/durations.ts'
 import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -24,7 +25,6 @@ import { type Day, useDay } from './useDay.ts'
 import { usePlan } from './usePlan.ts'
 
 const SCRUB_MS = 5 * 60_000
-const HOUR_MS = 3_600_000
 
 type Props = {
   mark: SavedMark

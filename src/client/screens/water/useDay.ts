@@ -7,11 +7,11 @@ import { heightAtM, type TideSpan } from '../../../core/physics/tide/tideSpan.ts
 import { atMark, type Wind } from '../../../core/plan/atMark.ts'
 import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
 import { tideAtMark } from '../../../core/plan/tideAtMark.ts'
+import { HOUR_MS } from '../../../core/time/durations.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { tideQuery } from '../../api/tides.ts'
 import { windQuery } from '../../api/weather.ts'
 
-const HOUR_MS = 3_600_000
 /** A mark's own delay may reach so far into the days beside. */
 const BESIDE_MS = 7 * HOUR_MS
 const STREAM_STEP_S = 300

@@ -1,4 +1,5 @@
 import { CoreError } from '../../errors.ts'
+import { HOUR_MS } from '../../time/durations.ts'
 import type { HeightPoint, Turn } from './height.ts'
 
 /** What is known of a port's tide over some time: heights at even steps, and the high and low waters of it and well around it. */
@@ -11,7 +12,6 @@ export type TideSpan = {
 
 /** The mean time between high waters, hours: half a lunar day. */
 export const TIDE_HOURS = 12.4206
-const HOUR_MS = 3_600_000
 
 /**
  * Height of the tide between the heights of a span, m over chart datum.

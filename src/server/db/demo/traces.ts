@@ -8,13 +8,12 @@ import { draft } from '../../../core/families/draft.ts'
 import { familyOf } from '../../../core/families/families.ts'
 import { type UserChoices, usualAmounts } from '../../../core/families/family.ts'
 import { springWater } from '../../../core/setup/springWater.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { LB } from '../../../core/units/quantities.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { demoId } from './demoId.ts'
 import { DEMO_MARKS } from './marks.ts'
 import { DEMO_OUTFITS, type DemoOutfit } from './outfits.ts'
 
-const LB = QUANTITIES.strength.units.lb
 /** Kettle Narrows at anchor: 28 m, its stream by halfway to springs. */
 const NARROWS = { ...defaultWater(NOMINAL_CATALOGUE, 'anchor'), depthM: 28, streamMperS: 0.6, bed: 'shingle' as const }
 const AFLOAT: Partial<Conditions> = { castStyle: 'none', freeboardM: 1.2 }
