@@ -12,7 +12,7 @@ const RELEASE_ABOVE_FEET_M = 2
 const LEFT_OF_RANGE = { least: 0.75, most: 0.9 }
 const RANGE_STEP_M = 5
 /** Halvings of the mass that find the least that reaches a distance. */
-const HALVINGS = 12
+const HALVINGS = 10
 
 type CastStyle = { releaseSpeedMperS: number }
 /** What `cast.range` is asked of a cast. */
@@ -39,22 +39,30 @@ export function rangeOf(flight: Flight): { least: number; most: number } {
 }
 
 /**
- * The least weight at the end that the cast carries to a distance, kg: the rest of the trace flies with it.
- * @returns undefined where nothing is cast, or not even what the rod throws best reaches.
+ * The least weight at the end over one that holds, which the cast carries to a distance, kg: the rest of the trace flies with it.
+ * @returns undefined where nothing is cast, where what holds reaches by itself, or not even what the rod throws best does.
  */
-export function leastToReachKg(setup: Setup & { weight: { massKg: number } }, distanceM: number): number | undefined {
+export function leastToReachKg(
+  setup: Setup & { weight: { massKg: number } },
+  distanceM: number,
+  holdsKg: number,
+): number | undefined {
   const { castStyle } = setup.conditions
   if (castStyle === 'none') return undefined
-  const style = setup.catalogue.castStyles[castStyle]
   const otherKg = Math.max(0, flyingMassKg(setup) - setup.weight.massKg)
-  const reaches = (weightKg: number) =>
-    LEFT_OF_RANGE.most * castRange(flightOf(setup, style, otherKg + weightKg)).rangeM >= distanceM
-  let high = bestCast(setup.outfit.rod).massKg
-  if (!reaches(high)) return undefined
-  let low = 0
+  const best = bestCast(setup.outfit.rod).massKg
+  const style = setup.catalogue.castStyles[castStyle]
+  const flight = flightOf(setup, style, best)
+  const reaches = (weightKg: number) => {
+    const massKg = otherKg + weightKg
+    const speedMperS = releaseSpeedMperS(style.releaseSpeedMperS, massKg / best)
+    return LEFT_OF_RANGE.most * castRange({ ...flight, massKg, releaseSpeedMperS: speedMperS }).rangeM >= distanceM
+  }
+  if (reaches(holdsKg) || !reaches(best)) return undefined
+  let [low, high] = [holdsKg, best]
   for (let i = 0; i < HALVINGS; i += 1) {
     const middle = (low + high) / 2
-    if (otherKg + middle > 0 && reaches(middle)) high = middle
+    if (reaches(middle)) high = middle
     else low = middle
   }
   return high

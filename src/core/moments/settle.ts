@@ -31,7 +31,7 @@ export type Holding = {
   holdsToMperS?: number
   /** The same at the peak of neaps, where that is known. */
   atNeaps?: { streamMperS: number; wantedKg?: number; verdict: Verdict }
-  /** The least that the cast carries as far as it is fished; undefined where it is not cast, or nothing reaches. */
+  /** The least that the cast carries as far as it is fished, where that is more than what holds; undefined where nothing reaches. */
   toReachKg?: number
   /** What keeps it from being calculated, in a sentence. */
   trouble?: string
@@ -139,6 +139,7 @@ function judgeHolding(settling: Settling): Judged {
   const neededKg = 'kgFor' in minimum ? minimum.kgFor(grip) : undefined
   const margin = neededKg === undefined ? 0 : weight.massKg / (neededKg * reserve)
   const holdsTo = holdsToMperS(settling, grip, reserve, minimum)
+  const neaps = atNeaps(settling, grip, reserve, holdsTo)
   return {
     verdict: verdictOf(margin, (holdsTo ?? 0) / settling.water.streamMperS),
     figure: { key: 'sinkerOverWanted', quantity: 'ratio', value: margin },
@@ -149,8 +150,10 @@ function judgeHolding(settling: Settling): Judged {
       ...(neededKg === undefined ? {} : { neededKg, wantedKg: neededKg * reserve }),
       ...('trouble' in minimum ? { trouble: minimum.trouble } : {}),
       ...(holdsTo === undefined ? {} : { holdsToMperS: holdsTo }),
-      ...atNeaps(settling, grip, reserve, holdsTo),
-      ...toReach(settling),
+      ...neaps,
+      ...(neededKg === undefined
+        ? {}
+        : toReach(settling, Math.min(neededKg * reserve, neaps.atNeaps?.wantedKg ?? Number.POSITIVE_INFINITY))),
     },
   }
 }
@@ -165,10 +168,10 @@ function atNeaps(settling: Settling, grip: number, reserve: number, holdsTo: num
   return { atNeaps: { streamMperS, wantedKg, verdict } }
 }
 
-function toReach(settling: Settling): Pick<Holding, 'toReachKg'> {
+function toReach(settling: Settling, holdsKg: number): Pick<Holding, 'toReachKg'> {
   const { water } = settling
   if (!isCastMethod(water.method)) return {}
-  const toReachKg = leastToReachKg(settling, water.distanceM)
+  const toReachKg = leastToReachKg(settling, water.distanceM, holdsKg)
   return toReachKg === undefined ? {} : { toReachKg }
 }
 
