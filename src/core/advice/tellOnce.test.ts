@@ -1,6 +1,18 @@
 import { describe, expect, test } from 'vitest'
-import { base, fished, joint, judged, lowered, of, set, under, withOutfit } from '../../../tests/fixtures/judgedDrafts.ts'
+import {
+  base,
+  fished,
+  inWords,
+  joint,
+  judged,
+  lowered,
+  of,
+  set,
+  under,
+  withOutfit,
+} from '../../../tests/fixtures/judgedDrafts.ts'
 import { LB } from '../../../tests/fixtures/outfits.ts'
+import { usualMoving } from '../documents/moving.ts'
 import { withLength } from '../edit/changes.ts'
 import { phraseText } from '../units/phrase.ts'
 import { setAside } from './setAside.ts'
@@ -47,6 +59,15 @@ describe('one cause is told once', () => {
     const short = of(base('runningLedger', {}), (trace) => withLength(set('leader', { strengthN: 12 * LB })(trace), 'leader', 2))
     const ids = told(short).map(([id]) => id)
     expect(ids.filter((id) => /cast|leader-under/.test(id!))).toEqual(['cast-too-hard'])
+  })
+
+  test('two lures too alike on one rig, which swim into each other for that', () => {
+    const alike = fished(
+      inWords('leader 40 lb 3 m, three-way swivel 2 (snood 40 lb 1 m, lure 60 g; snood 40 lb 1 m, lure 60 g)'),
+      { moving: usualMoving('trolled') },
+    )
+    const rules = told(alike).map(([id, ...effects]) => [id!.split(':')[0], ...effects])
+    expect(rules).toContainEqual(['tandem-alike', 'legs-meet'])
   })
 
   test('three hooks that one rule does not allow', () =>

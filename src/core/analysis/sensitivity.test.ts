@@ -1,11 +1,13 @@
 import { expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { inWords } from '../../../tests/fixtures/judgedDrafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { defaultWater } from '../documents/water.ts'
 import { FAMILIES } from '../families/families.ts'
 import { MOMENT_NAMES } from '../moments/moments.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
 import { leversOf } from './levers.ts'
 import { sensitivityOf } from './sensitivity.ts'
 
@@ -51,4 +53,16 @@ test('every lever of every family can be pulled, and at 1 it changes no verdict'
       expect(evaluated(same.trace, same.outfit, same.conditions).run?.verdict, lever.id).toBe(now.run?.verdict)
     }
   }
+})
+
+test('a drag that follows the trace is held while another input is scaled, and can itself be scaled', () => {
+  const { trace, outfit: on, conditions } = inWords('leader 30 lb 2 m, J 2/0, dead prawn')
+  expect(conditions.dragAssumed).toBe(true)
+  const setup = { trace, outfit: on, conditions, catalogue }
+  const levers = leversOf(setup, ['run'])
+  const drag = levers.find(({ id }) => id === 'dragN')!
+  expect(drag.value).toBe(prepareSetup(setup).conditions.dragN)
+  expect(prepareSetup(drag.scaled(2)).conditions.dragN).toBeCloseTo(2 * drag.value, 9)
+  const leader = levers.find(({ id }) => id === 'leader strength')!
+  expect(prepareSetup(leader.scaled(0.5)).conditions.dragN).toBe(drag.value)
 })

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { inWords, judged } from '../../../tests/fixtures/judgedDrafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
@@ -84,4 +85,15 @@ describe('a jig head', () => {
     expect(fishingModeOf({ ...own, pieces: own.pieces.filter(({ role }) => role !== 'float') })).toBe('worked')
     expect(fishingModeOf({ ...bare, family: 'ownDesign' })).toBe('swims')
   })
+})
+
+test('a nail weight counts with its lure or bait, an opened eye bears less than the bend', () => {
+  const mass = (text: string, role: string) => {
+    const { trace } = inWords(text)
+    return massOfKg(catalogue, trace.pieces.find((piece) => piece.role === role)!)
+  }
+  expect(mass('leader 2 m, J 2/0, soft lure 8 g nail 2 g', 'lure')).toBeCloseTo(0.01, 12)
+  expect(mass('leader 2 m, J 2/0, dead bait 100 g nail 5 g', 'bait')).toBeCloseTo(0.105, 12)
+  const hookN = (text: string) => judged(inWords(text)).run!.deciding.links.find(({ id }) => id === 'hook')!.strengthN
+  expect(hookN('leader 2 m, J 2/0 opened') / hookN('leader 2 m, J 2/0')).toBeCloseTo(0.6, 12)
 })
