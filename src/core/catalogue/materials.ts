@@ -43,3 +43,6 @@ export function timesTooGood({ materials }: Catalogue, line: LineSpec): number |
 export function lineDiameterM(catalogue: Catalogue, line: LineSpec): number {
   return line.diameterM ?? nominalDiameterM(catalogue, line.material, line.strengthN)
 }
+
+/** Single-strand or cable: it does not stretch, and teeth do not cut it. */
+export const isWire = (material: Material): boolean => material === 'wire' || material === 'cable'

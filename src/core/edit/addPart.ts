@@ -6,7 +6,7 @@ import { endById, endOf } from '../joints/ends.ts'
 import { pieceName, withArticle } from '../setup/names.ts'
 import type { Rig } from '../setup/setup.ts'
 import { carriesEnd } from '../soundness/soundness.ts'
-import { atOf, onLine } from './along.ts'
+import { atOf, onLine, STOPS } from './along.ts'
 import { fixedOn, joined, sliding } from './attach.ts'
 import { reattached } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
@@ -78,7 +78,7 @@ function atEnd(rig: Rig, place: Extract<Place, { at: 'end' }>, part: SinglePart)
 export const BEARS_NOTHING: readonly Piece['role'][] = ['bait', 'sinker', 'float', 'light']
 
 /** Types that are fast on a line wherever they sit; and with the bead, those that never hang from an end. */
-const FAST_ON_LINE: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop', 'baitClip', 'breakBand']
+const FAST_ON_LINE: readonly string[] = [...STOPS, 'baitClip', 'breakBand']
 /** Types that a line is tied to on either side. */
 const TIED_IN: readonly string[] = ['threeWay', 'snap', 'eyedWire']
 export const NEVER_AT_END: readonly string[] = ['bead', 'sleeve', 'tube', ...FAST_ON_LINE]

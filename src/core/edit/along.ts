@@ -39,7 +39,7 @@ export function putAt(trace: Trace, id: string, downM: number): Trace {
 }
 
 /** Parts that are fast on a line and stop what slides on it. */
-const STOPS: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop']
+export const STOPS: readonly string[] = ['crimp', 'stopKnot', 'rubberStop', 'whippedLoop']
 
 /**
  * The stop that keeps a slider from going up its line: the one that it names, or the stop that is the nearest solid part above it.

@@ -1,6 +1,6 @@
 import { type Catalogue, isTiedIn } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId, type Material } from '../catalogue/ids.ts'
-import type { LineSpec } from '../catalogue/materials.ts'
+import { isWire, type LineSpec } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { isLine, isTied, jointOf, lineById, parentId } from '../documents/pieces.ts'
 import type { Piece } from '../documents/trace.ts'
@@ -62,8 +62,6 @@ export function likeConnections(rig: Rig, piece: Piece): ConnectionId[] {
   return CONNECTION_IDS.filter((id) => id === joint?.connection || (isTied({ connection: id }) && fits(id)))
 }
 
-const isWiry = (material: Material) => material === 'wire' || material === 'cable'
-
 /**
  * The connection most people would make between what is above and what is below.
  * @returns undefined where no connection suits both lines: a swivel or a loop goes between.
@@ -101,8 +99,8 @@ function loopIn(material: Material): ConnectionId {
 function betweenLines(above: LineEnd, below: LineEnd): ConnectionId | undefined {
   const materials = [above.material, below.material]
   if (materials.includes('cord')) return undefined
-  if (below.end === 'double' && above.end === 'strand') return materials.some(isWiry) ? undefined : 'bimini'
-  if (materials.some(isWiry)) return 'albright'
+  if (below.end === 'double' && above.end === 'strand') return materials.some(isWire) ? undefined : 'bimini'
+  if (materials.some(isWire)) return 'albright'
   if (!materials.includes('braid')) return 'doubleUni'
   return materials.every((material) => material === 'braid') ? 'doubleUni' : 'fg'
 }

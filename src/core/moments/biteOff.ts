@@ -1,9 +1,11 @@
 import { hookDimensions } from '../catalogue/hooks.ts'
+import { isWire } from '../catalogue/materials.ts'
 import type { Target } from '../documents/fish.ts'
 import { isLine, labelledN, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Trace } from '../documents/trace.ts'
 import type { Setup } from '../setup/setup.ts'
 import { LB } from '../units/quantities.ts'
+import type { Graded } from './moment.ts'
 
 /** Label that teeth ask of the line at the hook, over the root of the fish's mass, N per √kg. Nominal, ours. */
 const TEETH_N_PER_ROOT_KG = { none: 0, rasping: 9 * LB, cutting: 30 * LB }
@@ -32,7 +34,7 @@ export function biteOff({ trace, conditions, catalogue }: Omit<Setup, 'outfit'>,
   const linked = linkedTo(trace, hook)
   const isGang = linked.length > 0 && ![hook, ...linked].some(({ openedEye }) => openedEye)
   const guarded = hook.pattern === 'longShank' || isGang
-  const bitten = line && (isWire(line) ? beyondWire({ trace, catalogue }, hook, line) : line)
+  const bitten = line && (isWire(line.material) ? beyondWire({ trace, catalogue }, hook, line) : line)
   if (!bitten || guarded) return undefined
   const neededN = teethN(target)
   const share = labelledN(bitten) / neededN
@@ -40,7 +42,13 @@ export function biteOff({ trace, conditions, catalogue }: Omit<Setup, 'outfit'>,
   return { line: bitten, neededN, share, isRisk: target.teeth === 'cutting' || share < FAR_UNDER }
 }
 
-export const isWire = ({ material }: LinePiece): boolean => material === 'wire' || material === 'cable'
+/** Teeth that find line lighter than they ask for: to be watched, in the take and in the run. */
+export const gradedBite = ({ share }: BiteOff): Graded<'teeth'> => ({
+  cause: 'teeth',
+  figure: { key: 'lineOverTeeth', quantity: 'share', value: share },
+  verdict: 'watch',
+  margin: share / NEAR_THE_TEETH,
+})
 
 /** The line above a wire that is too short to stay outside of the mouth. */
 function beyondWire(
@@ -52,7 +60,7 @@ function beyondWire(
   if (wire.lengthM >= OUT_OF_THE_MOUTH * shankM) return undefined
   const above = pieceById(trace, parentId(wire.attach))
   const line = above && (isLine(above) ? above : lineById(trace, parentId(above.attach)))
-  return line && !isWire(line) ? line : undefined
+  return line && !isWire(line.material) ? line : undefined
 }
 
 /** The hooks that hang from a hook's eye or bend, and the one that it hangs from: the upper one takes the teeth. */

@@ -6,7 +6,7 @@ import { freeLine } from '../outfits/outfitLines.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { linksFrom, type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
 import type { Rig } from '../setup/setup.ts'
-import { lineUp, type PathElement } from '../soundness/paths.ts'
+import { lineAlongM, lineUp, type PathElement } from '../soundness/paths.ts'
 import { chainRequest } from './chainRequest.ts'
 import { borneN, handLimits } from './landed.ts'
 import {
@@ -140,7 +140,7 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: Han
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
   const rush = rushOn(setup, end.id, { lineOutM: outfit.rod.lengthM, atSide: true })
   const ratio = weakest.strengthN / borne
-  const traceM = elements.reduce((sum, element) => sum + lengthM(element), 0)
+  const traceM = lineAlongM(elements)
   const graded: [Graded<HandCause>, ...Graded<HandCause>[]] = [
     // A fish that nobody gave says nothing of the trace.
     {
@@ -194,7 +194,7 @@ function tipStop(
   elements: readonly PathElement[],
   endId: string,
 ): { ref: LinkRef; beyondM: number } {
-  let leftM = elements.reduce((sum, element) => sum + lengthM(element), 0)
+  let leftM = lineAlongM(elements)
   for (const element of elements) {
     if (element.kind === 'part' && blocksAtTipRing(element.piece)) return { ref: element.ref, beyondM: leftM }
     if (

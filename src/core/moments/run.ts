@@ -4,7 +4,7 @@ import { type DragResult, strengthDrag } from '../physics/strength/drag.ts'
 import { type DragLoad, dragInput, lineDragN, waterDragInput } from '../setup/drag.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { type EndPath, failingOf, type PreparedSetup } from '../setup/prepareSetup.ts'
-import { biteOff } from './biteOff.ts'
+import { biteOff, gradedBite } from './biteOff.ts'
 import { chainRequest } from './chainRequest.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
 import {
@@ -20,7 +20,6 @@ import {
   worstOf,
 } from './moment.ts'
 import { gradedRush, type Rush, rushInputs, rushOn, rushRequest } from './rush.ts'
-import { gradedBite } from './take.ts'
 import { SAFE_SURVIVAL, WATCH_OVER_CEILING } from './thresholds.ts'
 
 /** What a run is judged by: the ceiling of the drag, the chance to hold at the peak, a sudden rush, and the teeth of the fish. */

@@ -14,7 +14,7 @@ import { pieceRef } from '../documents/linkRef.ts'
 import { type Baited, baitedHooks } from '../setup/baiting.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import { twistsOf } from '../setup/settling/twist.ts'
-import { type BiteOff, biteOff, NEAR_THE_TEETH } from './biteOff.ts'
+import { biteOff, gradedBite } from './biteOff.ts'
 import {
   type CalculationRequest,
   type Graded,
@@ -95,14 +95,6 @@ function judgedHook(setup: PreparedSetup, baited: Baited, spins: boolean): TakeH
   const worst = worstOf(graded)!
   return { ...baited, fit, graded, worst, verdict: worst.verdict, margin: worst.margin }
 }
-
-/** Teeth that find line lighter than they ask for: to be watched, in the take and in the run. */
-export const gradedBite = ({ share }: BiteOff): Graded<'teeth'> => ({
-  cause: 'teeth',
-  figure: { key: 'lineOverTeeth', quantity: 'share', value: share },
-  verdict: 'watch',
-  margin: share / NEAR_THE_TEETH,
-})
 
 /** A circle for what goes back, and none for what is said to shake it out and is kept. */
 const suitsFish = (pattern: HookPattern, { released, shakesCircles }: Target): boolean =>

@@ -15,7 +15,7 @@ const TAIL_OVER_LENGTH = 1.1
 /** Label up to which a shy fish stands a line that it sees, N per √kg. Nominal, ours. */
 const SHY_N_PER_ROOT_KG = 14 * LB
 /** Leader over main line where the ground chafes. Nominal, ours. */
-const ON_ROUGH_GROUND = 1.25
+export const ON_ROUGH_GROUND = 1.25
 /** Leader between braid and a fish that sees it, m. Nominal, ours. */
 const SEEN_M = 1.5
 /** Labels nearer to each other than this are equal. */

@@ -12,9 +12,6 @@ export const givenFish = (fishMassKg: number): Pick<Conditions, 'fishMassKg' | '
   fishAssumed: undefined,
 })
 
-/** A drag that somebody gave: it no longer follows the chain. */
-export const givenDrag = (dragN: number): Pick<Conditions, 'dragN' | 'dragAssumed'> => ({ dragN, dragAssumed: undefined })
-
 /** What a fish makes of the conditions: a usual one is landed, its mouth is asked about, and what decides of it is kept with them. */
 export function conditionsForFish(fish: Fish): Pick<Conditions, 'fishMassKg' | 'fishAssumed' | 'mouthWidthM' | 'target'> {
   const mouthWidthM = Number((fish.typicalLengthM * fish.mouthWidthShare).toFixed(4))

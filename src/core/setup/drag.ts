@@ -1,10 +1,11 @@
 import { lineDiameterM } from '../catalogue/materials.ts'
+import type { Conditions } from '../documents/conditions.ts'
 import { type LineOut, mainLine } from '../outfits/outfitLines.ts'
 import type { SpoolFill } from '../physics/spool/fill.ts'
 import { type DragInput, strengthDrag } from '../physics/strength/drag.ts'
 import { strengthWaterDragN } from '../physics/strength/waterDrag.ts'
 import { withinHalfPoundsN } from '../units/halfPounds.ts'
-import { QUANTITIES } from '../units/quantities.ts'
+import { LB } from '../units/quantities.ts'
 import type { Setup } from './setup.ts'
 
 /** What is dragged through the water: the wound lines that are out. */
@@ -47,8 +48,11 @@ export function dragInput(
 
 /** The drag over the line class, in the middle of what is usual. */
 export const DEFAULT_DRAG_SHARE = 0.3
-/** Share of the highest safe drag that is set where nobody gave one. Ours. */
-const UNDER_CEILING = 0.9
+/** Share of the highest safe drag that is set where nobody gave one, or as a remedy. Ours. */
+export const UNDER_CEILING = 0.9
+
+/** A drag that somebody gave: it no longer follows the chain. */
+export const givenDrag = (dragN: number): Pick<Conditions, 'dragN' | 'dragAssumed'> => ({ dragN, dragAssumed: undefined })
 
 /** The drag of someone who gave none, N: a share of the line class, or less where the weakest link allows less; in half pounds. */
 export function usualDragN(setup: Dragged & Pick<Setup, 'outfit'> & { spool: SpoolFill }, weakestN: number | undefined): number {
@@ -56,6 +60,5 @@ export function usualDragN(setup: Dragged & Pick<Setup, 'outfit'> & { spool: Spo
   const wantedN = DEFAULT_DRAG_SHARE * lineClassN
   const load = { waterDragN: lineDragN(setup), lineClassN, dragN: wantedN }
   const ceilingN = weakestN === undefined ? wantedN : strengthDrag(dragInput(setup, weakestN, load)).ceilingN
-  const leastN = QUANTITIES.strength.units.lb / 2
-  return Math.max(withinHalfPoundsN(Math.min(wantedN, UNDER_CEILING * ceilingN)), leastN)
+  return Math.max(withinHalfPoundsN(Math.min(wantedN, UNDER_CEILING * ceilingN)), LB / 2)
 }

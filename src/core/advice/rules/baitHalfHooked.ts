@@ -1,3 +1,4 @@
+import { withPiece } from '../../edit/changes.ts'
 import { COVERAGE } from '../../moments/thresholds.ts'
 import { gangsFor } from '../../setup/gangs.ts'
 import { length, say } from '../../units/phrase.ts'
@@ -19,7 +20,7 @@ export const baitHalfHooked: Rule = {
       const long = body.lengthM >= LONG_M && body.lengthM > OVER_HOOK * dimensions.pitchM
       if (hooks.length > 1 || body.alive || body.form === 'soft' || !long) return []
       if (bait.rigging !== undefined && ALONG.includes(bait.rigging)) return []
-      const two = gangsFor(setup.catalogue, baited, COVERAGE).find(({ count }) => count === 2)
+      const two = gangsFor(setup.catalogue, baited, COVERAGE).find(({ count, sound }) => count === 2 && sound)
       return [
         {
           subject: hook.id,
@@ -29,14 +30,7 @@ export const baitHalfHooked: Rule = {
           remedies: [
             {
               label: 'stitch the bait to the shank',
-              make: () => ({
-                trace: {
-                  ...setup.trace,
-                  pieces: setup.trace.pieces.map((piece) =>
-                    piece.id === bait.id ? { ...bait, rigging: 'stitched' as const } : piece,
-                  ),
-                },
-              }),
+              make: () => ({ trace: withPiece(setup.trace, bait.id, (old) => ({ ...old, rigging: 'stitched' }) as typeof old) }),
             },
           ],
         },

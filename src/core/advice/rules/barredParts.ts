@@ -1,3 +1,4 @@
+import { isWire } from '../../catalogue/materials.ts'
 import { isLine } from '../../documents/pieces.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { removePart } from '../../edit/removePart.ts'
@@ -15,7 +16,7 @@ export const barredParts: Rule = {
       if (!ruleSet) return []
       const book = `“${ruleSet.name}”, last checked ${ruleSet.checkedOn}`
       const least = ruleSet.leastLeadKg
-      if (!ruleSet.wireAllowed && isLine(piece) && (piece.material === 'wire' || piece.material === 'cable'))
+      if (!ruleSet.wireAllowed && isLine(piece) && isWire(piece.material))
         return [
           {
             subject: piece.id,

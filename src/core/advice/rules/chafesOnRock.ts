@@ -1,7 +1,8 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { isWire } from '../../catalogue/materials.ts'
 import { labelledN } from '../../documents/pieces.ts'
-import { isWire } from '../../moments/biteOff.ts'
 import { mainLine } from '../../outfits/outfitLines.ts'
+import { ON_ROUGH_GROUND } from '../../purpose/leader.ts'
 import { say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, outfitLeader, restrung } from '../remedies.ts'
@@ -14,14 +15,15 @@ export const chafesOnRock: Rule = {
     const { water } = conditions
     const leader = outfitLeader(trace)
     const mainN = mainLine(outfit).strengthN
-    if (water?.method !== 'drift' || water.bed !== 'rock' || !leader || isWire(leader) || labelledN(leader) >= mainN) return []
+    if (water?.method !== 'drift' || water.bed !== 'rock' || !leader || isWire(leader.material) || labelledN(leader) >= mainN)
+      return []
     return [
       {
         subject: leader.id,
         severity: 'caution',
         why: say`${called(trace, leader.id)} of ${strength(labelledN(leader))} is lighter than the main line and is drawn over rock. It chafes through.`,
         figure: mainN / labelledN(leader),
-        remedies: [restrung(judged, leader, labelAtLeastN(1.25 * mainN), 'use a leader heavier than the main line')],
+        remedies: [restrung(judged, leader, labelAtLeastN(ON_ROUGH_GROUND * mainN), 'use a leader heavier than the main line')],
       },
     ]
   },

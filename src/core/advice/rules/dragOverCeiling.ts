@@ -1,13 +1,10 @@
 import { judgePrepared } from '../../moments/judge.ts'
 import { SAFE_SURVIVAL } from '../../moments/thresholds.ts'
-import { givenDrag } from '../../setup/conditionsForFish.ts'
+import { givenDrag, UNDER_CEILING } from '../../setup/drag.ts'
 import { withinHalfPoundsN } from '../../units/halfPounds.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { easedDragN, partsOfLink } from '../remedies.ts'
-
-/** Share of the highest safe drag that a remedy sets. Ours. */
-const UNDER_CEILING = 0.9
 
 /** A drag that is shown as the same figure as the highest safe one. */
 const isAtCeiling = (over: number): boolean => over > 1 && over < 1.02

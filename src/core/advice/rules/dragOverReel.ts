@@ -1,4 +1,4 @@
-import { givenDrag } from '../../setup/conditionsForFish.ts'
+import { givenDrag } from '../../setup/drag.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 

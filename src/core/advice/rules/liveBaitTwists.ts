@@ -1,14 +1,13 @@
-import { isLine, parentId } from '../../documents/pieces.ts'
+import { parentId } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
 import { freeLine } from '../../outfits/outfitLines.ts'
 import { bodyOn } from '../../setup/baiting.ts'
 import { isBody } from '../../setup/bodies.ts'
+import { canTurn } from '../../setup/settling/twist.ts'
+import { linesAlong } from '../../soundness/paths.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { byEdit, called } from '../remedies.ts'
-
-/** What turns, so that a bait that swims round does not twist the line. */
-const TURNS: readonly string[] = ['swivel', 'rollingSwivel', 'ballBearingSwivel', 'snapSwivel', 'threeWay', 'boom']
 
 /** A live bait swims round, and mono without a swivel takes the twist. */
 export const liveBaitTwists: Rule = {
@@ -20,9 +19,8 @@ export const liveBaitTwists: Rule = {
       const hook = parentId(bait.attach)
       if (!bodyOn(trace, catalogue, bait).alive) return []
       const path = tracePath(hook)
-      const turns = path.some(({ kind, ...element }) => kind === 'part' && 'piece' in element && isTurning(element.piece))
-      if (turns) return []
-      const [first] = path.flatMap((element) => (element.kind === 'line' && isLine(element.line) ? [element.line] : []))
+      if (path.some((element) => element.kind === 'part' && canTurn(element.piece))) return []
+      const [first] = linesAlong(path)
       return [
         {
           subject: bait.id,
@@ -32,7 +30,7 @@ export const liveBaitTwists: Rule = {
           remedies: first
             ? [
                 byEdit('add a swivel above the leader', () =>
-                  addPart(setup, { at: 'end', of: parentId(first.attach), takes: first.id }, 'swivel'),
+                  addPart(setup, { at: 'end', of: parentId(first.line.attach), takes: first.line.id }, 'swivel'),
                 ),
               ]
             : [],
@@ -41,6 +39,3 @@ export const liveBaitTwists: Rule = {
     })
   },
 }
-
-const isTurning = (piece: { role: string; type?: string }): boolean =>
-  piece.role === 'hardware' && piece.type !== undefined && TURNS.includes(piece.type)

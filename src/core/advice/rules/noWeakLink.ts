@@ -1,13 +1,12 @@
 import { parentId } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
-import { removePart } from '../../edit/removePart.ts'
 import type { SnagPath } from '../../moments/snag.ts'
 import { fishingModeOf } from '../../setup/fishingMode.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { byEdit, called } from '../remedies.ts'
 
-/** Share of the main line under which the line of a sinker is a weak link, whether it is marked as one or not. Ours. */
+/** Share of the strongest link under which the line of a sinker is a weak link, whether it is marked as one or not. Ours. */
 const WEAK = 0.6
 
 /** A sinker that lies on rock with nothing that breaks before the trace does. */
@@ -15,7 +14,7 @@ export const noWeakLink: Rule = {
   id: 'no-weak-link',
   check: (judged) => {
     const { setup, moments } = judged
-    const { trace, conditions, outfit, catalogue } = setup
+    const { trace, conditions } = setup
     const { water } = conditions
     const mode = fishingModeOf(trace)
     if (water?.bed !== 'rock' || trace.weakLink !== undefined || (mode !== 'holds' && mode !== 'drags')) return []
@@ -25,10 +24,8 @@ export const noWeakLink: Rule = {
       if (!path || costsOnlyTheSinker(path, parentId(sinker.attach))) return []
       const { attach } = sinker
       const linked = byEdit('give the sinker a weak link', () => {
-        const bare = removePart({ trace, outfit, catalogue }, sinker.id, { below: true })
-        return bare.ok && attach.how === 'joined'
-          ? addPart({ trace: bare.trace, outfit, catalogue }, { at: 'end', of: attach.to }, 'weakSinker')
-          : bare
+        const made = addPart(setup, { at: 'end', of: parentId(attach), takes: sinker.id }, 'sinkerLink')
+        return made.ok ? { ...made, trace: { ...made.trace, weakLink: made.chosen } } : made
       })
       return [
         {

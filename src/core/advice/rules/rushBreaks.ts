@@ -1,10 +1,11 @@
+import { isWire } from '../../catalogue/materials.ts'
 import type { Trace } from '../../documents/trace.ts'
 import { withLength } from '../../edit/changes.ts'
 import { withStrand } from '../../edit/restring.ts'
 import { judge } from '../../moments/judge.ts'
 import { VERDICT_RANK, worseVerdict } from '../../moments/moment.ts'
 import { type Rush, rushOn } from '../../moments/rush.ts'
-import { givenDrag } from '../../setup/conditionsForFish.ts'
+import { givenDrag } from '../../setup/drag.ts'
 import type { PreparedSetup } from '../../setup/prepareSetup.ts'
 import { length, say, strength } from '../../units/phrase.ts'
 import { type Found, type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
@@ -60,7 +61,7 @@ function foundOf(setup: PreparedSetup, end: string, rush: Rush): Found {
 /** The leader of mono, as much longer as leaves the chain whole in a rush. */
 function longerLeader({ trace, outfit, catalogue, conditions }: PreparedSetup): Remedy[] {
   const leader = outfitLeader(trace)
-  if (!leader || leader.material === 'wire' || leader.material === 'cable') return []
+  if (!leader || isWire(leader.material)) return []
   const whole = (made: Trace) => {
     const { run, hand } = judge({ trace: made, outfit, catalogue, conditions }, ['run', 'hand']).moments
     return [run?.deciding.rush, hand?.deciding.rush].every((rush) => rush === undefined || rush.verdict === 'holds')

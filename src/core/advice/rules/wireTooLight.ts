@@ -1,6 +1,6 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
+import { isWire } from '../../catalogue/materials.ts'
 import { isLine, labelledN } from '../../documents/pieces.ts'
-import { isWire } from '../../moments/biteOff.ts'
 import { say, strength } from '../../units/phrase.ts'
 import { QUANTITIES } from '../../units/quantities.ts'
 import type { Rule } from '../finding.ts'
@@ -21,7 +21,7 @@ export const wireTooLight: Rule = {
     const neededN =
       WIRE_N_PER_ROOT_KG * Math.sqrt(Math.max(target.typicalMassKg, conditions.fishAssumed ? 0 : conditions.fishMassKg))
     return trace.pieces.filter(isLine).flatMap((line) => {
-      if (!isWire(line) || labelledN(line) >= NEAR * neededN) return []
+      if (!isWire(line.material) || labelledN(line) >= NEAR * neededN) return []
       return [
         {
           subject: line.id,

@@ -33,6 +33,9 @@ const STRAIGHT: readonly string[] = ['stitched', 'threaded', 'bound']
 const hangsStraight = ({ trimmed, rigging }: Extract<Piece, { role: 'bait' }>): boolean =>
   trimmed === true || (rigging !== undefined && STRAIGHT.includes(rigging))
 
+/** Whether a part turns, so that what swims or spins below it does not twist what is above. */
+export const canTurn = (piece: Piece): boolean => piece.role === 'hardware' && TAKES_TO_M[piece.type] !== undefined
+
 /** Everything of a trace that spins, and the swivel that takes the twist. */
 export function twistsOf({ trace, catalogue, tracePath }: Pick<PreparedSetup, 'trace' | 'catalogue' | 'tracePath'>): Twist[] {
   return trace.pieces.flatMap((piece) => {
