@@ -167,7 +167,7 @@ const RULES: readonly Rule[] = [
 /** How much worse a figure set aside must get to come back: more than rounding. */
 const WORSE = 1e-6
 
-/** Every finding of a judged setup, one cause told once, the worst first; among equals in the order of the rules. */
+/** Every finding of a judged setup, each cause once, the worst first; among equals in the order of the rules. */
 export function advise(judgement: Judgement, ruleSet?: RuleSet): Finding[] {
   const { setAside } = judgement.setup.trace
   const findings = RULES.flatMap(({ id: rule, explains = [], check }) =>

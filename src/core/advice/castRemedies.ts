@@ -1,3 +1,4 @@
+import { thatHolds } from '../catalogue/hardware.ts'
 import { CAST_STYLE_IDS } from '../catalogue/ids.ts'
 import { labelAtLeastN } from '../catalogue/labels.ts'
 import { pieceIdOf, woundRef } from '../documents/linkRef.ts'
@@ -21,7 +22,7 @@ const SPARE = 1.02
 /** The links that bear less than three times the pull on them. */
 export const shortLinks = ({ links }: Cast): LoadedLink[] => links.filter((link) => overPull(link) < CAST_OVER_PEAK.holds)
 
-/** Those of them that are the trace's own, but for the weak link, which is meant to be weak: what it lacks is told of it alone. */
+/** Those of them that belong to the trace, without the weak link: it is meant to be weak and has a finding of its own. */
 export function shortOfTrace({ setup: { trace, path } }: Judged, cast: Cast): LoadedLink[] {
   const weak = cast.weakLink && weakLinkKeys(trace, path(cast.carrier))
   return shortLinks(cast).filter(({ id, ref }) => ref.at !== 'wound' && ref.at !== 'woundJoint' && !weak?.has(id))
@@ -60,17 +61,16 @@ export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   ]
 }
 
-/** What a label is over the line it is fitted to; the cast asks for the part itself. */
-const FITTED = 1.3
-
-/** The part that falls short the most, in the size that bears its part of the cast. */
+/** The weakest piece of hardware that the cast overloads, in a size or with a label that holds its load. */
 export function stouterPart(judged: Judged, cast: Cast): Remedy[] {
   const short = shortOfTrace(judged, cast).flatMap((link) => {
     const piece = link.ref.at === 'piece' ? ownPiece(judged, link.ref.id) : undefined
     return piece?.role === 'hardware' ? [{ piece, link }] : []
   })
   const [worst] = short.toSorted((a, b) => overPull(a.link) - overPull(b.link))
-  const remedy = worst && fittedRemedy(judged, worst.piece, (SPARE * CAST_OVER_PEAK.holds * worst.link.loadN) / FITTED)
+  if (!worst) return []
+  const neededN = SPARE * CAST_OVER_PEAK.holds * worst.link.loadN
+  const remedy = fittedRemedy(judged, worst.piece, thatHolds(judged.setup.catalogue, worst.piece.type, neededN))
   return remedy ? [remedy] : []
 }
 

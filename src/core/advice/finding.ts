@@ -38,9 +38,9 @@ export type Finding = {
   /** Set aside on this trace, and why; it comes back when the figure gets worse. */
   aside?: string
   remedies: readonly Remedy[]
-  /** Findings that follow from this one and are told with it. */
+  /** Findings that follow from this one and are shown as part of it. */
   effects: readonly Finding[]
-  /** The finding by itself, where effects are told with it. */
+  /** The finding without its effects, where it has some. */
   alone?: Finding
 }
 

@@ -1,5 +1,5 @@
 import { efficiencyOf } from '../catalogue/catalogue.ts'
-import { fittedTo } from '../catalogue/hardware.ts'
+import type { Fitted } from '../catalogue/hardware.ts'
 import type { ConnectionId, Joins } from '../catalogue/ids.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
 import { pieceIdOf } from '../documents/linkRef.ts'
@@ -10,6 +10,7 @@ import { freeId, withJoint, withPiece } from '../edit/changes.ts'
 import type { EditResult } from '../edit/editResult.ts'
 import { withStrand } from '../edit/restring.ts'
 import { materialsBeside } from '../joints/connectionRules.ts'
+import { halved } from '../math/halved.ts'
 import { freeLine } from '../outfits/outfitLines.ts'
 import { pieceName, withA, withArticle } from '../setup/names.ts'
 import type { Link } from '../setup/pathLinks.ts'
@@ -84,18 +85,10 @@ export const restrung = ({ setup: { trace } }: Judged, { id }: LinePiece, streng
   make: () => ({ trace: withStrength(trace, id, () => strengthN) }),
 })
 
-/** Halvings of the drag that find the one that holds. */
-const HALVINGS = 16
-
 /** The highest drag under one that is too much, in half pounds, that holds; 0 where none does. */
 export function easedDragN(tooMuchN: number, holds: (dragN: number) => boolean): number {
-  let [low, high] = [0, tooMuchN]
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2
-    if (holds(middle)) low = middle
-    else high = middle
-  }
-  return withinHalfPoundsN(low)
+  const [holdsN] = halved([0, tooMuchN], (dragN) => !holds(dragN))
+  return withinHalfPoundsN(holdsN)
 }
 
 /** The stronger knots most people tie, by what they join. */
@@ -107,9 +100,8 @@ const STOUT: Partial<Record<Joins, readonly ConnectionId[]>> = {
   doubles: ['bimini'],
 }
 
-/** Hardware of the size, or the label, that suits a line of a strength. */
-export function fittedRemedy({ setup: { trace, catalogue } }: Judged, piece: HardwarePiece, lineN: number): Remedy | undefined {
-  const fitted = fittedTo(catalogue, piece.type, lineN)
+/** Another size, or label, for a piece of hardware; undefined where it is that already. */
+export function fittedRemedy({ setup: { trace, catalogue } }: Judged, piece: HardwarePiece, fitted: Fitted): Remedy | undefined {
   const { size, strengthN } = fitted
   if (size === piece.size && strengthN === piece.strengthN) return undefined
   const name = withA(catalogue.hardware[piece.type].name)

@@ -29,7 +29,7 @@ const EFFECTS: Readonly<Record<string, Effect>> = {
 }
 
 /**
- * Findings with one cause told once: what follows from another finding on the same part becomes one of its effects. Its sentence
+ * Findings with each cause once: what follows from another finding on the same part becomes one of its effects. Its sentence
  * follows that of the cause, which is as severe as the worst of them and offers the remedies of all. What was set aside stays alone.
  */
 export function tellOnce(findings: readonly Finding[]): Finding[] {
@@ -63,12 +63,12 @@ function causeOf(finding: Finding, findings: readonly Finding[]): Finding | unde
 }
 
 function withEffects(cause: Finding, effects: readonly Finding[]): Finding {
-  const told = effects.filter(({ rule }) => !EFFECTS[rule]?.silent)
+  const spoken = effects.filter(({ rule }) => !EFFECTS[rule]?.silent)
   const [worst] = [cause, ...effects].toSorted((a, b) => SEVERITY_RANK[b.severity] - SEVERITY_RANK[a.severity])
   return {
     ...cause,
     severity: worst?.severity ?? cause.severity,
-    why: joinedPhrase([cause, ...told].map(({ why }) => why)),
+    why: joinedPhrase([cause, ...spoken].map(({ why }) => why)),
     explains: [...new Set([cause, ...effects].flatMap(({ explains }) => explains))],
     remedies: uniqueBy(
       [cause, ...effects].flatMap(({ remedies }) => remedies),
@@ -83,6 +83,6 @@ function withEffects(cause: Finding, effects: readonly Finding[]): Finding {
 const uniqueBy = <T>(all: readonly T[], key: (each: T) => string): T[] =>
   all.filter((each, i) => all.findIndex((other) => key(other) === key(each)) === i)
 
-/** Findings with those that were told with another, each by itself. */
+/** All findings one by one, the effects of others among them. */
 export const eachByItself = (findings: readonly Finding[]): Finding[] =>
   findings.flatMap((finding) => [finding.alone ?? finding, ...finding.effects])

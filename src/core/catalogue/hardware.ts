@@ -11,17 +11,27 @@ export function hardwareStrengthN(catalogue: Catalogue, type: HardwareType, size
 const OVER_LINE = 1.3
 
 /** The size that suits a line: stronger by a little and no bigger; undefined for a type without sizes. */
-export function hardwareFor(catalogue: Catalogue, type: HardwareType, lineN: number): string | undefined {
+export const hardwareFor = (catalogue: Catalogue, type: HardwareType, lineN: number): string | undefined =>
+  sizeThatHolds(catalogue, type, OVER_LINE * lineN)
+
+function sizeThatHolds(catalogue: Catalogue, type: HardwareType, neededN: number): string | undefined {
   const { sizes } = catalogue.hardware[type]
-  return (sizes.find(({ strengthN }) => strengthN >= OVER_LINE * lineN) ?? sizes.at(-1))?.size
+  return (sizes.find(({ strengthN }) => strengthN >= neededN) ?? sizes.at(-1))?.size
 }
 
-/** What is said of a piece of hardware that suits a line: its size, or its label where it is sold by that; nothing of a type without sizes. */
-export function fittedTo(catalogue: Catalogue, type: HardwareType, lineN: number): { size?: string; strengthN?: number } {
-  if (catalogue.hardware[type].byLabel) return { strengthN: labelAtLeastN(OVER_LINE * lineN) }
-  const size = hardwareFor(catalogue, type, lineN)
+/** A piece of hardware by its size, or by its label where it is sold by that; nothing of a type without sizes. */
+export type Fitted = { size?: string; strengthN?: number }
+
+/** The piece of hardware that holds so much, N. */
+export function thatHolds(catalogue: Catalogue, type: HardwareType, neededN: number): Fitted {
+  if (catalogue.hardware[type].byLabel) return { strengthN: labelAtLeastN(neededN) }
+  const size = sizeThatHolds(catalogue, type, neededN)
   return size === undefined ? {} : { size }
 }
+
+/** The piece of hardware that suits a line of a strength, N. */
+export const fittedTo = (catalogue: Catalogue, type: HardwareType, lineN: number): Fitted =>
+  thatHolds(catalogue, type, OVER_LINE * lineN)
 
 /** How mass grows with strength from size to size: between an area and a volume. Nominal. */
 const MASS_BY_STRENGTH = 1.25

@@ -1,4 +1,4 @@
-import { boreM, swivelWidthM } from '../catalogue/bores.ts'
+import { swivelWidthM } from '../catalogue/bores.ts'
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { fittedTo } from '../catalogue/hardware.ts'
 import type { Material } from '../catalogue/ids.ts'
@@ -12,6 +12,7 @@ import { fixedOn, joined, sliding } from '../edit/attach.ts'
 import { defaultConnection } from '../joints/connectionRules.ts'
 import { type End, endOf } from '../joints/ends.ts'
 import { freeLine, mainLine } from '../outfits/outfitLines.ts'
+import { wideEnough } from '../setup/stoppedBores.ts'
 import { withBiteTrace } from './biteRows.ts'
 import type { Amount, Family, Hang, Place, Repeat, Row, Strength, Wishes } from './family.ts'
 
@@ -67,16 +68,11 @@ class Expansion {
     return this.done.map((piece) => this.widerThanBore(piece))
   }
 
-  /** A swivel that stops a bored sinker is at least a tenth wider than the bore. */
+  /** A swivel that stops a bored sinker is wider than the bore. */
   private widerThanBore(piece: Piece): Piece {
     if (piece.role !== 'hardware' || piece.size === undefined || swivelWidthM(piece.size) === undefined) return piece
-    const bores = this.done.map((other) => {
-      const stopped = other.role === 'sinker' && other.attach.how === 'sliding' && other.attach.stops.below === piece.id
-      return stopped ? (boreM(other.shape, other.massKg) ?? 0) : 0
-    })
-    const wide = (size: string) => (swivelWidthM(size) ?? 0) > 1.1 * Math.max(...bores)
     const sizes = this.basis.catalogue.hardware[piece.type].sizes.map(({ size }) => size)
-    const size = sizes.slice(sizes.indexOf(piece.size)).find(wide)
+    const size = wideEnough(this.done, piece.id, sizes.slice(sizes.indexOf(piece.size)))
     return size === undefined ? piece : { ...piece, size }
   }
 

@@ -1,4 +1,5 @@
 import { bestCast } from '../catalogue/rods.ts'
+import { halved } from '../math/halved.ts'
 import { castRange } from '../physics/cast/range.ts'
 import { releaseSpeedMperS } from '../physics/cast/releaseSpeed.ts'
 import { flightAreaM2 } from '../setup/flight.ts'
@@ -11,8 +12,6 @@ const RELEASE_ABOVE_FEET_M = 2
 /** What is left of the range in still air once the line's own drag is taken off, and the steps it is worth, m. Nominal. */
 const LEFT_OF_RANGE = { least: 0.75, most: 0.9 }
 const RANGE_STEP_M = 5
-/** Halvings of the mass that find the least that reaches a distance. */
-const HALVINGS = 10
 
 type CastStyle = { releaseSpeedMperS: number }
 /** What `cast.range` is asked of a cast. */
@@ -59,11 +58,5 @@ export function leastToReachKg(
     return LEFT_OF_RANGE.most * castRange({ ...flight, massKg, releaseSpeedMperS: speedMperS }).rangeM >= distanceM
   }
   if (reaches(holdsKg) || !reaches(best)) return undefined
-  let [low, high] = [holdsKg, best]
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const middle = (low + high) / 2
-    if (reaches(middle)) high = middle
-    else low = middle
-  }
-  return high
+  return halved([holdsKg, best], reaches)[1]
 }

@@ -69,7 +69,7 @@ export function worstOf<T extends { verdict: Verdict; margin: number }>(results:
 /** One thing that a moment is judged by: its own figure, verdict and margin. */
 export type Graded<Cause extends string = string> = { cause: Cause; figure: Figure; verdict: Verdict; margin: number }
 
-/** Of what one path is judged by, in the order that it is told: the first of the worst verdict decides. */
+/** Of what one path is judged by, in the order of importance: the first with the worst verdict decides. */
 export function decisive<Cause extends string>([main, ...others]: readonly [Graded<Cause>, ...Graded<Cause>[]]): Graded<Cause> {
   return others.reduce((worst, next) => (VERDICT_RANK[next.verdict] > VERDICT_RANK[worst.verdict] ? next : worst), main)
 }

@@ -1,18 +1,15 @@
-import { boreM, isBored, swivelWidthM } from '../../catalogue/bores.ts'
 import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
 import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
-import type { Piece, Trace } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import { withA } from '../../setup/names.ts'
+import { wideEnough } from '../../setup/stoppedBores.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, lineAbove } from '../remedies.ts'
 
 /** Times the weakest link beyond which hardware only costs weight, sight and money. */
 const OVERSIZE = 5
-/** Width of a swivel over the bore that it is to stop. */
-const WIDER = 1.1
 
 /** A swivel or snap far stronger than the lines it joins and than all that pulls on it; what stops a bored sinker is as wide as it must be. */
 export const hardwareOversize: Rule = {
@@ -31,7 +28,16 @@ export const hardwareOversize: Rule = {
       const needN = Math.max(...paths.map(({ weakest }) => weakest.strengthN), ...joins)
       const { sizes } = catalogue.hardware[piece.type]
       const placeOf = (size: string | undefined) => sizes.findIndex((row) => row.size === size)
-      const wanted = Math.max(placeOf(hardwareFor(catalogue, piece.type, 2 * needN)), placeOf(wideEnough(trace, piece, sizes)))
+      const wanted = Math.max(
+        placeOf(hardwareFor(catalogue, piece.type, 2 * needN)),
+        placeOf(
+          wideEnough(
+            trace.pieces,
+            piece.id,
+            sizes.map(({ size }) => size),
+          ),
+        ),
+      )
       const size = sizes[wanted]?.size
       if (own / needN <= OVERSIZE || size === undefined || wanted >= placeOf(piece.size)) return []
       return [
@@ -50,15 +56,4 @@ export const hardwareOversize: Rule = {
       ]
     })
   },
-}
-
-/** The smallest size that the bore of no sinker bearing on it swallows; undefined where none bears on it. */
-function wideEnough(trace: Trace, { id }: Piece, sizes: readonly { size: string }[]): string | undefined {
-  const bores = trace.pieces.flatMap((piece) =>
-    piece.role === 'sinker' && piece.attach.how === 'sliding' && piece.attach.stops.below === id && isBored(piece.shape)
-      ? [boreM(piece.shape, piece.massKg)]
-      : [],
-  )
-  if (bores.length === 0) return undefined
-  return sizes.find(({ size }) => (swivelWidthM(size) ?? 0) > WIDER * Math.max(...bores.map((bore) => bore ?? 0)))?.size
 }

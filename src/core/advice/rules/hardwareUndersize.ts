@@ -1,3 +1,4 @@
+import { fittedTo } from '../../catalogue/hardware.ts'
 import { pieceIdOf } from '../../documents/linkRef.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import { say, strength } from '../../units/phrase.ts'
@@ -14,7 +15,7 @@ export const hardwareUndersize: Rule = {
       if (piece?.role !== 'hardware' || weakest.kind !== 'part' || seen.has(piece.id)) return []
       seen.add(piece.id)
       const nextN = Math.min(...links.filter((link) => link !== weakest).map(({ strengthN }) => strengthN))
-      const remedy = fittedRemedy(judged, piece, nextN)
+      const remedy = fittedRemedy(judged, piece, fittedTo(judged.setup.catalogue, piece.type, nextN))
       return [
         {
           subject: piece.id,

@@ -16,7 +16,7 @@ export const hookStraightens: Rule = {
     } = judged
     const { catalogue } = setup
     const { hooks = [] } = take ?? {}
-    return (run?.paths ?? []).flatMap(({ end, weakest, drag, byDrag }) => {
+    return (run?.paths ?? []).flatMap(({ end, links, weakest, drag, byDrag }) => {
       const hook = ownPiece(judged, end)
       if (hook?.role !== 'hook') return []
       const baited = hooks.find((each) => each.hook.id === end)
@@ -24,10 +24,8 @@ export const hookStraightens: Rule = {
       const opensFirst = weakest.id === hook.id ? byDrag : 'holds'
       const verdict = worseVerdict(margin?.verdict ?? 'holds', opensFirst)
       if (verdict === 'holds') return []
-      const dimensions = hookDimensions(catalogue, hook.pattern, hook.size, hook)
-      if (!dimensions) return []
-      // An opened eye bears less than the bend.
-      const opensN = weakest.id === hook.id ? weakest.strengthN : straighteningLoadN(dimensions.wireM, dimensions.gapeM)
+      const opensN = links.find(({ id }) => id === hook.id)?.strengthN
+      if (opensN === undefined) return []
       const neededN = Math.max(
         opensFirst === 'holds' ? 0 : (setup.conditions.dragN * weakest.strengthN) / drag.ceilingN,
         margin && margin.verdict !== 'holds' ? opensN / margin.margin : 0,

@@ -47,7 +47,7 @@ export const leaderOverRule: Rule = {
       ...against(judged, double, doubleM, ruleSet.maxDoubleM, 'The double is'),
     ]
     const both = against(judged, longest ?? double, leaderM + doubleM, ruleSet.maxCombinedM, 'Leader and double together are')
-    // Of a limit that is broken and one that is nearly reached, the broken one is told.
+    // A limit that is broken matters more than one that is nearly reached.
     const isOver = ({ severity }: Found) => severity !== 'note'
     if (parts.some(isOver) || !both.some(isOver)) return parts.length > 0 ? parts : both
     return both
