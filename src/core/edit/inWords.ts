@@ -39,8 +39,8 @@ export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)
 
 /**
  * The trace with parts put in as they are written: `leader 40 lb 3 m, swivel, snood 60 cm, hook 2/0, bait`. After a comma comes what
- * hangs from the part before, or, of sinkers, floats, beads and stops with more after them, what rides above that; in brackets what rides on a line, or hangs from a part, each after a semicolon; sizes, and the knot it is tied by,
- * stand with their part.
+ * hangs from the part before; sinkers, floats, beads and stops with more after them slide above that. In brackets after a part comes
+ * what rides on it or hangs from it, one after each semicolon. Sizes, and the knot it is tied by, stand with their part.
  */
 export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
   if (text.length > MAX_WRITTEN) return refused('this is too long for one trace')
@@ -195,9 +195,10 @@ class Drawing {
     if (first && line === undefined) return `${first.words}: no line above it to slide on`
     const endM = line === undefined || line === OUTFIT ? 0 : (lineById(this.trace, line)?.lengthM ?? 0)
     const stepM = line === OUTFIT ? RIDERS_APART_M : Math.min(RIDERS_APART_M, endM / (riders.length + 1))
-    const float = riders.findIndex(({ words }) => this.kindOf(words) === 'float')
+    const said = riders.map(({ words }) => this.read(words)).map((read) => (typeof read === 'string' ? undefined : read))
+    const float = said.findIndex((read) => read?.part.kind === 'float')
     for (const [i, item] of riders.entries()) {
-      const placeM = this.placeOf(item.words)
+      const placeM = said[i]?.placeM
       const overFloat =
         i === 0 && float > 0 ? Math.min(FISHES_UNDER_FLOAT_M, line === OUTFIT ? FISHES_UNDER_FLOAT_M : endM / 2) : 0
       const upM = placeM ?? Math.max(overFloat, (riders.length - i) * stepM)
@@ -207,16 +208,6 @@ class Drawing {
       made.push([item, step.id])
     }
     return undefined
-  }
-
-  private kindOf(words: string): NewPart['kind'] | undefined {
-    const read = this.read(words)
-    return typeof read === 'string' ? undefined : read.part.kind
-  }
-
-  private placeOf(words: string): number | undefined {
-    const read = this.read(words)
-    return typeof read === 'string' ? undefined : read.placeM
   }
 
   /** @param placed its place is found already, whatever it says of it. */
