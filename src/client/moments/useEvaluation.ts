@@ -1,9 +1,10 @@
-import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { useDeferredValue, useMemo } from 'react'
 import { type Evaluation, evaluate, evaluateInSteps, evaluatePrepared } from '../../core/analysis/evaluate.ts'
-import { tried, type WorkedOut, workedOut } from '../../core/analysis/judged.ts'
+import { tried, triedInSteps, type WorkedOut, workedOut } from '../../core/analysis/judged.ts'
 import type { RuleSet } from '../../core/documents/ruleSet.ts'
 import { type PreparedSetup, prepareSetup } from '../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { useSteps } from '../jobs/useSteps.ts'
 
 export type Evaluated = WorkedOut<Evaluation>
 
@@ -19,9 +20,6 @@ export const usePrepared = (setup: Setup): WorkedOut<PreparedSetup> => useMemo((
 /** A trace of more parts is judged in steps, and drawn after the field that changed it, so that it never holds up the typing. */
 export const MAX_PARTS_AT_ONCE = 60
 
-/** How long one task of an evaluation in steps may take, ms; one step may take longer. */
-const TASK_MS = 20
-
 /**
  * The evaluation of a prepared setup, after the setup itself is drawn. A long trace keeps its last evaluation until the next one is
  * finished.
@@ -30,29 +28,14 @@ const TASK_MS = 20
 export function useLaterEvaluation(prepared: WorkedOut<PreparedSetup>, ruleSet: RuleSet | undefined): Evaluated | undefined {
   const later = useDeferredValue(prepared)
   const isLong = later.ok && later.value.trace.pieces.length > MAX_PARTS_AT_ONCE
-  const [inSteps, setInSteps] = useState<Evaluated>()
   const atOnce = useMemo(() => {
     if (!later.ok) return later
     return isLong ? undefined : tried(() => evaluatePrepared(later.value, ruleSet))
   }, [later, isLong, ruleSet])
-  useEffect(() => {
-    if (!later.ok || !isLong) return
-    return runInTasks(evaluateInSteps(later.value, ruleSet), (evaluated) => startTransition(() => setInSteps(evaluated)))
-  }, [later, isLong, ruleSet])
+  const begin = useMemo(
+    () => (isLong ? () => triedInSteps(evaluateInSteps(later.value, ruleSet)) : undefined),
+    [later, isLong, ruleSet],
+  )
+  const inSteps = useSteps(begin)
   return atOnce ?? inSteps
-}
-
-/** Runs the steps in short tasks. @returns a function that stops them. */
-function runInTasks(steps: Generator<void, Evaluation>, onDone: (evaluated: Evaluated) => void): () => void {
-  let timer: ReturnType<typeof setTimeout>
-  const task = () => {
-    const untilMs = performance.now() + TASK_MS
-    let step = tried(() => steps.next())
-    while (step.ok && !step.value.done && performance.now() < untilMs) step = tried(() => steps.next())
-    if (!step.ok) onDone(step)
-    else if (step.value.done) onDone({ ok: true, value: step.value.value })
-    else timer = setTimeout(task)
-  }
-  timer = setTimeout(task)
-  return () => clearTimeout(timer)
 }

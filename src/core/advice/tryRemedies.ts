@@ -3,9 +3,11 @@ import type { RuleSet } from '../documents/ruleSet.ts'
 import type { Trace } from '../documents/trace.ts'
 import { CoreError } from '../errors.ts'
 import { fitIssues } from '../joints/fitIssues.ts'
-import { type Judgement, judge, resultsOf } from '../moments/judge.ts'
+import { inOneGo, type Steps } from '../math/steps.ts'
+import { type Judgement, judgeInSteps, resultsOf } from '../moments/judge.ts'
 import { VERDICT_RANK, type Verdict } from '../moments/moment.ts'
 import type { MomentName } from '../moments/moments.ts'
+import { prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { soundnessIssues } from '../soundness/soundness.ts'
 import { advise } from './advise.ts'
@@ -31,8 +33,15 @@ export type Advised = { judgement: Judgement; findings: readonly Finding[]; rule
  * finding is gone, and no moment that did not fail fails. Those that lower nothing and bring nothing come first;
  * what brings something as bad is left out where another does not: two findings of one part would each undo the other's.
  */
-export function tryRemedies(finding: Finding, before: Advised): TriedRemedy[] {
-  const all = finding.remedies.flatMap((remedy) => tried(remedy, finding, before) ?? [])
+export const tryRemedies = (finding: Finding, before: Advised): TriedRemedy[] => inOneGo(tryRemediesInSteps(finding, before))
+
+/** The same in small steps. */
+export function* tryRemediesInSteps(finding: Finding, before: Advised): Steps<TriedRemedy[]> {
+  const all: TriedRemedy[] = []
+  for (const remedy of finding.remedies) {
+    const made = yield* tried(remedy, finding, before)
+    if (made) all.push(made)
+  }
   const isAsBad = ({ severity }: Finding) => severity !== 'note' && SEVERITY_RANK[severity] >= SEVERITY_RANK[finding.severity]
   const better = all.filter(({ brings }) => !brings.some(isAsBad))
   return (better.length > 0 ? better : all).toSorted((a, b) => cost(a) - cost(b))
@@ -45,13 +54,14 @@ const ROUNDED = 5e-3
 const cost = ({ lowers, brings }: TriedRemedy) =>
   100 * lowers.length + brings.filter(({ severity }) => severity !== 'note').length
 
-function tried(remedy: Remedy, finding: Finding, before: Advised): TriedRemedy | undefined {
+function* tried(remedy: Remedy, finding: Finding, before: Advised): Steps<TriedRemedy | undefined> {
   const made = remedy.make()
   if (!made) return undefined
   const { outfit, catalogue, trace, conditions } = before.judgement.setup
   const setup: Setup = { outfit, catalogue, trace: made.trace ?? trace, conditions: made.conditions ?? conditions }
   if (soundnessIssues(setup.trace, catalogue).length > 0 || fitIssues(setup).length > 0) return undefined
-  const after = advised(setup, before.ruleSet)
+  yield
+  const after = yield* advised(setup, before.ruleSet)
   const found = after && eachByItself(after.findings)
   if (!after || !found || found.some(({ id }) => id === finding.id)) return undefined
   const was = new Map(resultsOf(before.judgement).map(({ moment, verdict }) => [moment, verdict]))
@@ -72,9 +82,10 @@ function isWorse(found: Finding, before: readonly Finding[]): boolean {
 }
 
 /** A remedy may ask for more than the core can calculate; then it is none. */
-function advised(setup: Setup, ruleSet: RuleSet | undefined): Advised | undefined {
+function* advised(setup: Setup, ruleSet: RuleSet | undefined): Steps<Advised | undefined> {
   try {
-    const judgement = judge(setup)
+    const judgement = yield* judgeInSteps(prepareSetup(setup))
+    yield
     return { judgement, findings: advise(judgement, ruleSet), ruleSet }
   } catch (error) {
     if (error instanceof CoreError) return undefined

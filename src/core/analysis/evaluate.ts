@@ -1,8 +1,8 @@
 import { advise } from '../advice/advise.ts'
 import type { Finding } from '../advice/finding.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
-import { type JudgedPath, type Judgement, judgePrepared, pathsOf } from '../moments/judge.ts'
-import { MOMENT_NAMES, type Moments } from '../moments/moments.ts'
+import { inOneGo, type Steps } from '../math/steps.ts'
+import { type JudgedPath, type Judgement, judgeInSteps, pathsOf } from '../moments/judge.ts'
 import { type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 
@@ -18,25 +18,11 @@ export type Evaluation = Judgement & { paths: JudgedPath[]; findings: Finding[] 
 export const evaluate = (setup: Setup, ruleSet?: RuleSet): Evaluation => evaluatePrepared(prepareSetup(setup), ruleSet)
 
 /** The same from a prepared setup. */
-export function evaluatePrepared(prepared: PreparedSetup, ruleSet?: RuleSet): Evaluation {
-  const steps = evaluateInSteps(prepared, ruleSet)
-  for (;;) {
-    const step = steps.next()
-    if (step.done) return step.value
-  }
-}
+export const evaluatePrepared = (prepared: PreparedSetup, ruleSet?: RuleSet): Evaluation =>
+  inOneGo(evaluateInSteps(prepared, ruleSet))
 
-/** The same in small steps, so that a page can draw and take input between them: one path or one moment a step, then the findings. */
-export function* evaluateInSteps(prepared: PreparedSetup, ruleSet?: RuleSet): Generator<void, Evaluation> {
-  for (const { id } of prepared.ends) {
-    prepared.path(id)
-    yield
-  }
-  const moments: Moments = {}
-  for (const name of MOMENT_NAMES) {
-    Object.assign(moments, judgePrepared(prepared, [name]).moments)
-    yield
-  }
-  const judgement = { setup: prepared, moments }
+/** The same in small steps: one path or one moment a step, then the findings. */
+export function* evaluateInSteps(prepared: PreparedSetup, ruleSet?: RuleSet): Steps<Evaluation> {
+  const judgement = yield* judgeInSteps(prepared)
   return { ...judgement, paths: pathsOf(judgement), findings: advise(judgement, ruleSet) }
 }

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors.ts'
 import { fitIssues } from '../joints/fitIssues.ts'
+import type { Steps } from '../math/steps.ts'
 import { type Judgement, judge, resultsOf } from '../moments/judge.ts'
 import { type Verdict, worseVerdict } from '../moments/moment.ts'
 import type { Setup } from '../setup/setup.ts'
@@ -18,9 +19,22 @@ export function tried<T>(work: () => T): WorkedOut<T> {
   try {
     return { ok: true, value: work() }
   } catch (error) {
-    if (error instanceof CoreError) return { ok: false, message: `${error.message}.` }
-    throw error
+    return whyNot(error)
   }
+}
+
+/** The same of work in steps. */
+export function* triedInSteps<T>(steps: Steps<T>): Steps<WorkedOut<T>> {
+  try {
+    return { ok: true, value: yield* steps }
+  } catch (error) {
+    return whyNot(error)
+  }
+}
+
+function whyNot(error: unknown): { ok: false; message: string } {
+  if (error instanceof CoreError) return { ok: false, message: `${error.message}.` }
+  throw error
 }
 
 export type Judged = WorkedOut<Judgement>

@@ -1,3 +1,4 @@
+import type { Steps } from '../math/steps.ts'
 import { type EndPath, type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { type Fuse, fuseOf } from './fuse.ts'
@@ -19,6 +20,20 @@ export const judge = (setup: Setup, names?: readonly MomentName[]): Judgement =>
 /** The same of a setup that is worked out so far. */
 export function judgePrepared(prepared: PreparedSetup, names: readonly MomentName[] = MOMENT_NAMES): Judgement {
   return { setup: prepared, moments: Object.fromEntries(names.map((name) => [name, MOMENTS[name].judge(prepared)])) }
+}
+
+/** The same through every moment, in steps of one path or one moment. */
+export function* judgeInSteps(prepared: PreparedSetup): Steps<Judgement> {
+  for (const { id } of prepared.ends) {
+    prepared.path(id)
+    yield
+  }
+  const moments: Moments = {}
+  for (const name of MOMENT_NAMES) {
+    Object.assign(moments, judgePrepared(prepared, [name]).moments)
+    yield
+  }
+  return { setup: prepared, moments }
 }
 
 /** The results of the moments that apply, in the order of a trip. */

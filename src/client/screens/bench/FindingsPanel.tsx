@@ -1,10 +1,11 @@
 import { memo, useMemo } from 'react'
 import type { Finding, Severity } from '../../../core/advice/finding.ts'
 import { takenUp } from '../../../core/advice/setAside.ts'
-import type { TriedRemedy } from '../../../core/advice/tryRemedies.ts'
-import { tryRemedies } from '../../../core/advice/tryRemedies.ts'
+import { type TriedRemedy, tryRemediesInSteps } from '../../../core/advice/tryRemedies.ts'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
+import type { Steps } from '../../../core/math/steps.ts'
+import { useSteps } from '../../jobs/useSteps.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
@@ -102,6 +103,13 @@ function Sentence({ finding }: { finding: Finding }) {
   )
 }
 
+type Tried = { finding: Finding; remedies: TriedRemedy[] }
+
+function* triedOn({ finding, ruleSet, evaluation }: Omit<Props, 'bench'> & { finding: Finding }): Steps<Tried> {
+  const before = { judgement: evaluation, findings: evaluation.findings, ruleSet }
+  return { finding, remedies: yield* tryRemediesInSteps(finding, before) }
+}
+
 function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: Finding }) {
   const settled = useDebouncedValue(
     useMemo(() => ({ finding, ruleSet, evaluation }), [finding, ruleSet, evaluation]),
@@ -109,18 +117,10 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
     // A finding that comes and goes while a value is stepped is not tried at all.
     undefined,
   )
-  const remedies = useMemo(
-    () =>
-      settled === undefined
-        ? []
-        : tryRemedies(settled.finding, {
-            judgement: settled.evaluation,
-            findings: settled.evaluation.findings,
-            ruleSet: settled.ruleSet,
-          }),
-    [settled],
-  )
-  const current = settled?.finding === finding
+  const begin = useMemo(() => settled && (() => triedOn(settled)), [settled])
+  const tried = useSteps(begin)
+  const remedies = tried?.remedies ?? []
+  const current = tried?.finding === finding
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
       <Sentence finding={finding} />
