@@ -8,11 +8,15 @@ export type Fuse = Likely & { byChance: boolean; rival?: Likely }
 
 /** @throws Error for a path without a link: every end hangs by one. */
 export function fuseOf({ links, first }: Pick<EndPath, 'links' | 'first'>): Fuse {
-  let [likeliest, next]: (Likely | undefined)[] = []
+  let likeliest: Likely | undefined
+  let next: Likely | undefined
   for (let i = 0; i < links.length; i += 1) {
-    const [{ ref }, probability] = [links[i]!, first[i] ?? 0]
-    if (!likeliest || probability > likeliest.probability) [likeliest, next] = [{ ref, probability }, likeliest]
-    else if (!next || probability > next.probability) next = { ref, probability }
+    const { ref } = links[i]!
+    const probability = first[i] ?? 0
+    if (!likeliest || probability > likeliest.probability) {
+      next = likeliest
+      likeliest = { ref, probability }
+    } else if (!next || probability > next.probability) next = { ref, probability }
   }
   if (!likeliest) throw new Error('A path without a link has no fuse')
   const byChance = likeliest.probability < DECIDED_CHANCE

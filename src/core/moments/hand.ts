@@ -6,7 +6,7 @@ import { freeLine } from '../outfits/outfitLines.ts'
 import type { Link } from '../setup/pathLinks.ts'
 import { linksFrom, type PreparedSetup, weakestOf } from '../setup/prepareSetup.ts'
 import type { Rig } from '../setup/setup.ts'
-import { lineAlongM, lineUp, type PathElement } from '../soundness/paths.ts'
+import { alongM, lineAlongM, lineUp, type PathElement } from '../soundness/paths.ts'
 import { chainRequest } from './chainRequest.ts'
 import { borneN, handLimits } from './landed.ts'
 import {
@@ -186,8 +186,6 @@ const outOf = (cause: HandCause, reachM: number, wantedM: number): Graded<HandCa
   margin: reachM / wantedM,
 })
 
-const lengthM = (element: PathElement) => (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0)
-
 /** What first meets the tip ring as the path is wound in, and how much hangs beyond it, m. */
 function tipStop(
   { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
@@ -207,7 +205,7 @@ function tipStop(
     if (element.kind !== 'line') continue
     const rider = firstBlockingPart(trace, element.line, element.fromM, element.toM)
     if (rider) return { ref: pieceRef(rider.id), beyondM: leftM - Math.abs(rider.atM - element.fromM) }
-    leftM -= lengthM(element)
+    leftM -= alongM(element)
   }
   return { ref: pieceRef(endId), beyondM: 0 }
 }

@@ -6,7 +6,7 @@ import { hungFrom, parentId, pieceById } from '../documents/pieces.ts'
 import type { HookPiece, Trace } from '../documents/trace.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../math/constants.ts'
 import { hookGang } from '../physics/hooking/hookGang.ts'
-import { lineAlongM, type PathElement } from '../soundness/paths.ts'
+import { alongM, lineAlongM, type PathElement } from '../soundness/paths.ts'
 import { type Body, isBody } from './bodies.ts'
 import { fishingModeOf } from './fishingMode.ts'
 import { massOfKg } from './masses.ts'
@@ -127,7 +127,7 @@ function linksHooks(upwards: readonly PathElement[], at: number): boolean {
   let lineM = 0
   for (const element of upwards.slice(at + 1)) {
     if (element.kind === 'part') return element.piece.role === 'hook' && lineM <= LINK_M
-    if (element.kind === 'line') lineM += Math.abs(element.toM - element.fromM)
+    lineM += alongM(element)
   }
   return false
 }
@@ -139,15 +139,15 @@ const bareOf = (trace: Trace, hook: HookPiece) => !hungFrom(trace, hook.id).some
 
 /** How far along the way to the last hook another one sits, m: on a line where it rides, else where its own piece is. */
 function placeM(path: readonly PathElement[], { id, attach }: HookPiece): number {
-  let alongM = 0
+  let soFarM = 0
   for (const element of path) {
-    if (element.id === id) return alongM
+    if (element.id === id) return soFarM
     if (element.kind !== 'line') continue
     const rides = attach.how !== 'joined' && attach.how !== 'through' && attach.on === element.line.id
-    if (rides && attach.atM >= element.fromM && attach.atM <= element.toM) return alongM + attach.atM - element.fromM
-    alongM += Math.abs(element.toM - element.fromM)
+    if (rides && attach.atM >= element.fromM && attach.atM <= element.toM) return soFarM + attach.atM - element.fromM
+    soFarM += alongM(element)
   }
-  return alongM
+  return soFarM
 }
 
 /** Hooks in a row as `hook.gang` counts them: the line between the outer ones shared over the links. */

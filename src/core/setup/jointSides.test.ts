@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { base, lowered, of, set } from '../../../tests/fixtures/judgedDrafts.ts'
+import { base, inWords, lowered, of, set } from '../../../tests/fixtures/judgedDrafts.ts'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { normalOf, seeded } from '../math/seeded.ts'
@@ -54,4 +54,11 @@ test('nothing leaps where the weaker side changes', () => {
 test('a side that bears far more never counts', () => {
   const { links } = pathWith(150)
   expect(links.find(({ ref }) => ref.at === 'joint' && ref.id === 'leader')!.failing).toHaveLength(1)
+})
+
+test('a loop tied in a line part-way is one knot of that line', () => {
+  const content = inWords('body 2 m 40 lb (dropper 30 cm 40 lb, J 1/0; dropper 30 cm 40 lb, J 1/0), bomb 100 g')
+  const { links } = prepareSetup({ ...content, catalogue }).path('sinker')
+  const inBody = links.map(({ failing }) => failing.filter((each) => 'line' in each && each.line === 'body').length)
+  expect(inBody.filter((count) => count > 0)).toEqual([1, 1, 1, 1])
 })

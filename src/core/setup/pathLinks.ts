@@ -12,7 +12,7 @@ import { isHardware, strandsOf } from '../documents/pieces.ts'
 import type { HookPiece, LinePiece, Piece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { CoreError } from '../errors.ts'
-import { type ChainElement, type ChainLink, lineStrengthN, strengthChain } from '../physics/strength/chain.ts'
+import { type ChainElement, chainLink, lineStrengthN } from '../physics/strength/chain.ts'
 import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import type { PathElement } from '../soundness/paths.ts'
 import { usualTurns } from './cutLength.ts'
@@ -53,21 +53,22 @@ export type Bearing = {
 /** For any path of one trace: effective strength and spread of every link from the outfit's lines to its end, in order. */
 export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => Link[] {
   const entriesOf = entryFinder(bearing)
-  const made = new Map<Entry, Link>()
+  const made = new Map<Entry, Beside & { link: Link }>()
   return (path) => {
     const entries = entriesOf(path)
-    if (entries.length === 0) return []
-    const chain = strengthChain(entries.map(({ element }) => element))
     const links: Link[] = []
     for (let i = 0; i < entries.length; i += 1) {
-      const [entry, found] = [entries[i]!, chain.links[i]!]
+      const entry = entries[i]!
       if (entry.again) continue
+      const above = entries[i - 1]
+      const below = entries[i + 1]
       // A joint reached another way can have another line beside it.
-      const known = made.get(entry)
-      const same = known !== undefined && known.strengthN === found.strengthN && known.governedBy === found.governedBy
-      const link = same ? known : linkOf(entry, found, { above: entries[i - 1], below: entries[i + 1] })
-      made.set(entry, link)
-      links.push(link)
+      let known = made.get(entry)
+      if (!known || known.above !== above || known.below !== below) {
+        known = { above, below, link: linkOf(entry, { above, below }) }
+        made.set(entry, known)
+      }
+      links.push(known.link)
     }
     return links
   }
@@ -77,13 +78,11 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
 const NEVER_FIRST = 1.45
 
 type Side = 'above' | 'below'
+type Beside = Readonly<Record<Side, Entry | undefined>>
 
 /** A joint's strength is a share of its line's, which varies too; of two lines it follows both. */
-function linkOf(
-  { ref, kind, origin, variation, element }: Entry,
-  { id, strengthN, governedBy }: ChainLink,
-  beside: Readonly<Record<Side, Entry | undefined>>,
-): Link {
+function linkOf({ ref, kind, origin, variation, element }: Entry, beside: Beside): Link {
+  const { id, strengthN, governedBy } = chainLink(element, beside.above?.element, beside.below?.element)
   const spreadOn = (side: Side) => (typeof variation === 'number' ? variation : variation[side])
   const link = { id, ref, kind, strengthN, governedBy, origin }
   const own = spreadOn(governedBy === 'below' ? 'below' : 'above')
@@ -94,6 +93,8 @@ function linkOf(
   const shares = (governedBy === 'above' ? (['above', 'below'] as const) : (['below', 'above'] as const)).flatMap((side, i) => {
     const { element: of } = beside[side] ?? {}
     if (of?.type !== 'line' || efficiencies[side] * lineStrengthN(of) > NEVER_FIRST * strengthN) return []
+    // A knot tied in a line part-way has it on both sides, and is one knot.
+    if (i > 0 && of.id === line.element.id) return []
     return [{ id: i === 0 ? id : `${id}, other line`, line: of.id, efficiency: efficiencies[side], variation: spreadOn(side) }]
   })
   const ofLine = typeof line.variation === 'number' ? line.variation : 0
@@ -111,38 +112,45 @@ export const chainElements = (bearing: Bearing, path: readonly PathElement[]): C
 function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[] {
   const wound = woundEntries(bearing)
   const known = new Map<string, Entry | undefined>()
-  const once = <E extends Entry | undefined>(key: string, make: () => E): E => {
-    if (known.has(key)) return known.get(key) as E
-    const made = make()
-    known.set(key, made)
-    return made
+  const keyOf = (element: PathElement, above: PathElement | undefined, below: PathElement | undefined): string => {
+    if (element.kind === 'line' && element.again) return `${element.id} again`
+    // Nearly every joint is tied in both lines beside it: its key is its own.
+    if (element.kind !== 'joint' || (isTiedIn(element, above) && isTiedIn(element, below))) return element.id
+    return `${element.id} ${isTiedIn(element, above)} ${isTiedIn(element, below)}`
   }
   const entryOf = (element: PathElement, i: number, path: readonly PathElement[]): Entry | undefined => {
     const { catalogue } = bearing
-    if (element.kind === 'part') return once(element.piece.id, () => partEntry(catalogue, element.piece))
+    if (element.kind === 'part') return partEntry(catalogue, element.piece)
     if (element.kind === 'line') {
-      const { line, again, ref, id } = element
-      return once(again ? `${id} again` : id, () => lineEntry(bearing, ref, line, { strands: strandsOf(line), again }))
+      const { line, again, ref } = element
+      return lineEntry(bearing, ref, line, { strands: strandsOf(line), again })
     }
     const looped = loopedLines(catalogue, path, i)
-    if (looped.length > 0) return once(element.id, () => hitchEntry(bearing, element, looped))
+    if (looped.length > 0) return hitchEntry(bearing, element, looped)
     const [above, below] = [path[i - 1], path[i + 1]]
     const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1) : undefined
     const tiedAbove = above === undefined ? outfitLine : lineIfTied(above, element.ties)
     const tiedBelow = below && lineIfTied(below, element.ties)
-    return once(`${element.id} ${tiedAbove && 'above'} ${tiedBelow && 'below'}`, () =>
-      jointEntry(catalogue, element.ref, element.joint, tiedAbove, tiedBelow),
-    )
+    return jointEntry(catalogue, element.ref, element.joint, tiedAbove, tiedBelow)
   }
   return (path) => {
     const entries = [...wound]
-    for (const [i, element] of path.entries()) {
-      const entry = entryOf(element, i, path)
+    for (let i = 0; i < path.length; i += 1) {
+      const element = path[i]!
+      const key = keyOf(element, path[i - 1], path[i + 1])
+      let entry = known.get(key)
+      if (entry === undefined && !known.has(key)) {
+        entry = entryOf(element, i, path)
+        known.set(key, entry)
+      }
       if (entry) entries.push(entry)
     }
     return entries
   }
 }
+
+const isTiedIn = ({ ties }: JointElement, beside: PathElement | undefined): boolean =>
+  beside === undefined ? ties.includes(OUTFIT) : beside.kind === 'line' && ties.includes(beside.id)
 
 function woundEntries(bearing: Bearing): Entry[] {
   const { catalogue, wound } = bearing

@@ -34,23 +34,29 @@ export type PreparedSetup = Setup & {
   moved: () => Moved | undefined
 }
 
-/** What `strength.failure` is asked of links, one list for each: each line that a joint is a share of is among them. */
-function failingOfEach(links: readonly Link[]): FailingLink[][] {
-  const lines = new Set(links.map(({ id }) => id))
-  return links.map(({ failing }) => failing.filter((each, i) => i === 0 || !('line' in each) || lines.has(each.line)))
+/** What `strength.failure` is asked of links, each line that a joint is a share of among them; and how many of it each link ends at. */
+function failingOfEach(links: readonly Link[]): { all: FailingLink[]; ends: number[] } {
+  const lines = new Set<string>()
+  for (const { id } of links) lines.add(id)
+  const all: FailingLink[] = []
+  const ends = links.map(({ failing }) => {
+    for (const [i, each] of failing.entries()) if (i === 0 || !('line' in each) || lines.has(each.line)) all.push(each)
+    return all.length
+  })
+  return { all, ends }
 }
 
-export const failingOf = (links: readonly Link[]): FailingLink[] => failingOfEach(links).flat()
+export const failingOf = (links: readonly Link[]): FailingLink[] => failingOfEach(links).all
 
 /** The chance that each link goes first, of a joint by either of its lines, and that nothing goes at a pull. */
 function chancesOfLinks(links: readonly Link[], chancesOf: ReturnType<typeof chanceFinder>): Chances {
-  const each = failingOfEach(links)
-  const { first: all, survival } = chancesOf(each.flat())
+  const { all, ends } = failingOfEach(links)
+  const { first: each, survival } = chancesOf(all)
   let at = 0
-  const first = each.map((failing) => {
-    const from = at
-    at += failing.length
-    return all.slice(from, at).reduce((sum, chance) => sum + chance, 0)
+  const first = ends.map((end) => {
+    let sum = 0
+    for (; at < end; at += 1) sum += each[at]!
+    return sum
   })
   return { first, survival }
 }

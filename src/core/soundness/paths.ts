@@ -35,116 +35,150 @@ export function pathToPiece(trace: Trace, id: string): PathElement[] {
   return finder.toPiece(id)
 }
 
-/** The lines of a path, each as long as the path goes along it. */
-export const linesAlong = (path: readonly PathElement[]): { line: LinePiece; lengthM: number }[] =>
-  path.flatMap((element) =>
-    element.kind === 'line' ? [{ line: element.line, lengthM: Math.abs(element.toM - element.fromM) }] : [],
-  )
+/** How long a path goes along a link of it, m. */
+export const alongM = (element: PathElement): number => (element.kind === 'line' ? Math.abs(element.toM - element.fromM) : 0)
+
+/** The lines of a path in order, each as long as the path goes along it, knots that are tied in it or not. */
+export function linesAlong(path: readonly PathElement[]): { line: LinePiece; lengthM: number }[] {
+  const lines: { line: LinePiece; lengthM: number }[] = []
+  for (const element of path) {
+    if (element.kind !== 'line') continue
+    const last = lines.at(-1)
+    if (element.again && last?.line === element.line) last.lengthM += alongM(element)
+    else lines.push({ line: element.line, lengthM: alongM(element) })
+  }
+  return lines
+}
 
 /** Line along a path, m. */
-export const lineAlongM = (path: readonly PathElement[]): number =>
-  linesAlong(path).reduce((sum, { lengthM }) => sum + lengthM, 0)
+export function lineAlongM(path: readonly PathElement[]): number {
+  let sumM = 0
+  for (const element of path) sumM += alongM(element)
+  return sumM
+}
 
 /** The line of a path that lies so far up from its end, and where it stands on the path; undefined where the path is shorter. */
 export function lineUp(path: readonly PathElement[], upM: number): { index: number; ref: LinkRef } | undefined {
   let m = 0
-  for (const [index, element] of [...path.entries()].toReversed()) {
-    if (element.kind !== 'line') continue
-    m += Math.abs(element.toM - element.fromM)
-    if (m >= upM) return { index, ref: element.ref }
+  for (let index = path.length - 1; index >= 0; index -= 1) {
+    const element = path[index]!
+    m += alongM(element)
+    if (element.kind === 'line' && m >= upM) return { index, ref: element.ref }
   }
   return undefined
 }
 
+type KnotInLine = { id: string; atM: number; element: PathElement; above: PathElement }
+
 class PathFinder {
   private readonly trace: Trace
-  /** Knots tied in a line part-way, by line, in order of place. */
-  private readonly knots = new Map<string, { id: string; atM: number; element: PathElement }[]>()
+  /** Knots tied in a line part-way, by line, in order of place, each with the length of line between it and the one before. */
+  private readonly knots = new Map<string, KnotInLine[]>()
 
   constructor(trace: Trace) {
     this.trace = trace
-    for (const { id, attach } of trace.pieces) {
-      if (attach.how !== 'fixed' || !isTied(attach.joint)) continue
-      const row = this.knots.get(attach.on) ?? []
+    const tiedIn = trace.pieces.flatMap(({ id, attach }) => {
+      if (attach.how !== 'fixed' || !isTied(attach.joint)) return []
       const ref = jointRef(id)
       const element: PathElement = { kind: 'joint', id: linkKey(ref), ref, joint: attach.joint, ties: [attach.on] }
-      row.push({ id, atM: attach.atM, element })
-      this.knots.set(attach.on, row)
+      return [{ id, on: attach.on, atM: attach.atM, element }]
+    })
+    for (const { on, ...knot } of tiedIn.sort((a, b) => a.atM - b.atM)) {
+      const line = lineById(trace, on)
+      if (!line) continue
+      const row = this.knots.get(on) ?? []
+      row.push({ ...knot, above: lengthOf(line, row.at(-1)?.atM ?? 0, knot.atM, row.length > 0) })
+      this.knots.set(on, row)
     }
-    for (const row of this.knots.values()) row.sort((a, b) => a.atM - b.atM)
   }
 
   toPiece(id: string): PathElement[] {
+    const path: PathElement[] = []
+    this.addPiece(path, id)
+    return path
+  }
+
+  private addPiece(path: PathElement[], id: string): void {
     const piece = pieceNamed(this.trace, id)
-    return isLine(piece)
-      ? this.toPoint(id, { end: 'far' })
-      : [...this.toJoint(piece), { kind: 'part', id, ref: pieceRef(id), piece }]
+    if (isLine(piece)) return this.addPoint(path, id, { end: 'far' })
+    this.addJoint(path, piece)
+    path.push({ kind: 'part', id, ref: pieceRef(id), piece })
   }
 
   /** Everything above a piece, the joint it hangs by included. */
-  private toJoint(piece: Piece): PathElement[] {
+  private addJoint(path: PathElement[], piece: Piece): void {
     const { attach, id } = piece
-    if (attach.how === 'through') return this.toPiece(attach.carrier)
+    if (attach.how === 'through') return this.addPiece(path, attach.carrier)
     if (attach.how === 'sliding') {
       if (attach.stops.below === undefined) throw new CoreError('no-path', `${id} slides with no stop below it`, { id })
-      return this.toPiece(attach.stops.below)
+      return this.addPiece(path, attach.stops.below)
     }
-    const above =
-      attach.how === 'joined'
-        ? this.toAnchor(attach.to, attach.end ?? 'far')
-        : this.toPoint(attach.on, { atM: attach.atM, leaving: id })
-    return [...above, ...tied(piece, attach.joint)]
+    if (attach.how === 'joined') this.addAnchor(path, attach.to, attach.end ?? 'far')
+    else this.addPoint(path, attach.on, { atM: attach.atM, leaving: id })
+    addTied(path, piece, attach.joint)
   }
 
-  private toAnchor(id: string, end: 'near' | 'far'): PathElement[] {
-    if (id === OUTFIT) return []
-    return lineById(this.trace, id) ? this.toPoint(id, { end }) : this.toPiece(id)
+  private addAnchor(path: PathElement[], id: string, end: 'near' | 'far'): void {
+    if (id === OUTFIT) return
+    if (lineById(this.trace, id)) this.addPoint(path, id, { end })
+    else this.addPiece(path, id)
   }
 
-  private toPoint(id: string, point: Point): PathElement[] {
+  private addPoint(path: PathElement[], id: string, point: Point): void {
     const line = lineById(this.trace, id)
-    if (!line) return []
-    if (line.attach.how === 'through') return this.throughCarrier(line, point)
-    const from = this.toJoint(line)
-    return [...from, ...this.along(line, 0, atOf(line, point), leavingOf(point))]
+    if (!line) return
+    if (line.attach.how === 'through') return this.addThroughCarrier(path, line, line.attach, point)
+    this.addJoint(path, line)
+    this.addAlong(path, line, { fromM: 0, toM: atOf(line, point), leaving: leavingOf(point) })
   }
 
   /** The line runs until the stop on its other side bears on the carrier; the pull then goes through that stop. */
-  private throughCarrier(line: LinePiece, point: Point): PathElement[] {
-    if (line.attach.how !== 'through') return []
-    const at = atOf(line, point)
-    const stopId = at > line.attach.atM ? line.attach.stops.near : line.attach.stops.far
-    const stop = pieceNamed(this.trace, stopId)
-    const stopAt = placeOn(line, stop)
-    const bears: PathElement[] = isLine(stop) ? [] : [{ kind: 'part', id: stopId, ref: pieceRef(stopId), piece: stop }]
+  private addThroughCarrier(path: PathElement[], line: LinePiece, { atM, stops, carrier }: ThroughCarrier, point: Point): void {
+    const toM = atOf(line, point)
+    const start = toM > atM ? stops.near : stops.far
+    const stop = pieceNamed(this.trace, start)
     const joint = jointOf(stop)
-    const carried = [...this.toPiece(line.attach.carrier), ...bears, ...(joint ? tied(stop, joint) : [])]
+    this.addPiece(path, carrier)
+    if (!isLine(stop)) path.push({ kind: 'part', id: start, ref: pieceRef(start), piece: stop })
+    if (joint) addTied(path, stop, joint)
     // The end itself may be the stop's own load (the sinker's swivel is both): then the stop is all there is.
-    return [...carried, ...this.along(line, stopAt, at, leavingOf(point), stopId)]
+    this.addAlong(path, line, { fromM: placeOn(line, stop), toM, leaving: leavingOf(point), start })
   }
 
-  private along(line: LinePiece, fromM: number, toM: number, leaving?: string, start?: string): PathElement[] {
+  private addAlong(path: PathElement[], line: LinePiece, { fromM, toM, leaving, start }: Stretch): void {
     const [low, high] = fromM <= toM ? [fromM, toM] : [toM, fromM]
-    const between = (this.knots.get(line.id) ?? []).filter(
-      (knot) => knot.atM >= low && knot.atM <= high && knot.id !== leaving && knot.id !== start,
-    )
-    const inOrder = fromM <= toM ? between : between.toReversed()
-    const ref = pieceRef(line.id)
-    const elements: PathElement[] = []
+    const all = this.knots.get(line.id) ?? []
+    const between = all.filter(({ atM, id }) => atM >= low && atM <= high && id !== leaving && id !== start)
     let from = fromM
-    for (const { atM, element } of inOrder) {
-      elements.push({ kind: 'line', id: line.id, ref, line, again: elements.length > 0, fromM: from, toM: atM }, element)
-      from = atM
+    for (const knot of fromM <= toM ? between : between.reverse()) {
+      const again = knot !== between[0]
+      // Paths down the line share its lengths.
+      const shared = knot.above.kind === 'line' && knot.above.fromM === from && knot.above.again === again
+      path.push(shared ? knot.above : lengthOf(line, from, knot.atM, again), knot.element)
+      from = knot.atM
     }
-    elements.push({ kind: 'line', id: line.id, ref, line, again: inOrder.length > 0, fromM: from, toM })
-    return elements
+    path.push(lengthOf(line, from, toM, between.length > 0))
   }
 }
 
-function tied(piece: Piece, joint: Joint): PathElement[] {
-  if (!isTied(joint)) return []
+type ThroughCarrier = Extract<LinePiece['attach'], { how: 'through' }>
+/** A way along a line: without the knot that it leaves the line by, nor the one that it began at. */
+type Stretch = { fromM: number; toM: number; leaving?: string | undefined; start?: string | undefined }
+
+const lengthOf = (line: LinePiece, fromM: number, toM: number, again: boolean): PathElement => ({
+  kind: 'line',
+  id: line.id,
+  ref: pieceRef(line.id),
+  line,
+  again,
+  fromM,
+  toM,
+})
+
+function addTied(path: PathElement[], piece: Piece, joint: Joint): void {
+  if (!isTied(joint)) return
   const ref = jointRef(piece.id)
-  return [{ kind: 'joint', id: linkKey(ref), ref, joint, ties: [parentId(piece.attach), piece.id] }]
+  path.push({ kind: 'joint', id: linkKey(ref), ref, joint, ties: [parentId(piece.attach), piece.id] })
 }
 
 const leavingOf = (point: Point) => ('leaving' in point ? point.leaving : undefined)

@@ -1,5 +1,6 @@
 import { lineById, parentId, pieceById } from '../../documents/pieces.ts'
 import { putAt } from '../../edit/along.ts'
+import { alongM } from '../../soundness/paths.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -20,7 +21,7 @@ export const lightNearBait: Rule = {
       const hook = ends.find(({ id, role }) => role === 'hook' && tracePath(id).some((element) => element.id === on))
       if (!line || !hook) return []
       const beyondM = tracePath(hook.id).reduce(
-        (sum, element) => sum + (element.kind === 'line' && element.id !== on ? Math.abs(element.toM - element.fromM) : 0),
+        (sum, element) => sum + (element.id === on ? 0 : alongM(element)),
         line.lengthM - atM,
       )
       const wantedM = atM - (FAR_M - beyondM)

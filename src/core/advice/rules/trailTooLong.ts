@@ -1,6 +1,6 @@
 import { withLength } from '../../edit/changes.ts'
 import { clippedDown } from '../../moments/castPath.ts'
-import { endsOf } from '../../soundness/paths.ts'
+import { endsOf, lineAlongM } from '../../soundness/paths.ts'
 import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -16,7 +16,7 @@ export const trailTooLong: Rule = {
     const mostM = outfit.rod.lengthM - conditions.dropM
     return endsOf(trace).flatMap((end) => {
       const trail = linesTo(end.id).filter(({ id }) => !flown.has(id))
-      const trailM = trail.reduce((sum, { fromM, toM }) => sum + Math.abs(toM - fromM), 0)
+      const trailM = lineAlongM(trail)
       const longest = trail.toSorted((a, b) => b.line.lengthM - a.line.lengthM)[0]?.line
       if (clipped.has(end.id) || !longest || trailM <= mostM) return []
       const leftM = Math.floor((longest.lengthM - (trailM - mostM)) * 10) / 10

@@ -16,17 +16,20 @@ export type Chain = { links: ChainLink[]; weakest: { id: string; strengthN: numb
  * Source: weakest-link chain; effective joint strength as tied (nominal efficiencies in core/gear/connections).
  */
 export function strengthChain(path: readonly ChainElement[]): Chain {
-  const links = path.map((element, i): ChainLink => {
-    if (element.type === 'hardware') return { id: element.id, strengthN: element.strengthN, governedBy: 'self' }
-    if (element.type === 'line') return { id: element.id, strengthN: lineStrengthN(element), governedBy: 'self' }
-    const above = element.efficiencyAbove * besideN(path[i - 1])
-    const below = element.efficiencyBelow * besideN(path[i + 1])
-    return below < above
-      ? { id: element.id, strengthN: below, governedBy: 'below' }
-      : { id: element.id, strengthN: above, governedBy: 'above' }
-  })
+  const links = path.map((element, i) => chainLink(element, path[i - 1], path[i + 1]))
   const weakest = links.reduce((lowest, link) => (link.strengthN < lowest.strengthN ? link : lowest))
   return { links, weakest: { id: weakest.id, strengthN: weakest.strengthN } }
+}
+
+/** One link of a chain, by what is directly beside it. */
+export function chainLink(element: ChainElement, before: ChainElement | undefined, after: ChainElement | undefined): ChainLink {
+  if (element.type === 'hardware') return { id: element.id, strengthN: element.strengthN, governedBy: 'self' }
+  if (element.type === 'line') return { id: element.id, strengthN: lineStrengthN(element), governedBy: 'self' }
+  const above = element.efficiencyAbove * besideN(before)
+  const below = element.efficiencyBelow * besideN(after)
+  return below < above
+    ? { id: element.id, strengthN: below, governedBy: 'below' }
+    : { id: element.id, strengthN: above, governedBy: 'above' }
 }
 
 /** What a line bears as it is, N. */

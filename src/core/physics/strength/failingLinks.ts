@@ -9,8 +9,9 @@ export type Group = { line: UncertainLink; at: number; joints: { joint: ShareOfL
 
 /** Links as groups that are independent of each other, in the order of their lines. */
 export function groupsOf(links: readonly FailingLink[]): Group[] {
-  const groups = links.flatMap((line, at): Group[] => ('meanN' in line ? [{ line, at, joints: [] }] : []))
+  const groups: Group[] = []
+  for (const [at, line] of links.entries()) if ('meanN' in line) groups.push({ line, at, joints: [] })
   const byLine = new Map(groups.map((group) => [group.line.id, group]))
-  for (const [at, link] of links.entries()) if ('line' in link) byLine.get(link.line)?.joints.push({ joint: link, at })
+  for (const [at, joint] of links.entries()) if ('line' in joint) byLine.get(joint.line)?.joints.push({ joint, at })
   return groups
 }

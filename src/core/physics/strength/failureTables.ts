@@ -8,6 +8,8 @@ const WIDEST = 0.14
 const REACH = 5
 /** Steps of the logarithm of the load, at most half the narrowest spread. */
 const STEPS = [0.015, NARROWEST / 2] as const
+/** A chance that adds nothing. */
+const NOTHING = 1e-20
 /** Weights of the first steps where an integral ends at share 1: Gregory’s, of the third order (Hildebrand, Introduction to Numerical Analysis, 5.9). */
 const END_WEIGHTS = [251 / 720, 897 / 720, 633 / 720, 739 / 720]
 
@@ -23,10 +25,24 @@ type Table = {
 }
 /** A group’s line and the different joints in it, each with how many there are. */
 type Kinds = {
-  key: string
   line: UncertainLink
   kinds: { efficiency: number; variation: number; count: number }[]
   kindOf: number[]
+  /** Of the line and the kinds, and of how many there are of each. */
+  key: string
+  counts: string
+}
+/** What tables of one line and the same kinds of joint share, however many of each there are: see `Table`. */
+type Shape = {
+  line: UncertainLink
+  step: number
+  from: number
+  /** Load × density of the line’s strength at each load. */
+  density: Float64Array
+  /** The first load that the line’s strength can be, in steps from `from`. */
+  least: number
+  /** Of each kind, by how far the line’s strength is over the load: the chance that one holds, and load × density of it going then over that chance. */
+  rows: { holds: Float64Array; goes: Float64Array; reach: { from: number; to: number } }[]
 }
 
 /** Of a chain: the chance that each link goes first, in the order of the links, and that nothing goes at a load, N. */
@@ -39,12 +55,12 @@ export type Chances = { first: number[]; survival: (loadN: number) => number }
  * @returns undefined where a spread is one that tables do not resolve.
  */
 export function failureTables(): (links: number, groups: readonly Group[]) => Chances | undefined {
-  const known = new Map<string, Table>()
+  const [shapes, tables] = [new Map<string, Shape>(), new Map<string, Table>()]
   const read = (group: Group, step: number): Read => {
     const kinds = kindsOf(group)
     const key = `${step} ${kinds.key}`
-    const table = known.get(key) ?? tableOf(kinds, step)
-    known.set(key, table)
+    const shape = kept(shapes, key, () => shapeOf(kinds, step))
+    const table = kept(tables, `${key}: ${kinds.counts}`, () => tableOf(shape, kinds))
     return { group, kindOf: kinds.kindOf, table }
   }
   return (links, groups) => {
@@ -56,6 +72,14 @@ export function failureTables(): (links: number, groups: readonly Group[]) => Ch
       survival: (loadN) => all.reduce((whole, { table }) => whole * wholeAt(table, loadN), 1),
     }
   }
+}
+
+function kept<T>(known: Map<string, T>, key: string, make: () => T): T {
+  const found = known.get(key)
+  if (found !== undefined) return found
+  const made = make()
+  known.set(key, made)
+  return made
 }
 
 /** The chance that a group is whole at one load, N. */
@@ -94,11 +118,11 @@ function kindsOf({ line, joints }: Group): Kinds {
     kinds[at]!.count += 1
     return at
   })
-  const key = [line.meanN, line.variation, ...kinds.flatMap((kind) => Object.values(kind))].join(' ')
-  return { key, line, kinds, kindOf }
+  const key = [line.meanN, line.variation, ...kinds.flatMap(({ efficiency, variation }) => [efficiency, variation])].join(' ')
+  return { line, kinds, kindOf, key, counts: kinds.map(({ count }) => count).join(' ') }
 }
 
-function tableOf({ line, kinds }: Kinds, step: number): Table {
+function shapeOf({ line, kinds }: Kinds, step: number): Shape {
   const deviation = line.variation * line.meanN
   const begins = [
     line.meanN - REACH * deviation,
@@ -106,34 +130,40 @@ function tableOf({ line, kinds }: Kinds, step: number): Table {
   ]
   const from = Math.floor(Math.log(Math.min(...begins)) / step)
   const size = Math.ceil(Math.log(line.meanN + REACH * deviation) / step) - from
-  // The line’s density at each load, times the load.
   const density = new Float64Array(size)
   for (let k = 0; k < size; k += 1) {
     const x = Math.exp(step * (from + k))
     density[k] = (x / deviation) * normalPdf((x - line.meanN) / deviation)
   }
-  if (kinds.length === 0) {
-    const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
-    return { line, step, from, whole, goes: [density] }
-  }
-  // By how far the line’s strength is over the load: the chance that every joint holds, and load × density of one going then.
-  const held = new Float64Array(size).fill(1)
-  const each = kinds.map((kind) => {
+  const rows = kinds.map((kind) => {
     const spread = kind.variation * kind.efficiency
-    const row = new Float64Array(size)
+    const [holds, goes] = [new Float64Array(size).fill(1), new Float64Array(size)]
     const reach = reachOf(kind, step, size)
     for (let m = 0; m < reach.to; m += 1) {
       const share = Math.exp(-step * m)
-      const holds = normalCdf((kind.efficiency - share) / spread)
-      held[m]! *= holds ** kind.count
-      if (m >= reach.from && holds > 0) row[m] = ((share / spread) * normalPdf((kind.efficiency - share) / spread)) / holds
+      const one = normalCdf((kind.efficiency - share) / spread)
+      holds[m] = one
+      if (m >= reach.from && one > 0) goes[m] = ((share / spread) * normalPdf((kind.efficiency - share) / spread)) / one
     }
-    return { row, reach }
+    return { holds, goes, reach }
   })
+  const least = Math.floor(Math.log(line.meanN * (1 - REACH * line.variation)) / step) - from
+  return { line, step, from, density, least, rows }
+}
+
+function tableOf({ line, step, from, density, least, rows }: Shape, { kinds }: Kinds): Table {
+  const size = density.length
+  if (kinds.length === 0) {
+    const deviation = line.variation * line.meanN
+    const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
+    return { line, step, from, whole, goes: [density] }
+  }
+  const held = new Float64Array(size).fill(1)
+  for (const [i, { holds, reach }] of rows.entries())
+    for (let m = 0; m < reach.to; m += 1) held[m]! *= holds[m]! ** kinds[i]!.count
   const together = held[0]!
   for (const [m, weight] of END_WEIGHTS.entries()) if (m < size) held[m]! *= weight
   // Only where the line’s strength can be.
-  const least = Math.floor(Math.log(line.meanN * (1 - REACH * line.variation)) / step) - from
   const over = (row: Float64Array, reach: { from: number; to: number }) => {
     const sums = new Float64Array(size)
     for (let k = 0; k < size; k += 1) {
@@ -144,10 +174,18 @@ function tableOf({ line, kinds }: Kinds, step: number): Table {
     }
     return sums
   }
-  const whole = over(held, { from: 0, to: size })
-  const goes = each.map(({ row, reach }) => {
-    for (let m = reach.from; m < reach.to; m += 1) row[m]! *= held[m]!
-    return over(row, reach)
+  // Under its first steps nothing holds, and beyond the reach of every joint all do: there the line’s strength alone counts.
+  const first = held.findIndex((chance) => chance > NOTHING)
+  const allHold = Math.max(END_WEIGHTS.length, ...rows.map(({ reach }) => reach.to))
+  const whole = over(held, { from: first, to: allHold })
+  let beyond = 0
+  for (let k = size - 1; k >= allHold; k -= 1) {
+    if (k >= least) beyond += density[k]!
+    whole[k - allHold]! += step * beyond
+  }
+  const goes = rows.map(({ goes, reach }) => {
+    const row = goes.map((each, m) => each * held[m]!)
+    return over(row, { from: Math.max(first, reach.from), to: reach.to })
   })
   return { line, step, from, whole, goes: [density.map((each) => each * together), ...goes], held }
 }
@@ -169,16 +207,21 @@ function chancesOf(count: number, read: readonly Read[]): number[] {
   const all = new Float64Array(to - from).fill(1)
   for (const { table } of read) for (let k = table.from; k < to; k += 1) all[k - from]! *= table.whole[k - table.from]!
   const chances = new Array<number>(count).fill(0)
+  const others = new Float64Array(to - from)
   for (const { group, kindOf, table } of read) {
+    // The chance that every other group is whole, from this one’s first load to the last at which anything is.
+    let end = 0
+    for (; table.from + end < to && all[table.from + end - from]! > 0; end += 1)
+      others[end] = all[table.from + end - from]! / table.whole[end]!
     const sums = table.goes.map((row) => {
       let sum = 0
-      for (let k = table.from; k < to && all[k - from]! > 0; k += 1)
-        sum += (all[k - from]! / table.whole[k - table.from]!) * row[k - table.from]!
+      for (let k = 0; k < end; k += 1) sum += others[k]! * row[k]!
       return sum
     })
     chances[group.at] = sums[0]!
-    for (const [j, { at }] of group.joints.entries()) chances[at] = sums[1 + kindOf[j]!]!
+    for (let j = 0; j < kindOf.length; j += 1) chances[group.joints[j]!.at] = sums[1 + kindOf[j]!]!
   }
-  const total = chances.reduce((sum, chance) => sum + chance, 0)
+  let total = 0
+  for (const chance of chances) total += chance
   return chances.map((chance) => chance / total)
 }

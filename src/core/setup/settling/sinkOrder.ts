@@ -4,7 +4,7 @@ import { parentId, pieceById } from '../../documents/pieces.ts'
 import { SEA_WATER_KG_PER_M3 } from '../../math/constants.ts'
 import { TANGENTIAL_COEFFICIENT } from '../../physics/water/lineInFluid.ts'
 import { submergedWeightN } from '../../physics/water/sphere.ts'
-import type { PathElement } from '../../soundness/paths.ts'
+import { alongM, lineAlongM, type PathElement } from '../../soundness/paths.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 import type { Rig } from '../setup.ts'
 import { baitFallAreaM2, type Sinker, weightOfSinker } from './settling.ts'
@@ -26,7 +26,7 @@ export function sinkOrder({ trace, catalogue, tracePath }: Walked): { lower: Fal
     .toSorted((a, b) => b.massKg - a.massKg)
     .map((sinker): Branch => {
       const lines = tracePath(sinker.id).filter((element) => element.kind === 'line')
-      return { sinker, lines, lengthM: lines.reduce((sum, each) => sum + Math.abs(each.toM - each.fromM), 0) }
+      return { sinker, lines, lengthM: lineAlongM(lines) }
     })
   const [first] = branches
   const second = branches.find((branch) => first && hangsApart(first, branch) && hangsApart(branch, first))
@@ -44,7 +44,7 @@ const hangsApart = (branch: Branch, other: Branch) => {
 
 function fallingOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, { sinker, lines }: Branch, other: Branch): Falling {
   const own = lines.filter(({ line }) => !other.lines.some((each) => each.line.id === line.id))
-  const drawnM2 = own.reduce((sum, { line, toM, fromM }) => sum + lineDiameterM(catalogue, line) * Math.abs(toM - fromM), 0)
+  const drawnM2 = own.reduce((sum, element) => sum + lineDiameterM(catalogue, element.line) * alongM(element), 0)
   const bait = pieceById(trace, parentId(sinker.attach))?.role === 'hook'
   const areaM2 =
     weightOfSinker(catalogue, sinker).fallAreaM2 +

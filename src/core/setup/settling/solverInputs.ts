@@ -8,6 +8,7 @@ import type { WaterLineInput } from '../../physics/water/line.ts'
 import type { ShoreLineInput } from '../../physics/water/shoreLine.ts'
 import type { SinkInput } from '../../physics/water/sink.ts'
 import type { UptideHoldInput } from '../../physics/water/uptideHold.ts'
+import { linesAlong } from '../../soundness/paths.ts'
 import { lineWantedM, tipHeightM } from '../lineWanted.ts'
 import { baitAreaM2, baitFallAreaM2, type Settling, shoreHoldOf } from './settling.ts'
 
@@ -57,9 +58,9 @@ function castInput(settling: Settling, grip: number) {
 export function lineInput(settling: Settling): WaterLineInput {
   const { outfit, catalogue, tracePath, spool, weight, water } = settling
   const layer = (line: LineSpec, lengthM?: number) => layerOf(catalogue, line, water, lengthM)
-  const own = tracePath(weight.id)
+  const own = linesAlong(tracePath(weight.id))
     .toReversed()
-    .flatMap((element): Layer[] => (element.kind === 'line' ? [layer(element.line, Math.abs(element.toM - element.fromM))] : []))
+    .map(({ line, lengthM }) => layer(line, lengthM))
     .filter(({ lengthM = 0 }) => lengthM > 0)
   // The line wound deepest goes on without end: how much is out is what is asked.
   const [deepest = freeLine(outfit), ...over] = outfit.wound

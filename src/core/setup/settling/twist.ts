@@ -1,7 +1,7 @@
 import type { HardwareType } from '../../catalogue/ids.ts'
 import { isOnHook, parentId } from '../../documents/pieces.ts'
 import type { Piece } from '../../documents/trace.ts'
-import type { PathElement } from '../../soundness/paths.ts'
+import { alongM, type PathElement } from '../../soundness/paths.ts'
 import type { PreparedSetup } from '../prepareSetup.ts'
 
 /** What spins in the stream and as it is wound in, and what takes its twist; without a swivel the leader takes it. */
@@ -49,7 +49,7 @@ export function twistsOf({ trace, catalogue, tracePath }: Pick<PreparedSetup, 't
 function twistOf(id: string, role: keyof Takes, path: readonly PathElement[]): Twist {
   let awayM = 0
   for (const element of path.toReversed()) {
-    if (element.kind === 'line') awayM += Math.abs(element.toM - element.fromM)
+    awayM += alongM(element)
     if (element.kind !== 'part' || element.piece.role !== 'hardware') continue
     const toM = TAKES_TO_M[element.piece.type]
     if (toM) return { id, swivel: { id: element.id, awayM, takes: awayM <= toM[role] } }
