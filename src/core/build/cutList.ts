@@ -52,6 +52,7 @@ function strandCut(rig: Pick<Rig, 'trace' | 'catalogue'>, of: string[]): StrandC
     of,
     finishedM: sum(({ finishedM }) => finishedM),
     uses: cuts.flatMap(({ uses }) => uses),
+    wrapsM: sum(({ wrapsM }) => wrapsM),
     cutM: sum(({ cutM }) => cutM),
   }
 }

@@ -12,6 +12,8 @@ import type { Rig } from '../setup/setup.ts'
 export type Step =
   /** Slide parts onto a line, in this order, before the knot that closes that end. */
   | { do: 'thread'; line: string; parts: string[]; before?: string }
+  /** Wrap a line so many times around the shank of a hook on it, at its mark. */
+  | { do: 'wrap'; piece: string; line: string; times: number }
   /** Tie a knot: `piece` to `to`; or make the loop `to` in the end of the line `piece` itself. */
   | { do: 'tie'; piece: string; to: string; joint: Joint; turns: number; inOwnEnd: boolean }
   /** Put part into part: a sinker on a snap, a bait on a hook. */
@@ -100,6 +102,9 @@ class Builder {
       if (run.length > 0) this.steps.push({ do: 'thread', line, parts: run, ...(closing ? { before: closing.id } : {}) })
       run = []
     }
+    const wrapped = partWay.flatMap((piece) =>
+      piece.role === 'hook' && piece.wraps && piece.attach.how === 'sliding' ? [{ piece: piece.id, times: piece.wraps }] : [],
+    )
     for (const child of partWay) {
       if (!isKnotted(child)) run.push(child.id)
       else {
@@ -108,6 +113,7 @@ class Builder {
       }
     }
     flush()
+    for (const wrap of wrapped) this.steps.push({ do: 'wrap', line, ...wrap })
     for (const child of partWay) if (!isKnotted(child)) this.fix(child, line)
   }
 

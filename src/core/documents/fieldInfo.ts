@@ -77,6 +77,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   nailKg: is('nail weight', 'mass'),
   openedEye: is('eye opened'),
   weedGuard: is('weed guard'),
+  wraps: is('wraps around the shank', 'number', 'none'),
   barbless: is('barbless', 'words', 'no'),
   headKg: is('head', 'mass', 'none'),
   headSwings: is('swings on its head', 'words', 'no'),

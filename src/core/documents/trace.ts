@@ -94,6 +94,8 @@ const hookPiece = z.strictObject({
   openedEye: z.boolean().optional(),
   /** A guard keeps the point off weed and stone. */
   weedGuard: z.boolean().optional(),
+  /** Turns around its shank of the line that it rides on: they hold it where it is set. */
+  wraps: z.number().int().min(1).max(10).optional(),
   ...headFields,
 })
 const sinkerPiece = z.strictObject({

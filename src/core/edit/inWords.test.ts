@@ -112,6 +112,8 @@ describe('a trace in words', () => {
     ['leader 30 lb 2 m, ball-bearing swivel 100 lb', 'ball-bearing-swivel', { strengthN: 100 * LB }],
     ['leader 30 lb 2 m, ball-bearing swivel', 'ball-bearing-swivel', { strengthN: 40 * LB }],
     ['leader 30 lb 2 m, ball-bearing swivel 4', 'ball-bearing-swivel', { size: '4' }],
+    ['leader 2 m (J 4/0 three wraps round the shank), J 2/0', 'hook-2', { size: '4/0', wraps: 3, attach: { how: 'sliding' } }],
+    ['leader 2 m (J 4/0 2 wraps), J 2/0', 'hook-2', { size: '4/0', wraps: 2 }],
     ['leader 2 m, J 2/0 weedless', 'hook', { weedGuard: true }],
     ['leader 2 m, J 2/0, soft lure 8 g nail 2 g o-ring', 'lure', { massKg: 0.008, nailKg: 0.002, rigging: 'ring' }],
     ['leader 2 m, J 2/0, dead strip point up', 'bait', { rigging: 'pointUp' }],

@@ -76,6 +76,10 @@ export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
 
 /** Words that add nothing to a part that is already named. */
 export const GENERIC = [
+  'round',
+  'around',
+  'the',
+  'shank',
   'hook',
   'sinker',
   'weight',

@@ -40,9 +40,20 @@ export function splitDetails(words: readonly string[]): string[] {
 function goesOn(before: string, word: string, next: string): boolean {
   if (before === 'weed') return word === 'guard'
   if (before === 'point') return word === 'up'
+  if (/^wraps?$/.test(word)) return wrapsIn(`${before} wraps`) !== undefined
   if (NUMBER.test(before)) return isUnit(word) || FRACTION.test(word)
   if (ENDS_IN_FEET.test(before)) return /^\d+$/.test(word) && (INCHES.test(next) || !isUnit(next))
   return ENDS_IN_FEET_AND_NUMBER.test(before) && INCHES.test(word)
+}
+
+const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six']
+
+/** How often the line goes around the shank of a hook that rides on it. */
+function wrapsIn(text: string): number | undefined {
+  const count = /^(\w+) wraps?$/.exec(text)?.[1]
+  if (count === undefined) return undefined
+  const wraps = COUNTS.indexOf(count) + 1 || Number(count)
+  return Number.isInteger(wraps) && wraps >= 1 && wraps <= 10 ? wraps : undefined
 }
 
 /** One detail of a part: a strength, length, weight, size, material; or why it is none. */
@@ -89,6 +100,8 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       if (text === 'offset') return { set: { offset: true } }
       if (text === 'opened') return { set: { openedEye: true } }
       if (text === 'weed guard' || text === 'weedless') return { set: { weedGuard: true } }
+      const wraps = wrapsIn(text)
+      if (wraps !== undefined) return { set: { wraps } }
       const headKg = quantity('mass')
       if (headKg !== undefined) return { set: { headKg } }
       if (text === 'swinging' && part.set && 'headKg' in part.set) return { set: { headSwings: true } }

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import { DEFAULT_LOOP_M, defaultTurns, lineUsedM } from '../catalogue/connections.ts'
+import { hookDimensions } from '../catalogue/hooks.ts'
 import type { ConnectionId } from '../catalogue/ids.ts'
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
@@ -11,7 +12,7 @@ import type { Rig } from './setup.ts'
 
 /** What one connection takes of a line. */
 export type LineUse = { joint: LinkRef; connection: Joint['connection']; turns: number; usedM: number }
-export type Cut = { id: string; finishedM: number; uses: LineUse[]; cutM: number }
+export type Cut = { id: string; finishedM: number; uses: LineUse[]; wrapsM: number; cutM: number }
 const knotLine = (catalogue: Catalogue, line: LineSpec) => ({
   material: line.material,
   diameterM: lineDiameterM(catalogue, line),
@@ -42,8 +43,18 @@ export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, li
   })
   // A double is its own loop: the doubling knot's use already counts both strands.
   const straightM = line.role === 'double' ? 0 : line.lengthM * takeUp(catalogue, line)
-  const oneM = straightM + uses.reduce((sum, use) => sum + use.usedM, 0)
-  return { id: line.id, finishedM: line.lengthM, uses, cutM: line.role === 'double' ? oneM : strandsOf(line) * oneM }
+  const wrapsM = wrappedM({ trace, catalogue }, line)
+  const oneM = straightM + wrapsM + uses.reduce((sum, use) => sum + use.usedM, 0)
+  return { id: line.id, finishedM: line.lengthM, uses, wrapsM, cutM: line.role === 'double' ? oneM : strandsOf(line) * oneM }
+}
+
+/** Line around the shanks of hooks that ride on it, m: each wrap is a circle about the wire at half the line’s diameter. */
+function wrappedM({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): number {
+  return hungFrom(trace, line.id).reduce((sum, piece) => {
+    if (piece.role !== 'hook' || piece.attach.how !== 'sliding' || !piece.wraps) return sum
+    const wireM = piece.wireM ?? hookDimensions(catalogue, piece.pattern, piece.size)?.wireM ?? 0
+    return sum + piece.wraps * Math.PI * (wireM + lineDiameterM(catalogue, line))
+  }, 0)
 }
 
 /**

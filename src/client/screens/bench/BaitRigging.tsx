@@ -15,7 +15,7 @@ import { TakeChart } from '../../charts/TakeChart.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
-import { within } from '../../ui/limits.ts'
+import { above, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
 import { percent } from '../../words/percent.ts'
@@ -88,6 +88,16 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
           onChange={(trimmed) => set({ trimmed: trimmed || undefined })}
         />
       )}
+      <QuantityField
+        label="nail weight"
+        quantity="mass"
+        valueSi={bait.nailKg}
+        placeholder="none"
+        check={above(0, 0.5)}
+        onChange={(nailKg) => set({ nailKg }, `${bait.id} nail`)}
+        onClear={() => set({ nailKg: undefined })}
+        hint="pushed into the bait; it sinks faster"
+      />
       {bait.role === 'bait' && !body.alive && <Halved setup={setup} baited={baited} onHalve={(half) => set(half)} />}
       <MoreOrFewer gangs={gangsFor(catalogue, baited, COVERAGE)} count={hooks.length} />
     </div>

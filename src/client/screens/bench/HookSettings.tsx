@@ -8,6 +8,7 @@ import { HookHead } from '../../fishing/HookHead.tsx'
 import { HookMeasures } from '../../fishing/HookMeasures.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { choicesOf, Field, Select } from '../../ui/controls.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 
@@ -27,10 +28,12 @@ type Props = {
   onPattern: (pattern: HookPattern) => void
   onMeasure: (measure: Pick<HookPiece, 'gapeM' | 'wireM' | 'headKg' | 'headSwings'>) => void
   onMake: (make: { [Made in Make]?: boolean }) => void
+  /** Of a hook that rides on its line. */
+  onWraps: ((wraps: number | undefined) => void) | undefined
 }
 
 /** Pattern and size, the size echoed in words and drawn, because 2 and 2/0 are a costly mix-up. */
-export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Props) {
+export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake, onWraps }: Props) {
   const catalogue = useCatalogue()
   const id = useId()
   const draft = useDraftText({
@@ -65,6 +68,18 @@ export function HookSettings({ hook, onSize, onPattern, onMeasure, onMake }: Pro
           />
         ))}
       </div>
+      {onWraps && (
+        <NumberField
+          label="wraps"
+          value={hook.wraps}
+          whole
+          least={1}
+          most={10}
+          placeholder="none: it slides"
+          onChange={onWraps}
+          hint="of the line around the shank; they hold the hook"
+        />
+      )}
       <HookMeasures hook={hook} onChange={onMeasure} />
       <HookHead hook={hook} onChange={onMeasure} />
       <div className="flex flex-wrap items-end gap-3">

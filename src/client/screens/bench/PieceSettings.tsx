@@ -41,6 +41,7 @@ export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Prop
           onPattern={(pattern) => set({ pattern })}
           onMeasure={(measure) => set(measure, `${piece.id} measure`)}
           onMake={(make) => set(make)}
+          onWraps={piece.attach.how === 'sliding' ? (wraps) => set({ wraps }, `${piece.id} wraps`) : undefined}
         />
       )
     case 'sinker':

@@ -34,9 +34,10 @@ export function CutTable({ groups, count }: { groups: CutGroup[]; count: number 
               <td className="py-1">{cut.of.map((id) => id.replaceAll('-', ' ')).join(' and ')}</td>
               <td className="pl-3 text-right whitespace-nowrap">{show.entered('length', cut.finishedM)}</td>
               <td className="pl-4 text-sm text-quiet max-sm:hidden">
-                {cut.uses
-                  .map(({ connection, usedM }) => `${catalogue.connections[connection].name} ${show.tape(usedM)}`)
-                  .join(' + ')}
+                {[
+                  ...cut.uses.map(({ connection, usedM }) => `${catalogue.connections[connection].name} ${show.tape(usedM)}`),
+                  ...(cut.wrapsM > 0 ? [`wraps ${show.tape(cut.wrapsM)}`] : []),
+                ].join(' + ')}
               </td>
               <td className="pl-3 text-right font-semibold whitespace-nowrap">{show.tape(cut.cutM)}</td>
             </tr>

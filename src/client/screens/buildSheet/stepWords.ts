@@ -23,6 +23,10 @@ export function stepWords(
         text: `Slide onto the ${step.line === OUTFIT ? 'main line' : name(step.line)}, in this order: ${step.parts.map(name).join(', ')}.`,
         ...(step.before ? { why: `Do this before the knot at the ${name(step.before)}; nothing goes on after it.` } : {}),
       }
+    case 'wrap':
+      return {
+        text: `Wrap the ${step.line === OUTFIT ? 'main line' : name(step.line)} ${step.times} times around the shank of the ${name(step.piece)}.`,
+      }
     case 'tie':
       return {
         text: `${step.inOwnEnd ? `Tie the ${name(step.to)} in the end of the ${name(step.piece)}` : `Tie the ${name(step.piece)} to the ${name(step.to)}`}: ${knot(catalogue, step.joint, step.turns)}.`,
