@@ -58,7 +58,6 @@ const CORE_PACKAGES = npm(
   '@neaps/tide-predictor',
   'suncalc',
   '@date-fns/tz',
-  'dequal',
   'safe-stable-stringify',
   'fastest-levenshtein',
 )

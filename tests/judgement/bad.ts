@@ -2,7 +2,7 @@ import { type Moving, type MovingWay, usualMoving } from '../../src/core/documen
 import type { Outfit } from '../../src/core/documents/outfit.ts'
 import { defaultWater } from '../../src/core/documents/water.ts'
 import { fixedOn, joined } from '../../src/core/edit/attach.ts'
-import { withLength, withoutClip, withPiece } from '../../src/core/edit/changes.ts'
+import { withFields, withLength, withoutClip } from '../../src/core/edit/changes.ts'
 import type { Content } from '../fixtures/judgedDrafts.ts'
 import { base, fished, inWords, joint, lowered, of, outfit, set, under, withOutfit, without } from '../fixtures/judgedDrafts.ts'
 import { braidOutfit, LB } from '../fixtures/outfits.ts'
@@ -374,9 +374,7 @@ export const BAD: readonly Bad[] = [
   },
   {
     name: 'a light a metre from the bait',
-    content: of(base('deepDrop', lowered), (trace) =>
-      withPiece(trace, 'band-a', (piece) => ({ ...piece, attach: fixedOn('wind-on', 24.5) })),
-    ),
+    content: of(base('deepDrop', lowered), (trace) => withFields(trace, 'band-a', { attach: fixedOn('wind-on', 24.5) })),
     say: 'light-near-bait',
   },
   {

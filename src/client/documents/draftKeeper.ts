@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { type ContentOf, readContent } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { newId } from '../api/newId.ts'
+import { fromStorage } from '../settings/browserStorage.ts'
 
 /** Unsaved work, with the revision it was made from. */
 export type Draft<T> = { baseRevision: number; content: T }
@@ -45,7 +46,7 @@ export class DraftKeeper<K extends DocumentKind> {
     this.kind = kind
     this.prefix = `wide-reach.draft.${id}`
     this.key = `${this.prefix}.${newId()}`
-    const own = ignoringStorageErrors(() => sessionStorage.getItem(this.prefix))
+    const own = fromStorage(() => sessionStorage.getItem(this.prefix))
     const left = this.entries()
       .filter(({ entry }) => entry.released)
       .toSorted((a, b) => Number(b.key === own) - Number(a.key === own) || b.entry.keptAtMs - a.entry.keptAtMs)
@@ -98,7 +99,7 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   discard(key: string): void {
-    ignoringStorageErrors(() => localStorage.removeItem(key))
+    fromStorage(() => localStorage.removeItem(key))
     if (key === this.takenFrom) this.takenFrom = undefined
   }
 
@@ -108,7 +109,7 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   private write(entry: Entry): boolean {
-    const written = ignoringStorageErrors(() => {
+    const written = fromStorage(() => {
       localStorage.setItem(this.key, JSON.stringify(entry))
       sessionStorage.setItem(this.prefix, this.key)
       return true
@@ -118,21 +119,12 @@ export class DraftKeeper<K extends DocumentKind> {
   }
 
   private entries(): { key: string; entry: Entry }[] {
-    const keys = ignoringStorageErrors(() => Object.keys(localStorage)) ?? []
+    const keys = fromStorage(() => Object.keys(localStorage)) ?? []
     return keys.flatMap((key) => {
       // Before there were several, a document’s one draft went by the document’s name alone.
       if (key !== this.prefix && !key.startsWith(`${this.prefix}.`)) return []
-      const entry = ignoringStorageErrors(() => entrySchema.safeParse(JSON.parse(localStorage.getItem(key) ?? '')).data)
+      const entry = fromStorage(() => entrySchema.safeParse(JSON.parse(localStorage.getItem(key) ?? '')).data)
       return entry ? [{ key, entry }] : []
     })
-  }
-}
-
-/** What a browser gives that may keep nothing at all. */
-function ignoringStorageErrors<T>(ask: () => T): T | undefined {
-  try {
-    return ask()
-  } catch {
-    return undefined
   }
 }

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { observationSchema, type Pull, type StraightPull } from '../../core/documents/observation.ts'
 import type { Reading } from '../../core/learning/pullCurve.ts'
 import { readingBody } from '../../shared/scale.ts'
+import { fromStorage } from '../settings/browserStorage.ts'
 
 /** A finished test that is neither saved nor discarded yet, with the readings of the scale. */
 export type PendingPull = { observation: Pull | StraightPull; readings: Reading[] }
@@ -24,33 +25,26 @@ function changed() {
 /** Keeps it in this browser, for its other windows too, until it is saved or discarded. */
 export function keepPendingPull(pull: PendingPull): void {
   const { observation, readings } = pull
-  try {
+  const written = fromStorage(() => {
     localStorage.setItem(PREFIX + observation.id, JSON.stringify({ told: observation, readings }))
-  } catch {
-    inMemory.set(observation.id, pull)
-  }
+    return true
+  })
+  if (!written) inMemory.set(observation.id, pull)
   changed()
 }
 
 /** Removes a test that was saved or discarded. */
 export function forgetPendingPull(id: string): void {
   inMemory.delete(id)
-  try {
-    localStorage.removeItem(PREFIX + id)
-  } catch {
-    // It was never stored.
-  }
+  fromStorage(() => localStorage.removeItem(PREFIX + id))
   changed()
 }
 
-function stored(): PendingPull[] {
-  try {
+const stored = (): PendingPull[] =>
+  fromStorage(() => {
     const keys = Object.keys(localStorage).filter((key) => key.startsWith(PREFIX))
     return keys.flatMap((key) => read(localStorage.getItem(key) ?? ''))
-  } catch {
-    return []
-  }
-}
+  }) ?? []
 
 /** Leaves an entry that cannot be read, such as one of a newer version, where it is. */
 function read(text: string): PendingPull[] {

@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
 import type { OwnMeasures } from '../../core/outfits/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
+import { fromStorage } from './browserStorage.ts'
 import { type Show, showIn, type Units } from './show.ts'
 import { DEFAULT_PX_PER_MM } from './trueSize.ts'
 
@@ -31,29 +32,27 @@ const USUAL: Preferences = {
 export const PX_PER_MM_LIMITS = { least: 1.5, most: 12 } as const
 
 /** What this browser keeps; anything that does not read as a preference falls back to the usual one. */
-function read(): Preferences {
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as {
-      light?: string
-      units?: Record<string, string>
-      pxPerMm?: number
-      own?: Record<string, unknown>
-    }
-    const units = { ...USUAL.units }
-    for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
-      const unit = kept.units?.[quantity]
-      if (unit !== undefined && UNIT_CHOICES[quantity].includes(unit)) units[quantity] = unit
-    }
-    const px = kept.pxPerMm
-    const sane = typeof px === 'number' && px >= PX_PER_MM_LIMITS.least && px <= PX_PER_MM_LIMITS.most
-    return {
-      light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light,
-      units,
-      pxPerMm: sane ? px : USUAL.pxPerMm,
-      own: ownOf(kept.own),
-    }
-  } catch {
-    return USUAL
+const read = (): Preferences => fromStorage(stored) ?? USUAL
+
+function stored(): Preferences {
+  const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as {
+    light?: string
+    units?: Record<string, string>
+    pxPerMm?: number
+    own?: Record<string, unknown>
+  }
+  const units = { ...USUAL.units }
+  for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
+    const unit = kept.units?.[quantity]
+    if (unit !== undefined && UNIT_CHOICES[quantity].includes(unit)) units[quantity] = unit
+  }
+  const px = kept.pxPerMm
+  const sane = typeof px === 'number' && px >= PX_PER_MM_LIMITS.least && px <= PX_PER_MM_LIMITS.most
+  return {
+    light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light,
+    units,
+    pxPerMm: sane ? px : USUAL.pxPerMm,
+    own: ownOf(kept.own),
   }
 }
 
@@ -85,11 +84,7 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
   const update = useCallback((change: (old: Preferences) => Preferences) => {
     setPreferences((old) => {
       const next = change(old)
-      try {
-        localStorage.setItem(KEY, JSON.stringify(next))
-      } catch {
-        // A browser that keeps nothing still works; it only forgets.
-      }
+      fromStorage(() => localStorage.setItem(KEY, JSON.stringify(next)))
       return next
     })
   }, [])

@@ -6,10 +6,10 @@ import { derivationOf } from '../../core/analysis/derivation.ts'
 import { conditionDifferences, differences } from '../../core/analysis/differences.ts'
 import { defaultConditions } from '../../core/documents/conditions.ts'
 import { jointRef, type LinkRef, pieceRef, woundRef } from '../../core/documents/linkRef.ts'
-import type { HookPiece, LinePiece, Trace } from '../../core/documents/trace.ts'
+import type { HookPiece, Trace } from '../../core/documents/trace.ts'
 import { defaultWater } from '../../core/documents/water.ts'
 import { joined } from '../../core/edit/attach.ts'
-import { withJoint, withLength, withPiece } from '../../core/edit/changes.ts'
+import { withFields, withJoint, withLength, withPiece } from '../../core/edit/changes.ts'
 import { resultsOf } from '../../core/moments/judge.ts'
 import { viewOf } from '../moments/momentViews.ts'
 import { showIn } from '../settings/show.ts'
@@ -55,9 +55,7 @@ const wording = { catalogue, show, nameOf: () => undefined }
 describe('differences in words', () => {
   const words = (changed: typeof trace) => differences(trace, changed).map((difference) => differenceWords(difference, wording))
   test('strength, length, knot, size', () => {
-    expect(words(withPiece(trace, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 60 * LB })))).toEqual([
-      'leader 40 lb → 60 lb',
-    ])
+    expect(words(withFields(trace, 'leader', { strengthN: 60 * LB }))).toEqual(['leader 40 lb → 60 lb'])
     expect(words(withLength(trace, 'hook-length', 1.2))).toEqual(['hook length length 0.9 m → 1.2 m'])
     expect(words(withJoint(trace, 'leader', () => ({ connection: 'albright', turns: 10 })))).toEqual([
       'leader knot FG (woven) → albright',
@@ -68,7 +66,7 @@ describe('differences in words', () => {
     ])
   })
   test('what hangs elsewhere says where', () => {
-    const moved = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: joined('swivel', 'fitted') }) as typeof piece)
+    const moved = withFields(trace, 'lead', { attach: joined('swivel', 'fitted') })
     expect(words(moved)).toContain('lead slides on leader → tied to swivel')
     const slid = withPiece(trace, 'lead', (piece) => ({ ...piece, attach: { ...piece.attach, atM: 5 } }) as typeof piece)
     expect(words(slid)).toEqual(['lead slides on leader, at another position'])

@@ -8,8 +8,8 @@ import type { FamilyId } from '../catalogue/familyIds.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { linkKey } from '../documents/linkRef.ts'
 import { usualMoving } from '../documents/moving.ts'
-import type { Piece } from '../documents/trace.ts'
-import { withPiece } from '../edit/changes.ts'
+
+import { withFields } from '../edit/changes.ts'
 import { FAMILIES } from '../families/families.ts'
 import type { MomentName } from '../moments/moments.ts'
 import type { Towed } from '../physics/flown/towed.ts'
@@ -72,7 +72,7 @@ test.each([
 
 test('where no lip takes a lure to its rating the reading out says no more than is known', () => {
   const drawn = setup('straightLure')
-  const trace = withPiece(drawn.trace, 'lure', (lure) => ({ ...lure, ratedDepthM: 45, ratedLineOutM: 40 }) as Piece)
+  const trace = withFields(drawn.trace, 'lure', { ratedDepthM: 45, ratedLineOutM: 40 })
   const conditions = { ...drawn.conditions, moving: usualMoving('trolled') }
   expect(derivationOf({ ...drawn, trace, conditions }, 'settle')).toEqual([])
 })

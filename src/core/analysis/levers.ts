@@ -3,8 +3,8 @@ import type { ConnectionId } from '../catalogue/ids.ts'
 import type { Conditions } from '../documents/conditions.ts'
 import { type LinkRef, linkKey } from '../documents/linkRef.ts'
 import { isLine, isTied, jointOf } from '../documents/pieces.ts'
-import type { Piece } from '../documents/trace.ts'
-import { withJoint, withPiece } from '../edit/changes.ts'
+
+import { withFields, withJoint } from '../edit/changes.ts'
 import { materialsBeside } from '../joints/connectionRules.ts'
 import type { ConditionLever } from '../moments/moment.ts'
 import { MOMENTS, type MomentName } from '../moments/moments.ts'
@@ -93,7 +93,7 @@ function ofPieces(setup: Setup): Lever[] {
       value,
       scaled: (factor) => ({
         ...setup,
-        trace: withPiece(setup.trace, piece.id, (old) => ({ ...old, [field]: value * factor }) as Piece),
+        trace: withFields(setup.trace, piece.id, { [field]: value * factor }),
       }),
     })
     if (isLine(piece)) return [lever('strength', 'strengthN', piece.strengthN)]

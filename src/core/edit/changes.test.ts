@@ -7,9 +7,9 @@ import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { differences } from '../analysis/differences.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { isLine, parentId } from '../documents/pieces.ts'
-import type { LinePiece } from '../documents/trace.ts'
+
 import { parseTrace } from '../soundness/parseTrace.ts'
-import { clipFor, withClip, withJoint, withLength, withoutClip, withPiece } from './changes.ts'
+import { clipFor, withClip, withFields, withJoint, withLength, withoutClip } from './changes.ts'
 
 const outfit = braidOutfit(50)
 const paternoster = draftOf('boomPaternoster', outfit, defaultConditions(), { snoods: 3 }).trace
@@ -60,7 +60,7 @@ test('a release clip bridges from the part above the sinker’s line, and goes a
 
 test('differences name what changed, and nothing else', () => {
   expect(differences(paternoster, structuredClone(paternoster))).toEqual([])
-  const stepped = withPiece(paternoster, 'leader', (piece) => ({ ...(piece as LinePiece), strengthN: 30 * LB }))
+  const stepped = withFields(paternoster, 'leader', { strengthN: 30 * LB })
   const retied = withJoint(stepped, 'leader', () => ({ connection: 'albright' }))
   expect(differences(paternoster, retied)).toEqual([
     { kind: 'changed', id: 'leader', field: 'strengthN', before: expect.any(Number), after: 30 * LB },

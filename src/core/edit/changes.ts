@@ -11,9 +11,18 @@ export function withPiece(trace: Trace, id: string, change: (piece: Piece) => Pi
   return { ...trace, pieces: trace.pieces.map((piece) => (piece.id === id ? change(piece) : piece)) }
 }
 
+type KeyOf<P> = P extends unknown ? keyof P : never
+type ValueOf<P, Key> = P extends unknown ? (Key extends keyof P ? P[Key] : never) : never
+/** Fields of pieces, whatever the role that has them. */
+type PieceFields = { [Key in KeyOf<Piece>]?: ValueOf<Piece, Key> | undefined }
+
+/** The trace with some fields of one piece set; they must be fields of its role. */
+export const withFields = (trace: Trace, id: string, fields: PieceFields): Trace =>
+  withPiece(trace, id, (piece) => ({ ...piece, ...fields }) as Piece)
+
 /** The trace with one piece hung elsewhere or otherwise. */
 export function reattached(trace: Trace, id: string, attach: Attach): Trace {
-  return withPiece(trace, id, (piece) => ({ ...piece, attach }))
+  return withFields(trace, id, { attach })
 }
 
 /** The trace with the joint of one piece changed; a piece that hangs by no joint stays as it is. */

@@ -10,8 +10,7 @@ import { isKnot } from '../knots/choose.ts'
 import { KNOT_FACTS } from '../knots/facts.ts'
 import type { Rig } from '../setup/setup.ts'
 import { NEVER_AT_END, putIn, type Step } from './addPart.ts'
-import { fixedOn } from './attach.ts'
-import { withJoint, withPiece } from './changes.ts'
+import { reattached, withJoint } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { type NewPart, newParts, SINGLE_PARTS } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
@@ -227,10 +226,7 @@ class Drawing {
     // A hook that is tied part-way does not slide.
     if (piece.role === 'hook' && piece.attach.how === 'sliding') {
       const { on, atM } = piece.attach
-      return {
-        ...step,
-        trace: withPiece(step.trace, step.id, (old) => ({ ...old, attach: { ...fixedOn(on, atM), joint } }) as typeof old),
-      }
+      return { ...step, trace: reattached(step.trace, step.id, { how: 'fixed', on, atM, joint }) }
     }
     const now = jointOf(piece)
     const canBeTied =

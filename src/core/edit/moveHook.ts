@@ -1,7 +1,6 @@
-import type { Piece } from '../documents/trace.ts'
 import type { Baited } from '../setup/baiting.ts'
 import type { Rig } from '../setup/setup.ts'
-import { withPiece } from './changes.ts'
+import { withFields } from './changes.ts'
 import { checked, type EditResult } from './editResult.ts'
 import { slidePart, slideRange } from './slidePart.ts'
 
@@ -22,11 +21,7 @@ export function moveHook(
   const range = id === hooks.at(-1)?.id ? undefined : slideRange(rig.trace, id)
   if (!range || !gang) {
     const moved = { tailM: Math.min(roomM, Math.max(0, tailM - byM)) }
-    return checked(
-      rig,
-      withPiece(rig.trace, bait.id, (old) => ({ ...old, ...moved }) as Piece),
-      bait.id,
-    )
+    return checked(rig, withFields(rig.trace, bait.id, moved), bait.id)
   }
   const leastM = (hooks.length - 1) * gang.pitchM
   const drawnM = leastM + (hooks.length - 1) * gang.linkM

@@ -7,7 +7,7 @@ import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { jointRef, pieceRef, woundRef } from '../documents/linkRef.ts'
 import { isLine } from '../documents/pieces.ts'
 import type { LinePiece, Trace } from '../documents/trace.ts'
-import { withPiece } from '../edit/changes.ts'
+import { withFields, withPiece } from '../edit/changes.ts'
 
 const outfit = braidOutfit(50)
 const usual: Conditions = { ...defaultConditions(), dragN: 10 * LB }
@@ -63,7 +63,7 @@ describe('hand', () => {
 
   test('more beyond the tip ring than the rod brings is to be watched; a join that passes the guides winds in', () => {
     // Rod 3.9 m, held 1 m up at the water's edge: it brings 4.9 m.
-    const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 5 }))
+    const long = withFields(ledger, 'hook-length', { lengthM: 5 })
     expect(handOf(long).deciding).toMatchObject({
       stopsAt: pieceRef('swivel'),
       beyondTipM: 5,
@@ -89,7 +89,7 @@ describe('hand', () => {
   })
 
   test('how it is landed decides what is borne, who holds the line and how far it must come in', () => {
-    const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 5 }))
+    const long = withFields(ledger, 'hook-length', { lengthM: 5 })
     const landed = (landing: Conditions['landing'], trace = long) => handOf(trace, { landing, fishMassKg: 2 })
     const lifted = landed('lift')
     expect(landed('net').overPull / landed('net').weightN).toBeCloseTo(
@@ -98,7 +98,7 @@ describe('hand', () => {
     )
     // A net reaches 1.5 m farther than the rod brings, and no hand takes the line: the rod's line counts.
     expect([lifted, landed('net'), landed('gaff')].map(({ deciding }) => deciding.tooLong)).toEqual([true, false, false])
-    const longer = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 7 }))
+    const longer = withFields(ledger, 'hook-length', { lengthM: 7 })
     expect((['net', 'leadered', 'tailRope', 'beach'] as const).map((how) => landed(how, longer).deciding.tooLong)).toEqual([
       true,
       false,
@@ -161,7 +161,7 @@ describe('hand', () => {
     expect(evaluated(ledger, outfit, { ...usual, ...heavy, fishAssumed: true }).findings.map(({ id }) => id)).not.toContain(
       'lift-too-heavy',
     )
-    const long = withPiece(ledger, 'hook-length', (piece) => ({ ...(piece as LinePiece), lengthM: 9 }))
+    const long = withFields(ledger, 'hook-length', { lengthM: 9 })
     expect(handOf(long, { fishAssumed: true }).verdict).toBe('watch')
   })
 

@@ -11,7 +11,7 @@ import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { jointRef } from '../documents/linkRef.ts'
 import { isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
-import { withClip, withJoint, withoutClip, withPiece } from '../edit/changes.ts'
+import { withClip, withFields, withJoint, withoutClip, withPiece } from '../edit/changes.ts'
 import { fitIssues } from '../joints/fitIssues.ts'
 import { normalCdf } from '../math/normal.ts'
 import { strengthChain } from '../physics/strength/chain.ts'
@@ -44,7 +44,7 @@ describe('run', () => {
     // Hook length: fluoro, the largest label within 0.8 of the leader; set to 30 lb here. Knots: uni 0.82, snell 0.88 of 30 lb.
     // Weakest 24.6 lb. No line out: R_full/R = 1, no water drag. e^(0.12 × 1.2) = 1.15488; × 1.2 = 1.38586.
     // Ceiling 0.75 × 24.6 / 1.38586 = 13.313 lb.
-    const light = withPiece(trace, 'hook-length', (piece) => ({ ...(piece as LinePiece), strengthN: 30 * LB }))
+    const light = withFields(trace, 'hook-length', { strengthN: 30 * LB })
     const run = evaluated(light, outfit, { ...usual, lineOutM: 0 }).run!
     expect(run.decides).toEqual(jointRef('hook-length'))
     expect(run.figure.value / LB).toBeCloseTo(13.313, 3)
@@ -101,7 +101,7 @@ describe('run', () => {
           const tied = (efficiency: number) => at(withJoint(any, id, (joint) => ({ ...joint, own: { efficiency } })))!
           expect(rank[tied(Math.min(1, share * 1.1)).verdict]).toBeLessThanOrEqual(rank[tied(share).verdict])
           const line = lines[pick % lines.length]!
-          const thinner = withPiece(any, line.id, (piece) => ({ ...(piece as LinePiece), strengthN: line.strengthN * share }))
+          const thinner = withFields(any, line.id, { strengthN: line.strengthN * share })
           expect(at(thinner)!.figure.value).toBeLessThanOrEqual(at(any)!.figure.value)
         },
       ),
@@ -161,12 +161,7 @@ describe('cast', () => {
   })
 
   test('a weight under the rod’s best is thrown slower and pulls less; one over it is thrown slower and pulls as hard as the style goes', () => {
-    const thrown = (massKg: number) =>
-      evaluated(
-        withPiece(unclipped, 'sinker', (piece) => ({ ...piece, massKg }) as Piece),
-        surfOutfit,
-        usual,
-      ).cast!
+    const thrown = (massKg: number) => evaluated(withFields(unclipped, 'sinker', { massKg }), surfOutfit, usual).cast!
     const best = Math.SQRT2 / 10
     const [light, heavy] = [thrown(0.02), thrown(0.4)]
     const x = light.massKg / best
@@ -178,11 +173,10 @@ describe('cast', () => {
   })
 
   test('every branch holds what mass beyond it: a heavy bait on a light snood fails, at the snood, whatever the leader', () => {
-    const heavy = withPiece(
-      withPiece(unclipped, 'hook-bait', (piece) => ({ ...piece, massKg: 0.15 }) as Piece),
-      'hook-line',
-      (piece) => ({ ...(piece as LinePiece), strengthN: 8 * LB }),
-    )
+    const heavy = withPiece(withFields(unclipped, 'hook-bait', { massKg: 0.15 }), 'hook-line', (piece) => ({
+      ...(piece as LinePiece),
+      strengthN: 8 * LB,
+    }))
     const cast = evaluated(heavy, surfOutfit, usual).cast!
     expect([cast.verdict, cast.end]).toEqual(['fails', 'hook'])
     expect(cast.decides).toMatchObject({ at: 'joint', id: expect.stringMatching(/^hook/) })
@@ -224,7 +218,7 @@ describe('cast', () => {
   })
 
   test('a sinker link too weak for the cast fails; bridged by a release clip it leaves the cast path and the rest holds', () => {
-    const thin = withPiece(unclipped, 'sinker-line', (piece) => ({ ...(piece as LinePiece), strengthN: 12 * LB }))
+    const thin = withFields(unclipped, 'sinker-line', { strengthN: 12 * LB })
     const bare = evaluated(thin, outfit, usual).cast!
     expect(bare.verdict).toBe('fails')
     expect(bare.decides).toEqual(jointRef('sinker'))
@@ -243,7 +237,7 @@ describe('cast', () => {
   test('on a thin main a short leader fails, and one that reaches the reel holds', () => {
     // Needed: 1.2 m drop + 3.9 m rod + 4 × 2π × 0.034 m = 5.95 m. Main 12 lb: FG 0.92 × 12 = 11 lb against a peak of about 12 lb.
     const thin = braidOutfit(12)
-    const withLeader = (lengthM: number) => withPiece(unclipped, 'leader', (piece) => ({ ...(piece as LinePiece), lengthM }))
+    const withLeader = (lengthM: number) => withFields(unclipped, 'leader', { lengthM })
     const short = evaluated(withLeader(5.9), thin, usual).cast!
     const long = evaluated(withLeader(6), thin, usual).cast!
     expect([short.beginsAt, short.verdict]).toEqual(['main', 'fails'])
@@ -262,23 +256,19 @@ describe('cast', () => {
         { role: 'topShot', material: 'mono', strengthN: 60 * LB, lengthM: 10, joint: { connection: 'fg' } },
       ],
     })
-    const free = withJoint(
-      withPiece(unclipped, 'leader', (piece) => ({ ...(piece as LinePiece), lengthM: 1 })),
-      'leader',
-      () => ({ connection: 'doubleUni' }),
-    )
+    const free = withJoint(withFields(unclipped, 'leader', { lengthM: 1 }), 'leader', () => ({ connection: 'doubleUni' }))
     expect(evaluated(free, topShot, usual).cast!.beginsAt).toBe('topShot')
   })
 
   test('a lure flies with the area of its mass to the two thirds', () => {
     // 0.006 m² per kg^(2/3) × 0.05^(2/3) = 0.000814325.
-    const lure = withPiece(fixture('straightLure'), 'lure', (piece) => ({ ...piece, massKg: 0.05 }) as Piece)
+    const lure = withFields(fixture('straightLure'), 'lure', { massKg: 0.05 })
     expect(evaluated(lure, outfit, usual).cast!.flight.dragAreaM2).toBeCloseTo(0.000814325, 9)
   })
 
   test('a hook of the angler’s own wire straightens as that wire does: with the cube of its thickness', () => {
     const hookN = (wireM: number) => {
-      const trace = withPiece(draft, 'hook', (piece) => ({ ...piece, wireM, gapeM: 0.02 }) as Piece)
+      const trace = withFields(draft, 'hook', { wireM, gapeM: 0.02 })
       return evaluated(trace, outfit, usual).run!.paths[0]!.links.find(({ id }) => id === 'hook')!.strengthN
     }
     expect(hookN(0.002)).toBeCloseTo((1300 * 2 ** 3) / 20, 9)
@@ -303,10 +293,7 @@ describe('turns', () => {
   test('a joint varies with its line: a uni of 0.07 on a line of 0.07 by 0.099, of 0.04 once its spool was pulled by 0.081', () => {
     const spreadOn = (trace: Trace) => links(trace, outfit).find(({ id }) => id === 'swivel.joint')!.variation
     expect(spreadOn(ledger)).toBeCloseTo(Math.hypot(0.07, 0.07), 12)
-    expect(spreadOn(withPiece(ledger, 'leader', (piece) => ({ ...piece, pulled: true }) as Piece))).toBeCloseTo(
-      Math.hypot(0.07, 0.04),
-      12,
-    )
+    expect(spreadOn(withFields(ledger, 'leader', { pulled: true }))).toBeCloseTo(Math.hypot(0.07, 0.04), 12)
   })
 
   test('too few cost strength, more than usual none', () => {

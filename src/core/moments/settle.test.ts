@@ -9,7 +9,7 @@ import type { Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { defaultWater, type Water } from '../documents/water.ts'
 import { sliding } from '../edit/attach.ts'
-import { withPiece } from '../edit/changes.ts'
+import { withFields } from '../edit/changes.ts'
 import { drawInWords } from '../edit/inWords.ts'
 import { emptyTrace } from '../families/emptyTrace.ts'
 import { FAMILIES } from '../families/families.ts'
@@ -20,7 +20,7 @@ import { fishingModeOf } from '../setup/fishingMode.ts'
 const outfit = braidOutfit(50)
 const ledger = draftOf('runningLedger', outfit, { ...defaultConditions(), castStyle: 'none' })
 const settleIn = (water: Water | undefined, massKg = 0.34) => {
-  const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, massKg }) as typeof piece)
+  const trace = withFields(ledger.trace, 'sinker', { massKg })
   const conditions: Conditions = { ...ledger.conditions, ...(water ? { water } : {}) }
   return evaluated(trace, outfit, conditions).settle
 }
@@ -169,7 +169,7 @@ describe('settle', () => {
   test('a float’s lead is judged against the float, whatever the stream', () => {
     const drafted = draftOf('slidingFloat', outfit, defaultConditions())
     const under = (sinkerKg: number, streamMperS: number) => {
-      const trace = withPiece(drafted.trace, 'sinker', (old) => ({ ...old, massKg: sinkerKg }) as typeof old)
+      const trace = withFields(drafted.trace, 'sinker', { massKg: sinkerKg })
       return evaluated(trace, outfit, { ...drafted.conditions, water: { ...anchor, streamMperS } })
     }
     // 25 g of float, a third as dense as water, bears 50 g; 60 g of lead weigh 54.6 in water.
@@ -221,7 +221,7 @@ describe('settle', () => {
     expect(at(60)!).toBeGreaterThan(at(40)!)
     expect(at(900)).toBeUndefined()
     // Thrown with it, the cast reaches as far: the step of its range is 5 m.
-    const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, massKg: at(60)! }) as typeof piece)
+    const trace = withFields(ledger.trace, 'sinker', { massKg: at(60)! })
     expect(Math.abs(evaluated(trace, outfit, { ...ledger.conditions, ...cast }).cast!.rangeM.most - 60)).toBeLessThanOrEqual(2.5)
   })
 

@@ -4,8 +4,8 @@ import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { targetNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
-import type { Piece, Trace } from '../documents/trace.ts'
-import { withPiece } from '../edit/changes.ts'
+import type { Trace } from '../documents/trace.ts'
+import { withFields } from '../edit/changes.ts'
 import { hookOutline } from '../layout/hookOutline.ts'
 import { takeDrawing } from '../layout/takeDrawing.ts'
 import { prepareSetup } from '../setup/prepareSetup.ts'
@@ -15,7 +15,7 @@ const outfit = braidOutfit(50)
 const drafted = (family: Parameters<typeof draftOf>[0]) => draftOf(family, outfit, defaultConditions())
 const take = (trace: Trace, conditions = drafted('runningLedger').conditions) =>
   TAKE.judge(prepareSetup(setupOf(trace, outfit, conditions)))
-const changed = (trace: Trace, id: string, change: object) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
+const changed = (trace: Trace, id: string, change: object) => withFields(trace, id, change)
 
 describe('take', () => {
   const ledger = drafted('runningLedger').trace

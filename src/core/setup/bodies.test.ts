@@ -6,7 +6,7 @@ import { catalogue, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { pieceNamed } from '../documents/pieces.ts'
 import type { Piece, Trace } from '../documents/trace.ts'
-import { withPiece } from '../edit/changes.ts'
+import { withFields } from '../edit/changes.ts'
 import { CAST } from '../moments/cast.ts'
 import { type Body, streamAreaM2 } from './bodies.ts'
 import { fishingModeOf } from './fishingMode.ts'
@@ -19,7 +19,7 @@ import { baitAreaM2, weightOf } from './settling/settling.ts'
 const outfit = braidOutfit(50)
 const conditions = { ...defaultConditions(), castStyle: 'overhead' as const }
 const drafted = (family: Parameters<typeof draftOf>[0]) => draftOf(family, outfit, conditions).trace
-const changed = (trace: Trace, id: string, change: object) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
+const changed = (trace: Trace, id: string, change: object) => withFields(trace, id, change)
 const idOf = (trace: Trace, role: Piece['role']) => trace.pieces.find((piece) => piece.role === role)!.id
 
 describe('a bait or lure as it is measured', () => {

@@ -4,8 +4,8 @@ import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, rigOf, setupOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
-import type { Piece, Trace } from '../documents/trace.ts'
-import { withPiece } from '../edit/changes.ts'
+import type { Trace } from '../documents/trace.ts'
+import { withFields } from '../edit/changes.ts'
 import { moveHook } from '../edit/moveHook.ts'
 import { takeDrawing } from '../layout/takeDrawing.ts'
 import { COVERAGE } from '../moments/thresholds.ts'
@@ -19,7 +19,7 @@ const { trace: captive, conditions } = draftOf('captiveSinker', outfit, defaultC
 const { trace: pulley } = draftOf('pulley', outfit, conditions)
 const prepared = (trace: Trace) => prepareSetup(setupOf(trace, outfit, conditions))
 const baited = (trace: Trace) => baitedHooks(prepared(trace))[0]!
-const changed = (trace: Trace, id: string, change: object) => withPiece(trace, id, (piece) => ({ ...piece, ...change }) as Piece)
+const changed = (trace: Trace, id: string, change: object) => withFields(trace, id, change)
 const bait = (change: object) => baited(changed(captive, 'hook-c-bait', change))
 
 describe('few large hooks or more small ones', () => {

@@ -1,7 +1,6 @@
 import { useMemo } from 'react'
 import { fitOf } from '../../../core/catalogue/hookSuggest.ts'
-import type { Piece } from '../../../core/documents/trace.ts'
-import { withPiece } from '../../../core/edit/changes.ts'
+import { withFields } from '../../../core/edit/changes.ts'
 import { moveHook } from '../../../core/edit/moveHook.ts'
 import { takeDrawing } from '../../../core/layout/takeDrawing.ts'
 import { judge } from '../../../core/moments/judge.ts'
@@ -38,8 +37,7 @@ function OnHooks({ bench, edits, setup, baited }: { bench: Bench; edits: Edits; 
   const { ref, width } = useWidth<HTMLDivElement>()
   const { catalogue } = setup
   const { bait, body, hooks, gang } = baited
-  const set = (change: object, tag?: string) =>
-    bench.editTrace((old) => withPiece(old, bait.id, (now) => ({ ...now, ...change }) as Piece), tag)
+  const set = (change: object, tag?: string) => bench.editTrace((old) => withFields(old, bait.id, change), tag)
   const drawing = takeDrawing(catalogue, baited)
   const rigging = riggingOf(catalogue, body, bait.rigging)
   const room = { tailM: drawing.tailMm / 1000, roomM: drawing.roomMm / 1000 }
@@ -110,10 +108,7 @@ function Halved({ setup, baited, onHalve }: { setup: Setup; baited: Baited; onHa
   const { bait, body } = baited
   const half = { massKg: body.massKg / 2, lengthM: body.lengthM / 2, depthM: body.depthM }
   const reach = (trace: Setup['trace']) => judge({ ...setup, trace }, ['cast']).moments.cast?.rangeM.least
-  const [whole, halved] = [
-    reach(setup.trace),
-    reach(withPiece(setup.trace, bait.id, (old) => ({ ...old, ...half }) as typeof old)),
-  ]
+  const [whole, halved] = [reach(setup.trace), reach(withFields(setup.trace, bait.id, half))]
   const farther = whole !== undefined && halved !== undefined && halved - whole >= 0.5
   return (
     <div className="flex flex-wrap items-center gap-2">

@@ -3,7 +3,7 @@ import { MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
 import { nominalDiameterM } from '../../../core/catalogue/materials.ts'
 import type { LinePiece } from '../../../core/documents/trace.ts'
-import { withLength, withPiece } from '../../../core/edit/changes.ts'
+import { withFields, withLength } from '../../../core/edit/changes.ts'
 import { linesOf, restring, restringRole, withStrand, withStrands } from '../../../core/edit/restring.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
@@ -24,8 +24,7 @@ export function LineSettings({ bench, edits, rig, line }: Props) {
   const { units } = usePreferences()
   const show = useShow()
   const { trace, catalogue } = rig
-  const set = (change: Partial<LinePiece>, tag?: string) =>
-    bench.editTrace((old) => withPiece(old, line.id, (now) => ({ ...now, ...change }) as LinePiece), tag)
+  const set = (change: Partial<LinePiece>, tag?: string) => bench.editTrace((old) => withFields(old, line.id, change), tag)
   return (
     <>
       <QuantityField

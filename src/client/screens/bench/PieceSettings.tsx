@@ -1,7 +1,7 @@
 import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
 import { isLine } from '../../../core/documents/pieces.ts'
 import type { HardwarePiece, Piece } from '../../../core/documents/trace.ts'
-import { clipFor, withClip, withoutClip, withPiece } from '../../../core/edit/changes.ts'
+import { clipFor, withClip, withFields, withoutClip } from '../../../core/edit/changes.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { BaitWeight } from '../../fishing/BaitWeight.tsx'
 import { BodyMeasures } from '../../fishing/BodyMeasures.tsx'
@@ -22,8 +22,7 @@ type Props = { bench: Bench; edits: Edits; rig: Rig; piece: Piece; ownedSinkersK
 /** What can be set of a piece itself, by its role. */
 export function PieceSettings({ bench, edits, rig, piece, ownedSinkersKg }: Props) {
   const { trace, catalogue } = rig
-  const set = (change: Partial<Piece>, tag?: string) =>
-    bench.editTrace((old) => withPiece(old, piece.id, (now) => ({ ...now, ...change }) as Piece), tag)
+  const set = (change: Partial<Piece>, tag?: string) => bench.editTrace((old) => withFields(old, piece.id, change), tag)
   const weight = ({ id, massKg }: { id: string; massKg: number }) => ({
     label: 'weight',
     quantity: 'mass' as const,

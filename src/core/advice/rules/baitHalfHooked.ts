@@ -1,4 +1,4 @@
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { COVERAGE } from '../../moments/thresholds.ts'
 import { gangsFor } from '../../setup/gangs.ts'
 import { length, say } from '../../units/phrase.ts'
@@ -30,7 +30,7 @@ export const baitHalfHooked: Rule = {
           remedies: [
             {
               label: 'stitch the bait to the shank',
-              make: () => ({ trace: withPiece(setup.trace, bait.id, (old) => ({ ...old, rigging: 'stitched' }) as typeof old) }),
+              make: () => ({ trace: withFields(setup.trace, bait.id, { rigging: 'stitched' }) }),
             },
           ],
         },

@@ -1,6 +1,6 @@
 import { parentId, pieceNamed } from '../../documents/pieces.ts'
 import { addPart } from '../../edit/addPart.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { replacePart } from '../../edit/replacePart.ts'
 import { twistsOf } from '../../setup/settling/twist.ts'
 import { length, say } from '../../units/phrase.ts'
@@ -32,7 +32,7 @@ export const baitSpins: Rule = {
               ? [
                   {
                     label: 'trim its tail so it hangs straight',
-                    make: () => ({ trace: withPiece(trace, id, (old) => ({ ...old, trimmed: true }) as typeof old) }),
+                    make: () => ({ trace: withFields(trace, id, { trimmed: true }) }),
                   },
                 ]
               : []),

@@ -1,6 +1,6 @@
 import { isWire } from '../../catalogue/materials.ts'
 import { isLine } from '../../documents/pieces.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { removePart } from '../../edit/removePart.ts'
 import { replacePart } from '../../edit/replacePart.ts'
 import { mass, say } from '../../units/phrase.ts'
@@ -46,11 +46,11 @@ export const barredParts: Rule = {
             remedies: [
               {
                 label: 'use the same weight in tungsten',
-                make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, metal: 'tungsten' }) as typeof piece) }),
+                make: () => ({ trace: withFields(trace, piece.id, { metal: 'tungsten' }) }),
               },
               {
                 label: 'use the lightest that is allowed',
-                make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, massKg: least }) as typeof piece) }),
+                make: () => ({ trace: withFields(trace, piece.id, { massKg: least }) }),
               },
             ],
           },

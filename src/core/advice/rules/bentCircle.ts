@@ -1,5 +1,5 @@
 import { isCircle } from '../../catalogue/hooks.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -19,7 +19,7 @@ export const bentCircle: Rule = {
               remedies: [
                 {
                   label: 'use a straight circle hook',
-                  make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, offset: undefined }) as typeof old) }),
+                  make: () => ({ trace: withFields(trace, hook.id, { offset: undefined }) }),
                 },
               ],
             },

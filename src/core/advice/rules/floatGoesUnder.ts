@@ -1,5 +1,5 @@
 import { pieceById } from '../../documents/pieces.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { FLOAT_OVER_LOAD } from '../../moments/thresholds.ts'
 import { fishingModeOf } from '../../setup/fishingMode.ts'
 import { onFloat } from '../../setup/settling/onFloat.ts'
@@ -28,7 +28,7 @@ export const floatGoesUnder: Rule = {
         remedies: [
           {
             label: 'use a float that carries it',
-            make: () => ({ trace: withPiece(trace, id, (old) => ({ ...old, massKg: wantedKg }) as typeof old) }),
+            make: () => ({ trace: withFields(trace, id, { massKg: wantedKg }) }),
           },
         ],
       },

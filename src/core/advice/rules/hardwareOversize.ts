@@ -1,6 +1,6 @@
 import { hardwareFor, hardwareStrengthN } from '../../catalogue/hardware.ts'
 import { hungFrom, isLine, labelledN } from '../../documents/pieces.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import { withA } from '../../setup/names.ts'
 import { wideEnough } from '../../setup/stoppedBores.ts'
@@ -49,7 +49,7 @@ export const hardwareOversize: Rule = {
           remedies: [
             {
               label: `use ${withA(catalogue.hardware[piece.type].name)} of size ${size}`,
-              make: () => ({ trace: withPiece(trace, piece.id, (old) => ({ ...old, size }) as typeof piece) }),
+              make: () => ({ trace: withFields(trace, piece.id, { size }) }),
             },
           ],
         },

@@ -2,7 +2,7 @@ import { hookSuggest, LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions, straighteningLoadN } from '../../catalogue/hooks.ts'
 import { hungFrom } from '../../documents/pieces.ts'
 import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { BAIT_DENSITY_KG_PER_M3 } from '../../math/constants.ts'
 import { massOfKg } from '../../setup/masses.ts'
 import { withA } from '../../setup/names.ts'
@@ -81,7 +81,7 @@ function tires({ moments: { take }, setup: { catalogue } }: Judged, hook: HookPi
 
 const sized = ({ setup: { trace } }: Judged, hook: HookPiece, size: string): Remedy => ({
   label: `use ${withA(size)}`,
-  make: () => ({ trace: withPiece(trace, hook.id, (old) => ({ ...old, size }) as typeof old) }),
+  make: () => ({ trace: withFields(trace, hook.id, { size }) }),
 })
 
 /** The side of a cube of the largest bait on a hook, m; 0 without one. */

@@ -1,5 +1,5 @@
 import type { HookPiece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
 import type { Judged, Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -35,7 +35,7 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
               label,
               make: () => ({
                 trace: [first, ...others].reduce(
-                  (made, hook) => withPiece(made, hook.id, (old) => ({ ...old, ...change(hook, judged) }) as HookPiece),
+                  (made, hook) => withFields(made, hook.id, { ...change(hook, judged) } as HookPiece),
                   trace,
                 ),
               }),

@@ -1,5 +1,4 @@
-import type { Piece } from '../../documents/trace.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { leadInStepsKg } from '../../setup/moving/kite.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Found, Remedy, Rule } from '../finding.ts'
@@ -55,7 +54,7 @@ export const kiteLeadTooLight: Rule = {
               make: () => {
                 if (sinker) {
                   const massKg = sinker.massKg + neededKg - carriedKg
-                  return { trace: withPiece(trace, sinker.id, (piece) => ({ ...piece, massKg }) as Piece) }
+                  return { trace: withFields(trace, sinker.id, { massKg }) }
                 }
                 const baits = moving.baits.map((each) => (each.name === bait.name ? { ...each, leadKg: neededKg } : each))
                 return { conditions: { ...conditions, moving: { ...moving, baits } } }

@@ -1,7 +1,7 @@
 import { lineById, pieceById } from '../../documents/pieces.ts'
 import { upperStop } from '../../edit/along.ts'
 import { fixedOn } from '../../edit/attach.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -31,14 +31,14 @@ export const lowerStopSlips: Rule = {
                   {
                     label: 'tie it in the line itself',
                     make: () => ({
-                      trace: withPiece(trace, stop.id, (old) => ({ ...old, attach: fixedOn(on, atM, 'stopKnotOwn') })),
+                      trace: withFields(trace, stop.id, { attach: fixedOn(on, atM, 'stopKnotOwn') }),
                     }),
                   },
                 ]
               : []),
             {
               label: 'use a crimp there instead',
-              make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, type: 'crimp' }) as typeof stop) }),
+              make: () => ({ trace: withFields(trace, stop.id, { type: 'crimp' }) }),
             },
           ],
         },

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/catalogue.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { type Sinker, weightOfSinker } from '../../setup/settling/settling.ts'
 import { type Falling, fallSpeedMperS, sinkOrder } from '../../setup/settling/sinkOrder.ts'
 import { say, speed } from '../../units/phrase.ts'
@@ -20,7 +20,7 @@ export const lowerWeightSlower: Rule = {
     if (!falling || falling.lower.speedMperS > falling.upper.speedMperS) return []
     const { lower, upper } = falling
     const replaced = (id: string, change: Partial<Sinker>) => () => ({
-      trace: withPiece(trace, id, (old) => ({ ...old, ...change }) as typeof old),
+      trace: withFields(trace, id, change),
     })
     const heavierKg = outrunning(catalogue, lower, upper.speedMperS)
     return [

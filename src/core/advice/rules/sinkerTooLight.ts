@@ -1,7 +1,7 @@
 import { holdKindOf } from '../../catalogue/grip.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import type { Water } from '../../documents/water.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { atStream } from '../../setup/settling/minimumSinker.ts'
 import type { Settling } from '../../setup/settling/settling.ts'
 import { mass, say } from '../../units/phrase.ts'
@@ -41,7 +41,7 @@ export const sinkerTooLight: Rule = {
             ? [
                 {
                   label: 'a wired grip sinker of the same weight',
-                  make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, shape: 'gripWire' }) as typeof old) }),
+                  make: () => ({ trace: withFields(trace, end, { shape: 'gripWire' }) }),
                 },
               ]
             : []),
@@ -59,7 +59,7 @@ export const sinkerTooLight: Rule = {
             ? [
                 {
                   label: 'use the sinker that holds',
-                  make: () => ({ trace: withPiece(trace, end, (old) => ({ ...old, massKg: roundKg }) as typeof old) }),
+                  make: () => ({ trace: withFields(trace, end, { massKg: roundKg }) }),
                 },
               ]
             : []),

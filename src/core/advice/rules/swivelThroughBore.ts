@@ -1,7 +1,7 @@
 import { boreM, swivelWidthM } from '../../catalogue/bores.ts'
 import { pieceById } from '../../documents/pieces.ts'
 import { beadBetween } from '../../edit/along.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { withA } from '../../setup/names.ts'
 import { diameter, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
@@ -32,7 +32,7 @@ export const swivelThroughBore: Rule = {
             ? [
                 {
                   label: `use ${withA(catalogue.hardware[stop.type].name)} of size ${size}`,
-                  make: () => ({ trace: withPiece(trace, stop.id, (old) => ({ ...old, size }) as typeof stop) }),
+                  make: () => ({ trace: withFields(trace, stop.id, { size }) }),
                 },
               ]
             : [],

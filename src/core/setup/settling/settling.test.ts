@@ -4,13 +4,13 @@ import { draftOf } from '../../../../tests/fixtures/drafts.ts'
 import { braidOutfit, LB } from '../../../../tests/fixtures/outfits.ts'
 import { catalogue, setupOf } from '../../../../tests/fixtures/setups.ts'
 import type { FamilyId } from '../../catalogue/familyIds.ts'
-import type { Method } from '../../catalogue/ids.ts'
+import type { BaitId, Method } from '../../catalogue/ids.ts'
 import { lineDiameterM } from '../../catalogue/materials.ts'
 import { defaultConditions } from '../../documents/conditions.ts'
 import type { Outfit } from '../../documents/outfit.ts'
 import type { Piece, Trace } from '../../documents/trace.ts'
 import { defaultWater, type Water } from '../../documents/water.ts'
-import { withPiece } from '../../edit/changes.ts'
+import { withFields } from '../../edit/changes.ts'
 import { waterLine } from '../../physics/water/line.ts'
 import { waterShoreLine } from '../../physics/water/shoreLine.ts'
 import { waterUptideHold } from '../../physics/water/uptideHold.ts'
@@ -285,7 +285,7 @@ describe('the best bow', () => {
 describe('what a sinker is made of', () => {
   test('denser falls faster; lighter weighs less in water for its mass', () => {
     const of = (metal: 'tungsten' | 'stone' | undefined) => {
-      const trace = withPiece(ledger.trace, 'sinker', (piece) => ({ ...piece, metal }) as Piece)
+      const trace = withFields(ledger.trace, 'sinker', { metal })
       return weightOf({ trace, catalogue })!
     }
     expect(of(undefined).densityKgperM3).toBe(11340)
@@ -296,18 +296,15 @@ describe('what a sinker is made of', () => {
 })
 
 describe('twist', () => {
-  const twists = (bait: string, pieces: (piece: Trace['pieces'][number]) => boolean = () => true) => {
-    const changed = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait }) as typeof piece)
+  const twists = (bait: BaitType, pieces: (piece: Trace['pieces'][number]) => boolean = () => true) => {
+    const changed = withFields(ledger.trace, 'hook-bait', { bait })
     const trace = { ...changed, pieces: changed.pieces.filter(pieces) }
     return twistsOf(prepareSetup(setupOf(trace, braid, ledger.conditions)))
   }
 
   const after = (changes: [id: string, change: object][]) => {
-    const spinning = withPiece(ledger.trace, 'hook-bait', (piece) => ({ ...piece, bait: 'cuttlefishStrip' }) as Piece)
-    const trace = changes.reduce(
-      (next, [id, change]) => withPiece(next, id, (piece) => ({ ...piece, ...change }) as Piece),
-      spinning,
-    )
+    const spinning = withFields(ledger.trace, 'hook-bait', { bait: 'cuttlefishStrip' })
+    const trace = changes.reduce((next, [id, change]) => withFields(next, id, change), spinning)
     return twistsOf(prepareSetup(setupOf(trace, braid, ledger.conditions)))[0]!.swivel
   }
 
@@ -331,7 +328,7 @@ describe('twist', () => {
 
   test('a lure that spins wants one that turns as it is wound in', () => {
     const { trace, conditions } = draftOf('tandemTroll', braid, { ...defaultConditions(), castStyle: 'none' })
-    const spinning = withPiece(trace, 'light', (piece) => ({ ...piece, spins: true }) as Piece)
+    const spinning = withFields(trace, 'light', { spins: true })
     const [twist, ...none] = twistsOf(prepareSetup(setupOf(spinning, braid, conditions)))
     expect(none).toEqual([])
     expect(twist).toMatchObject({ id: 'light', swivel: { takes: false } })
@@ -340,7 +337,7 @@ describe('twist', () => {
   test('without a swivel nothing takes it', () => {
     const free = draftOf('freeLine', braid, defaultConditions())
     const bait = free.trace.pieces.find(({ role }) => role === 'bait')!
-    const trace = withPiece(free.trace, bait.id, (piece) => ({ ...piece, bait: 'halfFish' }) as typeof piece)
+    const trace = withFields(free.trace, bait.id, { bait: 'halfFish' })
     expect(twistsOf(prepareSetup(setupOf(trace, braid, free.conditions)))).toEqual([{ id: bait.id }])
   })
 })
@@ -357,7 +354,7 @@ describe('two weights', () => {
     expect(dragN).toBeCloseTo(lower.sinker.massKg * 9.80665 * (1 - 1025 / 11340), 9)
     const fallOf = (change: object, family: FamilyId = 'deepDrop') => {
       const { trace, conditions } = draftOf(family, braid, { ...defaultConditions(), castStyle: 'none' })
-      const changed = withPiece(trace, 'release-weight', (piece) => ({ ...piece, ...change }) as typeof piece)
+      const changed = withFields(trace, 'release-weight', change)
       const bare = { ...changed, pieces: changed.pieces.filter(({ role }) => role !== 'bait') }
       const speed = (of: typeof trace) => sinkOrder(prepareSetup(setupOf(of, braid, conditions)))!.lower.speedMperS
       return { speed: speed(changed), bare: speed(bare) }
