@@ -1,10 +1,10 @@
 import type { Catalogue } from '../core/catalogue/catalogue.ts'
 import type { Mark } from '../core/documents/mark.ts'
-import type { ParsedTrace } from '../core/soundness/parseTrace.ts'
 import type { Waypoint } from '../files/gpx.ts'
 import type { ToldPull } from '../files/pullCsv.ts'
 import type { ReadFile } from '../files/readCsv.ts'
 import type { Owned, TableChange, TableItems } from '../files/tables.ts'
+import type { TraceFile } from '../files/traceFile.ts'
 
 /** The formats that can be read, with what each reader needs besides the bytes, and its result. */
 export type FileFormats = {
@@ -14,7 +14,7 @@ export type FileFormats = {
   stream: { with: object; read: ReadFile<Mark['stream'][number][]> }
   heights: { with: { timeZone: string }; read: ReadFile<NonNullable<Mark['heights']>[number][]> }
   places: { with: object; read: ReadFile<Waypoint[]> }
-  trace: { with: { catalogue: Catalogue }; read: ParsedTrace }
+  trace: { with: { catalogue: Catalogue }; read: ReadFile<TraceFile> }
 }
 export type FileFormat = keyof FileFormats
 

@@ -10,10 +10,7 @@ import type { ReadFileRequest, ReadFileResult } from './readFile.protocol.ts'
 
 answer<ReadFileRequest, ReadFileResult>((request) => {
   const text = textOfFile(request.bytes)
-  if (!text.ok) {
-    const issues = text.faults.map(({ message }) => ({ path: [], message }))
-    return request.format === 'trace' ? { ok: false, issues } : text
-  }
+  if (!text.ok) return text
   switch (request.format) {
     case 'gear':
       return readTableChanges('gear', text.value, request.owned)

@@ -167,15 +167,34 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   await page.getByRole('button', { name: 'Import' }).click()
   const file = (text: string) => ({ name: 'trace.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await page.getByLabel('trace file').setInputFiles(file('<gpx/>'))
-  await expect(page.getByRole('alert')).toContainText('is not JSON')
-  await page.getByLabel('trace file').setInputFiles(file(json.text.replace('"uni"', '"granny"').replace('"name"', '"nickname"')))
+  await expect(page.getByRole('alert')).toContainText('not JSON')
+  await page
+    .getByLabel('trace file')
+    .setInputFiles(file(json.text.replaceAll('"snell"', '"snel"').replaceAll('"hook-a"', '"hook a"')))
   await expect(page.getByRole('alert')).toContainText('faults')
-  await expect(page.getByRole('alert')).toContainText('attach.joint.connection')
+  await expect(page.getByRole('alert')).toContainText(/line \d+.*this uses a knot called “snel”; the nearest is “snell”/)
   await expect(page.getByRole('button', { name: 'Import' })).toBeHidden()
   await page.getByLabel('trace file').setInputFiles(file(json.text))
   await page.getByRole('button', { name: 'Import' }).click()
   await expect(page.getByRole('heading', { name: 'There and back' })).toBeVisible()
   expect((await save('Trace as a file')).text).toBe(json.text)
+
+  // A file of another crew: its outfit and mark are none of ours, and are added.
+  const verdicts = () => page.locator('[data-moment]').evaluateAll((all) => all.map((each) => each.textContent))
+  const before = await verdicts()
+  const theirs = JSON.parse(json.text)
+  theirs.outfit.name = 'their rod'
+  theirs.mark.name = 'their mark'
+  theirs.trace.name = 'from another crew'
+  await page.goto(`${app.url}/traces`)
+  await page.getByRole('button', { name: 'Import' }).click()
+  await page.getByLabel('trace file').setInputFiles(file(JSON.stringify(theirs)))
+  await expect(page.getByLabel('outfit')).toHaveValue('add')
+  await expect(page.getByLabel('mark')).toHaveValue('add')
+  await page.getByRole('button', { name: 'Import' }).click()
+  await expect(page.getByRole('heading', { name: 'from another crew' })).toBeVisible()
+  await expect(page.getByLabel('Outfit')).toContainText('their rod')
+  await expect.poll(verdicts).toEqual(before)
 })
 
 test('two traces side by side: a what-if on the drag redraws both, and a worker says what moves the verdict', async ({

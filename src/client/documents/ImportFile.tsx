@@ -8,7 +8,7 @@ import { Button } from '../ui/controls.tsx'
 import { FileFaults } from '../ui/FileFaults.tsx'
 import { FileField } from '../ui/FileField.tsx'
 import { Panel } from '../ui/Panel.tsx'
-import { placesOf, type RowFormat, type RowsOf, readChosen } from '../ui/readChosen.ts'
+import { placesOf, type ReadOf, type RowFormat, readChosen } from '../ui/readChosen.ts'
 
 type Props<F extends RowFormat> = {
   title: string
@@ -18,8 +18,8 @@ type Props<F extends RowFormat> = {
   /** What the reader needs besides the file. */
   readWith: FileFormats[F]['with']
   /** What of a file is shown before it is taken in. */
-  shown: (rows: RowsOf<F>) => ReactNode
-  take: (rows: RowsOf<F>) => Promise<unknown>
+  shown: (rows: ReadOf<F>) => ReactNode
+  take: (rows: ReadOf<F>) => Promise<unknown>
   /** What is said once it is. */
   takenWords: (count: number) => string
   onSettled: () => unknown
@@ -41,7 +41,7 @@ export function ImportFile<F extends RowFormat>({
   ready = true,
 }: Props<F>) {
   const [open, setOpen] = useState(false)
-  const [read, setRead] = useState<ReadFile<RowsOf<F>>>()
+  const [read, setRead] = useState<ReadFile<ReadOf<F>>>()
   const [isReading, setReading] = useState(false)
   const choose = async (chosen: File | undefined) => {
     setRead(undefined)

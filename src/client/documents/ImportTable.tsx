@@ -4,7 +4,7 @@ import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { FileFormats } from '../../workers/readFile.protocol.ts'
 import { createDocument, type SavedDocument, saveDocument } from '../api/documents.ts'
 import { useStableIds } from '../api/useStableIds.ts'
-import type { RowsOf } from '../ui/readChosen.ts'
+import type { ReadOf } from '../ui/readChosen.ts'
 import { ImportFile } from './ImportFile.tsx'
 
 type Props<K extends TableKind> = {
@@ -18,7 +18,7 @@ type Props<K extends TableKind> = {
 export function ImportTable<K extends TableKind>({ kind, owned, nothingNew }: Props<K>) {
   const client = useQueryClient()
   const idFor = useStableIds()
-  const importRows = async (rows: RowsOf<K>) => {
+  const importRows = async (rows: ReadOf<K>) => {
     for (const { item, was } of rows as TableChange<TableItems[K]>[]) {
       const content = item as unknown as ContentOf<K>
       const result = was

@@ -4,17 +4,18 @@ import { runReadFile } from '../../workers/runReadFile.ts'
 
 /** Formats that are read row by row. */
 export type RowFormat = Exclude<FileFormat, 'trace'>
-export type RowsOf<F extends RowFormat> = Extract<FileFormats[F]['read'], { ok: true }>['value']
+/** What a file of a format is read as. */
+export type ReadOf<F extends FileFormat> = Extract<FileFormats[F]['read'], { ok: true }>['value']
 
 /** Reads a chosen file, up to `MOST_BYTES`. Whatever goes wrong is returned as a fault of the file. */
-export async function readChosen<F extends RowFormat>(
+export async function readChosen<F extends FileFormat>(
   format: F,
   file: File,
   more: FileFormats[F]['with'],
-): Promise<ReadFile<RowsOf<F>>> {
+): Promise<ReadFile<ReadOf<F>>> {
   if (file.size > MOST_BYTES) return refused('The file is over 5 MB')
   try {
-    return (await runReadFile(format, file, more)) as ReadFile<RowsOf<F>>
+    return (await runReadFile(format, file, more)) as ReadFile<ReadOf<F>>
   } catch (error) {
     return refused(error instanceof Error ? error.message : String(error))
   }

@@ -3,7 +3,7 @@ import type { ReadFile } from '../../../files/readCsv.ts'
 import type { FileFormats } from '../../../workers/readFile.protocol.ts'
 import { FileFaults } from '../../ui/FileFaults.tsx'
 import { FileField } from '../../ui/FileField.tsx'
-import { placesOf, type RowFormat, type RowsOf, readChosen } from '../../ui/readChosen.ts'
+import { placesOf, type ReadOf, type RowFormat, readChosen } from '../../ui/readChosen.ts'
 
 type Props<F extends RowFormat> = {
   label: string
@@ -11,12 +11,12 @@ type Props<F extends RowFormat> = {
   format: F
   /** What the reader needs besides the file. */
   readWith: FileFormats[F]['with']
-  onRead: (rows: RowsOf<F>) => void
+  onRead: (rows: ReadOf<F>) => void
 }
 
 /** A table from a CSV file: taken into the form when all of it reads, else every wrong line is named and nothing changes. */
 export function ChooseTable<F extends RowFormat>({ label, hint, format, readWith, onRead }: Props<F>) {
-  const [outcome, setOutcome] = useState<ReadFile<RowsOf<F>>>()
+  const [outcome, setOutcome] = useState<ReadFile<ReadOf<F>>>()
   const choose = async (file: File | undefined) => {
     if (!file) return setOutcome(undefined)
     const result = await readChosen(format, file, readWith)
