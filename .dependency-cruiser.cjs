@@ -78,7 +78,16 @@ module.exports = {
     only('shared-is-contracts', '^src/shared/', ['^src/(core|shared)/', ...npm('zod')]),
     only('files-read-and-write', '^src/files/', [
       '^src/(core|shared|files)/',
-      ...npm('papaparse', 'fast-xml-parser', 'ical-generator', '@date-fns/tz', 'safe-stable-stringify', 'zod'),
+      ...npm(
+        'papaparse',
+        'fast-xml-parser',
+        'ical-generator',
+        '@date-fns/tz',
+        'safe-stable-stringify',
+        'zod',
+        'jsonc-parser',
+        'fastest-levenshtein',
+      ),
     ]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|files|cli)/', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|files|workers)/']),

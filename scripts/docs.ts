@@ -1,7 +1,7 @@
 // npm run docs: writes the reference page of the calculations from their registry, and the JSON Schema of a trace file.
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { traceJsonSchema } from '../src/files/traceFile.ts'
+import { traceJsonSchema } from '../src/files/readTraceFile.ts'
 import { calculationsPage } from './lib/calculationsPage.ts'
 import { ROOT } from './lib/project.ts'
 

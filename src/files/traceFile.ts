@@ -1,15 +1,9 @@
 import stableJson from 'safe-stable-stringify'
-import { z } from 'zod'
-import type { Catalogue } from '../core/catalogue/catalogue.ts'
-import { type Conditions, conditionsSchema } from '../core/documents/conditions.ts'
-import { type Fish, fishSchema } from '../core/documents/fish.ts'
-import { type Mark, markSchema } from '../core/documents/mark.ts'
-import { type Outfit, outfitSchema } from '../core/documents/outfit.ts'
-import { type Trace, traceSchema } from '../core/documents/trace.ts'
-import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
-import { soundnessIssues } from '../core/soundness/soundness.ts'
-import { type FaultAt, faultsInWords, readJson } from './jsonFaults.ts'
-import type { ReadFile } from './readCsv.ts'
+import type { Conditions } from '../core/documents/conditions.ts'
+import type { Fish } from '../core/documents/fish.ts'
+import type { Mark } from '../core/documents/mark.ts'
+import type { Outfit } from '../core/documents/outfit.ts'
+import type { Trace } from '../core/documents/trace.ts'
 
 /** A trace with all that its verdicts depend on, by value. Files from before 2026-11-30 have the trace alone. */
 export type TraceFile = {
@@ -20,68 +14,7 @@ export type TraceFile = {
   fish?: Fish | undefined
 }
 
-const FILE_VERSION = 1
-const fileSchema = z.strictObject({
-  formatVersion: z.literal(FILE_VERSION),
-  trace: traceSchema,
-  outfit: outfitSchema.optional(),
-  conditions: conditionsSchema.optional(),
-  mark: markSchema.optional(),
-  fish: fishSchema.optional(),
-})
-
-/** How each document of an earlier format becomes the newest. */
-const LIFTS: Record<Exclude<keyof TraceFile, 'fish'>, (value: unknown) => Upgraded> = {
-  trace: (value) => upgrade('trace', value),
-  outfit: (value) => upgrade('outfit', value),
-  conditions: (value) => upgrade('conditions', value),
-  mark: (value) => upgrade('mark', value),
-}
+export const FILE_VERSION = 1
 
 /** The file as JSON, fields in alphabetical order, so that the same content is the same bytes. */
 export const writeTraceFile = (file: TraceFile): string => `${stableJson({ formatVersion: FILE_VERSION, ...file }, null, 2)}\n`
-
-/** Reads a trace file of this format or an earlier one, or says every fault in words, with its line. */
-export function readTraceFile(text: string, catalogue: Catalogue): ReadFile<TraceFile> {
-  const json = readJson(text.replace(/^\uFEFF/, ''))
-  if (!json.ok) return json
-  const { value } = json
-  const isAlone = isRecord(value) && !('trace' in value)
-  const under = (path: readonly PropertyKey[]) => (isAlone ? path.slice(1) : path)
-  const refuse = (faults: readonly FaultAt[], lifted: unknown): ReadFile<never> => ({
-    ok: false,
-    faults: faultsInWords(faults, lifted, (path) => json.lineOf(under(path))),
-  })
-  const parts: Record<string, unknown> = isAlone ? { formatVersion: FILE_VERSION, trace: value } : { ...(value as object) }
-  if (typeof parts.formatVersion === 'number' && parts.formatVersion > FILE_VERSION)
-    return refuse([{ path: ['formatVersion'], message: newerWords('file') }], parts)
-  for (const [name, lift] of Object.entries(LIFTS)) {
-    if (parts[name] === undefined) continue
-    const lifted = lift(parts[name])
-    if ('newerVersion' in lifted) return refuse([{ path: [name], message: newerWords(name) }], parts)
-    parts[name] = lifted.value
-  }
-  const read = fileSchema.safeParse(isRecord(value) ? parts : value)
-  if (!read.success) return refuse(read.error.issues, parts)
-  const unsound = soundnessIssues(read.data.trace, catalogue)
-  if (unsound.length > 0)
-    return refuse(
-      unsound.map(({ path, message }) => ({ path: ['trace', ...path], message })),
-      parts,
-    )
-  const { formatVersion: _, ...file } = read.data
-  return { ok: true, value: file }
-}
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
-
-/** The JSON Schema of a trace file; what must hold between pieces is beyond it, and is checked on reading. */
-export function traceJsonSchema(): object {
-  return {
-    ...z.toJSONSchema(fileSchema, { io: 'input' }),
-    title: 'Wide Reach trace file',
-    description:
-      'A trace with the outfit, conditions, mark and fish that it is judged with. SI throughout: a field that has a dimension ends in its unit.',
-  }
-}

@@ -1,10 +1,10 @@
 import { readGpx } from '../files/gpx.ts'
 import { readHeightCsv } from '../files/heightCsv.ts'
 import { readPullCsv } from '../files/pullCsv.ts'
+import { readTraceFile } from '../files/readTraceFile.ts'
 import { readStreamCsv } from '../files/streamCsv.ts'
 import { readTableChanges } from '../files/tables.ts'
 import { textOfFile } from '../files/textOfFile.ts'
-import { readTraceFile } from '../files/traceFile.ts'
 import { answer } from './answer.ts'
 import type { ReadFileRequest, ReadFileResult } from './readFile.protocol.ts'
 

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { calculationsPage } from '../../scripts/lib/calculationsPage.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
-import { traceJsonSchema } from '../../src/files/traceFile.ts'
+import { traceJsonSchema } from '../../src/files/readTraceFile.ts'
 
 test('the reference page is what the registry says (else: npm run docs)', () => {
   expect(readFileSync(join(ROOT, 'docs', 'calculations.md'), 'utf8')).toBe(calculationsPage())

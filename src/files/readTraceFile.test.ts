@@ -16,7 +16,8 @@ import { DEMO_FISH } from '../server/db/demo/fish.ts'
 import { DEMO_MARKS } from '../server/db/demo/marks.ts'
 import { DEMO_OUTFITS } from '../server/db/demo/outfits.ts'
 import { demoTraces } from '../server/db/demo/traces.ts'
-import { readTraceFile, traceJsonSchema, writeTraceFile } from './traceFile.ts'
+import { readTraceFile, traceJsonSchema } from './readTraceFile.ts'
+import { writeTraceFile } from './traceFile.ts'
 
 const validate = new Ajv2020({ strict: false }).compile(traceJsonSchema())
 const [ledger] = FAMILY_FIXTURES
