@@ -30,12 +30,17 @@ test('contrast is that of the standard: 21 for black on white, 1 for a colour on
   expect(contrast('#a81f2d', '#a81f2d')).toBe(1)
 })
 
-test.each(['day', 'dusk', 'lamp'])('in %s light every colour of text can be read on every ground', (light) => {
-  const colours = palette(light)
-  for (const text of ['ink', 'quiet', 'tide', 'holds', 'watch', 'fails'])
+test.each(['day', 'dusk', 'lamp'])(
+  'in %s light every colour of text can be read on every ground, and fields are seen by their borders',
+  (light) => {
+    const colours = palette(light)
+    for (const text of ['ink', 'quiet', 'tide', 'holds', 'watch', 'fails'])
+      for (const ground of ['ground', 'sheet', 'well'])
+        expect(contrast(colours[text]!, colours[ground]!), `${text} on ${ground}`).toBeGreaterThanOrEqual(4.5)
     for (const ground of ['ground', 'sheet', 'well'])
-      expect(contrast(colours[text]!, colours[ground]!), `${text} on ${ground}`).toBeGreaterThanOrEqual(4.5)
-  expect(contrast(colours['on-tide']!, colours.tide!)).toBeGreaterThanOrEqual(4.5)
-  // The mark of what is chosen lies under text of the main colour.
-  expect(contrast(colours.ink!, colours.spread!)).toBeGreaterThanOrEqual(4.5)
-})
+      expect(contrast(colours.edge!, colours[ground]!), `border of a field on ${ground}`).toBeGreaterThanOrEqual(3)
+    expect(contrast(colours['on-tide']!, colours.tide!)).toBeGreaterThanOrEqual(4.5)
+    // The mark of what is chosen lies under text of the main colour.
+    expect(contrast(colours.ink!, colours.spread!)).toBeGreaterThanOrEqual(4.5)
+  },
+)

@@ -1,7 +1,9 @@
 import { Link, useRouteError } from 'react-router'
 import { Button, buttonClass } from '../ui/controls.tsx'
+import { usePageTitle } from '../ui/usePageTitle.ts'
 
 export function NotFound() {
+  usePageTitle('Page not found')
   return (
     <div className="p-8">
       <h1 className="text-xl font-bold">This page does not exist</h1>
@@ -16,6 +18,7 @@ export function NotFound() {
 /** A screen that broke, or whose file could not be fetched: what was typed is kept as a draft, so a reload is safe. */
 export function ScreenFailed() {
   const error = useRouteError()
+  usePageTitle('Problem')
   return (
     <div role="alert" className="p-8">
       <h1 className="text-xl font-bold">This page has a problem</h1>

@@ -5,6 +5,7 @@ import { NavLink, Outlet } from 'react-router'
 import { Toaster } from 'sonner'
 import { type Light, usePreferences } from '../settings/preferences.tsx'
 import { Loading } from '../ui/states.tsx'
+import { useRouteFocus } from './useRouteFocus.ts'
 
 const PLACES = [
   { to: '/traces', name: 'Traces' },
@@ -19,6 +20,7 @@ const LIGHT_ICONS: Record<Light, typeof Sun> = { day: Sun, dusk: Sunset, lamp: M
 
 export function Shell() {
   const { units } = usePreferences()
+  useRouteFocus()
   return (
     <>
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-sheet focus:p-2">

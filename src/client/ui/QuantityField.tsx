@@ -101,7 +101,7 @@ function StepButton({ label, onClick, icon }: { label: string; onClick: () => vo
       aria-label={label}
       title={label}
       onClick={onClick}
-      className="grid size-9 shrink-0 place-items-center rounded-md border border-rule bg-sheet hover:bg-well"
+      className="grid size-9 shrink-0 place-items-center rounded-md border border-edge bg-sheet hover:bg-well"
     >
       {icon}
     </button>

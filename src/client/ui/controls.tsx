@@ -1,9 +1,9 @@
-import type { ButtonHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react'
+import type { ButtonHTMLAttributes, HTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react'
 
 type Tone = 'plain' | 'strong' | 'quiet'
 
 const TONES: Record<Tone, string> = {
-  plain: 'border-rule bg-sheet hover:bg-well',
+  plain: 'border-edge bg-sheet hover:bg-well',
   strong: 'border-tide bg-tide text-on-tide hover:opacity-90',
   quiet: 'border-transparent hover:bg-well',
 }
@@ -15,7 +15,7 @@ export function Button({ tone = 'plain', className = '', ...rest }: ButtonHTMLAt
   return <button type="button" className={`${buttonClass(tone)} ${className}`} {...rest} />
 }
 
-export const fieldClass = 'min-h-9 w-full min-w-0 rounded-md border border-rule bg-well px-2 py-1 aria-invalid:border-fails'
+export const fieldClass = 'min-h-9 w-full min-w-0 rounded-md border border-edge bg-well px-2 py-1 aria-invalid:border-fails'
 
 /** A labelled row: the label on the left, its control on the right, a hint or fault under it. */
 export function Field({
@@ -85,14 +85,14 @@ export function Sheet({
   aside,
   children,
   className = '',
+  ...rest
 }: {
   title?: string
   aside?: ReactNode
   children: ReactNode
-  className?: string
-}) {
+} & Omit<HTMLAttributes<HTMLElement>, 'title'>) {
   return (
-    <section className={`rounded-lg border border-rule bg-sheet p-3 ${className}`} aria-label={title}>
+    <section className={`rounded-lg border border-rule bg-sheet p-3 ${className}`} aria-label={title} {...rest}>
       {(title || aside) && (
         <div className="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
           {title && <h2 className="font-semibold">{title}</h2>}

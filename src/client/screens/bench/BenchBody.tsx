@@ -34,6 +34,7 @@ import { TitleBar } from './TitleBar.tsx'
 import { type Bench, useBench } from './useBench.ts'
 import { useEdits } from './useEdits.ts'
 import { useShortcuts } from './useShortcuts.ts'
+import { VerdictNews } from './VerdictNews.tsx'
 
 type Props = {
   saved: SavedTrace
@@ -111,7 +112,10 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
       )}
       <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
-          <MomentsBand evaluation={evaluation} open={open} onOpen={openMoment} />
+          <>
+            <MomentsBand evaluation={evaluation} open={open} onOpen={openMoment} />
+            <VerdictNews evaluation={evaluation} />
+          </>
         ) : judged?.ok === false ? (
           <p role="alert" className="rounded-lg border border-fails bg-sheet px-3 py-3">
             {judged.message} Undo the last change or correct it below.

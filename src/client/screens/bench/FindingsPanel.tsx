@@ -35,6 +35,8 @@ export const WorstFinding = memo(function WorstFinding({ bench, ruleSet, evaluat
   return (
     <Sheet
       title="Worst finding"
+      data-findings
+      tabIndex={-1}
       aside={
         <Button tone="quiet" className="min-h-7! text-sm" onClick={onAll}>
           {open.length > 1 ? `All ${open.length} findings` : 'Findings'}
@@ -57,7 +59,7 @@ export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
   const open = evaluation.findings.filter(isOpen)
   const aside = evaluation.findings.filter((finding) => !isOpen(finding))
   return (
-    <Sheet title="Findings">
+    <Sheet title="Findings" data-findings tabIndex={-1}>
       {open.length === 0 && <p className="text-quiet">{aside.length > 0 ? 'Only ignored findings.' : 'No findings.'}</p>}
       <ul className="grid gap-y-4">
         {open.map((finding) => (
@@ -121,6 +123,11 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
   const tried = useSteps(begin)
   const remedies = tried?.remedies ?? []
   const current = tried?.finding === finding
+  const apply = ({ trace, conditions }: TriedRemedy, button: HTMLElement) => {
+    // The row goes with its finding: the keyboard stays with the findings.
+    button.closest<HTMLElement>('[data-findings]')?.focus()
+    bench.apply({ trace, conditions })
+  }
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
       <Sentence finding={finding} />
@@ -130,7 +137,7 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
             key={remedy.label}
             className="h-auto! text-left text-sm whitespace-normal!"
             disabled={!current}
-            onClick={() => bench.apply({ trace: remedy.trace, conditions: remedy.conditions })}
+            onClick={(event) => apply(remedy, event.currentTarget)}
           >
             <span>
               {remedy.label.charAt(0).toUpperCase() + remedy.label.slice(1)}

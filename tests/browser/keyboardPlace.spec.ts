@@ -1,0 +1,63 @@
+import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+
+test('a page that is gone to has the keyboard on its heading, and its title', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces`)
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toHaveText('Traces')
+  await expect(heading).not.toBeFocused()
+  for (const [link, title] of [
+    ['Water', /Water/],
+    ['Knots', /Knots/],
+    ['Settings', /Settings/],
+  ] as const) {
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: link }).click()
+    await expect(heading).toBeFocused()
+    await expect(page).toHaveTitle(title)
+  }
+  await page.goto(`${app.url}/nowhere`)
+  await expect(page).toHaveTitle('Page not found · Wide Reach')
+  await page.getByRole('link', { name: 'Open traces' }).press('Enter')
+  await expect(heading).toHaveText('Traces')
+  await expect(heading).toBeFocused()
+})
+
+test('changed verdicts are said, and after a remedy the keyboard is on the findings', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'said aloud')}`)
+  const news = page.locator('[data-verdict-news]')
+  await page.getByRole('option', { name: 'leader', exact: true }).click()
+  await page.getByLabel('strength', { exact: true }).fill('12 lb')
+  await expect(news).toHaveText(/^(\w+ now \w+, )*Cast now fails(, \w+ now \w+)*\.$/)
+  await beside(page, 'Findings')
+  const findings = page.getByRole('region', { name: 'Findings' })
+  const remedy = findings.locator('[data-finding]').first().getByRole('button').filter({ hasNotText: 'Ignore' }).first()
+  await expect(remedy).toBeEnabled()
+  await remedy.press('Enter')
+  await expect(findings).toBeFocused()
+  await expect(news).toHaveText(/Cast now holds/)
+})
+
+test('on a touch screen every control is large enough, and no field is zoomed in on', async ({ browser, app }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  const page = await context.newPage()
+  for (const path of ['/traces', '/traces/new', '/water', '/gear/box', '/settings']) {
+    await page.goto(`${app.url}${path}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: /Loading|Calculating/ })).toHaveCount(0)
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, select, summary, input:not([type=radio], [type=checkbox], [type=file])',
+        ),
+      ]
+        .filter((control) => control.checkVisibility() && !control.closest('svg'))
+        .filter(
+          (control) =>
+            control.getBoundingClientRect().height < 43.5 ||
+            (control.matches('input, select') && Number.parseFloat(getComputedStyle(control).fontSize) < 16),
+        )
+        .map((control) => `${control.tagName} ${control.textContent || control.getAttribute('aria-label')}`),
+    )
+    expect(small, path).toEqual([])
+  }
+  await context.close()
+})
