@@ -43,6 +43,7 @@ test('on a touch screen every control is large enough, and no field is zoomed in
     await page.goto(`${app.url}${path}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: /Loading|Calculating/ })).toHaveCount(0)
+    if (path === '/water') await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
     const small = await page.evaluate(() =>
       [
         ...document.querySelectorAll<HTMLElement>(

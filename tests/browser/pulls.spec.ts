@@ -121,7 +121,7 @@ test('of a table of 500 pulls three wrong lines are named; put right it is taken
   }
   await take(wrong)
   const dialog = page.getByRole('dialog')
-  await expect(dialog.getByRole('alert')).toContainText('3 faults')
+  await expect(dialog.getByRole('alert')).toContainText('3 errors')
   for (const line of ['line 52', 'line 252', 'line 452']) await expect(dialog.getByText(line, { exact: true })).toBeVisible()
   await page.keyboard.press('Escape')
   for (let again = 0; again < 2; again += 1) {

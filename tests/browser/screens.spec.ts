@@ -171,7 +171,7 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   await page
     .getByLabel('trace file')
     .setInputFiles(file(json.text.replaceAll('"snell"', '"snel"').replaceAll('"hook-a"', '"hook a"')))
-  await expect(page.getByRole('alert')).toContainText('faults')
+  await expect(page.getByRole('alert')).toContainText('errors')
   await expect(page.getByRole('alert')).toContainText(/line \d+.*this uses a knot called “snel”; the nearest is “snell”/)
   await expect(page.getByRole('button', { name: 'Import' })).toBeHidden()
   await page.getByLabel('trace file').setInputFiles(file(json.text))

@@ -36,7 +36,7 @@ export function Shell() {
               key={to}
               to={to}
               className={({ isActive }) =>
-                `rounded-md px-2.5 py-1.5 max-sm:px-1.5 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
+                `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1.5 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
               }
             >
               {name}
@@ -81,7 +81,7 @@ function LightSwitch() {
             key={name}
             value={name}
             title={`${name} light`}
-            className="flex min-h-9 items-center gap-1 px-2 text-sm text-quiet first:rounded-l-md last:rounded-r-md data-[state=on]:bg-well data-[state=on]:font-semibold data-[state=on]:text-ink"
+            className="flex min-h-9 items-center justify-center gap-1 px-2 text-sm text-quiet first:rounded-l-md last:rounded-r-md data-[state=on]:bg-well data-[state=on]:font-semibold data-[state=on]:text-ink"
           >
             <Icon className="size-4" aria-hidden="true" /> <span className="max-sm:sr-only">{name}</span>
           </ToggleGroup.Item>

@@ -5,7 +5,7 @@ export function FileFaults({ faults }: { faults: readonly { place: string; messa
   return (
     <div role="alert">
       <p className="font-semibold text-fails">
-        This file cannot be imported: {faults.length === 1 ? '1 error' : `${faults.length} faults`}.
+        This file cannot be imported: {faults.length === 1 ? '1 error' : `${faults.length} errors`}.
       </p>
       <ul className="mt-1 list-disc pl-5">
         {faults.slice(0, MOST).map(({ place, message }) => (
