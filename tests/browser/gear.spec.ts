@@ -75,6 +75,12 @@ test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the
 
   await page.goto(`${app.url}/gear`)
   await page.getByRole('button', { name: 'Delete Mine for trolling' }).click()
+  const question = page.getByRole('dialog', { name: 'Delete Mine for trolling?' })
+  await expect(question).toContainText('1 trace needs this outfit.')
+  await question.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('link', { name: 'Mine for trolling' })).toBeVisible()
+  await page.getByRole('button', { name: 'Delete Mine for trolling' }).click()
+  await question.getByRole('button', { name: 'Delete the outfit' }).click()
   await expect(page.getByRole('link', { name: 'Mine for trolling' })).toBeHidden()
   await page.getByRole('button', { name: 'Trash', exact: true }).click()
   await page

@@ -108,6 +108,18 @@ test('a head says of a trace what its content does, and no more; those in the bi
   expect((await everyPage('heads=true')).flat().map(({ id }) => id)).not.toContain(second!.id)
 })
 
+test('the heads of one outfit’s traces are those of its traces, and an outfit that is no id is refused', async () => {
+  const all = (await everyPage('heads=true')).flat()
+  const outfitOf = ({ content }: (typeof all)[number]) => traceHead.parse(content).outfitId
+  const outfitId = outfitOf(all[0]!)!
+  const found = (await everyPage(`heads=true&outfit=${outfitId}`)).flat()
+  const ids = (rows: typeof all) => rows.map(({ id }) => id)
+  expect(ids(found)).toEqual(ids(all.filter((head) => outfitOf(head) === outfitId)))
+  expect(found.length).toBeLessThan(all.length)
+  expect((await page(`heads=true&outfit=${randomUUID()}`)).documents).toEqual([])
+  expect((await server.send('GET', '/traces?heads=true&outfit=mine')).status).toBe(400)
+})
+
 test('a trace that cannot be read still has what of its head can be', async () => {
   const id = randomUUID()
   await server.db.insertInto('documents').values({ crewId: DEMO_CREW.id, kind: 'traces', id, revision: 1 }).execute()

@@ -77,6 +77,17 @@ export const traceHeadsQuery = (isTrash = false) =>
 export const fetchTraceRows = async (ids: readonly string[], signal: AbortSignal): Promise<SavedRow[]> =>
   (await pageOf('traces', { ids: ids.join() }, signal)).documents
 
+/** The traces that are fished on an outfit, the last saved first; up to a page of them. */
+export async function fetchTracesOnOutfit(
+  outfitId: string,
+): Promise<{ traces: { id: string; name: string }[]; hasMore: boolean }> {
+  const { documents, next } = await pageOf('traces', { heads: 'true', outfit: outfitId }, new AbortController().signal)
+  return {
+    traces: documents.map(({ id, content }) => ({ id, name: traceHead.parse(content).name })),
+    hasMore: next !== null,
+  }
+}
+
 /** The traces that were saved last, a page of them, as they are kept. */
 export const fetchLatestTraceRows = async (signal: AbortSignal): Promise<SavedRow[]> =>
   (await pageOf('traces', {}, signal)).documents

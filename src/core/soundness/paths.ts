@@ -100,22 +100,25 @@ class PathFinder {
 
   private addPiece(path: PathElement[], id: string): void {
     const piece = pieceNamed(this.trace, id)
-    if (isLine(piece)) return this.addPoint(path, id, { end: 'far' })
-    this.addJoint(path, piece)
-    path.push({ kind: 'part', id, ref: pieceRef(id), piece })
+    if (isLine(piece)) this.addPoint(path, id, { end: 'far' })
+    else {
+      this.addJoint(path, piece)
+      path.push({ kind: 'part', id, ref: pieceRef(id), piece })
+    }
   }
 
   /** Everything above a piece, the joint it hangs by included. */
   private addJoint(path: PathElement[], piece: Piece): void {
     const { attach, id } = piece
-    if (attach.how === 'through') return this.addPiece(path, attach.carrier)
-    if (attach.how === 'sliding') {
+    if (attach.how === 'through') this.addPiece(path, attach.carrier)
+    else if (attach.how === 'sliding') {
       if (attach.stops.below === undefined) throw new CoreError('no-path', `${id} slides with no stop below it`, { id })
-      return this.addPiece(path, attach.stops.below)
+      this.addPiece(path, attach.stops.below)
+    } else {
+      if (attach.how === 'joined') this.addAnchor(path, attach.to, attach.end ?? 'far')
+      else this.addPoint(path, attach.on, { atM: attach.atM, leaving: id })
+      addTied(path, piece, attach.joint)
     }
-    if (attach.how === 'joined') this.addAnchor(path, attach.to, attach.end ?? 'far')
-    else this.addPoint(path, attach.on, { atM: attach.atM, leaving: id })
-    addTied(path, piece, attach.joint)
   }
 
   private addAnchor(path: PathElement[], id: string, end: 'near' | 'far'): void {
@@ -127,9 +130,11 @@ class PathFinder {
   private addPoint(path: PathElement[], id: string, point: Point): void {
     const line = lineById(this.trace, id)
     if (!line) return
-    if (line.attach.how === 'through') return this.addThroughCarrier(path, line, line.attach, point)
-    this.addJoint(path, line)
-    this.addAlong(path, line, { fromM: 0, toM: atOf(line, point), leaving: leavingOf(point) })
+    if (line.attach.how === 'through') this.addThroughCarrier(path, line, line.attach, point)
+    else {
+      this.addJoint(path, line)
+      this.addAlong(path, line, { fromM: 0, toM: atOf(line, point), leaving: leavingOf(point) })
+    }
   }
 
   /** The line runs until the stop on its other side bears on the carrier; the pull then goes through that stop. */

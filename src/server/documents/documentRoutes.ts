@@ -40,6 +40,8 @@ const pageQuery = z.strictObject({
   /** Without their contents: what a list shows and searches. */
   heads: z.literal('true').optional(),
   after: pageKey.optional(),
+  /** Of the heads, those of traces on this outfit. */
+  outfit: uuid.optional(),
 })
 
 /** List, read, create, save, delete and restore for one kind of document. */
@@ -65,12 +67,12 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
       ctx.body = { documents: rows.map((row) => upgradedRow(kind, row)), next: null } satisfies ListPage
       return
     }
-    const { trash, heads, after } = parseQuery(ctx, pageQuery)
+    const { trash, heads, after, outfit } = parseQuery(ctx, pageQuery)
     const page = { isTrash: trash === 'true', after, limit: ON_PAGE }
     if (heads) {
       if (!hasHeads(kind)) throw new HttpError(400, 'no-heads', `There are no heads of ${kind}: ask for the whole list.`)
       ctx.type = 'json'
-      ctx.body = await repository.listHeads(crewId, kind, page)
+      ctx.body = await repository.listHeads(crewId, kind, { ...page, outfitId: outfit })
       return
     }
     const { documents, next } = await repository.list(crewId, kind, page)

@@ -8,6 +8,7 @@ type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcom
 /** Which document is meant; every statement names the crew. */
 export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
 export type ListQuery = { isTrash: boolean; after?: string | undefined; limit: number }
+type HeadsQuery = ListQuery & { outfitId?: string | undefined }
 type Executor = Database | Transaction<Tables>
 
 /** Documents of every kind: heads with their revisions. Contents go in and out as they are. */
@@ -34,13 +35,14 @@ export class DocumentRepository {
     return { documents: rows.map(savedOf), next: hasMore ? rows.at(-1)!.savedOrder : null }
   }
 
-  /** A page of heads, as the JSON text of a `ListPage`. The database writes it. */
-  async listHeads(crewId: string, kind: DocumentKind, { isTrash, after, limit }: ListQuery): Promise<string> {
+  /** A page of heads, of one outfit’s traces or of all, as the JSON text of a `ListPage`. The database writes it. */
+  async listHeads(crewId: string, kind: DocumentKind, { isTrash, after, limit, outfitId }: HeadsQuery): Promise<string> {
+    const onOutfit = outfitId === undefined ? sql`` : sql`and head.head->>'outfitId' = ${outfitId}`
     const { rows } = await sql<{ json: string }>`
       with page as (
         select id, revision, binned_at, saved_at, head.head as content, saved_order,
           row_number() over (order by saved_order desc) as place
-        from documents head where ${onPage(crewId, kind, isTrash, after)}
+        from documents head where ${onPage(crewId, kind, isTrash, after)} ${onOutfit}
         order by saved_order desc limit ${limit + 1}
       )
       select json_build_object(

@@ -16,6 +16,7 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
 import { outfitRemarks } from '../../words/outfitWords.ts'
 import { percent } from '../../words/percent.ts'
+import { useOutfitRemoval } from './OutfitInUse.tsx'
 
 /** Every outfit: rod, reel and the lines on it. New ones from four values, or from a usual one. */
 export default function OutfitsPage() {
@@ -90,6 +91,7 @@ function NewOutfit({ onMade }: { onMade: (made: { id: string }) => void }) {
 type CardProps = { saved: SavedOutfit; isTrash: boolean; actions: DocumentActions<'outfits'> }
 
 function OutfitCard({ saved, isTrash, actions }: CardProps) {
+  const { remove, question } = useOutfitRemoval(actions.moveToTrash)
   const catalogue = useCatalogue()
   const show = useShow()
   const { id, content: outfit } = saved
@@ -109,8 +111,15 @@ function OutfitCard({ saved, isTrash, actions }: CardProps) {
           {outfit.marking && <p className="text-sm">{outfit.marking}</p>}
         </div>
         <span className="flex">
-          <DocumentButtons id={id} name={outfit.name} saved={saved} isTrash={isTrash} actions={actions} />
+          <DocumentButtons
+            id={id}
+            name={outfit.name}
+            saved={saved}
+            isTrash={isTrash}
+            actions={{ ...actions, moveToTrash: () => void remove(saved) }}
+          />
         </span>
+        {question}
       </div>
       <p className="text-sm text-quiet">
         {show.entered('length', outfit.rod.lengthM)} rod, {show.entered('strength', outfit.rod.ratingLowN)} to{' '}
