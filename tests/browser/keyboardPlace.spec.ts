@@ -62,3 +62,19 @@ test('on a touch screen every control is large enough, and no field is zoomed in
   }
   await context.close()
 })
+
+test('“?” opens the help of the screen, not while something is typed', async ({ page, app }) => {
+  await page.goto(`${app.url}/traces`)
+  const help = page.getByRole('dialog')
+  await page.getByLabel('Search traces').press('?')
+  await expect(page.getByLabel('Search traces')).toHaveValue('?')
+  await expect(help).toBeHidden()
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('?')
+  await expect(help).toContainText('Each card is a trace')
+  await page.keyboard.press('Escape')
+  await expect(help).toBeHidden()
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  await page.getByRole('button', { name: 'Help' }).click()
+  await expect(help.getByRole('term').filter({ hasText: 'Ctrl S' })).toBeVisible()
+})

@@ -1,11 +1,13 @@
 import { Moon, Sun, Sunset } from 'lucide-react'
 import { ToggleGroup } from 'radix-ui'
-import { Suspense } from 'react'
+import { lazy, Suspense } from 'react'
 import { NavLink, Outlet } from 'react-router'
 import { Toaster } from 'sonner'
 import { type Light, usePreferences } from '../settings/preferences.tsx'
 import { Loading } from '../ui/states.tsx'
 import { useRouteFocus } from './useRouteFocus.ts'
+
+const Help = lazy(() => import('./Help.tsx'))
 
 const PLACES = [
   { to: '/traces', name: 'Traces' },
@@ -46,6 +48,9 @@ export function Shell() {
         <span className="ml-auto text-sm text-quiet max-sm:hidden" title="Units shown; change them in Settings">
           {units.strength} · {units.mass} · {units.length}
         </span>
+        <Suspense>
+          <Help />
+        </Suspense>
         <LightSwitch />
       </header>
       <main id="main" tabIndex={-1} className="mx-auto max-w-[110rem] outline-none">
