@@ -133,14 +133,14 @@ function handPath(setup: PreparedSetup, end: Piece, borne: number, longDrop: Han
   const held = byHand ? lineUp(elements, atM) : undefined
   const links = linksFrom(outfit, path(end.id).links, elements, held)
   const weakest = weakestOf(links)
-  const tip = tipStop({ trace, catalogue }, elements, end.id)
+  const traceM = lineAlongM(elements)
+  const tip = tipStop({ trace, catalogue }, elements, end.id, traceM)
   const rodReachM = conditions.freeboardM + BUTT_ABOVE_FEET_M + outfit.rod.lengthM + (beyondRodM ?? 0)
   // A hand can hold a mono top shot or main line; braid under load it cannot.
   const outOfReach = byHand && held === undefined && freeLine(outfit).material === 'braid'
   const tooLong = beyondRodM !== undefined && tip.beyondM > rodReachM
   const rush = rushOn(setup, end.id, { lineOutM: outfit.rod.lengthM, atSide: true })
   const ratio = weakest.strengthN / borne
-  const traceM = lineAlongM(elements)
   const graded: [Graded<HandCause>, ...Graded<HandCause>[]] = [
     // A fish that nobody gave says nothing of the trace.
     {
@@ -191,8 +191,9 @@ function tipStop(
   { trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>,
   elements: readonly PathElement[],
   endId: string,
+  traceM: number,
 ): { ref: LinkRef; beyondM: number } {
-  let leftM = lineAlongM(elements)
+  let leftM = traceM
   for (const element of elements) {
     if (element.kind === 'part' && blocksAtTipRing(element.piece)) return { ref: element.ref, beyondM: leftM }
     if (

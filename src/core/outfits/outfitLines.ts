@@ -41,8 +41,16 @@ export function spoolInput(catalogue: Catalogue, { reel, wound }: Outfit, lineOu
  * The outfit's spool with `lineOutM` out.
  * @throws CoreError 'overfull', 'line-out-over-spool' as spoolFill does.
  */
-export const spoolOf = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): SpoolFill =>
-  spoolFill(spoolInput(catalogue, outfit, lineOutM))
+export function spoolOf(catalogue: Catalogue, outfit: Outfit, lineOutM: number): SpoolFill {
+  const last = lastSpools.get(outfit)
+  if (last?.catalogue === catalogue && last.lineOutM === lineOutM) return last.spool
+  const spool = spoolFill(spoolInput(catalogue, outfit, lineOutM))
+  lastSpools.set(outfit, { catalogue, lineOutM, spool })
+  return spool
+}
+
+/** Every path of a trace asks for the same spool, one after another; documents are immutable. */
+const lastSpools = new WeakMap<Outfit, { catalogue: Catalogue; lineOutM: number; spool: SpoolFill }>()
 
 /** Line that one turn of the handle brings in with so much out, m; nominal where the reel’s gear is not told. */
 export const linePerTurnM = (catalogue: Catalogue, outfit: Outfit, lineOutM: number): number =>

@@ -112,8 +112,9 @@ export const chainElements = (bearing: Bearing, path: readonly PathElement[]): C
 function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[] {
   const wound = woundEntries(bearing)
   const known = new Map<string, Entry | undefined>()
+  /** Of lines that are passed again beyond a knot in them. */
+  const knownAgain = new Map<string, Entry | undefined>()
   const keyOf = (element: PathElement, above: PathElement | undefined, below: PathElement | undefined): string => {
-    if (element.kind === 'line' && element.again) return `${element.id} again`
     // Nearly every joint is tied in both lines beside it: its key is its own.
     if (element.kind !== 'joint' || (isTiedIn(element, above) && isTiedIn(element, below))) return element.id
     return `${element.id} ${isTiedIn(element, above)} ${isTiedIn(element, below)}`
@@ -138,10 +139,11 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
     for (let i = 0; i < path.length; i += 1) {
       const element = path[i]!
       const key = keyOf(element, path[i - 1], path[i + 1])
-      let entry = known.get(key)
-      if (entry === undefined && !known.has(key)) {
+      const among = element.kind === 'line' && element.again ? knownAgain : known
+      let entry = among.get(key)
+      if (entry === undefined && !among.has(key)) {
         entry = entryOf(element, i, path)
-        known.set(key, entry)
+        among.set(key, entry)
       }
       if (entry) entries.push(entry)
     }

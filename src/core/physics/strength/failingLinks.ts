@@ -5,13 +5,18 @@ export type ShareOfLine = { id: string; line: string; efficiency: number; variat
 export type FailingLink = UncertainLink | ShareOfLine
 
 /** A line with the joints that are shares of it, each with its place among the links; any other link is a group of its own. */
-export type Group = { line: UncertainLink; at: number; joints: { joint: ShareOfLine; at: number }[] }
+export type Group = { line: UncertainLink; at: number; joints: ShareOfLine[]; jointsAt: number[] }
 
 /** Links as groups that are independent of each other, in the order of their lines. */
 export function groupsOf(links: readonly FailingLink[]): Group[] {
   const groups: Group[] = []
-  for (const [at, line] of links.entries()) if ('meanN' in line) groups.push({ line, at, joints: [] })
+  for (const [at, line] of links.entries()) if ('meanN' in line) groups.push({ line, at, joints: [], jointsAt: [] })
   const byLine = new Map(groups.map((group) => [group.line.id, group]))
-  for (const [at, joint] of links.entries()) if ('line' in joint) byLine.get(joint.line)?.joints.push({ joint, at })
+  for (const [at, joint] of links.entries()) {
+    const group = 'line' in joint ? byLine.get(joint.line) : undefined
+    if (!group || !('line' in joint)) continue
+    group.joints.push(joint)
+    group.jointsAt.push(at)
+  }
   return groups
 }

@@ -87,7 +87,7 @@ function chancesOf(bumps: readonly Bump[], stateOf: StateAt): number[] {
 
 /** Cell by cell, for any spread: groups of a line and its joints are independent of each other. */
 function firstByCells(links: readonly FailingLink[], groups: readonly Group[]): number[] {
-  const lineOf = new Map(groups.flatMap((group) => group.joints.map(({ at }) => [at, group.line] as const)))
+  const lineOf = new Map(groups.flatMap((group) => group.jointsAt.map((at) => [at, group.line] as const)))
   const bumps = links.map((link, i): Bump => {
     if ('meanN' in link) return { mean: link.meanN, deviation: link.variation * link.meanN }
     const { meanN, variation } = lineOf.get(i)!
@@ -99,7 +99,7 @@ function firstByCells(links: readonly FailingLink[], groups: readonly Group[]): 
     for (const group of groups) {
       const state = stateAt(group, load)
       all *= state.whole
-      for (const [i, { at }] of [group, ...group.joints].entries()) {
+      for (const [i, at] of [group.at, ...group.jointsAt].entries()) {
         density[at] = state.densities[i]!
         whole[at] = state.whole
       }
@@ -109,8 +109,7 @@ function firstByCells(links: readonly FailingLink[], groups: readonly Group[]): 
 }
 
 /** A group at a load: the chance that it is whole, and the densities of the line and of each joint going then, in that order. */
-function stateAt({ line, joints: placed }: Group, load: number): { whole: number; densities: number[] } {
-  const joints = placed.map(({ joint }) => joint)
+function stateAt({ line, joints }: Group, load: number): { whole: number; densities: number[] } {
   const deviation = line.variation * line.meanN
   const lineDensity = (x: number) => normalPdf((x - line.meanN) / deviation) / deviation
   const holds = ({ efficiency, variation }: ShareOfLine, share: number) =>

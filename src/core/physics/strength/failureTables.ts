@@ -102,7 +102,7 @@ function stepFor(groups: readonly Group[]): number | undefined {
   for (const { line, joints } of groups) {
     narrow = Math.min(narrow, line.variation)
     wide = Math.max(wide, line.variation)
-    for (const { joint } of joints) {
+    for (const joint of joints) {
       narrow = Math.min(narrow, joint.variation)
       wide = Math.max(wide, Math.hypot(joint.variation, line.variation))
     }
@@ -112,7 +112,7 @@ function stepFor(groups: readonly Group[]): number | undefined {
 
 function kindsOf({ line, joints }: Group): Kinds {
   const kinds: Kinds['kinds'] = []
-  const kindOf = joints.map(({ joint: { efficiency, variation } }) => {
+  const kindOf = joints.map(({ efficiency, variation }) => {
     const found = kinds.findIndex((kind) => kind.efficiency === efficiency && kind.variation === variation)
     const at = found >= 0 ? found : kinds.push({ efficiency, variation, count: 0 }) - 1
     kinds[at]!.count += 1
@@ -219,7 +219,7 @@ function chancesOf(count: number, read: readonly Read[]): number[] {
       return sum
     })
     chances[group.at] = sums[0]!
-    for (let j = 0; j < kindOf.length; j += 1) chances[group.joints[j]!.at] = sums[1 + kindOf[j]!]!
+    for (let j = 0; j < kindOf.length; j += 1) chances[group.jointsAt[j]!] = sums[1 + kindOf[j]!]!
   }
   let total = 0
   for (const chance of chances) total += chance
