@@ -1,4 +1,4 @@
-import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, seriousFaults, test } from './fixtures.ts'
 
 test('a page that is gone to has the keyboard on its heading, and its title', async ({ page, app }) => {
   await page.goto(`${app.url}/traces`)
@@ -77,4 +77,5 @@ test('“?” opens the help of the screen, not while something is typed', async
   await page.goto(`${app.url}/traces/${HOUND}`)
   await page.getByRole('button', { name: 'Help' }).click()
   await expect(help.getByRole('term').filter({ hasText: 'Ctrl S' })).toBeVisible()
+  expect(await seriousFaults(page)).toEqual([])
 })
