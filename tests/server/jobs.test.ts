@@ -27,7 +27,7 @@ test('while traces of 200 parts are worked out one after another, health answers
   statuses.delete(503)
   expect(statuses).toEqual(new Set([200]))
   // On any machine: a server that works them out itself answers about once between two of them.
-  expect(answers).toBeGreaterThan(4 * ASKED)
+  expect(answers).toBeGreaterThan(2 * ASKED)
 })
 
 test.each([
