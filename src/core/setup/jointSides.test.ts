@@ -2,6 +2,9 @@ import { expect, test } from 'vitest'
 import { base, inWords, lowered, of, set } from '../../../tests/fixtures/judgedDrafts.ts'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
+import type { Joint } from '../documents/fields.ts'
+import type { Attach, Piece } from '../documents/trace.ts'
+import { emptyTrace } from '../families/emptyTrace.ts'
 import { normalOf, seeded } from '../math/seeded.ts'
 import { prepareSetup } from './prepareSetup.ts'
 
@@ -61,4 +64,19 @@ test('a loop tied in a line part-way is one knot of that line', () => {
   const { links } = prepareSetup({ ...content, catalogue }).path('sinker')
   const inBody = links.map(({ failing }) => failing.filter((each) => 'line' in each && each.line === 'body').length)
   expect(inBody.filter((count) => count > 0)).toEqual([1, 1, 1, 1])
+})
+
+test('a loop hitched to the loop of the main line is as strong as the hitch leaves the main line (2026-11-30: without end)', () => {
+  const { outfit, conditions } = inWords('hook 2/0')
+  const tied = (to: string, connection: Joint['connection']): Attach => ({ how: 'joined', to, joint: { connection } })
+  const pieces: Piece[] = [
+    { id: 'upper', role: 'hardware', type: 'loop', attach: tied('outfit', 'surgeonsLoop') },
+    { id: 'lower', role: 'hardware', type: 'loop', attach: tied('upper', 'catsPaw') },
+    { id: 'hook', role: 'hook', pattern: 'j', size: '2/0', attach: tied('lower', 'fitted') },
+  ]
+  const { links, first } = prepareSetup({ trace: { ...emptyTrace('loops'), pieces }, outfit, conditions, catalogue }).path('hook')
+  const [main] = links
+  const hitch = links.find(({ id }) => id === 'lower.joint')!
+  expect(hitch.strengthN).toBeCloseTo(main!.strengthN * catalogue.connections.catsPaw.efficiency.braid!, 9)
+  expect(first.reduce((sum, chance) => sum + chance, 0)).toBeCloseTo(1, 9)
 })

@@ -126,8 +126,8 @@ function entryFinder(bearing: Bearing): (path: readonly PathElement[]) => Entry[
       const { line, again, ref } = element
       return lineEntry(bearing, ref, line, { strands: strandsOf(line), again })
     }
-    const looped = loopedLines(catalogue, path, i)
-    if (looped.length > 0) return hitchEntry(bearing, element, looped)
+    const looped = loopedLines(bearing, path, i)
+    if (looped) return looped.length > 0 ? doubledEntry(bearing, element.ref, element.joint, looped) : undefined
     const [above, below] = [path[i - 1], path[i + 1]]
     const outfitLine = element.ties.includes(OUTFIT) ? bearing.wound.at(-1) : undefined
     const tiedAbove = above === undefined ? outfitLine : lineIfTied(above, element.ties)
@@ -241,33 +241,33 @@ function figureIn(catalogue: Catalogue, joint: Joint, material: Material | undef
 
 type JointElement = Extract<PathElement, { kind: 'joint' }>
 
-/** Of a hitch of loops: the lines that its loops are made of, and a double that it is passed through; none for any other joint. */
-function loopedLines({ connections }: Catalogue, path: readonly PathElement[], at: number): LinePiece[] {
+type Strands = { line: AnyLine; strands: number }
+
+/**
+ * Of a hitch of loops: the lines that its loops are made of, the outfit’s own among them, and a double that it is passed through; undefined
+ * for any other joint. Loop through loop it is the weaker of them, each times what the hitch keeps of it.
+ */
+function loopedLines({ catalogue, wound }: Bearing, path: readonly PathElement[], at: number): Strands[] | undefined {
   const joint = path[at]
-  if (joint?.kind !== 'joint' || connections[joint.joint.connection].joins !== 'loop-loop') return []
-  const lineOf = (beside: PathElement | undefined, beyond: readonly PathElement[]) => {
-    if (beside?.kind === 'line') return beside.line
-    const line = isLoop(beside) ? beyond.find((element) => element.kind === 'line') : undefined
-    return line?.kind === 'line' ? line.line : undefined
+  if (joint?.kind !== 'joint' || catalogue.connections[joint.joint.connection].joins !== 'loop-loop') return undefined
+  if (!isLoop(path[at - 1]) && !isLoop(path[at + 1])) return undefined
+  const lineOf = (beside: PathElement | undefined, beyond: readonly PathElement[], orElse?: Strands): Strands | undefined => {
+    const line = beside?.kind === 'line' ? beside : isLoop(beside) ? beyond.find((element) => element.kind === 'line') : undefined
+    if (line?.kind === 'line') return { line: line.line, strands: strandsOf(line.line) }
+    return isLoop(beside) ? orElse : undefined
   }
-  if (!isLoop(path[at - 1]) && !isLoop(path[at + 1])) return []
-  const sides = [lineOf(path[at - 1], path.slice(0, at).toReversed()), lineOf(path[at + 1], path.slice(at + 1))]
-  return sides.filter((line) => line !== undefined)
+  const free = wound.at(-1)
+  const sides = [
+    lineOf(path[at - 1], path.slice(0, at).toReversed(), free && { line: free, strands: 1 }),
+    lineOf(path[at + 1], path.slice(at + 1)),
+  ]
+  return sides.filter((side) => side !== undefined)
 }
 
 const isLoop = (element: PathElement | undefined) => element?.kind === 'part' && isHardware(element.piece, 'loop')
 
-/** Loop through loop: the weaker of the lines that the loops are made of, each times what the hitch keeps of it. */
-const hitchEntry = (bearing: Bearing, { ref, joint }: JointElement, lines: readonly LinePiece[]): Entry =>
-  doubledEntry(
-    bearing,
-    ref,
-    joint,
-    lines.map((line) => ({ line, strands: strandsOf(line) })),
-  )
-
 /** A joint of lines of one or two strands: the weaker of them, each times what the joint keeps of it. */
-function doubledEntry(bearing: Bearing, ref: LinkRef, joint: Joint, lines: readonly { line: AnyLine; strands: number }[]): Entry {
+function doubledEntry(bearing: Bearing, ref: LinkRef, joint: Joint, lines: readonly Strands[]): Entry {
   const sides = lines.map(({ line, strands }) => {
     const { element } = lineEntry(bearing, ref, line, { strands, again: false })
     // What nobody ties so, a wire’s own loop, keeps what its twist does.
