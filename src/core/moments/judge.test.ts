@@ -102,7 +102,7 @@ describe('run', () => {
           expect(rank[tied(Math.min(1, share * 1.1)).verdict]).toBeLessThanOrEqual(rank[tied(share).verdict])
           const line = lines[pick % lines.length]!
           const thinner = withFields(any, line.id, { strengthN: line.strengthN * share })
-          expect(at(thinner)!.figure.value).toBeLessThanOrEqual(at(any)!.figure.value)
+          expect(at(thinner)!.dragCeilingN).toBeLessThanOrEqual(at(any)!.dragCeilingN)
         },
       ),
       { numRuns: 60 },
