@@ -5,6 +5,7 @@ import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
 import { catalogue, evaluated, rigOf } from '../../../tests/fixtures/setups.ts'
+import { tried } from '../analysis/judged.ts'
 import { efficiencyOf } from '../catalogue/catalogue.ts'
 import { MATERIALS } from '../catalogue/tables/materials.ts'
 import { type Conditions, defaultConditions } from '../documents/conditions.ts'
@@ -93,7 +94,11 @@ describe('run', () => {
         fc.double({ min: 0.3, max: 0.9, noNaN: true }),
         fc.double({ min: 5, max: 60, noNaN: true }),
         (any, pick, share, dragN) => {
-          const at = (changed: Trace) => evaluated(changed, outfit, { ...usual, dragN }).run
+          // A slider that bears on nothing cannot be judged, and says so.
+          const at = (changed: Trace) => {
+            const judged = tried(() => evaluated(changed, outfit, { ...usual, dragN }).run)
+            return judged.ok ? judged.value : undefined
+          }
           const joined = any.pieces.filter((piece) => isTied(jointOf(piece)))
           const lines = any.pieces.filter(isLine)
           fc.pre(joined.length > 0 && lines.length > 0 && at(any) !== undefined)
@@ -112,7 +117,9 @@ describe('run', () => {
   test('on any trace: every path’s strengths are those of strength.chain worked link by link', () => {
     fc.assert(
       fc.property(traceArb, (any) => {
-        for (const path of evaluated(any, outfit, usual).snag?.paths ?? []) {
+        const judged = tried(() => evaluated(any, outfit, usual))
+        fc.pre(judged.ok)
+        for (const path of (judged.ok && judged.value.snag?.paths) || []) {
           const lineN = ({ role, strengthN, condition, material }: LinePiece) =>
             strengthN * (role === 'double' ? 2 : 1) * (condition ?? 1) * MATERIALS[material].wetCondition
           const strengthOf = new Map(path.links.map(({ id, strengthN }) => [id, strengthN]))
