@@ -2,7 +2,8 @@ import { closest } from 'fastest-levenshtein'
 import { createScanner, findNodeAtLocation, type Node, type ParseError, parseTree, printParseErrorCode } from 'jsonc-parser'
 import type { z } from 'zod'
 import { FIELD_INFO, type FieldName } from '../core/documents/fieldInfo.ts'
-import { type LineFault, refused } from './readCsv.ts'
+import { cutText } from '../core/documents/text.ts'
+import { type LineFault, MAX_MESSAGE, refused } from './readCsv.ts'
 
 type Path = readonly PropertyKey[]
 /** A fault of a document in a file, by the schema or by what must hold between its parts. */
@@ -21,6 +22,10 @@ const KINDS: Record<string, string> = {
 const NAMES: Record<string, string> = { pieces: 'list of parts', attach: 'way of hanging', trace: 'trace' }
 /** More deeply nested than any document that was ever exported. */
 const MAX_DEPTH = 60
+/** Whoever has more faults in a file reads no further either. */
+const MAX_FAULTS = 100
+/** A longer value is no slip of the pen: nothing is near it. */
+const MAX_VALUE = 40
 
 /** JSON with the place of everything in it, or in words why it is none. */
 export function readJson(
@@ -56,9 +61,9 @@ function depthOf(text: string): number {
   while (scanner.getPosition() < text.length) {
     scanner.scan()
     // A text begins with its quote, so a bracket in it is none.
-    const begins = text[scanner.getTokenOffset()] ?? ''
-    if ('{['.includes(begins)) depth += 1
-    else if ('}]'.includes(begins)) depth -= 1
+    const begins = text[scanner.getTokenOffset()]
+    if (begins === '{' || begins === '[') depth += 1
+    else if (begins === '}' || begins === ']') depth -= 1
     most = Math.max(most, depth)
   }
   return most
@@ -70,18 +75,18 @@ export function faultsInWords(
   value: unknown,
   lineOf: (path: Path) => number | undefined,
 ): LineFault[] {
-  return faults.map((fault) => {
+  return faults.slice(0, MAX_FAULTS).map((fault) => {
     const line = lineOf(fault.path)
     const part = partAt(fault.path, value)
     const message = faultWords(fault, valueAt(fault.path, value))
-    return { ...(line === undefined ? {} : { line }), message: part ? `${part}: ${message}` : message }
+    return { ...(line === undefined ? {} : { line }), message: cutText(part ? `${part}: ${message}` : message, MAX_MESSAGE) }
   })
 }
 
 function faultWords(fault: FaultAt, value: unknown): string {
   const label = labelOf(fault.path)
   if (!('code' in fault)) return fault.message
-  const given = typeof value === 'string' || typeof value === 'number' ? `“${value}”` : undefined
+  const given = (typeof value === 'string' && value.length <= MAX_VALUE) || typeof value === 'number' ? `“${value}”` : undefined
   switch (fault.code) {
     case 'invalid_value':
     case 'invalid_union': {
@@ -92,7 +97,7 @@ function faultWords(fault: FaultAt, value: unknown): string {
       return `this uses ${kind} called ${given}; the nearest is “${closest(String(value), known)}”`
     }
     case 'unrecognized_keys':
-      return `${fault.keys.map((key) => `“${key}”`).join(' and ')} ${fault.keys.length > 1 ? 'are not fields' : 'is not a field'} that is known here`
+      return `${fault.keys.map((key) => `“${key}”`).join(' and ')} ${fault.keys.length > 1 ? 'are not fields that are' : 'is not a field that is'} known here`
     case 'invalid_type':
       if (value === undefined) return `${label} is missing`
       return fault.expected === 'int'

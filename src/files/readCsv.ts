@@ -48,7 +48,7 @@ export function readCsv(text: string, columns: readonly (readonly string[])[]): 
 }
 
 /** A parser’s message can quote the whole file. */
-const MAX_MESSAGE = 300
+export const MAX_MESSAGE = 300
 
 export const refused = (message: string, line?: number): { ok: false; faults: LineFault[] } => ({
   ok: false,

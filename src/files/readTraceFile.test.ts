@@ -157,3 +157,24 @@ test.each(demoTraces())(
     expect(evaluated(read.value)).toEqual(evaluated(file))
   },
 )
+
+test('a hostile file is refused in a few short sentences', () => {
+  const document = plain()
+  const [hardware] = document.trace.pieces.filter(({ role }: { role: string }) => role === 'hardware')
+  const hostile = [
+    { ...document, trace: { ...document.trace, pieces: [{ ...hardware, type: 'x'.repeat(1_000_000) }] } },
+    {
+      ...document,
+      trace: { ...document.trace, ...Object.fromEntries(Array.from({ length: 50_000 }, (_, i) => [`key${i}`, i])) },
+    },
+    { ...document, trace: { ...document.trace, pieces: Array(150).fill({ ...hardware, size: 4 }) } },
+    { ...document, fish: { formatVersion: 9 } },
+  ]
+  for (const each of hostile) {
+    const read = readTraceFile(JSON.stringify(each), catalogue)
+    const faults = read.ok ? [] : read.faults
+    expect(faults.length).toBeGreaterThan(0)
+    expect(faults.length).toBeLessThanOrEqual(100)
+    for (const { message } of faults) expect(message.length).toBeLessThanOrEqual(300)
+  }
+})

@@ -1,31 +1,32 @@
 import { z } from 'zod'
 import type { Catalogue } from '../core/catalogue/catalogue.ts'
 import { conditionsSchema } from '../core/documents/conditions.ts'
-import { fishSchema } from '../core/documents/fish.ts'
-import { markSchema } from '../core/documents/mark.ts'
-import { outfitSchema } from '../core/documents/outfit.ts'
 import { traceSchema } from '../core/documents/trace.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
 import { soundnessIssues } from '../core/soundness/soundness.ts'
+import { DOCUMENT_KINDS } from '../shared/documentKinds.ts'
 import { type FaultAt, faultsInWords, readJson } from './jsonFaults.ts'
 import type { ReadFile } from './readCsv.ts'
 import { FILE_VERSION, type TraceFile } from './traceFile.ts'
 
+const { outfits, marks, fish } = DOCUMENT_KINDS
+
 const fileSchema = z.strictObject({
   formatVersion: z.literal(FILE_VERSION),
   trace: traceSchema,
-  outfit: outfitSchema.optional(),
+  outfit: outfits.content.optional(),
   conditions: conditionsSchema.optional(),
-  mark: markSchema.optional(),
-  fish: fishSchema.optional(),
+  mark: marks.content.optional(),
+  fish: fish.content.optional(),
 })
 
 /** How each document of an earlier format becomes the newest. */
-const LIFTS: Record<Exclude<keyof TraceFile, 'fish'>, (value: unknown) => Upgraded> = {
+const LIFTS: Record<keyof TraceFile, (value: unknown) => Upgraded> = {
   trace: (value) => upgrade('trace', value),
-  outfit: (value) => upgrade('outfit', value),
+  outfit: outfits.lift,
   conditions: (value) => upgrade('conditions', value),
-  mark: (value) => upgrade('mark', value),
+  mark: marks.lift,
+  fish: fish.lift,
 }
 
 /** Reads a trace file of this format or an earlier one, or says every fault in words, with its line. */

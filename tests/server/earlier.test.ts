@@ -71,19 +71,19 @@ describe('a database of the version before', () => {
       expect(status, before.name).toBe(200)
       const hooks = new Set(trace.pieces.flatMap(({ id: piece, role }) => (role === 'hook' ? [piece] : [])))
       // How it is taken is judged since then.
-      const told = body.moments.filter(({ moment }: { moment: string }) => moment !== 'take')
-      expect(told).toHaveLength(before.moments.length)
+      const judged = body.moments.filter(({ moment }: { moment: string }) => moment !== 'take')
+      expect(judged).toHaveLength(before.moments.length)
       // Since then a knot of too few turns is weak.
       if (before.findings.some((finding) => finding.includes('few-turns'))) continue
       for (const [i, { margin, end, decides, moment }] of before.moments.entries()) {
         if (moment !== 'run' && moment !== 'hand') continue
         // Since then a margin is that of what decides: a sudden run, teeth or the reach have their own.
-        if (!['dragCeiling', 'weakestOverWeight'].includes(told[i].figure.name)) continue
-        const ratio = told[i].margin / margin
+        if (!['dragCeiling', 'weakestOverWeight'].includes(judged[i].figure.name)) continue
+        const ratio = judged[i].margin / margin
         // Since then hooks have thinner wire: what one decides has less to spare.
-        if (hooks.has(told[i].decides)) expect(ratio, before.name).toBeLessThanOrEqual(1)
+        if (hooks.has(judged[i].decides)) expect(ratio, before.name).toBeLessThanOrEqual(1)
         else {
-          expect(told[i], before.name).toMatchObject({ moment, end, decides })
+          expect(judged[i], before.name).toMatchObject({ moment, end, decides })
           expect(ratio, before.name).toBeCloseTo(1, 12)
         }
       }
@@ -111,9 +111,9 @@ describe('a database of the version before', () => {
     const newest = new Map(rows.marks!.toSorted((a, b) => a.revision - b.revision).map(({ id, content }) => [id, content]))
     const before = [...newest].flatMap(([markId, { holds }]) => (holds ?? []).map((hold: object) => ({ ...hold, markId })))
     expect(before.length).toBeGreaterThan(6)
-    const told = (await server.send('GET', '/observations')).body as object[]
-    expect(told).toHaveLength(before.length)
-    for (const hold of before) expect(told).toContainEqual(expect.objectContaining({ ...hold, kind: 'hold' }))
+    const observations = (await server.send('GET', '/observations')).body as object[]
+    expect(observations).toHaveLength(before.length)
+    for (const hold of before) expect(observations).toContainEqual(expect.objectContaining({ ...hold, kind: 'hold' }))
     for (const mark of (await list('marks')).values()) expect(mark).not.toHaveProperty('holds')
   })
 

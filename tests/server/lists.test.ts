@@ -118,6 +118,7 @@ test('the heads of one outfit’s traces are those of its traces, and an outfit 
   expect(found.length).toBeLessThan(all.length)
   expect((await page(`heads=true&outfit=${randomUUID()}`)).documents).toEqual([])
   expect((await server.send('GET', '/traces?heads=true&outfit=mine')).status).toBe(400)
+  expect((await server.send('GET', `/traces?outfit=${outfitId}`)).status).toBe(400)
 })
 
 test('a trace that cannot be read still has what of its head can be', async () => {

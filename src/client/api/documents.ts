@@ -31,8 +31,8 @@ function readOne<K extends DocumentKind>(kind: K, row: SavedRow): SavedDocument<
 const fetchOne = async <K extends DocumentKind>(kind: K, path: string, init?: Parameters<typeof request>[2]) =>
   readOne(kind, await request(savedRow, `/${kind}${path}`, init))
 
-const pageOf = (kind: DocumentKind, query: Record<string, string>, signal: AbortSignal) =>
-  request(listPage, `/${kind}?${new URLSearchParams(query)}`, { signal })
+const pageOf = (kind: DocumentKind, query: Record<string, string>, signal?: AbortSignal) =>
+  request(listPage, `/${kind}?${new URLSearchParams(query)}`, signal ? { signal } : {})
 
 const inTrash = (isTrash: boolean): Record<string, string> => (isTrash ? { trash: 'true' } : {})
 
@@ -81,7 +81,7 @@ export const fetchTraceRows = async (ids: readonly string[], signal: AbortSignal
 export async function fetchTracesOnOutfit(
   outfitId: string,
 ): Promise<{ traces: { id: string; name: string }[]; hasMore: boolean }> {
-  const { documents, next } = await pageOf('traces', { heads: 'true', outfit: outfitId }, new AbortController().signal)
+  const { documents, next } = await pageOf('traces', { heads: 'true', outfit: outfitId })
   return {
     traces: documents.map(({ id, content }) => ({ id, name: traceHead.parse(content).name })),
     hasMore: next !== null,

@@ -9,6 +9,7 @@ import { FileFaults } from '../ui/FileFaults.tsx'
 import { FileField } from '../ui/FileField.tsx'
 import { Panel } from '../ui/Panel.tsx'
 import { placesOf, type ReadOf, type RowFormat, readChosen } from '../ui/readChosen.ts'
+import { Fault } from '../ui/states.tsx'
 
 type Props<F extends RowFormat> = {
   title: string
@@ -82,11 +83,7 @@ export function ImportFile<F extends RowFormat>({
         {read?.ok && (
           <>
             {shown(read.value)}
-            {take.error && (
-              <p role="alert" className="text-fails">
-                {take.error.message}
-              </p>
-            )}
+            {take.error && <Fault>{take.error.message}</Fault>}
             <Button
               tone="strong"
               className="justify-self-end"

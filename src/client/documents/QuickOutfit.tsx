@@ -11,6 +11,7 @@ import { usePreferences, useShow } from '../settings/preferences.tsx'
 import { Button, Field, fieldClass, Select } from '../ui/controls.tsx'
 import { above } from '../ui/limits.ts'
 import { QuantityField } from '../ui/QuantityField.tsx'
+import { Fault } from '../ui/states.tsx'
 import { useNoFaults } from '../ui/useNoFaults.ts'
 import { useCreate } from './useCreation.ts'
 
@@ -81,11 +82,7 @@ export function QuickOutfit({ onMade }: { onMade: (saved: SavedOutfit) => void }
       <p className="text-sm text-quiet">
         The rest is assumed: rod rating, highest drag, spool size, and a full spool. You can change it later.
       </p>
-      {(complaint ?? make.error?.message) && (
-        <p role="alert" className="text-fails">
-          {complaint ?? make.error?.message}
-        </p>
-      )}
+      {(complaint ?? make.error?.message) && <Fault>{complaint ?? make.error?.message}</Fault>}
       <Button type="submit" tone="strong" className="justify-self-end" disabled={make.isPending}>
         Create outfit
       </Button>

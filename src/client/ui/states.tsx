@@ -25,6 +25,15 @@ export function Failed({ what, error, onRetry }: { what: string; error: Error; o
   )
 }
 
+/** Why something was not done, said at once. */
+export function Fault({ children }: { children: ReactNode }) {
+  return (
+    <p role="alert" className="text-fails">
+      {children}
+    </p>
+  )
+}
+
 /** Nothing here yet, and the next step. */
 export function Empty({ title, children }: { title: string; children: ReactNode }) {
   return (

@@ -19,7 +19,7 @@ import { setAside } from './setAside.ts'
 import { eachByItself } from './tellOnce.ts'
 
 const LOUD = (severity: string) => severity !== 'note'
-const told = (content: Parameters<typeof judged>[0]) =>
+const merged = (content: Parameters<typeof judged>[0]) =>
   judged(content)
     .findings.filter(({ severity }) => LOUD(severity))
     .map(({ id, effects }) => [id, ...effects.map(({ rule }) => rule)])
@@ -28,7 +28,7 @@ const fewTurns = of(base('runningLedger'), joint('leader', { connection: 'fg', t
 
 describe('one cause is told once', () => {
   test('a knot of few turns, the chain that it weakens and the drag that is then too much', () => {
-    expect(told(fewTurns)).toEqual([['few-turns: leader', 'lighter-than-its-knots-allow', 'drag-over-ceiling']])
+    expect(merged(fewTurns)).toEqual([['few-turns: leader', 'lighter-than-its-knots-allow', 'drag-over-ceiling']])
     const [finding] = judged(fewTurns).findings
     expect(finding).toMatchObject({ severity: 'fault', explains: ['run', 'hand'] })
     expect(phraseText(finding!.why, ({ si }) => String(Math.round(si / LB)))).toMatch(
@@ -40,7 +40,7 @@ describe('one cause is told once', () => {
   })
 
   test('a worn leader, and its knot that is the weakest link for it', () =>
-    expect(told(of(base('runningLedger'), set('leader', { condition: 0.5 })))[0]).toEqual([
+    expect(merged(of(base('runningLedger'), set('leader', { condition: 0.5 })))[0]).toEqual([
       'worn-line: leader',
       'lighter-than-its-knots-allow',
       'drag-over-ceiling',
@@ -52,12 +52,12 @@ describe('one cause is told once', () => {
       { role: 'main', material: 'braid', strengthN: 50 * LB, lengthM: 100, joint: { connection: 'doubleUni' } },
     ] as never
     const deep = fished(withOutfit(base('liveBaitLeader', lowered), { wound }), { lineOutM: 150 })
-    expect(told(deep)[0]).toEqual(['backing-decides: backing', 'drag-over-ceiling'])
+    expect(merged(deep)[0]).toEqual(['backing-decides: backing', 'drag-over-ceiling'])
   })
 
   test('a cast that the line on the reel takes, for want of a leader that reaches it', () => {
     const short = of(base('runningLedger', {}), (trace) => withLength(set('leader', { strengthN: 12 * LB })(trace), 'leader', 2))
-    const ids = told(short).map(([id]) => id)
+    const ids = merged(short).map(([id]) => id)
     expect(ids.filter((id) => /cast|leader-under/.test(id!))).toEqual(['cast-too-hard'])
   })
 
@@ -66,13 +66,13 @@ describe('one cause is told once', () => {
       inWords('leader 40 lb 3 m, three-way swivel 2 (snood 40 lb 1 m, lure 60 g; snood 40 lb 1 m, lure 60 g)'),
       { moving: usualMoving('trolled') },
     )
-    const rules = told(alike).map(([id, ...effects]) => [id!.split(':')[0], ...effects])
+    const rules = merged(alike).map(([id, ...effects]) => [id!.split(':')[0], ...effects])
     expect(rules).toContainEqual(['tandem-alike', 'legs-meet'])
   })
 
   test('three hooks that one rule does not allow', () =>
     expect(
-      told(under(base('hookString', lowered), { barblessOnly: true })).filter(([id]) => id === 'barbless-required'),
+      merged(under(base('hookString', lowered), { barblessOnly: true })).filter(([id]) => id === 'barbless-required'),
     ).toHaveLength(1))
 
   test('what was set aside stays alone, and what follows from it is told by itself', () => {

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { LineSpec } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
-import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, isTied, jointOf, lineById, parentId, pieceById, wrapsOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { freeLine } from '../outfits/outfitLines.ts'
@@ -102,9 +102,6 @@ class Builder {
       if (run.length > 0) this.steps.push({ do: 'thread', line, parts: run, ...(closing ? { before: closing.id } : {}) })
       run = []
     }
-    const wrapped = partWay.flatMap((piece) =>
-      piece.role === 'hook' && piece.wraps && piece.attach.how === 'sliding' ? [{ piece: piece.id, times: piece.wraps }] : [],
-    )
     for (const child of partWay) {
       if (!isKnotted(child)) run.push(child.id)
       else {
@@ -113,7 +110,8 @@ class Builder {
       }
     }
     flush()
-    for (const wrap of wrapped) this.steps.push({ do: 'wrap', line, ...wrap })
+    for (const { id, times } of partWay.map((piece) => ({ id: piece.id, times: wrapsOf(piece) })))
+      if (times > 0) this.steps.push({ do: 'wrap', line, piece: id, times })
     for (const child of partWay) if (!isKnotted(child)) this.fix(child, line)
   }
 

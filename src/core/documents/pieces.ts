@@ -86,3 +86,7 @@ function indexOf({ pieces }: Trace): Index {
   indexes.set(pieces, index)
   return index
 }
+
+/** Turns of its line around the shank of a hook: only one that rides on the line is held by them. */
+export const wrapsOf = (piece: Piece): number =>
+  piece.role === 'hook' && piece.attach.how === 'sliding' ? (piece.wraps ?? 0) : 0

@@ -94,7 +94,7 @@ describe('run', () => {
         fc.double({ min: 0.3, max: 0.9, noNaN: true }),
         fc.double({ min: 5, max: 60, noNaN: true }),
         (any, pick, share, dragN) => {
-          // A slider that bears on nothing cannot be judged, and says so.
+          // A slider with no stop below it cannot be judged.
           const at = (changed: Trace) => {
             const judged = tried(() => evaluated(changed, outfit, { ...usual, dragN }).run)
             return judged.ok ? judged.value : undefined

@@ -87,7 +87,7 @@ describe('a jig head', () => {
   })
 })
 
-test('a nail weight counts with its lure or bait, an opened eye bears less than the bend', () => {
+test('a nail weight counts with its lure or bait, an opened eye is weaker than the bend', () => {
   const mass = (text: string, role: string) => {
     const { trace } = inWords(text)
     return massOfKg(catalogue, trace.pieces.find((piece) => piece.role === role)!)

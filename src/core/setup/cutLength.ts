@@ -5,7 +5,7 @@ import type { ConnectionId } from '../catalogue/ids.ts'
 import { type LineSpec, lineDiameterM } from '../catalogue/materials.ts'
 import type { Joint } from '../documents/fields.ts'
 import { jointRef, type LinkRef } from '../documents/linkRef.ts'
-import { hungFrom, isTied, jointOf, strandsOf } from '../documents/pieces.ts'
+import { hungFrom, isTied, jointOf, strandsOf, wrapsOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import type { Rig } from './setup.ts'
@@ -51,9 +51,9 @@ export function cutOf({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, li
 /** Line around the shanks of hooks that ride on it, m: each wrap is a circle about the wire at half the line’s diameter. */
 function wrappedM({ trace, catalogue }: Pick<Rig, 'trace' | 'catalogue'>, line: LinePiece): number {
   return hungFrom(trace, line.id).reduce((sum, piece) => {
-    if (piece.role !== 'hook' || piece.attach.how !== 'sliding' || !piece.wraps) return sum
+    if (piece.role !== 'hook') return sum
     const wireM = piece.wireM ?? hookDimensions(catalogue, piece.pattern, piece.size)?.wireM ?? 0
-    return sum + piece.wraps * Math.PI * (wireM + lineDiameterM(catalogue, line))
+    return sum + wrapsOf(piece) * Math.PI * (wireM + lineDiameterM(catalogue, line))
   }, 0)
 }
 

@@ -8,4 +8,4 @@ test.each([
   [0.243, 0.25],
   [1.712, 1.75],
   [1e-4, 0.005],
-])('%d kg is told as %d kg', (kg, told) => expect(roundedUpKg(kg)).toBe(told))
+])('%d kg is shown as %d kg', (kg, shown) => expect(roundedUpKg(kg)).toBe(shown))

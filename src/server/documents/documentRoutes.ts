@@ -35,14 +35,16 @@ const namedQuery = z.strictObject({
     .transform((ids) => ids.split(','))
     .pipe(z.array(uuid).max(MAX_BY_NAME)),
 })
-const pageQuery = z.strictObject({
-  trash: z.enum(['true', 'false']).optional(),
-  /** Without their contents: what a list shows and searches. */
-  heads: z.literal('true').optional(),
-  after: pageKey.optional(),
-  /** Of the heads, those of traces on this outfit. */
-  outfit: uuid.optional(),
-})
+const pageQuery = z
+  .strictObject({
+    trash: z.enum(['true', 'false']).optional(),
+    /** Without their contents: what a list shows and searches. */
+    heads: z.literal('true').optional(),
+    after: pageKey.optional(),
+    /** Of the heads, those of traces on this outfit. */
+    outfit: uuid.optional(),
+  })
+  .refine(({ heads, outfit }) => heads !== undefined || outfit === undefined, 'heads are needed to choose by outfit')
 
 /** List, read, create, save, delete and restore for one kind of document. */
 export function documentRoutes<K extends DocumentKind>(kind: K, repository: DocumentRepository, check?: ContentCheck<K>): Router {

@@ -4,7 +4,7 @@ import { memo } from 'react'
 import { Link } from 'react-router'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
-import { fishQuery, marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
+import { marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { DraftNotes } from '../../documents/DraftNotes.tsx'
 import { HistoryPanel } from '../../documents/HistoryPanel.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
@@ -18,9 +18,8 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }
 
 /** What the trace is called and kept as, its outfit, and the ways on. It rests while only a part is changed. */
 export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props) {
-  const { trace, outfitId, conditions, markId, fishId } = bench.content
-  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content
-  const fish = useQuery(fishQuery).data?.find(({ id }) => id === fishId)?.content
+  const { trace, outfitId, conditions, markId } = bench.content
+  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
   const outfit = outfits.find(({ id }) => id === outfitId)?.content
   return (
     <header className="flex min-w-0 flex-wrap items-end gap-x-4 gap-y-2">
@@ -38,7 +37,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
                 ? `unsaved changes since revision ${bench.baseRevision}`
                 : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
           </span>
-          {['', familyName(trace.family), madeForWords(conditions, mark?.name) || undefined, trace.notes]
+          {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
             .filter((text) => text !== undefined)
             .join(' · ')}
         </p>
@@ -90,7 +89,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
               </Link>
             )}
           />
-          <ExportMenu file={{ trace, outfit, conditions, mark, fish }} />
+          <ExportMenu content={bench.content} outfit={outfit} />
         </span>
         <Button
           tone="strong"

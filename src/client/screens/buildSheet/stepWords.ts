@@ -25,7 +25,7 @@ export function stepWords(
       }
     case 'wrap':
       return {
-        text: `Wrap the ${step.line === OUTFIT ? 'main line' : name(step.line)} ${step.times} times around the shank of the ${name(step.piece)}.`,
+        text: `Wrap the ${step.line === OUTFIT ? 'main line' : name(step.line)} ${step.times === 1 ? 'once' : `${step.times} times`} around the shank of the ${name(step.piece)}.`,
       }
     case 'tie':
       return {

@@ -15,6 +15,7 @@ import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { Fault } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { CutFrom } from './CutFrom.tsx'
 import { LineFields } from './LineFields.tsx'
@@ -141,11 +142,7 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
         onClear={() => setLoadN(undefined)}
       />
       <CheckField label="tested wet" checked={wet} onChange={setWet} />
-      {complaint && (
-        <p role="alert" className="text-fails">
-          {complaint}
-        </p>
-      )}
+      {complaint && <Fault>{complaint}</Fault>}
       <Button type="submit" className="justify-self-start" disabled={busy || loadN === undefined}>
         Save
       </Button>

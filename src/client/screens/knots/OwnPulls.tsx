@@ -18,7 +18,7 @@ import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
-import { Failed } from '../../ui/states.tsx'
+import { Failed, Fault } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { knotPath } from '../../words/knotAddress.ts'
 import { percent } from '../../words/percent.ts'
@@ -173,11 +173,7 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
         />
       </Field>
       <CheckField label="tested wet" checked={wet} onChange={setWet} />
-      {complaint && (
-        <p role="alert" className="text-fails">
-          {complaint}
-        </p>
-      )}
+      {complaint && <Fault>{complaint}</Fault>}
       <Button type="submit" disabled={busy || loadN === undefined}>
         Save
       </Button>

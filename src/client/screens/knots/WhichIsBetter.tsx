@@ -10,6 +10,7 @@ import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { JobProgress } from '../../jobs/JobProgress.tsx'
 import { useJob } from '../../jobs/useJob.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Fault } from '../../ui/states.tsx'
 import { percent } from '../../words/percent.ts'
 
 /** The same imagined crews each time, so that the answer does not jump. */
@@ -90,12 +91,7 @@ function HowMany({ a, b }: { a: Tested; b: Tested }) {
     run: runPullsToSettle,
   })
   if (isRunning) return <JobProgress share={share} onStop={stop} />
-  if (error)
-    return (
-      <p role="alert" className="text-fails">
-        {error.message}
-      </p>
-    )
+  if (error) return <Fault>{error.message}</Fault>
   if (!result) return <Button onClick={start}>How many more tests are needed?</Button>
   const { pulls, settled } = result
   return (

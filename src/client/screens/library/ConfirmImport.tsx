@@ -12,6 +12,7 @@ import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { useCreation } from '../../documents/useCreation.ts'
 import { Button, Field, Select } from '../../ui/controls.tsx'
+import { Failed, Fault, Loading } from '../../ui/states.tsx'
 
 const ADD = 'add'
 const NONE = ''
@@ -28,10 +29,12 @@ function usual<K extends Kind>({ kind, own, content }: Brought<K>): string {
 
 /** What a trace file brings: matched to what the crew has, or added to it. */
 export function ConfirmImport({ file, outfits }: { file: TraceFile; outfits: readonly SavedOutfit[] }) {
-  const marks = useQuery(marksQuery).data
-  const fish = useQuery(fishQuery).data
-  if (!marks || !fish) return <p role="status">Loading your marks and fish …</p>
-  return <Confirm file={file} outfits={outfits} marks={marks} fish={fish} />
+  const marks = useQuery(marksQuery)
+  const fish = useQuery(fishQuery)
+  if (marks.data && fish.data) return <Confirm file={file} outfits={outfits} marks={marks.data} fish={fish.data} />
+  const failed = [marks, fish].find(({ error }) => error !== null)
+  if (failed?.error) return <Failed what="Your marks or fish" error={failed.error} onRetry={() => void failed.refetch()} />
+  return <Loading what="your marks and fish" />
 }
 
 type Props = {
@@ -96,11 +99,7 @@ function Confirm({ file, outfits, marks, fish }: Props) {
       <Choice label="mark" brought={brought.marks} value={chosen.marks} onChoose={choose('marks')} />
       <Choice label="fish" brought={brought.fish} value={chosen.fish} onChoose={choose('fish')} />
       {!file.conditions && <p className="text-quiet">The file has no conditions. The usual ones are taken.</p>}
-      {take.error && (
-        <p role="alert" className="text-fails">
-          {take.error.message}
-        </p>
-      )}
+      {take.error && <Fault>{take.error.message}</Fault>}
       <Button
         tone="strong"
         className="justify-self-end"

@@ -12,6 +12,7 @@ import { useEvaluation } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, fieldClass, Sheet } from '../../ui/controls.tsx'
+import { Fault } from '../../ui/states.tsx'
 import { phraseWords } from '../../words/findingWords.ts'
 import { momentName } from '../../words/momentNames.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
@@ -77,19 +78,11 @@ export function DraftPreview({ made, complaint, submitIfValid }: Props) {
             aria-describedby={name ? undefined : 'new-name-fault'}
           />
         </Field>
-        {complaint && (
-          <p role="alert" className="text-fails">
-            {complaint}
-          </p>
-        )}
+        {complaint && <Fault>{complaint}</Fault>}
         <Button tone="strong" type="submit" disabled={!name || cannot || making.isPending}>
           {making.isPending ? 'Making …' : 'Make this trace'}
         </Button>
-        {making.error && (
-          <p role="alert" className="text-fails">
-            {making.error.message}
-          </p>
-        )}
+        {making.error && <Fault>{making.error.message}</Fault>}
       </form>
     </Sheet>
   )

@@ -8,6 +8,7 @@ import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
+import { Fault } from '../../ui/states.tsx'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
 import { outfitRemarks } from '../../words/outfitWords.ts'
 import { percent } from '../../words/percent.ts'
@@ -22,9 +23,7 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
   if (!facts)
     return (
       <Sheet title="The spool">
-        <p role="alert" className="text-fails">
-          The lines with a length fill the spool. No room is left for the line that fills the rest.
-        </p>
+        <Fault>The lines with a length fill the spool. No room is left for the line that fills the rest.</Fault>
       </Sheet>
     )
   const metres = (m: number) => show.computed('length', m)

@@ -9,6 +9,7 @@ import type { DocumentKind } from '../../../shared/kindNames.ts'
 import { BACKUP_ADDRESS, keptBackupsQuery, lookAtBackup, restoreBackup, restoringQuery } from '../../api/backup.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { FileField } from '../../ui/FileField.tsx'
+import { Fault } from '../../ui/states.tsx'
 
 const LOOK_MS = 500
 
@@ -72,11 +73,7 @@ function Restore() {
       />
       {look.isPending && <Working what="Reading the backup" />}
       {restore.isPending && <Working what="Restoring" />}
-      {error && (
-        <p role="alert" className="text-fails">
-          {error.message} Nothing was changed.
-        </p>
-      )}
+      {error && <Fault>{error.message} Nothing was changed.</Fault>}
       {file && look.data && !restore.data && (
         <>
           <Report report={look.data} />

@@ -34,10 +34,7 @@ export function hookKindRule(id: string, { asked, breaks, words, label, change }
             {
               label,
               make: () => ({
-                trace: [first, ...others].reduce(
-                  (made, hook) => withFields(made, hook.id, { ...change(hook, judged) } as HookPiece),
-                  trace,
-                ),
+                trace: [first, ...others].reduce((made, hook) => withFields(made, hook.id, change(hook, judged)), trace),
               }),
             },
           ],
