@@ -5,16 +5,20 @@ import { CLIENT_FOLDER } from './project.ts'
 
 type Chunk = { file: string; imports?: string[]; isEntry?: boolean }
 
-/** JavaScript that the first page needs before any chunk loaded on demand, gzipped, in bytes. */
-export function firstLoadBytes(): number {
+/** JavaScript that the first page needs before any chunk loaded on demand: gzipped bytes; and the most files that any screen needs. */
+export function firstLoad(): { bytes: number; mostFiles: number } {
   const manifest = JSON.parse(readFileSync(join(CLIENT_FOLDER, '.vite', 'manifest.json'), 'utf8')) as Record<string, Chunk>
-  const needed = new Set<string>()
-  const take = (name: string) => {
+  const take = (needed: Set<string>, name: string): Set<string> => {
     const chunk = manifest[name]
-    if (!chunk || needed.has(chunk.file)) return
+    if (!chunk || needed.has(chunk.file)) return needed
     needed.add(chunk.file)
-    for (const imported of chunk.imports ?? []) take(imported)
+    return (chunk.imports ?? []).reduce(take, needed)
   }
-  for (const [name, chunk] of Object.entries(manifest)) if (chunk.isEntry) take(name)
-  return [...needed].reduce((sum, file) => sum + gzipSync(readFileSync(join(CLIENT_FOLDER, file))).length, 0)
+  const first = Object.keys(manifest)
+    .filter((name) => manifest[name]?.isEntry)
+    .reduce(take, new Set<string>())
+  return {
+    bytes: [...first].reduce((sum, file) => sum + gzipSync(readFileSync(join(CLIENT_FOLDER, file))).length, 0),
+    mostFiles: Math.max(...Object.keys(manifest).map((name) => take(new Set(first), name).size)),
+  }
 }

@@ -1,10 +1,10 @@
 import { lazy } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
+import { BenchScreen } from './screens/bench/BenchScreen.tsx'
 import { LibraryScreen } from './screens/library/LibraryScreen.tsx'
 import { NotFound, ScreenFailed } from './shell/NotFound.tsx'
 import { Shell } from './shell/Shell.tsx'
 
-const BenchScreen = lazy(() => import('./screens/bench/BenchScreen.tsx'))
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
 const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))

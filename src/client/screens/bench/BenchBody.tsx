@@ -44,7 +44,7 @@ type Props = {
 }
 
 /** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
-export function BenchBody(props: Props) {
+export default function BenchBody(props: Props) {
   const { saved, outfits } = props
   const bench = useBench(saved)
   usePageTitle('Bench', bench.content.trace.name)

@@ -1,14 +1,18 @@
 import { useQuery } from '@tanstack/react-query'
-import { useMemo } from 'react'
+import { lazy, useEffect, useMemo } from 'react'
 import { useParams } from 'react-router'
 import { documentQuery, gearQuery, outfitsQuery } from '../../api/documents.ts'
 import { ApiError } from '../../api/http.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
-import { BenchBody } from './BenchBody.tsx'
 
-export default function BenchScreen() {
+const importBody = () => import('./BenchBody.tsx')
+const BenchBody = lazy(importBody)
+
+/** What the bench reads, asked for while its code is on its way. */
+export function BenchScreen() {
   const { id = '' } = useParams()
+  useEffect(() => void importBody(), [])
   const trace = useQuery(documentQuery('traces', id))
   const outfits = useQuery(outfitsQuery)
   const gear = useQuery(gearQuery).data
