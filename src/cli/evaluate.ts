@@ -20,6 +20,6 @@ function ownFrom(path: string): OwnConnection[] {
   if (!read.ok) exitInvalid(read.faults.map(({ line, message }) => ({ code: 'not_a_pull', path: [line], message })))
   return ownConnections(
     NOMINAL_CATALOGUE,
-    read.value.filter((told) => told.kind === 'pull'),
+    read.value.filter((observation) => observation.kind === 'pull'),
   )
 }

@@ -12,7 +12,7 @@ const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 
 const LEFT_OUT: readonly string[] = ['spool', 'discarded']
 /** In place of a knot, where the line was pulled by itself; its strength is then its label. */
 const NO_KNOT = 'none'
-/** A row as it is told. */
+/** A row as it is written. */
 export type ToldPull = Pull | StraightPull
 const WANTED = ['when', 'knot', 'material', 'line', 'load'].map((column) => [column])
 

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { cutText } from '../core/documents/text.ts'
 import { unguarded } from './writeCsv.ts'
 
-/** A fault of a file: the line it stands on, counted from 1 with the heading, where it is one line's. */
+/** A fault of a file: its line, counted from 1 with the heading, where it is one line's. */
 export type LineFault = { line?: number; message: string }
 export type ReadFile<T> = { ok: true; value: T } | { ok: false; faults: LineFault[] }
 

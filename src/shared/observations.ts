@@ -7,16 +7,16 @@ export const observationsQuery = z.object({
   kind: z.enum(['hold', 'pull', 'straight', 'retraction']).optional(),
 })
 
-/** So many are told at once. */
+/** The most that one request may send. */
 export const MAX_AT_ONCE = 500
 export const manyObservations = z.strictObject({
   observations: z.array(observationSchema).min(1).max(MAX_AT_ONCE, { abort: true }),
 })
 
-/** Rows as they are told back, without who told them. One that cannot be read is left out. */
+/** Rows as they are returned, without the observer. One that cannot be read is left out. */
 export const parseObservations = (rows: readonly unknown[]): Observation[] =>
   rows.flatMap((row): Observation[] => {
-    const { observer: _by, ...told } = row as Record<string, unknown>
-    const read = observationSchema.safeParse(told)
+    const { observer: _by, ...fields } = row as Record<string, unknown>
+    const read = observationSchema.safeParse(fields)
     return read.success ? [read.data] : []
   })

@@ -8,7 +8,7 @@ const envelope = {
   binnedAt: z.iso.datetime().nullable(),
 }
 
-/** A document with the revision it stands at. The same envelope for every kind. */
+/** A document with its current revision. The same envelope for every kind. */
 export type Saved<T> = { id: string; revision: number; savedAt: string; binnedAt: string | null; content: T }
 
 /** The envelope alone: whether the content can be read is asked of each document for itself, by `readContent`. */

@@ -8,7 +8,7 @@ export type JobReply<Result> =
 
 /**
  * Asks a worker one thing; it is asked the next one only when it has answered.
- * @param onProgress told the share that is done, by workers that say it.
+ * @param onProgress gets the share that is done, by workers that say it.
  * @throws CoreError as the job threw it, with its code; the signal’s reason where the job is no longer wanted.
  */
 export function ask<Request, Result>(

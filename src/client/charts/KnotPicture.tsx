@@ -161,7 +161,7 @@ const BEYOND = 2.4
 /** Two ends of one name that lie nearer than this have it once. */
 const ONE_PLACE = 14
 
-/** `way`: a name that stands beyond something, on in that direction; else it stands over or under its place. */
+/** `way`: a name that is beyond something, on in that direction; else it is over or under its place. */
 type Named = { name: string; at: Point } & ({ side: 1 | -1 } | { way: [number, number] })
 
 /** The names of a strand’s ends and of its loop, and where they stand: beyond them, or over and under where two lie beside each other. */
@@ -188,14 +188,14 @@ function beyond(name: string, [x, y, z]: Point, [dx, dy]: [number, number], by: 
   return { name, at: [x + by * way[0], y - by * way[1], z], way }
 }
 
-/** Steeper than this a name stands over or under what it names, else beside it. */
+/** Steeper than this a name is over or under what it names, else beside it. */
 const STEEP = 0.5
 
 function EndLabels({ strands, flip, fontSize }: { strands: readonly PicturedStrand[]; flip: number; fontSize: number }) {
   return strands.flatMap(namesOf).map((named, i) => {
     const [x, y] = named.at
     const across = 'way' in named ? named.way[0] * flip : 0
-    // Centred on its line where it stands beside; else clear of it.
+    // Centred on its line where it is beside; else clear of it.
     const down = 'way' in named ? (0.35 + 0.5 * named.way[1]) * fontSize : named.side === 1 ? -2 : 2 + 0.7 * fontSize
     return (
       <text

@@ -73,7 +73,7 @@ export function SpoolSection({ facts, layers, rulerText, rulerM }: Props) {
   )
 }
 
-/** One layer as a ring; wound turns are told by circles in the hatching of its material. */
+/** One layer as a ring; wound turns are shown by circles in the hatching of its material. */
 function Band({ fromPx, toPx, material, shade }: { fromPx: number; toPx: number; material: Material; shade: number }) {
   const turns = Math.max(1, Math.round((toPx - fromPx) / 5))
   return (

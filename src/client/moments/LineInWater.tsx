@@ -11,7 +11,7 @@ import { percent } from '../words/percent.ts'
 
 const SHARE_NAMES: Record<Share['id'], string> = { sinker: 'sinker', bait: 'bait', trace: 'trace', line: 'line above the trace' }
 
-/** One line to be told of: what settles on it, and what to call it where there are two. */
+/** One line to show: what settles on it, and what to call it where there are two. */
 export type Told = { name: string; settling: Settling }
 
 /**
@@ -21,12 +21,12 @@ export type Told = { name: string; settling: Settling }
 export function LineInWater({ lines, height }: { lines: readonly Told[]; height: number }) {
   const show = useShow()
   const { ref, width } = useWidth<HTMLDivElement>()
-  const told = useMemo(() => lines.map(({ name, settling }) => ({ name, settling, shape: lineShapeOf(settling) })), [lines])
-  const drawn = told.flatMap(({ name, settling, shape }) => ('points' in shape ? [{ name, settling, shape }] : []))
+  const shown = useMemo(() => lines.map(({ name, settling }) => ({ name, settling, shape: lineShapeOf(settling) })), [lines])
+  const drawn = shown.flatMap(({ name, settling, shape }) => ('points' in shape ? [{ name, settling, shape }] : []))
   const sides = drawn.flatMap(({ shape }) => (shape.side ? [{ ...shape, view: 'side' as const, points: shape.side }] : []))
   const depthM = lines[0]!.settling.water.depthM
-  const sentence = ({ name, shape, settling }: (typeof told)[number]) =>
-    `${told.length > 1 ? `${name}: ` : ''}${'points' in shape ? shapeWords(shape, settling, show) : troubleWords(settling, shape.trouble)}`
+  const sentence = ({ name, shape, settling }: (typeof shown)[number]) =>
+    `${shown.length > 1 ? `${name}: ` : ''}${'points' in shape ? shapeWords(shape, settling, show) : troubleWords(settling, shape.trouble)}`
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 text-sm">
       <div ref={ref} style={{ minHeight: height }}>
@@ -36,7 +36,7 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
             depthM={depthM}
             width={width}
             height={height}
-            summary={`${drawn[0]?.shape.view === 'above' ? 'Seen from above, to scale' : 'Side view to scale'}. ${told.map(sentence).join(' ')}`}
+            summary={`${drawn[0]?.shape.view === 'above' ? 'Seen from above, to scale' : 'Side view to scale'}. ${shown.map(sentence).join(' ')}`}
             lengthText={(metres) => show.entered('length', metres)}
           />
         )}
@@ -51,13 +51,13 @@ export function LineInWater({ lines, height }: { lines: readonly Told[]; height:
           lengthText={(metres) => show.entered('length', metres)}
         />
       )}
-      {told.map((each, i) => (
+      {shown.map((each, i) => (
         <p key={each.name} className={'points' in each.shape ? '' : 'text-watch'}>
-          {told.length > 1 && <LineSample second={i > 0} />}
+          {shown.length > 1 && <LineSample second={i > 0} />}
           {sentence(each)}
         </p>
       ))}
-      {drawn.length > 0 && <Shares told={drawn} />}
+      {drawn.length > 0 && <Shares lines={drawn} />}
     </div>
   )
 }
@@ -79,19 +79,19 @@ function troubleWords({ water }: Settling, trouble: string): string {
 }
 
 /** What causes the drag, as a weight, the lines in columns. */
-function Shares({ told }: { told: readonly { name: string; shape: LineShape }[] }) {
+function Shares({ lines }: { lines: readonly { name: string; shape: LineShape }[] }) {
   const show = useShow()
-  const ids = told[0]!.shape.shares.filter(({ forceN }) => forceN > 0).map(({ id }) => id)
+  const ids = lines[0]!.shape.shares.filter(({ forceN }) => forceN > 0).map(({ id }) => id)
   return (
     <table className="w-full">
       <caption className="text-left text-quiet">Causes of the drag, as a weight</caption>
-      {told.length > 1 && (
+      {lines.length > 1 && (
         <thead>
           <tr>
             <th scope="col">
               <span className="sr-only">part</span>
             </th>
-            {told.map(({ name }) => (
+            {lines.map(({ name }) => (
               <th key={name} scope="col" colSpan={2} className="text-right font-normal text-quiet">
                 {name}
               </th>
@@ -105,7 +105,7 @@ function Shares({ told }: { told: readonly { name: string; shape: LineShape }[] 
             <th scope="row" className="py-0.5 text-left font-normal">
               {SHARE_NAMES[id]}
             </th>
-            {told.map(({ name, shape }) => (
+            {lines.map(({ name, shape }) => (
               <ShareCells key={name} shares={shape.shares} id={id} show={show} />
             ))}
           </tr>

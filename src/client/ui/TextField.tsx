@@ -7,7 +7,7 @@ type Props = { label: string; draft: DraftText; hint?: string | undefined; child
   'placeholder' | 'inputMode' | 'onFocus' | 'onBlur' | 'onKeyDown'
 >
 
-/** A labelled field for a draft text, with its fault or its hint under it; what stands beside the input comes as children. */
+/** A labelled field for a draft text, with its fault or its hint under it; what is beside the input comes as children. */
 export function TextField({ label, draft, hint, children, onBlur, onKeyDown, ...input }: Props) {
   const id = useId()
   const { text, fault, type, leave, restore } = draft

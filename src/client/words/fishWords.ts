@@ -21,7 +21,7 @@ export const TRAITS = {
   released: 'usually released',
 } as const satisfies Partial<Record<keyof Fish, string>>
 
-/** What is told of a fish beside its figures, in short. */
+/** What is said of a fish beside its figures, in short. */
 export const traitsOf = (fish: Fish): string =>
   [
     TAKES_WORDS[fish.takes],

@@ -10,7 +10,7 @@ const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'S
 /** A direction as one of sixteen points. */
 export const compassPoint = (deg: number) => POINTS[Math.round(deg / 22.5) % 16] ?? 'N'
 
-/** A sinker of the box; its shape is told where several are in it. */
+/** A sinker of the box; its shape is named where several are in it. */
 export const sinkerWords = ({ sinkers }: Catalogue, { massKg, shape }: Owned, show: Show, withShape = true) =>
   `${show.entered('mass', massKg)}${withShape ? ` ${sinkers[shape].name}` : ''}`
 

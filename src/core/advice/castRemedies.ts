@@ -39,7 +39,7 @@ export function gentlerCast({ setup: { conditions, catalogue } }: Judged): Remed
     }))
 }
 
-/** Every line of the trace that falls short, itself or by a knot in it, at the label that bears its part of the cast. */
+/** Every line of the trace that is too weak, itself or by a knot in it, with the label that holds its part of the cast. */
 export function stouterLines(judged: Judged, cast: Cast): Remedy[] {
   const { trace } = judged.setup
   const wanted = new Map<LinePiece, number>()
@@ -85,7 +85,7 @@ function lineOf(judged: Judged, { ref, governedBy }: LoadedLink): LinePiece | un
 const listed = (names: readonly string[]): string =>
   names.length < 3 ? names.join(' and ') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
 
-/** A leader that reaches the reel and bears the cast by the model and by the shore angler’s rule. */
+/** A leader that reaches the reel and holds the cast by the model and by the shore angler’s rule. */
 export function shockLeader({ setup }: Judged, cast: Cast): Remedy {
   const { trace } = setup
   const lengthM = Math.ceil(cast.leaderNeededM * 2) / 2

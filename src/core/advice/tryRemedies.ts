@@ -25,7 +25,7 @@ export type TriedRemedy = {
   brings: Finding[]
 }
 
-/** A setup as it stands, with what is said and found of it. */
+/** A setup as it is, with what is said and found of it. */
 export type Advised = { judgement: Judgement; findings: readonly Finding[]; ruleSet: RuleSet | undefined }
 
 /**

@@ -20,7 +20,7 @@ import { detailed, splitDetails } from './wordDetails.ts'
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
 type Item = { words: string; count: number; on: Item[][] }
 
-/** What a word stands for: a part, and what is set of it at once. */
+/** What a word means: a part, and what is set of it at once. */
 type Word = { name: string; part: NewPart; set: object; joint?: Joint; weak?: boolean }
 
 /** Riders that nothing is said of sit so far apart above what hangs below them, and a stop so far over its float, m. */
@@ -235,7 +235,7 @@ class Drawing {
     return { ...step, trace: withJoint(step.trace, step.id, () => joint) }
   }
 
-  /** A line that stands off another hangs from a loop tied in it. */
+  /** A line on a boom hangs from a loop tied in it. */
   private onLoop(words: string, place: Place): Step {
     const loop = putIn({ ...this.rig, trace: this.trace }, place, SINGLE_PARTS.loop)
     if (!loop.ok) return loop

@@ -32,7 +32,7 @@ function usualPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
         role: 'hardware',
         type: part.type,
         attach,
-        // A size that is said stands for the label.
+        // A given size replaces the label.
         ...(part.set && 'size' in part.set ? {} : fittedTo(catalogue, part.type, aboveN)),
       }
     }

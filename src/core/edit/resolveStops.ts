@@ -4,7 +4,7 @@ import { carriesEnd } from '../soundness/soundness.ts'
 import { type OnLine, onLine } from './along.ts'
 
 /**
- * The trace with every stop in force: a slider bears on the nearest solid part on its side, unless it names another slider (a
+ * The trace with every stop in force: a slider rests on the nearest solid part on its side, unless it names another slider (a
  * bead before the stop); a line through a pulley, on whatever is tied to its ends. What has no stop left keeps none.
  * @param anew sliders that look for the nearest stop again, whatever they name.
  */
@@ -29,7 +29,7 @@ function stopsOf(piece: Piece, attach: Sliding, trace: Trace, forceRecompute: bo
   // What looks for its stops anew forgets which it had, but not that it had them.
   const named = forceRecompute ? {} : attach.stops
   const above = row.filter((other) => other.piece !== piece && other.downM <= own.downM).toReversed()
-  const below = row.filter((other) => other.piece !== piece && other.downM >= own.downM && bears(other.piece))
+  const below = row.filter((other) => other.piece !== piece && other.downM >= own.downM && holds(other.piece))
   const upper = attach.stops.above === undefined ? undefined : kept(named.above, above, above, lineParent(attach.on, trace))
   const needsLower = attach.stops.below !== undefined || carriesEnd(piece, trace)
   const lower = needsLower
@@ -42,8 +42,8 @@ function stopsOf(piece: Piece, attach: Sliding, trace: Trace, forceRecompute: bo
   return { ...(upper ? { above: upper } : {}), ...(lower ? { below: lower } : {}) }
 }
 
-/** Something can bear on it: it is fast, or it bears on something itself. */
-const bears = ({ attach }: Piece) => attach.how !== 'sliding' || attach.stops.below !== undefined
+/** Something can rest on it: it is fast, or it rests on something itself. */
+const holds = ({ attach }: Piece) => attach.how !== 'sliding' || attach.stops.below !== undefined
 
 /** The named stop while it is on that side and no solid part has come between; else the nearest solid part. */
 function kept(named: string | undefined, side: OnLine[], solidSide: OnLine[], beyond?: string): string | undefined {

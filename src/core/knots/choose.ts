@@ -16,7 +16,7 @@ export type Wish = (typeof WISHES)[number]
 export type KnotChoice = {
   id: KnotId
   turns: number
-  /** Load that it bears, and that as a share of the weaker line. */
+  /** Load that it holds, and that as a share of the weaker line. */
   strengthN: number
   share: number
   /** Of the line that decides. */

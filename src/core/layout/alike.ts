@@ -8,7 +8,7 @@ export type Branch = { x: number; piece: Piece; from?: string }
 const MIN_ALIKE = 4
 
 /**
- * Branches with how many each stands for: of many alike that do not fit beside each other one is left, that with the first of `drawn`
+ * Branches with how many each represents: of many alike that do not fit beside each other one is left, that with the first of `drawn`
  * that any of them has, else the last in the order they come in.
  */
 export function foldAlike(

@@ -22,7 +22,7 @@ const smooth = line<{ x: number; y: number }>()
   .y(({ y }) => y)
   .curve(curveCatmullRom)
 
-/** The kite stands so much farther than its last ring. */
+/** How much farther the kite is than its last ring. */
 const BEYOND = 1.3
 /** Water that is drawn under the surface, as a share of the height. */
 const SEA_SHARE = 0.12

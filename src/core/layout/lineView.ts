@@ -10,7 +10,7 @@ export type LineViewLayout = {
   /** From the side: the surface and the bed. */
   surfaceY: number
   bedY: number
-  /** Metres that one unit of the drawing stands for, both ways. */
+  /** Metres in one unit of the drawing, both ways. */
   metresPerUnit: number
   /** A round length for the scale bar, m. */
   barM: number

@@ -56,7 +56,7 @@ const SHORT_BRANCH = 90
 const MAX_SIDE_BY_SIDE = 450
 /** Room under the last lane for a hook's bend and a length. */
 const BELOW_LAST_LANE = 28
-/** Share of the outfit's line at which a part is drawn as far up as can be told. */
+/** Share of the outfit's line at which a part is drawn as far up as is known. */
 export const MIN_SHARE = 0.02
 
 /** Width of a line's slot with lengths compressed: each tenfold length adds the same. */

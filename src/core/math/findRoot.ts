@@ -19,7 +19,7 @@ export function findRoot(f: (x: number) => number, from: number, to: number, tol
   for (let i = 0; i < MAX_STEPS; i += 1) {
     const straight = Number.isFinite(fa) && Number.isFinite(fb)
     const secant = straight ? b - (fb * (b - a)) / (fb - fa) : (a + b) / 2
-    // Among figures too small to be told apart, rounding throws the secant out of its bracket.
+    // Between nearly equal figures, rounding throws the secant out of its bracket.
     const x = Math.min(Math.max(secant, Math.min(a, b)), Math.max(a, b))
     const fx = f(x)
     if (fx === 0 || Math.abs(b - a) <= tolerance) return x

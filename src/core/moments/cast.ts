@@ -19,10 +19,10 @@ import { weakLinkKeys } from './weakLink.ts'
 /** A link with the pull on it at the peak of the cast, N. */
 export type LoadedLink = CastLink & { loadN: number }
 
-/** How many times a link bears the pull on it. */
+/** How many times the pull on it a link holds. */
 export const overPull = ({ strengthN, loadN }: LoadedLink): number => strengthN / loadN
 
-/** The one that bears the pull on it the fewest times; undefined of none. */
+/** The one that holds the pull on it the fewest times; undefined of none. */
 export const nearestToGiving = (links: readonly LoadedLink[]): LoadedLink | undefined => nearestFirst(links)[0]
 
 const nearestFirst = (links: readonly LoadedLink[]) => links.toSorted((a, b) => overPull(a) - overPull(b))

@@ -17,7 +17,7 @@ const CLIP_SPREAD = 0.08
 /** What a way through the trace ends at. */
 const ENDS: readonly string[] = ['hook', 'lure', 'sinker', 'bait']
 
-/** A link that bears something in the cast, the mass that flies beyond it, and the end that the most of that is on the way to. */
+/** A link that is loaded in the cast, the mass that flies beyond it, and the end that the most of that is on the way to. */
 export type CastLink = Link & { massKg: number; end: string }
 
 export type CastBegin = {
@@ -54,7 +54,7 @@ function leaderLengthM(path: readonly PathElement[]): number {
 }
 
 /**
- * Every link that bears something in the cast, with all that flies beyond it: what hangs on each branch counts on the way to it. What a
+ * Every link that is loaded in the cast, with all that flies beyond it: what hangs on each branch counts on the way to it. What a
  * release clip bridges leaves the way, and a bait that a clip holds down loads the line that the clip is on.
  */
 export function castLinks(setup: PreparedSetup, { wound, beginsAt }: CastBegin): CastLink[] {

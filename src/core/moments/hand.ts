@@ -62,7 +62,7 @@ type HandPath = {
 export type Hand = MomentResult<'hand'> & {
   paths: HandPath[]
   deciding: HandPath
-  /** Dead weight of the fish, and what of it the chain bears as it is landed, N. */
+  /** Dead weight of the fish, and how much of it the chain holds as it is landed, N. */
   weightN: number
   borneN: number
   /** The weakest link over that, and what it must hold. */
@@ -89,7 +89,7 @@ export const HAND: MomentKind<Hand> = {
 
 /**
  * Where a hand takes hold, bent down to the edge, it does so at freeboard + 0.3 m up from the hook; from there on, or from the rod
- * where none does, the weakest link over what the chain bears decides (see `borneN`). Out of reach is never better than `watch`: where the trace is shorter than that and braid
+ * where none does, the weakest link over the load of the chain decides (see `borneN`). Out of reach is never better than `watch`: where the trace is shorter than that and braid
  * is left to hold, where more hangs beyond the tip ring than the rod held up can bring to whoever lands it (freeboard + 1 m + the rod + the reach of a net), or where a
  * sinker's drop is over 1.5 m; nor is it better than a last rush under the rod tip leaves it. Undefined for a trace without a hook or lure.
  */
@@ -220,7 +220,7 @@ function blocksAtTipRing(piece: Piece): boolean {
   return !(piece.role === 'hardware' && PASSES.includes(piece.type))
 }
 
-/** The first thing fixed on a stretch of a line that jams; what slides comes in with the stop it bears on. */
+/** The first thing fixed on a stretch of a line that jams; what slides comes in with the stop it rests on. */
 function firstBlockingPart(trace: Trace, line: LinePiece, fromM: number, toM: number): { id: string; atM: number } | undefined {
   const [low, high] = [Math.min(fromM, toM), Math.max(fromM, toM)]
   return hungFrom(trace, line.id)

@@ -14,7 +14,7 @@ export type Origin = 'document' | 'nominal' | 'own' | 'computed' | 'rule'
 /** One input of a verdict, in SI, or an id where it is a word. */
 export type Input = { key: string; quantity: FigureQuantity; value: number | string; origin: Origin; ref?: LinkRef }
 
-/** The one figure a verdict stands on. */
+/** The one figure a verdict is based on. */
 export type Figure = { key: string; quantity: FigureQuantity; value: number }
 
 /** One verdict, the figure behind it, and what it rests on; each moment adds its own. */

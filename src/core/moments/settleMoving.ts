@@ -11,7 +11,7 @@ import type { Setup } from '../setup/setup.ts'
 import { type CalculationRequest, type Figure, gradeAtLeast, type Input, type Verdict, worseVerdict } from './moment.ts'
 import { KEPT_SHARE, OFF_DEPTH } from './thresholds.ts'
 
-/** Whether what moves with its line swims where it is meant to; `trouble`: what keeps that from being told. */
+/** Whether what moves with its line swims where it is meant to; `trouble`: why that is unknown. */
 export type MovingSettled =
   | { way: 'trolled'; depthM: number; wantedM: number; waterM: number; trouble?: never }
   | { way: 'retrieved'; points: RetrievePoint[]; keptShare: number; trouble?: never }
@@ -102,12 +102,12 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
   kite: (moving, { baits }) => {
     const trouble = baits.find((bait) => bait.trouble !== undefined)?.trouble
     if (trouble !== undefined) return troubled('kite', trouble)
-    const told = baits.filter(isTold)
-    const verdicts = told.map(({ carriedKg, steady, gust }): Verdict => {
+    const known = baits.filter(isTold)
+    const verdicts = known.map(({ carriedKg, steady, gust }): Verdict => {
       const byLead = carriedKg >= gust.leadMassKg ? 'holds' : carriedKg >= steady.leadMassKg ? 'watch' : 'fails'
       return steady.lowestM > 0 ? byLead : worseVerdict(byLead, 'watch')
     })
-    const worst = told.toSorted((a, b) => spareOf(a) - spareOf(b))[0]!
+    const worst = known.toSorted((a, b) => spareOf(a) - spareOf(b))[0]!
     return {
       verdict: verdicts.reduce(worseVerdict),
       margin: spareOf(worst),
@@ -115,7 +115,7 @@ const JUDGES: { [Way in Moving['way']]: Judge<Way> } = {
       inputs: [
         set('wind', moving.windMperS, 'speed'),
         set('slackOfLine', moving.slack, 'ratio'),
-        ...told.flatMap(({ carriedKg, steady, gust }) => [
+        ...known.flatMap(({ carriedKg, steady, gust }) => [
           set('leadCarried', carriedKg, 'mass'),
           computed('leadInWind', steady.leadMassKg, 'mass'),
           computed('leadInGusts', gust.leadMassKg, 'mass'),
@@ -163,7 +163,7 @@ export function movingRequests(setup: Setup, moved: MovingSettled | undefined): 
   )
 }
 
-/** How fast it is towed, on how much line in the water; none where it cannot be told. */
+/** How fast it is towed, on how much line in the water; none where it is unknown. */
 function towedAs(moving: Moving | undefined, moved: MovingSettled | undefined): { speedMperS: number; lineOutM: number }[] {
   if (!moving || !moved || moved.trouble !== undefined) return []
   if (moving.way === 'trolled') return [moving]

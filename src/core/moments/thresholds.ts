@@ -16,7 +16,7 @@ export const FUSE_CHANCE = { holds: 0.9, watch: 0.6 }
 export const DECIDED_CHANCE = 0.9
 /** Settle: share of the peak stream that at least holds for part of a session: from about four hours in six. Ours. */
 export const PART_OF_THE_TIDE = 2 / 3
-/** Settle: what a float bears over what hangs under it. Ours. */
+/** Settle: what a float carries over what hangs under it. Ours. */
 export const FLOAT_OVER_LOAD = { holds: 1.15, watch: 1 }
 /** Settle: what is towed is as deep as meant within this, or two and a half times it, m and as a share of the depth. Ours. */
 export const OFF_DEPTH = { holds: 1, watch: 0.4, leastM: 0.5, share: 0.1 }

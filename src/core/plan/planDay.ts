@@ -45,7 +45,7 @@ const COST_OF_CHANGE: Record<Way, number> = { fewest: 6, lightest: 0.01 }
 /**
  * The sinker for each half hour of the hours fished at a mark, from those owned, and when to change. Over the whole session the changes
  * and what is carried beyond the lightest that holds cost the least together; what is taken always holds, where any does.
- * @param onRow told after each half hour, with the share that is done.
+ * @param onRow called after each half hour, with the share that is done.
  * @throws CoreError where the outfit's spool does not hold, or the tide is not known.
  */
 export function planDay(input: PlanInput, onRow: (share: number) => void = () => {}): Plan {

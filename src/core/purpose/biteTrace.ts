@@ -1,6 +1,6 @@
 import type { Purpose } from './purpose.ts'
 
-/** What stands between teeth and the line. */
+/** What is between teeth and the line. */
 export const BITE_TRACES = ['none', 'longShank', 'linkedHooks', 'wire'] as const
 export type BiteTrace = (typeof BITE_TRACES)[number]
 

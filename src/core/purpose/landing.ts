@@ -15,7 +15,7 @@ export const EASY_LIFT = 8
 /** A fish that a net takes, kg. Ours. */
 export const MAX_NETTED_KG = 8
 
-/** How a fish is usually landed with an outfit: the first way that its main line bears as often over as that way asks. */
+/** How a fish is usually landed with an outfit: the first way whose load its main line holds with enough to spare. */
 export function usualLanding(
   { landings }: Pick<Catalogue, 'landings'>,
   { typicalMassKg }: Target,
@@ -24,11 +24,11 @@ export function usualLanding(
 ): Landing {
   const weightN = typicalMassKg * GRAVITY_M_PER_S2
   const mainN = mainLine(outfit).strengthN
-  const bears = (landing: Landing) => {
+  const holds = (landing: Landing) => {
     if (landing === 'lift') return EASY_LIFT * weightN <= mainN
     if (landing === 'net' && typicalMassKg > MAX_NETTED_KG) return false
     const how = landings[landing]
     return handLimits(how).holds * borneN(how, typicalMassKg) <= WET_AND_KNOTTED * mainN
   }
-  return (method === 'shore' ? ON_SHORE : ON_BOAT).find(bears) ?? 'leadered'
+  return (method === 'shore' ? ON_SHORE : ON_BOAT).find(holds) ?? 'leadered'
 }

@@ -12,7 +12,7 @@ export const WET_AND_KNOTTED = 0.9 * 0.84
 /** Label that a rough skin and tail ask of what they rub along, N per √kg, and its length over that of a large one. Nominal, ours. */
 const TAIL_N_PER_ROOT_KG = 15 * LB
 const TAIL_OVER_LENGTH = 1.1
-/** Label up to which a shy fish stands a line that it sees, N per √kg. Nominal, ours. */
+/** Strongest label that a shy fish takes although it sees the line, N per √kg. Nominal, ours. */
 const SHY_N_PER_ROOT_KG = 14 * LB
 /** Leader over main line where the ground chafes. Nominal, ours. */
 export const ON_ROUGH_GROUND = 1.25
@@ -42,12 +42,12 @@ export type LeaderAdvice = {
   /** Label of the line that the hook is on, N; 0 where nothing is asked of it. Wire, a long shank or linked hooks stand for it. */
   atHookN: number
   reasons: LeaderReason[]
-  /** Where one thing asks for more than another stands, and which was followed. */
+  /** Where one reason asks for more than another allows, and which was followed. */
   conflicts: Phrase[]
 }
 
 /**
- * Strength and length of a leader by what it is for. What must be (cast, hands, tail, teeth) goes before what a shy fish stands, and
+ * Strength and length of a leader by what it is for. What must be (cast, hands, tail, teeth) goes before what a shy fish accepts, and
  * that before what is usual or the ground would like; a rule in force is never broken. It falls with none of teeth, ground and fish size.
  * Source: ours, on the craft’s two schools: heavier than the main line where chafe or casting decide, lighter where sight decides.
  */
@@ -90,7 +90,7 @@ function bounds(reasons: readonly LeaderReason[], of: LeaderReason['of']): Bound
 
 const wanted = ({ usual, wish, least, most }: Bounds) => Math.max(least, Math.min(most, Math.max(usual, wish)))
 
-/** The label for it: under what a shy fish stands where it may be, and not equal to the main line’s unless that is usual. */
+/** The label for it: under what a shy fish accepts where it may be, and not equal to the main line’s unless that is usual. */
 function labelOf({ mainN }: Purpose, { usualN }: LeaderUse, labels: Bounds): number {
   const wantedN = wanted(labels)
   const under = labelAtMostN(labels.most)
@@ -106,7 +106,7 @@ const rootKg = ({ typicalMassKg }: Target) => Math.sqrt(typicalMassKg)
 
 /** Line between hook and main that a fish’s tail asks for, m; 0 where it does not reach. */
 export const tailM = ({ fights, largeLengthM }: Target): number => (fights.includes('tail') ? TAIL_OVER_LENGTH * largeLengthM : 0)
-/** Label up to which the fish stands a line that it sees, N; endless where it does not mind. */
+/** Strongest label that the fish takes although it sees the line, N; endless where it does not mind. */
 export const shyMostN = (purpose: Purpose): number =>
   isShy(purpose) ? SHY_N_PER_ROOT_KG * rootKg(purpose.target) : Number.POSITIVE_INFINITY
 /** Label that a hand on the line asks for, N: what is landed as often over as a hand asks, wet and knotted. */

@@ -8,7 +8,7 @@ import type { Setup } from '../setup/setup.ts'
 /** What a trace is for and who fishes it, as far as it decides of leader, hook and family; SI. */
 export type Purpose = Pick<Conditions, 'target' | 'clarity' | 'light' | 'fishMassKg' | 'freeboardM'> & {
   bed?: Bed | undefined
-  /** How the fish is landed: what of its weight the line bears, whether a hand takes the line, and what the rod brings beyond its own, m. */
+  /** How the fish is landed: how much of its weight the line holds, whether a hand takes the line, and what the rod brings beyond its own, m. */
   landing: Catalogue['landings'][Landing]
   /** Label of the main line, N, and whether it is braid. */
   mainN: number

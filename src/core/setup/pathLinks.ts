@@ -43,7 +43,7 @@ type Entry = Pick<Link, 'ref' | 'kind' | 'origin'> & {
 /** Spread of a lure's own strength (its rings and hooks). Nominal. */
 const LURE_SPREAD = 0.08
 
-/** What bears a pull beside the path itself: `wound`, the outfit's lines from the lowest, is empty where the path begins at the trace. */
+/** What takes a pull beside the path itself: `wound`, the outfit's lines from the lowest, is empty where the path begins at the trace. */
 export type Bearing = {
   catalogue: Catalogue
   wound: readonly WoundLine[]
@@ -74,7 +74,7 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
   }
 }
 
-/** A side of a joint that would bear so many times what the weaker one bears does not give first: over three of their spreads apart. Ours. */
+/** A side of a joint that holds this many times what the weaker one holds does not break first: over three of their spreads apart. Ours. */
 const NEVER_FIRST = 1.45
 
 type Side = 'above' | 'below'
@@ -304,7 +304,7 @@ function partStrengthN(catalogue: Catalogue, piece: Piece): number | undefined {
   return strengthOfHardwareN(catalogue, piece)
 }
 
-/** What an eye that was opened and closed bears, over what opens the bend. Nominal, ours. */
+/** What an eye that was opened and closed holds, over what opens the bend. Nominal, ours. */
 const OPENED_EYE = 0.6
 
 function hookStraightensN(catalogue: Catalogue, hook: HookPiece): number | undefined {

@@ -26,7 +26,7 @@ export function endsOf(trace: Trace): Piece[] {
 
 /**
  * The links that carry a pull from the outfit's line to a piece, in order, the piece itself last.
- * A slider is reached through the stop it bears on; a line through a pulley, by the stop on the side that is not loaded.
+ * A slider is reached through the stop it rests on; a line through a pulley, by the stop on the side that is not loaded.
  * @throws CoreError 'no-path' where a slider has no stop to bear on. The trace must be sound (`parseTrace`).
  */
 export function pathToPiece(trace: Trace, id: string): PathElement[] {
@@ -57,7 +57,7 @@ export function lineAlongM(path: readonly PathElement[]): number {
   return sumM
 }
 
-/** The line of a path that lies so far up from its end, and where it stands on the path; undefined where the path is shorter. */
+/** The line of a path that lies so far up from its end, and where it is on the path; undefined where the path is shorter. */
 export function lineUp(path: readonly PathElement[], upM: number): { index: number; ref: LinkRef } | undefined {
   let m = 0
   for (let index = path.length - 1; index >= 0; index -= 1) {
@@ -137,7 +137,7 @@ class PathFinder {
     }
   }
 
-  /** The line runs until the stop on its other side bears on the carrier; the pull then goes through that stop. */
+  /** The line runs until the stop on its other side rests on the carrier; the pull then goes through that stop. */
   private addThroughCarrier(path: PathElement[], line: LinePiece, { atM, stops, carrier }: ThroughCarrier, point: Point): void {
     const toM = atOf(line, point)
     const start = toM > atM ? stops.near : stops.far

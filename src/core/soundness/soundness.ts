@@ -107,11 +107,11 @@ function hangingFromItself(trace: Trace): (id: string) => boolean {
   return walk
 }
 
-/** Whatever bears a hook, lure or sinker and slides needs a stop to bear on, and a pulley's stops sit on its line. */
+/** Whatever carries a hook, lure or sinker and slides needs a stop to rest on, and a pulley's stops sit on its line. */
 function bearingIssues(trace: Trace): Issue[] {
   return trace.pieces.flatMap((piece, i): Issue[] => {
     const { attach } = piece
-    if (attach.how === 'sliding' && carriesEnd(piece, trace) && !bears(piece, trace))
+    if (attach.how === 'sliding' && carriesEnd(piece, trace) && !rests(piece, trace))
       return [{ path: ['pieces', i, 'attach', 'stops'], message: `“${piece.id}” slides with no stop below it` }]
     if (attach.how !== 'through') return []
     return [attach.stops.near, attach.stops.far]
@@ -120,11 +120,11 @@ function bearingIssues(trace: Trace): Issue[] {
   })
 }
 
-/** Follows what a slider bears on, down to something that is fast on the line. */
-function bears({ attach }: Piece, trace: Trace): boolean {
+/** Follows what a slider rests on, down to something that is fast on the line. */
+function rests({ attach }: Piece, trace: Trace): boolean {
   if (attach.how !== 'sliding') return true
   const below = attach.stops.below === undefined ? undefined : pieceById(trace, attach.stops.below)
-  return below !== undefined && bears(below, trace)
+  return below !== undefined && rests(below, trace)
 }
 
 export function carriesEnd(piece: Piece, trace: Trace): boolean {

@@ -7,7 +7,7 @@ import { BackupFault } from './backupFault.ts'
 import { linesOf } from './lines.ts'
 import { restoreBackup } from './restoreBackup.ts'
 
-/** `progress` is told the share that is done. */
+/** `progress` gets the share that is done. */
 export type RestoreJob = { file: string; databaseUrl: string; lookOnly: boolean; crewId: string; progress: MessagePort }
 
 /** What came out, or why nothing did: as data, since a thrown error loses its class and code on its way between threads. */

@@ -1,6 +1,6 @@
 import type { ColumnType, Generated, JSONColumnType } from 'kysely'
 
-/** A document's head: its kind, whose it is, where it stands, whether it is in the trash. */
+/** A document's head: its kind, whose it is, its revision, whether it is in the trash. */
 type DocumentTable = {
   kind: string
   id: string

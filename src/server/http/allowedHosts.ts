@@ -6,7 +6,7 @@ const LOOPBACK = ['localhost', '127.0.0.1', '[::1]']
 const EVERY_ADDRESS = ['0.0.0.0', '::']
 const READS = ['GET', 'HEAD', 'OPTIONS']
 
-/** What the server was told to serve: where it listens, and the other names that it goes by. */
+/** What the server serves: where it listens, and the other names that it goes by. */
 export type AllowedHosts = { host: string; names?: readonly string[] }
 
 /**
@@ -32,9 +32,9 @@ export const isRead = ({ method }: Context): boolean => READS.includes(method)
 const bracketed = (host: string) => (isIP(host) === 6 ? `[${host}]` : host)
 
 function hostOf({ req }: Context): { hostname: string; host: string } {
-  const told = req.headers.host ?? ''
+  const given = req.headers.host ?? ''
   try {
-    const { hostname, host } = new URL(`http://${told}`)
+    const { hostname, host } = new URL(`http://${given}`)
     return { hostname: hostname.toLowerCase(), host }
   } catch {
     return { hostname: '', host: '' }

@@ -26,11 +26,11 @@ export function errorHandler(log: Logger): Middleware {
       const missed = missedRoute(ctx)
       if (missed) throw missed
     } catch (error) {
-      const { status, error: told, extra, retryAfterS } = answerFor(error)
+      const { status, error: answer, extra, retryAfterS } = answerFor(error)
       if (status >= 500) log.error({ err: error, requestId, method: ctx.method, path: ctx.path }, 'request failed')
       if (retryAfterS !== undefined) ctx.set('Retry-After', String(retryAfterS))
       ctx.status = status
-      ctx.body = { ...extra, error: { ...told, requestId } } satisfies ErrorBody
+      ctx.body = { ...extra, error: { ...answer, requestId } } satisfies ErrorBody
     }
   }
 }

@@ -36,8 +36,8 @@ export class ObservationRepository {
   }
 
   /**
-   * Those of a crew, at one mark or of one kind where that is asked, in the order in which they were told: of two that speak of one thing
-   * the later counts. What was taken back is told with every kind.
+   * Those of a crew, at one mark or of one kind where that is asked, in the order in which they were added: of two that speak of one thing
+   * the later counts. Retractions are returned with every kind.
    */
   async list(
     crewId: string,
@@ -53,10 +53,10 @@ export class ObservationRepository {
       .orderBy('at')
       .execute()
     return rows.map(
-      ({ id, kind: told, at, markId: mark, traceId, traceRevision, outfitId, outfitRevision, observer, details }) => ({
+      ({ id, kind: rowKind, at, markId: mark, traceId, traceRevision, outfitId, outfitRevision, observer, details }) => ({
         ...details,
         id,
-        kind: told,
+        kind: rowKind,
         at: at.toISOString(),
         observer,
         ...(mark === null ? {} : { markId: mark }),

@@ -5,7 +5,7 @@ import { crewOf, observerOf } from '../http/crew.ts'
 import { parseBody, parseQuery } from '../http/parse.ts'
 import type { ObservationRepository } from './repository.ts'
 
-/** What happened on the water: told one by one, and read back; nothing is changed or taken away. */
+/** What happened on the water: added one by one, and read back. Nothing is changed or deleted. */
 export function observationRoutes(repository: ObservationRepository): Router {
   const router = new Router({ prefix: '/api/observations' })
 

@@ -4,7 +4,7 @@ import type { Port } from '../../shared/tides.ts'
 import type { TideService } from './tideService.ts'
 
 const STEP_S = 600
-/** Turns are told for so long before and after, so that the springs and neaps around are known. */
+/** Turns are returned for this long before and after, so that the springs and neaps around are known. */
 const AROUND_MS = 20 * 86_400_000
 
 /** The scenario's ports. Their constants are invented. */

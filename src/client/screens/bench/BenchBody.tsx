@@ -67,7 +67,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
   const drawn = useDrawnSetup(setup)
   const prepared = usePrepared(drawn)
-  // What is told of the trace follows its drawing: a value that is stepped is seen in the profile at once.
+  // The results follow the drawing: a value that is stepped is seen in the profile at once.
   const judged = useLaterEvaluation(prepared, ruleSet)
   const later = useDeferredValue(bench)
   const [selected, setSelected] = useState(() => firstLine(trace))

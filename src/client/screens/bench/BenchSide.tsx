@@ -6,7 +6,7 @@ export type BenchSheet = keyof typeof NAMES
 
 type Props = { shown: BenchSheet; onShow: (sheet: BenchSheet) => void; sheets: Record<BenchSheet, ReactNode> }
 
-/** What stands beside the reach: the chosen part, or one of the other sheets. It scrolls by itself, so that the reach stays in sight. */
+/** What is beside the reach: the chosen part, or one of the other sheets. It scrolls by itself, so that the reach stays in sight. */
 export function BenchSide({ shown, onShow, sheets }: Props) {
   return (
     <Tabs.Root

@@ -6,7 +6,7 @@ import { Field, Select } from '../../ui/controls.tsx'
 
 type Props = { spools: readonly Spool[]; value: string | undefined; onChange: (spool: Spool | undefined) => void }
 
-/** Which spool of the box a sample is cut from, and what that spool bears. */
+/** Which spool of the box a sample is cut from, and what that spool holds. */
 export function CutFrom({ spools, value, onChange }: Props) {
   const id = useId()
   const show = useShow()

@@ -20,7 +20,7 @@ import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { CutFrom } from './CutFrom.tsx'
 import { LineFields } from './LineFields.tsx'
 
-/** Lines pulled by themselves: what each bears against its label, every pull with a way to strike it out, and a form for the next. */
+/** Line tests: what each line holds against its label, every pull with a way to strike it out, and a form for the next. */
 export function LinesPulled({ straights }: { straights: readonly StraightPull[] }) {
   const client = useQueryClient()
   const spools = useSpools()

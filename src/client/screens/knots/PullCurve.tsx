@@ -12,7 +12,7 @@ const DEFAULT_MS = 6_000
 
 type Props = { readings: readonly Reading[]; seen: PullAnalysis; lineN: number }
 
-/** A pull as it runs: load against time, its peak held, slips marked, and what the line itself bears. */
+/** A pull as it runs: load against time, its peak held, slips marked, and what the line itself holds. */
 export function PullCurve({ readings, seen, lineN }: Props) {
   const show = useShow()
   const { ref, width } = useWidth<HTMLDivElement>()

@@ -30,12 +30,12 @@ export type SampleOnScale = {
   wet: boolean
 }
 
-/** The same as what is told of it, but for what came out. */
+/** The sample’s fields, without the result. */
 export type Hung =
   | Pick<Pull, 'kind' | 'connection' | 'turns' | 'material' | 'spoolId' | 'lineN' | 'wet'>
   | Pick<StraightPull, 'kind' | 'material' | 'spoolId' | 'labelN' | 'wet'>
 
-/** A line bears what its spool was pulled at, else its label. */
+/** A line holds what its spool was pulled at, else its label. */
 export function hungOf(nominal: Catalogue, { knot, line: { material, strengthN }, spool, turns, wet }: SampleOnScale): Hung {
   const cut = { material, wet, ...(spool ? { spoolId: spool.id } : {}) }
   if (knot === undefined) return { kind: 'straight', ...cut, labelN: strengthN }

@@ -22,7 +22,7 @@ import { PullCurve } from './PullCurve.tsx'
 import { type Hung, hungOf, SampleFields, type SampleOnScale } from './SampleFields.tsx'
 import { type PullState, usePull } from './usePull.ts'
 
-/** Samples broken on a scale: the pull as it runs, its peak held, slips told from the break; kept, or discarded with a reason. */
+/** Samples broken on a scale: the pull as it runs, its peak held, slips distinguished from the break; kept, or discarded with a reason. */
 export default function TestScreen() {
   usePageTitle('Pull test')
   const [query] = useSearchParams()

@@ -121,7 +121,7 @@ type ChoiceProps = {
   fault?: string | undefined
 }
 
-/** Whether the file’s own is added, or one of the crew’s stands for it; nothing where there is nothing to choose. */
+/** Whether the file’s own is added, or one of the crew’s is used instead; nothing where there is nothing to choose. */
 function Choice({ label, brought: { kind, own, content }, value, onChoose, fault }: ChoiceProps) {
   if (kind !== 'outfits' && content === undefined) return null
   return (

@@ -39,7 +39,7 @@ export function useVerdicts(heads: readonly SavedTraceHead[], outfits: readonly 
       )
       const verdicts = await worker.of({ rows, outfits: byId, catalogue }, controller.signal)
       const found = new Map(verdicts.map(({ id, worst }) => [id, worst]))
-      // One that cannot be read, or whose outfit is in the bin, cannot be fished as it stands.
+      // One that cannot be read, or whose outfit is in the bin, cannot be fished as it is.
       for (const head of some) known.set(keyOf(head), found.get(head.id) ?? 'fails')
       setJudged(known.size)
     }

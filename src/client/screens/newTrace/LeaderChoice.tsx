@@ -7,7 +7,7 @@ import { Field, Select } from '../../ui/controls.tsx'
 import { BITE_WORDS } from '../../words/purposeWords.ts'
 import type { NewTrace } from './useNewTrace.ts'
 
-/** The leader as advised, or as one wants it; what stands against teeth; and why. */
+/** The leader as advised, or as one wants it; what resists teeth; and why. */
 export function LeaderChoice({ made, draft }: { made: NewTrace; draft: SoundDraft }) {
   const show = useShow()
   const { units } = usePreferences()

@@ -71,8 +71,8 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
     >
       {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind against the current: a steep sea, and the boat swings.</p>}
       <ul className="mb-2 text-sm" aria-label="What holds">
-        {lines.map((told) => (
-          <li key={told.name}>{holdWords(told, wantedIn(told.settling)(told.settling.weight.shape), show)}</li>
+        {lines.map((line) => (
+          <li key={line.name}>{holdWords(line, wantedIn(line.settling)(line.settling.weight.shape), show)}</li>
         ))}
       </ul>
       <div className="no-print mb-2 grid items-end gap-x-4 gap-y-1 text-sm sm:grid-cols-2">

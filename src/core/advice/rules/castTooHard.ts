@@ -8,7 +8,7 @@ import { gentlerCast, shortOfTrace, stouterLines, stouterPart } from '../castRem
 import type { Rule } from '../finding.ts'
 import { called, partsOfLink, retied, stouterKnot } from '../remedies.ts'
 
-/** A link of the trace bears less than three times what the cast puts on it. */
+/** A link of the trace holds less than three times what the cast puts on it. */
 export const castTooHard: Rule = {
   id: 'cast-too-hard',
   explains: ['cast'],

@@ -7,7 +7,7 @@ import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
-/** What hangs under the float is more than it bears, or all but; that takes no depth and no stream to be known. */
+/** What hangs under the float is more than it carries, or nearly; neither depth nor current is needed to know it. */
 export const floatGoesUnder: Rule = {
   id: 'float-goes-under',
   explains: ['settle'],

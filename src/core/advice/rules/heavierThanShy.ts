@@ -9,7 +9,7 @@ import { called, restrung } from '../remedies.ts'
 /** Labels that are this near are alike: less than a step. */
 const NEAR = 1.15
 
-/** The line at the hook is heavier than a fish that is shy of it stands in clear water by day. */
+/** The line at the hook is heavier than a shy fish accepts in clear water by day. */
 export const heavierThanShy: Rule = {
   id: 'heavier-than-shy',
   check: (judged) => {

@@ -11,7 +11,7 @@ import { diameter, say } from '../../units/phrase.ts'
 import type { Found, Judged, Remedy, Rule } from '../finding.ts'
 import { called, lineAbove } from '../remedies.ts'
 
-/** Gape over the side of a cube of the bait, and load that straightens it over its line, under which a hook is hardly what was meant. Ours. */
+/** Gape over the side of a cube of the bait, and load that straightens it over its line, under which a hook is probably not what was meant. Ours. */
 const MIN_GAPE = 0.22
 const MIN_OF_LINE = 0.25
 /** Gape over the same side from which the hook is larger than its bait, and what would do. Ours. */

@@ -7,7 +7,7 @@ import { say, strength } from '../../units/phrase.ts'
 import type { Judged, Remedy, Rule } from '../finding.ts'
 import { byEdit, called, restrung, withHooks } from '../remedies.ts'
 
-/** The line at the hook is lighter than the teeth of the fish ask for, and no wire, long shank or linked hook stands for it. */
+/** The line at the hook is lighter than the teeth of the fish ask for, and no wire, long shank or linked hook replaces it. */
 export const lighterThanTeeth: Rule = {
   id: 'lighter-than-teeth',
   explains: ['take', 'run'],

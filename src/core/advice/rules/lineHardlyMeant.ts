@@ -7,7 +7,7 @@ import { QUANTITIES } from '../../units/quantities.ts'
 import type { Judged, Rule } from '../finding.ts'
 import { called, restrung } from '../remedies.ts'
 
-/** Times the line above it beyond which a line is hardly what was meant. Ours: a shock leader on a light main goes to eight. */
+/** Times the line above it beyond which a line is probably a mistake. Ours: a shock leader on a light main goes to eight. */
 const MAX_TIMES = 10
 const KG_IN_LB = (QUANTITIES.strength.units.kg ?? 1) / QUANTITIES.strength.units.lb
 

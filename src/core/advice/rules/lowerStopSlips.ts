@@ -6,7 +6,7 @@ import { say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
-/** The lower of two stops bears the cast: tied in other line it slips, where the upper one need not hold. */
+/** The lower of two stops takes the cast: tied in other line it slips, where the upper one need not hold. */
 export const lowerStopSlips: Rule = {
   id: 'lower-stop-slips',
   check: ({ setup: { trace, conditions } }) =>

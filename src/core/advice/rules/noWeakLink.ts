@@ -40,7 +40,7 @@ export const noWeakLink: Rule = {
   },
 }
 
-/** Whether the sinker's own line gives by far the first, so that it is a weak link in all but name. */
+/** Whether the sinker's own line most likely breaks first, so that it is a weak link in all but name. */
 function costsOnlyTheSinker({ end, lost, links }: SnagPath, ownLine: string): boolean {
   const strengths = links.map(({ strengthN }) => strengthN)
   return lost.every((id) => id === end || id === ownLine) && Math.min(...strengths) < WEAK * Math.max(...strengths)

@@ -2,7 +2,7 @@ import { withPiece } from '../../edit/changes.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
-/** More flies than the rod is made to throw, or so little that the rod hardly bends for it. */
+/** More flies than the rod is made to throw, or so little that the rod barely bends. */
 export const rodCastWeight: Rule = {
   id: 'rod-cast-weight',
   check: ({ moments: { cast }, setup: { trace, outfit } }) => {

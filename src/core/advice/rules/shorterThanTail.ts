@@ -12,7 +12,7 @@ export const shorterThanTail: Rule = {
   check: ({ setup: { trace, outfit, conditions, ends, tracePath } }) => {
     const { target } = conditions
     const wantedM = target ? tailM(target) : 0
-    // A top shot stands the tail as a leader does.
+    // A top shot resists the tail as a leader does.
     const woundM = freeLine(outfit).role === 'topShot' ? (freeLine(outfit).lengthM ?? 0) : 0
     return ends.flatMap(({ id, role }) => {
       const path = tracePath(id)

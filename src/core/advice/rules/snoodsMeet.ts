@@ -6,12 +6,12 @@ import { length, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
-/** How far a boom stands off the body, m. Nominal. */
+/** How far a boom holds its snood off the body, m. Nominal. */
 const BOOM_M = 0.05
 /** Share of the spacing that each of two neighbours is shortened to: together they cannot meet. */
 const CLEAR = 0.45
 
-/** Where it stands, and how far what it stands on can slide between its stops, m down the line. */
+/** Where it is, and how far what carries it can slide between its stops, m down the line. */
 type Standing = { snood: LinePiece; fromM: number; toM: number; reachM: number; line: string }
 
 /** Snoods that stand off one line, with the reach of each (boom and snood) and the slack of what slides. */
@@ -37,7 +37,7 @@ function slackOf(trace: Trace, stand: Piece): { fromM: number; toM: number } {
   }
 }
 
-/** Where a stop holds: where it is fast, or where the stop that it bears on itself is. */
+/** Where a stop holds: where it is fast, or where the stop that it rests on is. */
 function fastAtM(trace: Trace, id: string | undefined, on: string, side: 'above' | 'below'): number | undefined {
   const stop = id === undefined ? undefined : pieceById(trace, id)
   if (stop?.attach.how === 'fixed' && stop.attach.on === on) return stop.attach.atM

@@ -37,7 +37,7 @@ export type KiteLead = {
 /** Slack that a line to a kite has, at least and at most. */
 const MIN_SLACK = 1.001
 const MAX_SLACK = 1.3
-/** Height that a wind is told for, and the height under which it grows no weaker, m. */
+/** Height that a wind is given for, and the height under which it grows no weaker, m. */
 const TOLD_AT_M = 10
 const EVEN_UNDER_M = 0.5
 /** As over open water. */
@@ -66,7 +66,7 @@ export const windProfile = (windMperS: number): CurrentProfile => powerProfile(w
  * The lead that keeps a bait in the water under a kite: what the belly of line between rod and ring lifts by, less what hangs there.
  * The line from the tip to the ring under its weight and the wind: two unknowns, the pull at the tip and its angle, two conditions, the
  * ring: shot and solved by damped Newton from a catenary of about its load. It runs over the ring with friction.
- * @param onPoint is told each point of the line from the tip (x down-wind, z over the sea).
+ * @param onPoint gets each point of the line from the tip (x down-wind, z over the sea).
  * @throws CoreError 'out-of-range' for slack outside 1.001 to 1.3, no wind, or a ring that is not over the tip; 'no-convergence' where
  * no pull brings the line to the ring.
  * Source: H. O. Berteaux, Buoy Engineering (1976), the same line in air; capstan equation (Euler–Eytelwein). Valid: a steady wind; the

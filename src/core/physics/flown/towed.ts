@@ -42,7 +42,7 @@ export function bodyPull(body: TowedBody, speedMperS: number, rho: number): { ba
 
 /**
  * Goes up from a pull at the lower end of lines one after the other to where they end.
- * @param onPoint is told each point, from the end (x = 0, z = 0) up.
+ * @param onPoint gets each point, from the end (x = 0, z = 0) up.
  * @throws CoreError 'does-not-sink' where nothing pulls the end down; 'blown-out' where a floating line's upright pull falls to nothing
  * below its top, with the length at which it does as `lengthM`.
  */

@@ -19,7 +19,7 @@ export type TrollDepth = { depthM: number; setbackM: number; topTensionN: number
 
 /**
  * How deep an end runs on a line that is drawn through still water: from the end up through each of the lines to where they enter it.
- * @param onPoint is told each point of the line, from the end (x = 0, z = 0) up.
+ * @param onPoint gets each point of the line, from the end (x = 0, z = 0) up.
  * @throws CoreError as `followUp` does.
  * Source: H. O. Berteaux, Buoy Engineering (1976), `d(T t)/ds + f − w ẑ = 0`, in an even flow. Valid: a steady, straight course, no stream, no
  * swell; the lure's drag and lip as fixed areas.

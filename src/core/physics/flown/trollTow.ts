@@ -31,7 +31,7 @@ export function towRows(line: TowedLine): Pick<TrollTowInput, 'lines' | 'bodies'
   const bodies: TrollTowInput['bodies'][number][] = []
   const add = (part: TowedLine, above: number) => {
     let hangsFrom = above
-    // A line’s lengths are told from its lower end up.
+    // A line’s lengths count from its lower end up.
     for (const layer of part.layers.toReversed()) hangsFrom = lines.push({ hangsFrom, ...layer })
     for (const body of part.bodies) bodies.push({ ...body, hangsFrom })
     for (const each of part.after) add(each, hangsFrom)

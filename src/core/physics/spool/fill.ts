@@ -23,7 +23,7 @@ export type SpoolFill = {
 /**
  * How full a spool is and how its radius falls as line leaves from the top layer down.
  *   share = L d² / (Lcap dcap²),  r = √(arbor² + share (full² − arbor²))
- * Volume stands as length × diameter² in the reel maker's own winding, so packing cancels. Over 100 % is a result.
+ * Volume is given as length × diameter² in the reel maker's own winding, so packing cancels. Over 100 % is a result.
  * @returns lengths and radii in m; shares of capacity and the drag's growth as ratios.
  * @throws CoreError 'overfull' when an open layer has no room left, 'line-out-over-spool' when more is out than was wound.
  * Source: volume of an annulus of constant width. Valid for level winding; a wrong diameter counts by its square.

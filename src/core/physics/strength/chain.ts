@@ -32,7 +32,7 @@ export function chainLink(element: ChainElement, before: ChainElement | undefine
     : { id: element.id, strengthN: above, governedBy: 'above' }
 }
 
-/** What a line bears as it is, N. */
+/** What a line holds in its condition, N. */
 export function lineStrengthN(line: { strengthN: number; strands?: number | undefined; condition?: number | undefined }): number {
   return line.strengthN * (line.strands ?? 1) * (line.condition ?? 1)
 }

@@ -190,7 +190,7 @@ const slopeX = (state: Float64Array) => state[3]! / Math.hypot(state[3]!, state[
 
 /**
  * Pulls to begin at, the likeliest first: the catenary of an even current, its load that of the stream's profile along the straight way, and none in the air;
- * what the line weighs bears it down.
+ * the line’s weight takes it down.
  */
 function startsFor(input: ShoreLineInput, rho: number): Pull[] {
   const { depthM, tipHeightM, profileExponent: n, lineDiameterM: d, lineDensityKgperM3 } = input

@@ -22,7 +22,7 @@ const NEAR_M = 0.02
 const CLOSE_M = 0.05
 /** Error of the line's steps over its length: a coarser one shows in the rates. */
 const TOLERANCE = 1e-4
-/** The last line in the water that is told of, m. */
+/** The last length of line in the water that is shown, m. */
 const LAST_M = 1
 
 /** Why a lure is not where it is meant to be: too shallow however slowly it is wound, too deep however fast. */

@@ -90,7 +90,7 @@ export function towOf(rig: Rig): Tow {
 const reachM = ({ layers, after }: TowedLine): number =>
   layers.reduce((sum, { lengthM }) => sum + lengthM, 0) + Math.max(0, ...after.map(reachM))
 
-/** What hangs at the far end of a piece; what slides, at the stop that it bears on; what is pinched on the outfit’s line, at its end. */
+/** What hangs at the far end of a piece; what slides, at the stop that it rests on; what is pinched on the outfit’s line, at its end. */
 function childrenOf(trace: Trace, id: string): Piece[] {
   return trace.pieces.filter((piece) => {
     const { attach } = piece

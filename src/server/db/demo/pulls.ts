@@ -59,8 +59,8 @@ export function demoPulls(): (Pull | StraightPull)[] {
   })
   const straights = SPOOL.lb.map((lb, i): StraightPull => {
     const id = demoId(`straight pull ${i}`)
-    const told = { formatVersion: 1, kind: 'straight', id, at: '2026-01-14T18:50:00.000Z', material: 'mono' } as const
-    return { ...told, spoolId: demoId(SPOOL.name), labelN: SPOOL.labelLb * LB, loadN: lb * LB, wet: false }
+    const common = { formatVersion: 1, kind: 'straight', id, at: '2026-01-14T18:50:00.000Z', material: 'mono' } as const
+    return { ...common, spoolId: demoId(SPOOL.name), labelN: SPOOL.labelLb * LB, loadN: lb * LB, wet: false }
   })
   return [...knots, ...straights]
 }

@@ -68,7 +68,7 @@ export function SlackChart({ rig, moving, baits }: Asked) {
   )
 }
 
-/** Lead of every bait by the wind as it is felt; upright: the wind that is told, and its gusts. */
+/** Lead of every bait by the wind as it is felt; upright: the given wind, and its gusts. */
 export function WindChart({ rig, moving, baits }: Asked) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()

@@ -36,7 +36,7 @@ export function SlackField({ slack, onChange }: { slack: number; onChange: (slac
   )
 }
 
-/** Where the ring of each bait stands, and the lead that it carries. */
+/** Where the ring of each bait is, and the lead that it carries. */
 export function BaitFields({
   moving: { baits },
   onChange,

@@ -250,9 +250,9 @@ const windWords = (windMperS: number | undefined, show: ReturnType<typeof useSho
 /** How much of the kite’s line is out to each ring, and what the rings pull on it in gusts. */
 function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay; flown: FlownBait[] }) {
   const show = useShow()
-  const told = flown.filter(isTold)
-  const loadN = told.reduce((sum, { gust }) => sum + ringLoadN(gust, moving.ringFriction), 0)
-  const out = told
+  const known = flown.filter(isTold)
+  const loadN = known.reduce((sum, { gust }) => sum + ringLoadN(gust, moving.ringFriction), 0)
+  const out = known
     .map(({ bait }) => `${show.entered('length', Math.round(kiteLineOutM(setup, bait)))} to the ${bait.name} ring`)
     .join(', ')
   return (
@@ -266,9 +266,9 @@ function KiteLineWords({ setup, moving, flown }: { setup: Setup; moving: KiteWay
 /** Too little wind, too much for the lead carried, and a belly in the sea. */
 function WindWords({ moving, flown }: { moving: KiteWay; flown: FlownBait[] }) {
   const show = useShow()
-  const told = flown.filter(isTold)
-  const lifted = told.filter(({ carriedKg, gust }) => carriedKg < gust.leadMassKg).map(({ bait }) => bait.name)
-  const wet = told.filter(({ steady }) => steady.lowestM <= 0).map(({ bait }) => bait.name)
+  const known = flown.filter(isTold)
+  const lifted = known.filter(({ carriedKg, gust }) => carriedKg < gust.leadMassKg).map(({ bait }) => bait.name)
+  const wet = known.filter(({ steady }) => steady.lowestM <= 0).map(({ bait }) => bait.name)
   const words = [
     ...(moving.windMperS < KITE_FLIES_FROM_MPERS
       ? [`Too little wind: most kites need about ${show.computed('speed', KITE_FLIES_FROM_MPERS)}.`]

@@ -228,7 +228,7 @@ function Thickness({ tow, moving, setup }: { tow: Tow; moving: TrolledWay; setup
   )
 }
 
-/** The drag between what the tow takes and what the chain bears as a fish takes it, the water’s drag on the line counted. */
+/** The drag between what the tow takes and what the chain holds as a fish takes it, the water’s drag on the line counted. */
 function TowingDrag({ setup, moving, towN }: { setup: Setup; moving: TrolledWay; towN: number }) {
   const show = useShow()
   const run = useMemo(() => strikeWhileTowed(setup, moving), [setup, moving])
