@@ -7,7 +7,7 @@ import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './
 import { writeCsv } from './writeCsv.ts'
 
 /** More lines than a box has. */
-const MOST_ROWS = 10_000
+const MAX_ROWS = 10_000
 
 /** Columns that hold a quantity: the field, and the unit that a bare number is in and that is written. */
 const QUANTITIES = {
@@ -42,7 +42,7 @@ const COLUMNS = [...WORDS, ...QUANTITY_COLUMNS, DRAG_AREA, ...YES_COLUMNS] as co
 export function readGearCsv(text: string): ReadFile<Gear[]> {
   const read = readCsv(text, [['kind'], ['name']])
   if (!read.ok) return read
-  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MOST_ROWS}`)
+  if (read.value.length > MAX_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MAX_ROWS}`)
   const rows = read.value.map((row) => readRow(row))
   const faults = rows.flatMap((row) => ('fault' in row ? [row.fault] : []))
   return faults.length > 0 ? { ok: false, faults } : { ok: true, value: rows.flatMap((row) => ('item' in row ? [row.item] : [])) }

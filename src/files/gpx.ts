@@ -3,7 +3,7 @@ import type { Mark } from '../core/documents/mark.ts'
 import { cutText } from '../core/documents/text.ts'
 import { MAX_NAME, MAX_NOTES } from '../core/documents/vocabulary.ts'
 import { readContent } from '../shared/documentKinds.ts'
-import { MOST_BYTES, type ReadFile, refused } from './readCsv.ts'
+import { MAX_BYTES, type ReadFile, refused } from './readCsv.ts'
 
 /** A place of a file: by its own fields alone, or a whole mark that was written here. */
 export type Waypoint = { name: string; latitudeDeg: number; longitudeDeg: number; notes?: string; mark?: Mark }
@@ -15,7 +15,7 @@ type RawPoint = { '@lat'?: string; '@lon'?: string; name?: unknown; desc?: unkno
 
 /** Reads the places of a GPX file; a mark that was exported from here comes back whole. */
 export function readGpx(text: string): ReadFile<Waypoint[]> {
-  if (text.length > MOST_BYTES) return refused('The file is over 5 MB, too large for marks')
+  if (text.length > MAX_BYTES) return refused('The file is over 5 MB, too large for marks')
   const valid = XMLValidator.validate(text)
   if (valid !== true) return refused(`It is not XML: ${valid.err.msg}`, valid.err.line)
   const parser = new XMLParser({

@@ -6,7 +6,7 @@ import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './
 import { writeCsv } from './writeCsv.ts'
 
 /** More pulls than a crew makes in a life. */
-const MOST_ROWS = 5_000
+const MAX_ROWS = 5_000
 const COLUMNS = ['when', 'knot', 'turns', 'material', 'line', 'load', 'parted', 'wet', 'note', 'spool', 'discarded'] as const
 /** Columns that tables of before had not. */
 const LEFT_OUT: readonly string[] = ['spool', 'discarded']
@@ -23,7 +23,7 @@ const WANTED = ['when', 'knot', 'material', 'line', 'load'].map((column) => [col
 export function readPullCsv(text: string): ReadFile<ToldPull[]> {
   const read = readCsv(text, WANTED)
   if (!read.ok) return read
-  if (read.value.length > MOST_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MOST_ROWS}`)
+  if (read.value.length > MAX_ROWS) return refused(`The table has ${read.value.length} rows; the limit is ${MAX_ROWS}`)
   const seen = new Map<string, number>()
   const rows = read.value.map((row) => {
     const content = contentOf(row.cells)

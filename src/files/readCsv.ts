@@ -7,7 +7,7 @@ export type LineFault = { line?: number; message: string }
 export type ReadFile<T> = { ok: true; value: T } | { ok: false; faults: LineFault[] }
 
 /** Larger than any table or list of marks that is taken in, bytes. */
-export const MOST_BYTES = 5_000_000
+export const MAX_BYTES = 5_000_000
 
 /** More lines than any table that can be imported. */
 const MAX_LINES = 20_000
@@ -16,7 +16,7 @@ export type CsvRow = { line: number; cells: Record<string, string> }
 
 /** Reads a table with a heading, and says every line that is not one. Headings are taken in lower case; empty lines are passed over. */
 export function readCsv(text: string, columns: readonly (readonly string[])[]): ReadFile<CsvRow[]> {
-  if (text.length > MOST_BYTES) return refused('The file is over 5 MB, too large for a table')
+  if (text.length > MAX_BYTES) return refused('The file is over 5 MB, too large for a table')
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
   const unreadable = errors.filter(({ type }) => type === 'Quotes')
   if (unreadable.length > 0)

@@ -1,4 +1,4 @@
-import { pullsToSettle, type Settled, type ToSettle } from '../core/learning/pullsToSettle.ts'
+import { type PullCount, pullsToSettle, type ToSettle } from '../core/learning/pullsToSettle.ts'
 import { answer } from './answer.ts'
 
-answer<ToSettle, Settled>(pullsToSettle)
+answer<ToSettle, PullCount>(pullsToSettle)

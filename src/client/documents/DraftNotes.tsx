@@ -16,7 +16,7 @@ export function DraftNotes<K extends DocumentKind>({
 }) {
   return (
     <>
-      {draft.unkept && (
+      {draft.notStored && (
         <p role="alert" className="text-sm text-fails">
           This browser cannot store your changes. Save before you leave this page.
         </p>

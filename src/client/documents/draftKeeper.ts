@@ -34,7 +34,7 @@ export class DraftKeeper<K extends DocumentKind> {
   /** What was left unsaved and can be gone on with: this window’s own first, else the latest. */
   readonly resumed: Draft<ContentOf<K>> | undefined
   /** There is unsaved work that the browser did not keep. */
-  unkept = false
+  notStored = false
   private readonly kind: K
   private readonly prefix: string
   private readonly key: string
@@ -59,10 +59,10 @@ export class DraftKeeper<K extends DocumentKind> {
     }
   }
 
-  /** Keeps it, or says by `unkept` that the browser does not: its storage may be full or off. */
+  /** Keeps it, or says by `notStored` that the browser does not: its storage may be full or off. */
   keep(baseRevision: number, content: object): void {
-    this.unkept = !this.write({ baseRevision, content, keptAtMs: Date.now(), released: false })
-    if (!this.unkept && this.takenFrom !== undefined) this.discard(this.takenFrom)
+    this.notStored = !this.write({ baseRevision, content, keptAtMs: Date.now(), released: false })
+    if (!this.notStored && this.takenFrom !== undefined) this.discard(this.takenFrom)
   }
 
   /** There is nothing unsaved any more. */
@@ -70,7 +70,7 @@ export class DraftKeeper<K extends DocumentKind> {
     if (this.held) this.discard(this.key)
     if (this.takenFrom !== undefined) this.discard(this.takenFrom)
     this.held = undefined
-    this.unkept = false
+    this.notStored = false
   }
 
   /** This page is being left: the next one may go on with it. */

@@ -8,7 +8,7 @@ export type DraftState<K extends DocumentKind> = {
   /** What was left unsaved by an earlier page and can be gone on with. */
   resumed: Draft<ContentOf<K>> | undefined
   /** There is unsaved work that the browser could not keep: its storage is full or off. */
-  unkept: boolean
+  notStored: boolean
   others: readonly OtherDraft[]
   look: (other: OtherDraft) => Draft<ContentOf<K>> | { message: string }
   discard: (other: OtherDraft) => void
@@ -19,15 +19,15 @@ export type DraftState<K extends DocumentKind> = {
 /** Keeps unsaved work of one document while this page is open on it; where it cannot, every way out asks. */
 export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftState<K> {
   const [keeper] = useState(() => new DraftKeeper(kind, id))
-  const [unkept, setUnkept] = useState(false)
+  const [notStored, setUnkept] = useState(false)
   const [others, setOthers] = useState(() => keeper.others())
   const [actions] = useState(() => {
     const look = () => setOthers(keeper.others())
     /** Drawn anew only where it is news: this is done at every keystroke. */
     const telling = (change: () => void) => {
-      const was = keeper.unkept
+      const was = keeper.notStored
       change()
-      if (keeper.unkept !== was) setUnkept(keeper.unkept)
+      if (keeper.notStored !== was) setUnkept(keeper.notStored)
     }
     return {
       look: (other: OtherDraft) => keeper.look(other),
@@ -39,7 +39,7 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
       drop: () => telling(() => keeper.drop()),
       refresh: look,
       // Asked of the keeper: what leaves right after a save goes before the page has drawn it.
-      isKeptFromLeaving: () => keeper.unkept && !window.confirm('You would lose your unsaved changes. Leave anyway?'),
+      isKeptFromLeaving: () => keeper.notStored && !window.confirm('You would lose your unsaved changes. Leave anyway?'),
     }
   })
   useEffect(() => {
@@ -57,10 +57,10 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
   }, [keeper, actions])
   useBlocker(actions.isKeptFromLeaving)
   useEffect(() => {
-    if (!unkept) return
+    if (!notStored) return
     const warn = (event: BeforeUnloadEvent) => event.preventDefault()
     window.addEventListener('beforeunload', warn)
     return () => window.removeEventListener('beforeunload', warn)
-  }, [unkept])
-  return useMemo(() => ({ resumed: keeper.resumed, unkept, others, ...actions }), [keeper, unkept, others, actions])
+  }, [notStored])
+  return useMemo(() => ({ resumed: keeper.resumed, notStored, others, ...actions }), [keeper, notStored, others, actions])
 }

@@ -12,7 +12,7 @@ type Serial = { requestPort: () => Promise<SerialPort> }
 /** As most such scales are set. */
 const BAUD_RATE = 9_600
 /** Longer than this a line of a scale is not. */
-const MOST_LINE = 200
+const MAX_LINE = 200
 
 /** The serial ports of this browser, where it has any. */
 export const serialOf = (): Serial | undefined => (navigator as { serial?: Serial }).serial
@@ -46,7 +46,7 @@ export function serialScale(port: SerialPort, now: () => number = () => performa
           const { value, done } = await reader.read()
           if (done) break
           const lines = (rest + decoder.decode(value, { stream: true })).split(/\r?\n/)
-          rest = (lines.pop() ?? '').slice(-MOST_LINE)
+          rest = (lines.pop() ?? '').slice(-MAX_LINE)
           for (const line of lines) {
             const loadN = loadOf(line)
             if (loadN !== undefined) onReading({ atMs: now() - begun, loadN })

@@ -62,7 +62,7 @@ export type Order = {
   sinkersKg?: readonly number[] | undefined
 }
 
-type Settled = Order & { wishes: Wishes }
+type SettledOrder = Order & { wishes: Wishes }
 
 /**
  * A sound first draft of a family on an outfit: a leader by what it is for that bears the cast, a weak link well under the rest (with
@@ -73,7 +73,7 @@ type Settled = Order & { wishes: Wishes }
 export function draft(given: Order): Draft {
   const { family, said, outfit, conditions, catalogue } = given
   const { target, water } = conditions
-  const order: Settled = {
+  const order: SettledOrder = {
     ...given,
     conditions: {
       ...conditions,
@@ -137,7 +137,7 @@ function castTooHard(setup: Setup): boolean {
 }
 
 /** The trace with its leader: as advised, as said, or as strong as the cast asks for. */
-function madeWith(order: Settled): Pick<Draft, 'trace' | 'leader'> {
+function madeWith(order: SettledOrder): Pick<Draft, 'trace' | 'leader'> {
   const { family, wishes, said, outfit, conditions, ruleSet } = order
   const isCast = conditions.castStyle !== 'none'
   const usualN = mainLine(outfit).strengthN * family.leaderOverMain
@@ -196,7 +196,7 @@ function castLabelN({ outfit, conditions, catalogue }: Order, trace: Trace): num
 }
 
 /** The family with its weak link, if it has one, stepped down to what goes first on a snag, and clipped where a cast needs it. */
-function withWeakLink(order: Settled, basis: Omit<Basis, 'weakLinkN'>, longerM: number): Trace {
+function withWeakLink(order: SettledOrder, basis: Omit<Basis, 'weakLinkN'>, longerM: number): Trace {
   const { family, wishes } = order
   const { leaderN } = basis
   const at = (weakLinkN: number) => withLeader(expand(family, wishes, { ...basis, weakLinkN }), longerM)

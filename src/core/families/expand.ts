@@ -14,7 +14,7 @@ import { type End, endOf } from '../joints/ends.ts'
 import { freeLine, mainLine } from '../outfits/outfitLines.ts'
 import { wideEnough } from '../setup/stoppedBores.ts'
 import { withBiteTrace } from './biteRows.ts'
-import type { Amount, Family, Hang, Place, Repeat, Row, Strength, Wishes } from './family.ts'
+import type { Amount, Family, Hang, PartPosition, Repeat, Row, Strength, Wishes } from './family.ts'
 
 /** What a family's amounts and shares are calculated from. */
 export type Basis = {
@@ -126,7 +126,7 @@ class Expansion {
     return { how: 'through', carrier: hang.through, atM: this.amount(hang.at), stops: { near: hang.near, far: hang.far } }
   }
 
-  private place(place: Place, on: string, slot: Slot | undefined): number {
+  private place(place: PartPosition, on: string, slot: Slot | undefined): number {
     if (typeof place === 'object' && 'slot' in place) return (slot?.atM ?? 0) + place.slot
     if (typeof place !== 'object' || !('back' in place)) return this.amount(place)
     const lineM = this.done.filter(isLine).find(({ id }) => id === on)?.lengthM ?? 0

@@ -19,7 +19,7 @@ export type Parameter = {
 export type Amount = number | string | { of: string; times?: number; plus?: number }
 
 /** A place on a line, m from its near end (on the outfit's line, up from its free end); or back from its far end; or in the row of a repeat. */
-export type Place = Amount | { back: Amount } | { slot: number }
+export type PartPosition = Amount | { back: Amount } | { slot: number }
 
 /** Strength of a line: a share of the leader's label, or of the main line's; or as weak as a weak link should be. */
 export type Strength = { leader: number } | { main: number } | 'weakLink'
@@ -27,8 +27,8 @@ export type Strength = { leader: number } | { main: number } | 'weakLink'
 /** How a row hangs. Without a connection, the usual one for the materials. In a repeat `#` is the letter, `@` what came before. */
 export type Hang =
   | { tied: string; with?: ConnectionId; end?: 'near' }
-  | { on: string; at: Place; with?: ConnectionId }
-  | { slides: string; at: Place; below?: string; above?: string }
+  | { on: string; at: PartPosition; with?: ConnectionId }
+  | { slides: string; at: PartPosition; below?: string; above?: string }
   | { through: string; at: Amount; near: string; far: string }
 
 export type Row = { id: string; hangs: Hang } & (

@@ -22,10 +22,10 @@ const WORTH = 0.002
 const BAIT_OVER_CAST = 1 / 2
 
 /** A family that takes a bait, and what was said of it. */
-type Asked = Omit<Setup, 'trace'> & { family: Family; said: UserChoices; purpose: Purpose }
+type ForFishInput = Omit<Setup, 'trace'> & { family: Family; said: UserChoices; purpose: Purpose }
 
 /** Bait, kind of hook and bite trace for the fish, where nobody said. */
-export function forFish(asked: Asked): Partial<Wishes> {
+export function forFish(asked: ForFishInput): Partial<Wishes> {
   const { family, said, catalogue, purpose } = asked
   const { atHookN } = leaderFor(purpose, { usualN: 0, usualM: 0 })
   const bite = said.bite ?? biteTracesFor(purpose, atHookN).find(({ barred }) => !barred)?.kind ?? 'none'

@@ -1,17 +1,17 @@
 import type { ConnectionId, HardwareType, Material, SinkerShape } from '../catalogue/ids.ts'
 import type { LinePiece } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
-import type { Amount, Hang, Parameter, Place, Row, Strength } from './family.ts'
+import type { Amount, Hang, Parameter, PartPosition, Row, Strength } from './family.ts'
 
 /** Shorthand for the tables of families: one call a row. */
 export const tied = (to: string, connection?: ConnectionId): Hang => ({ tied: to, ...(connection ? { with: connection } : {}) })
 export const nearEnd = (of: string): Hang => ({ tied: of, end: 'near' })
-export const onLine = (line: string, at: Place, connection?: ConnectionId): Hang => ({
+export const onLine = (line: string, at: PartPosition, connection?: ConnectionId): Hang => ({
   on: line,
   at,
   ...(connection ? { with: connection } : {}),
 })
-export const slides = (line: string, at: Place, below?: string, above?: string): Hang => ({
+export const slides = (line: string, at: PartPosition, below?: string, above?: string): Hang => ({
   slides: line,
   at,
   ...(below ? { below } : {}),

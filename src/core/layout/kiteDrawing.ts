@@ -1,9 +1,9 @@
 import { curveCatmullRom, line } from 'd3-shape'
 import { roundDown } from './lineView.ts'
 
-type Place = { x: number; z: number }
+type DrawnPoint = { x: number; z: number }
 /** A line from the rod’s tip to its ring, and what hangs under it. */
-export type DrawnKiteLine = { points: readonly Place[]; ring: Place }
+export type DrawnKiteLine = { points: readonly DrawnPoint[]; ring: DrawnPoint }
 export type KiteDrawingLayout = {
   lines: string[]
   rings: { x: number; y: number }[]
@@ -41,8 +41,8 @@ export function layOutKite(
   const [acrossM, upM] = [kite.x * 1.05, kite.z - lowestM]
   const pxPerM = Math.min((box.width - 2 * box.pad) / acrossM, (box.height * (1 - SEA_SHARE) - box.pad) / upM)
   const seaY = box.height * (1 - SEA_SHARE) + lowestM * pxPerM
-  const at = ({ x, z }: Place) => ({ x: box.pad + x * pxPerM, y: seaY - z * pxPerM })
-  const path = (points: readonly Place[]) =>
+  const at = ({ x, z }: DrawnPoint) => ({ x: box.pad + x * pxPerM, y: seaY - z * pxPerM })
+  const path = (points: readonly DrawnPoint[]) =>
     points
       .map((point, i) => {
         const { x, y } = at(point)

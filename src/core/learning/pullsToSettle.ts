@@ -9,14 +9,14 @@ const CREWS = 60
 
 export type ToSettle = { a: Tested; b: Tested; seed: number }
 /** Pulls of each that settle it as often as not; undefined where even the most do not. `settled`: how often they do. */
-export type Settled = { pulls: number | undefined; settled: number }
+export type PullCount = { pulls: number | undefined; settled: number }
 
 /**
  * How many more pulls of each of two knots would settle which is the better: crews are imagined for whom the means and spreads are as
  * now thought, and pull until one is the better with nine chances in ten.
  * Source: simulation of the posterior predictive distribution, from a seed.
  */
-export function pullsToSettle({ a, b, seed }: ToSettle, onProgress: (share: number) => void = () => {}): Settled {
+export function pullsToSettle({ a, b, seed }: ToSettle, onProgress: (share: number) => void = () => {}): PullCount {
   const even = seeded(seed)
   const needed = Array.from({ length: CREWS }, (_, crew) => {
     onProgress(crew / CREWS)

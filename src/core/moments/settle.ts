@@ -43,11 +43,11 @@ export type Settle = MomentResult<'settle'> & {
   /** Baits that spin in the stream, and what takes their twist. */
   twists: Twist[]
 } & (
-    | Settled
+    | SettleBasis
     | { moved: MovingSettled; settling?: never; holding?: never; onFloat?: never; free?: never; sinkS?: never; falling?: never }
   )
 
-type Settled = {
+type SettleBasis = {
   moved?: never
   /** What was asked about; `lineShapeOf` draws it. */
   settling: Settling
@@ -118,9 +118,10 @@ function inWater(setup: PreparedSetup): Settle | undefined {
   }
 }
 
-type Judged = Pick<MomentResult, 'verdict' | 'figure' | 'margin' | 'inputs'> & Pick<Settled, 'holding' | 'onFloat' | 'free'>
+type SettleJudgement = Pick<MomentResult, 'verdict' | 'figure' | 'margin' | 'inputs'> &
+  Pick<SettleBasis, 'holding' | 'onFloat' | 'free'>
 
-function judgedBy(fishes: FishingMode, settling: Settling): Judged | undefined {
+function judgedBy(fishes: FishingMode, settling: Settling): SettleJudgement | undefined {
   if (fishes === 'holds') return judgeHolding(settling)
   // From the shore what drags is let go round with the stream.
   if (fishes === 'drags' && !isCastMethod(settling.water.method)) return judgeHolding(settling)
@@ -131,7 +132,7 @@ function judgedBy(fishes: FishingMode, settling: Settling): Judged | undefined {
  * Holds with the method's reserve over the still-water least at the stream's peak; to be watched if it holds only up to two thirds of
  * it; else fails. The weight is the sinker, or on a free line the baited hook.
  */
-function judgeHolding(settling: Settling): Judged {
+function judgeHolding(settling: Settling): SettleJudgement {
   const { weight } = settling
   const { reserve } = settling.catalogue.methods[settling.water.method]
   const minimum = minimumSinker(settling)
@@ -176,7 +177,7 @@ function toReach(settling: Settling, holdsKg: number): Pick<Holding, 'toReachKg'
 }
 
 /** Holds where the float has something to spare over what hangs under it; at its last it is to be watched. */
-function judgeOnFloat(settling: Settling): Judged | undefined {
+function judgeOnFloat(settling: Settling): SettleJudgement | undefined {
   const float = onFloat(settling)
   if (!float) return undefined
   const share = float.loadN / float.bearsN
@@ -193,7 +194,7 @@ function judgeOnFloat(settling: Settling): Judged | undefined {
 }
 
 /** Informs: how deep it fishes, and in what stream it still gets down. Undefined for what does not sink. */
-function judgeFree(settling: Settling): Judged | undefined {
+function judgeFree(settling: Settling): SettleJudgement | undefined {
   const free = freeLineOf(settling)
   if (!free) return undefined
   return {

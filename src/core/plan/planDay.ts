@@ -75,7 +75,7 @@ function changesIn(takes: readonly Take[]): number {
 }
 
 /** One sinker of those that hold for each half hour, at the least cost over all: the cheapest way through the half hours in which any does. */
-function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
+function takesOf(judged: readonly JudgedTime[], changeCost: number): Take[] {
   type Course = { cost: number; take: Owned; before?: Course }
   const least = (courses: readonly Course[], costOf: (course: Course) => number) =>
     courses.reduce<Course | undefined>((best, next) => (best && costOf(best) <= costOf(next) ? best : next), undefined)
@@ -95,7 +95,7 @@ function takesOf(judged: readonly Judged[], changeCost: number): Take[] {
   return judged.map(({ holding }) => (holding.length > 0 ? taken.shift() : undefined))
 }
 
-type Judged = {
+type JudgedTime = {
   now: AtMark
   holds: (sinker: Owned) => boolean
   /** Those of the box that hold, the lightest first. */
@@ -104,7 +104,7 @@ type Judged = {
 }
 
 /** What holds at an instant. */
-function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs: number) => Judged {
+function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs: number) => JudgedTime {
   const prepared = preparedWithSinker(setup)
   const wantedIn = requiredSinkerAt(learnedHolding(setup.catalogue, mark, holds))
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
@@ -137,7 +137,7 @@ const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.
 export const changeAt = (changes: readonly Change[], timeMs: number) => changes.findLast((change) => change.timeMs <= timeMs)
 
 /** The changes, the first sinker of the session among them: the last five minutes that the old one holds, or the first of a lighter one. */
-function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => Judged): Change[] {
+function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => JudgedTime): Change[] {
   return rows.flatMap((row, i): Change[] => {
     const before = rows[i - 1]
     if (i === 0) return [{ timeMs: row.timeMs, from: undefined, to: row.take }]

@@ -14,12 +14,12 @@ import type { Bench } from './useBench.ts'
 /** How far one press slides a part along its line, m. */
 const SLIDE_M = 0.05
 
-export type Asked = 'add' | 'replace' | 'move' | 'remove' | undefined
+export type OpenDialog = 'add' | 'replace' | 'move' | 'remove' | undefined
 
 export type Edits = {
   /** Which dialog is open. */
-  asked: Asked
-  ask: (asked: Asked) => void
+  asked: OpenDialog
+  ask: (asked: OpenDialog) => void
   /** Takes an edited trace and chooses its part. */
   take: (result: EditResult, tag?: string) => void
   remove: () => void
@@ -32,7 +32,7 @@ export type Edits = {
 
 /** The edits of the chosen part; what cannot be done says why. */
 export function useEdits(bench: Bench, rig: Rig, selected: LinkRef, onSelect: (ref: LinkRef) => void): Edits {
-  const [asked, ask] = useState<Asked>()
+  const [asked, ask] = useState<OpenDialog>()
   const { editTrace } = bench
   return useMemo(
     () => ({ asked, ask, ...editsOf(rig, selected, editTrace, ask, onSelect) }),

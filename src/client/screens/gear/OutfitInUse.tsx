@@ -5,16 +5,16 @@ import { Button } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 
 /** Names that are listed; of more the number is said. */
-const MOST_NAMED = 8
+const MAX_NAMED = 8
 
-type Asked = { outfit: SavedOutfit } & Awaited<ReturnType<typeof fetchTracesOnOutfit>>
+type Deletion = { outfit: SavedOutfit } & Awaited<ReturnType<typeof fetchTracesOnOutfit>>
 
 /**
  * Deletes an outfit; one that traces are fished on only after it is said which they are.
  * @returns the question to show, and what a Delete button calls.
  */
 export function useOutfitRemoval(moveToTrash: (id: string) => void) {
-  const [asked, setAsked] = useState<Asked>()
+  const [asked, setAsked] = useState<Deletion>()
   const remove = async (outfit: SavedOutfit) => {
     try {
       const used = await fetchTracesOnOutfit(outfit.id)
@@ -32,9 +32,9 @@ export function useOutfitRemoval(moveToTrash: (id: string) => void) {
   return { remove, question: asked && <OutfitInUse asked={asked} onConfirm={confirm} onClose={close} /> }
 }
 
-function OutfitInUse({ asked, onConfirm, onClose }: { asked: Asked; onConfirm: () => void; onClose: () => void }) {
+function OutfitInUse({ asked, onConfirm, onClose }: { asked: Deletion; onConfirm: () => void; onClose: () => void }) {
   const { outfit, traces, hasMore } = asked
-  const more = traces.length - MOST_NAMED
+  const more = traces.length - MAX_NAMED
   return (
     <Panel
       open
@@ -43,7 +43,7 @@ function OutfitInUse({ asked, onConfirm, onClose }: { asked: Asked; onConfirm: (
       about={`${traces.length}${hasMore ? ' or more' : ''} ${traces.length === 1 ? 'trace needs' : 'traces need'} this outfit. Without it they cannot be judged or changed.`}
     >
       <ul className="mt-3 list-disc pl-5">
-        {traces.slice(0, MOST_NAMED).map(({ id, name }) => (
+        {traces.slice(0, MAX_NAMED).map(({ id, name }) => (
           <li key={id}>{name}</li>
         ))}
         {more > 0 && (

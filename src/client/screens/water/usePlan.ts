@@ -8,7 +8,7 @@ import type { SavedMark } from '../../api/documents.ts'
 import { useJob } from '../../jobs/useJob.ts'
 import type { Day } from './useDay.ts'
 
-type Asked = {
+type PlanQuery = {
   mark: SavedMark
   holds: readonly Hold[]
   day: Day
@@ -21,7 +21,7 @@ type Asked = {
 }
 
 /** The sinkers of a day, calculated in a worker for this trace, gear, mark, water and log. */
-export function usePlan({ mark: { content: mark }, holds, day: { tide, winds }, setup, owned, way, fromMs, toMs }: Asked) {
+export function usePlan({ mark: { content: mark }, holds, day: { tide, winds }, setup, owned, way, fromMs, toMs }: PlanQuery) {
   const input = useMemo(
     () => ({ setup, mark, holds, tide, winds, fromMs, toMs, owned, way }),
     [setup, mark, holds, tide, winds, fromMs, toMs, owned, way],

@@ -39,13 +39,13 @@ export const fewTurns: Rule = {
   },
 }
 
-type Said = Pick<Found, 'subject' | 'why' | 'remedies'>
+type FoundTexts = Pick<Found, 'subject' | 'why' | 'remedies'>
 
 function found(
   judged: Judged,
   joint: Joint | undefined,
   lines: readonly (LineSpec | undefined)[],
-  said: (name: string, odd: OddTurns) => Said,
+  said: (name: string, odd: OddTurns) => FoundTexts,
 ): Found[] {
   const odd = oddTurns(judged, joint, lines)
   if (!joint || !odd) return []

@@ -19,13 +19,13 @@ import { trollTow } from './trollTow.ts'
 /** More lines one after the other than anyone tows. */
 const MAX_LAYERS = 12
 /** More lines and parts than a trace has. */
-const MOST_ROWS = 1_000
+const MAX_ROWS = 1_000
 const BERTEAUX = 'H. O. Berteaux, Buoy Engineering (1976); S. F. Hoerner, Fluid-Dynamic Drag (1965)'
 const EQUILIBRIUM = 'd(T t)/ds + f − w ẑ = 0, dr/ds = t, f = ½ρCn d |Un| Un + ½ρCt d |Ut| Ut'
 
 const towSpeedMperS = z.number().min(0).max(20)
 const layer = { lengthM: lineLengthM, diameterM: lineDiameterM, densityKgperM3 }
-const hangsFrom = z.int().min(0).max(MOST_ROWS)
+const hangsFrom = z.int().min(0).max(MAX_ROWS)
 
 const towed = {
   speedMperS: towSpeedMperS,
@@ -42,10 +42,10 @@ const towInput = z
     lines: z
       .array(z.strictObject({ hangsFrom, ...layer }))
       .min(1)
-      .max(MOST_ROWS, { abort: true }),
+      .max(MAX_ROWS, { abort: true }),
     bodies: z
       .array(z.strictObject({ hangsFrom, id, massKg, densityKgperM3, dragAreaM2: areaM2, liftAreaM2: areaM2 }))
-      .max(MOST_ROWS, { abort: true }),
+      .max(MAX_ROWS, { abort: true }),
     waterDensityKgperM3,
   })
   .superRefine(({ lines, bodies }, context) => {

@@ -49,11 +49,11 @@ const careFor = (slack: number): { rough: SolverTolerance; fine: SolverTolerance
   fine: { tolerance: 1e-4 * slack, close: 2e-4 * slack, difference: 1e-3 },
 })
 /** The longest step in the pull's logarithm and its angle, and pulls over the first guess that are tried one after the other. */
-const LONGEST: Pull = [1, 0.4]
+const LONGEST: LineLoad = [1, 0.4]
 const STARTS = [1, 0.5, 2, 0.2, 5]
 
 /** The pull at the tip: its logarithm, and its angle over level. */
-type Pull = readonly [logN: number, angle: number]
+type LineLoad = readonly [logN: number, angle: number]
 type KiteShot = Residual & { ring: LinePoint; lowestM: number }
 
 /** How much less a line turns at its tip than one of an even load, where all of its load is the wind’s. As solved lines do. */
@@ -91,9 +91,9 @@ export function kiteFollower(): (input: KiteLeadInput, onPoint?: (point: LinePoi
 }
 
 /** How far from its first guess a pull was found, and where that was among winds and slacks. */
-type Found = { windMperS: number; slack: number; off: Pull }
+type Found = { windMperS: number; slack: number; off: LineLoad }
 
-function foundAt(input: KiteLeadInput, { at }: Solution<Pull, KiteShot>): Found {
+function foundAt(input: KiteLeadInput, { at }: Solution<LineLoad, KiteShot>): Found {
   const [guess] = startsFor(input)
   return { windMperS: input.windMperS, slack: input.slack, off: [at[0] - guess[0], at[1] - guess[1]] }
 }
@@ -103,7 +103,7 @@ const MAX_NEARBY = 10
 const MAX_HALVINGS = 3
 
 /** From what was found, at once or by way of the place midway. */
-function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): Solution<Pull, KiteShot> | undefined {
+function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): Solution<LineLoad, KiteShot> | undefined {
   const met = newton(shotOf(input), carriedOn(input, found), LONGEST, careFor(input.slack - 1).fine, { mostSteps: MAX_NEARBY })
   const [last] = found
   if (met || halvings === MAX_HALVINGS || !last) return met
@@ -115,7 +115,7 @@ function followed(input: KiteLeadInput, found: readonly Found[], halvings = 0): 
 
 const placeOf = ({ windMperS, slack }: Pick<KiteLeadInput, 'windMperS' | 'slack'>) => Math.log(windMperS * (slack - 1))
 
-function carriedOn(input: KiteLeadInput, [last, before]: readonly Found[]): Pull {
+function carriedOn(input: KiteLeadInput, [last, before]: readonly Found[]): LineLoad {
   const [guess] = startsFor(input)
   const way = last && before ? placeOf(last) - placeOf(before) : 0
   const share = last && way !== 0 ? (placeOf(input) - placeOf(last)) / way : 0
@@ -162,7 +162,7 @@ function shotOf(input: KiteLeadInput) {
     fluidDensityKgperM3: AIR_KG_PER_M3,
   }
   const room = stepRoom(4)
-  return ([logN, angle]: Pull, { tolerance }: SolverTolerance, onPoint?: (point: LinePoint) => void): KiteShot => {
+  return ([logN, angle]: LineLoad, { tolerance }: SolverTolerance, onPoint?: (point: LinePoint) => void): KiteShot => {
     const pullN = Math.exp(logN)
     const start: LinePoint = { s: 0, x: 0, z: tipHeightM, tx: pullN * Math.cos(angle), tz: pullN * Math.sin(angle) }
     const low = new Lowest(start)
@@ -190,7 +190,7 @@ function shotOf(input: KiteLeadInput) {
  * Pulls to begin at, the likeliest first: a catenary with the slack, across the straight way, of about the load that wind and weight make
  * on a line of its angles.
  */
-function startsFor(input: KiteLeadInput): [Pull, ...Pull[]] {
+function startsFor(input: KiteLeadInput): [LineLoad, ...LineLoad[]] {
   const { lineDiameterM: d, tipHeightM, ringHeightM, ringDistanceM } = input
   const way = Math.atan2(ringHeightM - tipHeightM, ringDistanceM)
   const x = sinhOverRoot(input.slack)
@@ -203,7 +203,7 @@ function startsFor(input: KiteLeadInput): [Pull, ...Pull[]] {
   const pullN = (loadNperM * chordOf(input)) / (2 * x)
   // The wind’s part lies where the line is steep, by the ring: there it turns more, by the tip less.
   const tipAngle = way - off * (1 - LESS_AT_TIP * (windNperM / loadNperM))
-  const [first, ...others] = STARTS.map((times): Pull => [Math.log(times * pullN), tipAngle])
+  const [first, ...others] = STARTS.map((times): LineLoad => [Math.log(times * pullN), tipAngle])
   return [first!, ...others]
 }
 
@@ -214,7 +214,7 @@ const weightOf = ({ lineDensityKgperM3, lineDiameterM }: KiteLeadInput) =>
 const GENTLER = 0.75
 const MAX_GENTLER = 10
 
-function solve(input: KiteLeadInput, gentler = 0): Solution<Pull, KiteShot> | undefined {
+function solve(input: KiteLeadInput, gentler = 0): Solution<LineLoad, KiteShot> | undefined {
   const shoot = shotOf(input)
   const care = careFor(input.slack - 1)
   for (const start of startsFor(input)) {

@@ -1,7 +1,7 @@
 import { getMoonIllumination, getMoonPosition, getPosition } from 'suncalc'
 import { findRoot } from '../../math/findRoot.ts'
 
-export type Place = { latitudeDeg: number; longitudeDeg: number }
+export type LatLon = { latitudeDeg: number; longitudeDeg: number }
 export type SkyEvent = 'dawn' | 'sunrise' | 'sunset' | 'dusk' | 'moonrise' | 'moonset'
 export type Span = { fromMs: number; toMs: number }
 export type Sky = {
@@ -34,7 +34,7 @@ const DEG = 180 / Math.PI
  * What the sun and moon do between two instants at a place: risings, settings, civil dawn and dusk, and the hours that are dark.
  * Source: J. Meeus, Astronomical Algorithms, in short series. Valid: to about a minute below the polar circles.
  */
-export function skyThrough({ latitudeDeg: lat, longitudeDeg: lon }: Place, { fromMs, toMs }: Span): Sky {
+export function skyThrough({ latitudeDeg: lat, longitudeDeg: lon }: LatLon, { fromMs, toMs }: Span): Sky {
   const sun = (timeMs: number) => getPosition(new Date(timeMs), lat, lon).altitude - REFRACTION_DEG
   const sunEdge = (timeMs: number) => sun(timeMs) - SUN_EDGE_DEG
   const twilight = (timeMs: number) => sun(timeMs) - DUSK_DEG

@@ -42,7 +42,7 @@ const careFor = (slack: number) => ({
   fine: { tolerance: 2e-5 * slack, close: 2e-4 * slack, difference: 1e-4 },
 })
 /** The longest step in the pull's logarithm and its two angles. */
-const LONGEST: Pull = [1.5, 0.5, 0.5]
+const LONGEST: LineLoad = [1.5, 0.5, 0.5]
 /** Steps along the line that a sensible pull needs many times less than. */
 const MAX_ALONG = 300
 /** Pulls, over the one guessed, tried one after the other where the first leads nowhere. */
@@ -79,9 +79,9 @@ export function waterShoreLine(input: ShoreLineInput, onPoint?: (point: ShorePoi
 }
 
 /** The pull on the sinker: its logarithm, its angle off the way to the rod, down-current, and its angle over the bed. */
-type Pull = readonly [logN: number, downCurrent: number, rise: number]
+type LineLoad = readonly [logN: number, downCurrent: number, rise: number]
 
-function pullOf([logN, downCurrent, rise]: Pull): { across: number; along: number; up: number } {
+function pullOf([logN, downCurrent, rise]: LineLoad): { across: number; along: number; up: number } {
   const level = Math.exp(logN) * Math.cos(rise)
   return { across: level * Math.sin(downCurrent), along: level * Math.cos(downCurrent), up: Math.exp(logN) * Math.sin(rise) }
 }
@@ -92,7 +92,7 @@ const profileOf = ({ surfaceCurrentMperS, depthM, profileExponent }: ShoreLineIn
 const chordOf = ({ spanM, depthM, tipHeightM }: ShoreLineInput) => Math.hypot(spanM, depthM + tipHeightM)
 
 type LineShot = { missed: [number, number, number]; rodPullN: number; bowM: number }
-type ShootLine = (pull: Pull, care: SolverTolerance, onPoint?: (point: ShorePoint) => void) => LineShot
+type ShootLine = (pull: LineLoad, care: SolverTolerance, onPoint?: (point: ShorePoint) => void) => LineShot
 
 /** Follows the line that a pull at the sinker makes: how far its end misses the rod tip, over the straight way. */
 function shotOf(input: ShoreLineInput, rho: number): ShootLine {
@@ -192,7 +192,7 @@ const slopeX = (state: Float64Array) => state[3]! / Math.hypot(state[3]!, state[
  * Pulls to begin at, the likeliest first: the catenary of an even current, its load that of the stream's profile along the straight way, and none in the air;
  * the line’s weight takes it down.
  */
-function startsFor(input: ShoreLineInput, rho: number): Pull[] {
+function startsFor(input: ShoreLineInput, rho: number): LineLoad[] {
   const { depthM, tipHeightM, profileExponent: n, lineDiameterM: d, lineDensityKgperM3 } = input
   const x = sinhOverRoot(input.scope)
   const lineM = chordOf(input)
@@ -208,13 +208,13 @@ function startsFor(input: ShoreLineInput, rho: number): Pull[] {
   const way = Math.atan2(depthM + tipHeightM, input.spanM)
   const up = Math.cos(offWay) * Math.sin(way) - sagN / pullN
   const rise = Math.asin(Math.max(-0.5, up))
-  const about: Pull = [Math.log(pullN), Math.atan2(Math.sin(offWay), Math.cos(offWay) * Math.cos(way)), rise]
+  const about: LineLoad = [Math.log(pullN), Math.atan2(Math.sin(offWay), Math.cos(offWay) * Math.cos(way)), rise]
   // Where line hangs low or lies far off, that leads nowhere; the even catenary, in the plane of the straight way, may.
-  const even: Pull = [Math.log(loadN / (2 * x)), Math.atan(Math.sinh(x)), way]
-  return [about, even].flatMap(([logN, ...angles]) => STARTS.map((share): Pull => [logN + Math.log(share), ...angles]))
+  const even: LineLoad = [Math.log(loadN / (2 * x)), Math.atan(Math.sinh(x)), way]
+  return [about, even].flatMap(([logN, ...angles]) => STARTS.map((share): LineLoad => [logN + Math.log(share), ...angles]))
 }
 
-function solve(shoot: ShootLine, starts: readonly Pull[], slack: number): Solution<Pull, LineShot> {
+function solve(shoot: ShootLine, starts: readonly LineLoad[], slack: number): Solution<LineLoad, LineShot> {
   for (const start of starts) {
     const found = solveSystem(shoot, start, LONGEST, careFor(slack))
     if (found) return found

@@ -31,7 +31,7 @@ const careFor = (tolerance: number) => ({
   fine: { tolerance, close: 10 * tolerance, difference: Math.sqrt(tolerance) },
 })
 /** The longest step in the pull's logarithm and its angle. */
-const LONGEST: Pull = [1.5, 0.5]
+const LONGEST: LineLoad = [1.5, 0.5]
 
 /**
  * A sinker cast up-current from an anchored boat: on the bed at x = −uptideDistance, the line bowing to the surface at x = 0. Two
@@ -100,7 +100,7 @@ export function waterUptideHold(
  * The line is then a catenary that hangs the way the load points. Exact in a stream alone, where the tension is constant, and for
  * weight alone, where it grows with the slope.
  */
-function evenPull(input: UptideHoldInput, rho: number): Pull {
+function evenPull(input: UptideHoldInput, rho: number): LineLoad {
   const { lineDiameterM: d, depthM, uptideDistanceM, lineOutM } = input
   const meanSquare = input.surfaceCurrentMperS ** 2 / (1 + 2 * input.profileExponent)
   const q = 0.5 * rho * NORMAL_COEFFICIENT * d * meanSquare
@@ -119,9 +119,9 @@ function evenPull(input: UptideHoldInput, rho: number): Pull {
   return [Math.log(pullN), Math.atan2(towards(1), towards(0))]
 }
 
-type Pull = readonly [logN: number, angle: number]
+type LineLoad = readonly [logN: number, angle: number]
 type LineShot = Residual & { sinker: LinePoint }
-type ShootLine = (pull: Pull, care: SolverTolerance, watch?: (point: LinePoint) => void) => LineShot
+type ShootLine = (pull: LineLoad, care: SolverTolerance, watch?: (point: LinePoint) => void) => LineShot
 
 /** Pulls, over that of an even load, and angles, over the chord's, about the first start. */
 const STARTS_LOG = [0, -0.7, 0.7, -1.6, 1.6, 2.5]
@@ -131,11 +131,11 @@ const MAX_STARTS = 8
 /** From the closest of a fan of starts. @throws CoreError 'no-convergence' */
 function fromAround(
   shoot: ShootLine,
-  even: Pull,
+  even: LineLoad,
   chordAngle: number,
   care: ReturnType<typeof careFor>,
-): Solution<Pull, LineShot> {
-  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): Pull => [even[0] + log, share * chordAngle]))
+): Solution<LineLoad, LineShot> {
+  const starts = STARTS_LOG.flatMap((log) => STARTS_ANGLE.map((share): LineLoad => [even[0] + log, share * chordAngle]))
   const sized = starts.map((start) => ({ start, size: Math.hypot(...shoot(start, care.rough).missed) }))
   const byMiss = sized.toSorted((a, b) => a.size - b.size)
   for (const { start } of byMiss.slice(0, MAX_STARTS)) {

@@ -16,7 +16,7 @@ import { useShow } from '../../../settings/preferences.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 
 /** What leads are asked of; `baits` and `rig` stay the same while the wind is dragged. */
-export type Asked = {
+export type KiteSetup = {
   moving: KiteWay
   /** Those that have an answer: asking for each place of one that has none takes long. */
   baits: KiteBait[]
@@ -24,7 +24,7 @@ export type Asked = {
 }
 
 /** Lead of the farthest bait against slack, in the wind and in gusts. */
-export function SlackChart({ rig, moving, baits }: Asked) {
+export function SlackChart({ rig, moving, baits }: KiteSetup) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()
@@ -69,7 +69,7 @@ export function SlackChart({ rig, moving, baits }: Asked) {
 }
 
 /** Lead of every bait by the wind as it is felt; upright: the given wind, and its gusts. */
-export function WindChart({ rig, moving, baits }: Asked) {
+export function WindChart({ rig, moving, baits }: KiteSetup) {
   const { ref, width } = useWidth<HTMLDivElement>()
   const axis = useAxis()
   const show = useShow()

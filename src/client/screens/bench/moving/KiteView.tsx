@@ -34,7 +34,7 @@ import { ScrollAcross } from '../../../ui/ScrollAcross.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
 import { percent } from '../../../words/percent.ts'
-import { type Asked, SlackChart, WindChart } from './KiteCharts.tsx'
+import { type KiteSetup, SlackChart, WindChart } from './KiteCharts.tsx'
 import { BaitFields, SlackField } from './KiteFields.tsx'
 import { Beside } from './MovingFields.tsx'
 
@@ -170,7 +170,7 @@ function Drawing({ setup, flown }: { setup: Setup; flown: FlownBait[] }) {
   )
 }
 
-type LeadProps = { asked: Asked; flown: FlownBait[]; sinkersKg: readonly number[] }
+type LeadProps = { asked: KiteSetup; flown: FlownBait[]; sinkersKg: readonly number[] }
 
 /** What each bait wants and carries, side by side, and what a heavier main line would want. */
 function LeadTable({ asked: { moving, baits, rig }, flown, sinkersKg }: LeadProps) {
