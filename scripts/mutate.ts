@@ -1,25 +1,54 @@
-// npm run mutate [room …]: changes the core in small wrong ways and says how many of them the room’s own tests and the pinned
-// tables notice, room by room.
-import { readdirSync } from 'node:fs'
+// npm run mutate [lines] [room …]: changes the code in small wrong ways and says how many of them the room’s own tests and the
+// pinned tables notice, room by room. With a number, only so many lines of each room are changed: the same ones every time.
+import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Stryker } from '@stryker-mutator/core'
+import { seeded } from '../src/core/math/seeded.ts'
 import { Problem, runMain } from './lib/problem.ts'
 import { ROOT } from './lib/project.ts'
 
-const ROOMS = readdirSync(join(ROOT, 'src', 'core'), { withFileTypes: true }).flatMap((entry) =>
+const IN_CORE = readdirSync(join(ROOT, 'src', 'core'), { withFileTypes: true }).flatMap((entry) =>
   entry.isDirectory() ? [entry.name] : [],
 )
+const FOLDERS = new Map([
+  ...IN_CORE.map((room): [string, string] => [room, `src/core/${room}`]),
+  ...['client', 'files', 'server'].map((room): [string, string] => [room, `src/${room}`]),
+])
+
+const filesOf = (folder: string) =>
+  readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' })
+    .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
+    .map((name) => join(folder, name))
+    .sort()
+
+/** So many lines with code in them, spread over a room, each as the range that a mutant may lie in. */
+function sampleOf(files: readonly string[], count: number): string[] {
+  const lines = files.flatMap((file) =>
+    readFileSync(join(ROOT, file), 'utf8')
+      .split('\n')
+      .flatMap((text, i) =>
+        /[-+*/<>=!?(&|]/.test(text) && !/^\s*(\/?\*|\/\/|import )/.test(text) ? [`${file}:${i + 1}-${i + 1}`] : [],
+      ),
+  )
+  const random = seeded(1)
+  return Array.from({ length: Math.min(count, lines.length) }, () => lines.splice(Math.floor(random() * lines.length), 1)[0]!)
+}
 
 await runMain(async () => {
-  const wanted = process.argv.slice(2)
+  const [first = '', ...others] = process.argv.slice(2)
+  const count = /^\d+$/.test(first) ? Number(first) : undefined
+  const wanted = [first, ...others].filter((room) => room !== '' && !/^\d+$/.test(room))
   for (const room of wanted)
-    if (!ROOMS.includes(room)) throw new Problem(`There is no room “${room}” in src/core; there are ${ROOMS.join(', ')}.`)
-  const rooms = wanted.length > 0 ? wanted : ROOMS
-  process.env.ROOMS = rooms.join(',')
+    if (!FOLDERS.has(room)) throw new Problem(`There is no room “${room}”; there are ${[...FOLDERS.keys()].join(', ')}.`)
+  const rooms = wanted.length > 0 ? wanted : [...FOLDERS.keys()]
+  process.env.ROOMS = rooms.map((room) => FOLDERS.get(room)).join(',')
   const results = await new Stryker({
-    mutate: rooms.flatMap((room) => [`src/core/${room}/**/*.ts`, `!src/core/${room}/**/*.test.ts`]),
+    mutate: rooms.flatMap((room) => {
+      const files = filesOf(FOLDERS.get(room)!)
+      return count === undefined ? files : sampleOf(files, count)
+    }),
     testRunner: 'vitest',
-    vitest: { configFile: 'vitest.core.config.ts' },
+    vitest: { configFile: 'vitest.mutate.config.ts' },
     coverageAnalysis: 'perTest',
     concurrency: 2,
     tempDirName: '.data/mutants',
@@ -31,12 +60,12 @@ await runMain(async () => {
   const tally = new Map<string, { killed: number; of: number; survivors: string[] }>()
   for (const { fileName, status, location, mutatorName, replacement } of results) {
     if (status === 'Ignored' || status === 'CompileError' || status === 'RuntimeError') continue
-    const room = fileName.split('/core/')[1]?.split('/')[0] ?? ''
+    const file = fileName.slice(fileName.lastIndexOf('src/'))
+    const room = file.split('/')[file.startsWith('src/core/') ? 2 : 1]!
     const row = tally.get(room) ?? { killed: 0, of: 0, survivors: [] }
     row.of += 1
     if (status === 'Killed' || status === 'Timeout') row.killed += 1
-    else
-      row.survivors.push(`${fileName.slice(fileName.indexOf('src/core'))}:${location.start.line} ${mutatorName}: ${replacement}`)
+    else row.survivors.push(`${file}:${location.start.line} ${mutatorName}: ${replacement}`)
     tally.set(room, row)
   }
   for (const { survivors } of tally.values()) for (const each of survivors) console.log(each)

@@ -104,10 +104,14 @@ export async function ceilingLb(page: Page): Promise<number> {
   return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }
 
-/** @param within a part of the page, if the rest of it was checked before. */
-export async function seriousFaults(page: Page, within?: string): Promise<string[]> {
+/**
+ * @param within a part of the page, if the rest of it was checked before.
+ * @param isContrastKnown the same colours were checked before: over half of the time.
+ */
+export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
   // There are no frames to look into and nothing reads what passed: a third of the time.
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
+  const rules = { 'color-contrast': { enabled: !isContrastKnown } }
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], rules })
   const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
   return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)

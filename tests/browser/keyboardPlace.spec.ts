@@ -69,6 +69,7 @@ test('“?” opens the help of the screen, not while something is typed', async
   await page.getByLabel('Search traces').press('?')
   await expect(page.getByLabel('Search traces')).toHaveValue('?')
   await expect(help).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Help' })).toBeVisible()
   await page.getByRole('heading', { level: 1 }).click()
   await page.keyboard.press('?')
   await expect(help).toContainText('Each card is a trace')

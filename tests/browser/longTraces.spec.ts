@@ -70,6 +70,7 @@ test('two hundred parts are shown and edited nearly as quickly as ten', async ({
     `shown after ${ofShort.map(Math.round)} and ${ofLong.map(Math.round)} ms; longest tasks ${tasks.map(Math.round)} ms`,
   )
   // On 2026-11-30, alone on the machine: 1.2 and under 0.08. Where remedies were tried as they were drawn: 0.14.
-  expect(middle(ofLong) / middle(ofShort)).toBeLessThan(2)
+  // The quickest of each: other work on the machine only ever adds time.
+  expect(Math.min(...ofLong) / Math.min(...ofShort)).toBeLessThan(2)
   expect(middle(tasks) / middle(ofLong)).toBeLessThan(0.1)
 })
