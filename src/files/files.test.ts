@@ -7,7 +7,6 @@ import { braidOutfit } from '../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../tests/fixtures/setups.ts'
 import { MARK, tideOfDay } from '../../tests/fixtures/tides.ts'
 import { defaultConditions } from '../core/documents/conditions.ts'
-import type { Mark } from '../core/documents/mark.ts'
 import { skyThrough } from '../core/physics/sky/sky.ts'
 import { dayEvents } from '../core/plan/dayEvents.ts'
 import { planDay } from '../core/plan/planDay.ts'
@@ -128,7 +127,7 @@ describe('GPX', () => {
 
   test('a mark that the version before wrote comes back whole, in today’s format', () => {
     const before = { ...MARK, formatVersion: undefined, holds: [] }
-    const text = writeGpx([before as unknown as Mark])
+    const text = writeGpx([before as unknown as typeof MARK])
     const read = readGpx(text)
     expect(read.ok && read.value[0]!.mark).toEqual(MARK)
   })

@@ -93,8 +93,11 @@ function characterOf(code: number, entity: string): string {
   return (code < 32 && ![9, 10, 13].includes(code)) || isSurrogate || code > 0x10ffff ? entity : String.fromCodePoint(code)
 }
 
+export type PlacedMark = Mark & { latitudeDeg: number; longitudeDeg: number }
+export const isPlaced = (mark: Mark): mark is PlacedMark => mark.latitudeDeg !== undefined && mark.longitudeDeg !== undefined
+
 /** Marks as GPX: any reader has their names, places and notes, and this application the whole of them. */
-export function writeGpx(marks: readonly Mark[]): string {
+export function writeGpx(marks: readonly PlacedMark[]): string {
   const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true })
   return builder.build({
     '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },

@@ -1,7 +1,6 @@
-import { TZDateMini } from '@date-fns/tz'
 import { MAX_TABLE_ROWS, type Mark } from '../core/documents/mark.ts'
 import { turnsOfTable } from '../core/physics/tide/heightTable.ts'
-import { localDay } from '../core/time/localDay.ts'
+import { instantAt } from '../core/time/localDay.ts'
 import { cellNumber, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
 
 type Row = NonNullable<Mark['heights']>[number]
@@ -36,14 +35,9 @@ export function readHeightCsv(text: string, timeZone: string): ReadFile<Row[]> {
 }
 
 function instantOf(date: string, time: string, timeZone: string): { timeMs: number; fault?: string } {
-  const [, hour, minute] = /^(\d{1,2}):(\d{2})$/.exec(time)?.map(Number) ?? []
-  if (hour === undefined || minute === undefined || hour > 23 || minute > 59)
-    return { timeMs: Number.NaN, fault: `“${time}” is not a time, such as 06:40` }
   try {
-    localDay(date, timeZone)
+    return { timeMs: instantAt(date, time, timeZone) }
   } catch (error) {
     return { timeMs: Number.NaN, fault: (error as Error).message }
   }
-  const [year = 0, month = 1, day = 1] = date.split('-').map(Number)
-  return { timeMs: new TZDateMini(year, month - 1, day, hour, minute, timeZone).getTime() }
 }

@@ -119,7 +119,7 @@ function contentChecks(documents: DocumentRepository, tides: TideService): Conte
         throw missing('unknown-outfit', 'The outfit of this trace does not exist.', 'outfitId', 'does not exist')
     },
     marks: async (_crewId, { portId }) => {
-      if (!(await tides.ports()).some(({ id }) => id === portId))
+      if (portId !== undefined && !(await tides.ports()).some(({ id }) => id === portId))
         throw missing('unknown-port', 'The port of this mark does not exist.', 'portId', 'does not exist')
     },
     settings: async (crewId, { ruleSetId }) => {

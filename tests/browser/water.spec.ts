@@ -240,6 +240,8 @@ test('a new mark: bad input is told at its field and nothing is stored; put righ
   await page.getByLabel('depth', { exact: true }).fill('31 m')
   await page.getByLabel('latitude').fill('58 39.9 N')
   await page.getByLabel('longitude').fill('9 20.1 W')
+  await page.getByLabel('high water from').selectOption('a port of the tide service')
+  await page.getByLabel('known from').selectOption('a table by the hour')
   const choose = (text: string) =>
     page.getByLabel('from a file').setInputFiles({ name: 'stream.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
   await choose('hour,spring_kn,neap_kn,direction_deg\n-6,1,0.5,40\n0,fast,0.5,40\n3,1,0.5,400')
@@ -259,6 +261,57 @@ test('a new mark: bad input is told at its field and nothing is stored; put righ
   const item = page.getByRole('listitem').filter({ hasText: 'Gurnard hole' })
   await item.getByRole('link', { name: 'Tide plan' }).click()
   await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
+})
+
+test('an own mark in a minute: the tides of a day typed give the plan of the same tides by a file; what is assumed is said', async ({
+  page,
+  app,
+}) => {
+  const plan = async (name: string) => {
+    const { id } = await markNamed(page, app.url, name)
+    await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+    return page.getByRole('list', { name: 'Sinker changes' }).textContent()
+  }
+  const begin = async (name: string) => {
+    await page.goto(`${app.url}/water/marks/new`)
+    await page.getByLabel('name', { exact: true }).fill(name)
+    await page.getByLabel('kind').selectOption('boat')
+    await page.getByLabel('depth', { exact: true }).fill('20 m')
+    await page.getByLabel('strongest').selectOption('hard to hold')
+  }
+  const save = async (name: string) => {
+    await page.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(page.getByRole('link', { name, exact: true })).toBeVisible()
+  }
+  await begin('no tide')
+  await save('no tide')
+  const steady = await plan('no tide')
+  await expect(page.getByText('The tide is unknown: the current counts as its strongest at every hour.')).toBeVisible()
+  await expect(page.getByText('The current is what you said it feels like, up to 1.7 kn.')).toBeVisible()
+
+  await begin('typed')
+  await page.getByLabel('high water from').selectOption('typed from a tide table')
+  await page.getByLabel('day', { exact: true }).fill('2026-11-24')
+  await page.getByLabel('first time').click()
+  for (const text of ['0512', '4.6', '1120', '0.9', '1735', '4.4', '2348']) {
+    await page.keyboard.type(text)
+    await page.keyboard.press('Enter')
+  }
+  await page.keyboard.type('1.1')
+  await expect(page.getByText('1 day typed.')).toBeVisible()
+  await save('typed')
+  const typed = await plan('typed')
+  expect(typed).not.toBe(steady)
+  await page.getByRole('button', { name: 'the day after' }).click()
+  await expect(page.getByRole('link', { name: 'Type them in' })).toBeVisible()
+
+  await begin('by file')
+  await page.getByLabel('high water from').selectOption('a tide table as a CSV file')
+  const table = 'date,time,height_m\n2026-11-24,05:12,4.6\n2026-11-24,11:20,0.9\n2026-11-24,17:35,4.4\n2026-11-24,23:48,1.1'
+  await page.getByLabel('tide table').setInputFiles({ name: 'tides.csv', mimeType: 'text/csv', buffer: Buffer.from(table) })
+  await expect(page.getByText('4 rows imported')).toBeVisible()
+  await save('by file')
+  expect(await plan('by file')).toBe(typed)
 })
 
 test('marks from a file: 10,000 places are refused, a few are shown first, exported ones come back', async ({ page, app }) => {

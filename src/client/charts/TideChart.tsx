@@ -45,6 +45,9 @@ export function TideChart(props: Props) {
     heightTicksM,
     rateTicksMperS,
   } = layOutTideChart(heights, stream, options, length.factor, speed.factor)
+  const isTideKnown = heights.length > 0
+  const isSetKnown = stream.some(({ directionDeg }) => directionDeg !== null)
+  const tideTicksM = isTideKnown ? heightTicksM : []
   const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
   const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
   const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clock(timeMs), everyHours))
@@ -77,14 +80,14 @@ export function TideChart(props: Props) {
           side="left"
           at={TIDE_PAD.left}
           rulesTo={right}
-          ticks={heightTicksM.map((m) => ({ at: heightY(m), text: Number((m / length.factor).toFixed(1)) }))}
+          ticks={tideTicksM.map((m) => ({ at: heightY(m), text: Number((m / length.factor).toFixed(1)) }))}
         />
         <Axis
           side="right"
           at={right}
           ticks={rateTicksMperS.map((rate) => ({ at: rateY(rate), text: Number((rate / speed.factor).toFixed(1)) }))}
         />
-        <text x={2} y={12}>{`tide, ${length.unit}`}</text>
+        {isTideKnown && <text x={2} y={12}>{`tide, ${length.unit}`}</text>}
         <text x={width - 2} y={12} textAnchor="end">{`current, ${speed.unit}`}</text>
         <Axis
           side="bottom"
@@ -92,16 +95,21 @@ export function TideChart(props: Props) {
           marks
           ticks={hours.map(({ timeMs }) => ({ at: xOf(timeMs), text: clock(timeMs).slice(0, 2) }))}
         />
-        <text x={2} y={bottom + 36}>
-          flows
-        </text>
-        <text x={2} y={bottom + 56}>
-          wind{' '}
-        </text>
+        {isSetKnown && (
+          <text x={2} y={bottom + 36}>
+            flows
+          </text>
+        )}
+        {winds.length > 0 && (
+          <text x={2} y={bottom + 56}>
+            wind
+          </text>
+        )}
       </g>
-      {hours.map(({ timeMs, directionDeg, rateMperS }) => (
-        <Arrow key={timeMs} x={xOf(timeMs)} y={bottom + 32} towardsDeg={directionDeg} strong={rateMperS > 0.25} />
-      ))}
+      {isSetKnown &&
+        hours.map(({ timeMs, directionDeg, rateMperS }) => (
+          <Arrow key={timeMs} x={xOf(timeMs)} y={bottom + 32} towardsDeg={directionDeg} strong={rateMperS > 0.25} />
+        ))}
       {winds
         .filter(({ timeMs }) => hours.some((hour) => hour.timeMs === timeMs))
         .map(({ timeMs, fromDeg, speedMperS, overTide }) => (

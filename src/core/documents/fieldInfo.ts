@@ -168,11 +168,13 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   woundOn: is('wound on', 'words', 'unknown'),
   doubled: is('doubled line at the join', 'words', 'none'),
   // of a mark
-  latitudeDeg: is('latitude', 'degrees'),
-  longitudeDeg: is('longitude', 'degrees'),
+  markKind: is('kind of mark', 'words', 'unknown'),
+  latitudeDeg: is('latitude', 'degrees', 'unknown'),
+  longitudeDeg: is('longitude', 'degrees', 'unknown'),
   timeZone: is('time zone'),
-  portId: is('port'),
+  portId: is('port', 'words', 'none'),
   highWaterAfterMin: is('high water after the port, minutes', 'number'),
+  streamFrom: is('current from'),
   stream: is('current table'),
   heights: is('tide table', 'words', 'none'),
   // of a rule set

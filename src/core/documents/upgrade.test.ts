@@ -18,7 +18,7 @@ test('what is of today stays as it is; of a later version its number is told; wh
   expect(lifted('trace', today)).toEqual(today)
   for (const kind of KINDS) {
     expect(upgrade(kind, { formatVersion: 99 })).toEqual({ newerVersion: 99 })
-    expect(lifted(kind, {}).formatVersion, kind).toBe({ trace: 4, outfit: 5, conditions: 4, mark: 2, ruleSet: 2, gear: 4 }[kind])
+    expect(lifted(kind, {}).formatVersion, kind).toBe({ trace: 4, outfit: 5, conditions: 4, mark: 3, ruleSet: 2, gear: 4 }[kind])
     for (const odd of [null, 7, 'trace', [], { formatVersion: 0 }, { formatVersion: 1.5 }, { formatVersion: '1' }])
       expect(upgrade(kind, odd)).toEqual({ value: odd })
   }
@@ -63,6 +63,6 @@ test('an outfit’s join, a mark’s holds and a rule set’s being in force are
   const made = lifted('outfit', { ...outfit, formatVersion: 1 })
   expect(made.wound.at(-1).joint).toEqual({ connection: 'fg', own: { efficiency: 0.8 } })
   expect(outfitSchema.safeParse(made).success).toBe(true)
-  expect(lifted('mark', { name: 'a', holds: [] })).toEqual({ name: 'a', formatVersion: 2 })
+  expect(lifted('mark', { name: 'a', holds: [] })).toEqual({ name: 'a', formatVersion: 3 })
   expect(lifted('ruleSet', { name: 'a', inForce: true })).toEqual({ name: 'a', formatVersion: 2 })
 })

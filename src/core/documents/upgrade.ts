@@ -15,7 +15,8 @@ const STEPS = {
   outfit: [outfitToV2, (old) => old, (old) => old, (old) => old],
   // The spread of lines; how the rod is held, and how the line moves.
   conditions: [(old) => old, (old) => old, (old) => old],
-  mark: [markToV2],
+  // A mark may do without a position and a port, and says where its current comes from.
+  mark: [markToV2, (old) => old],
   ruleSet: [ruleSetToV2],
   gear: [(old) => old, (old) => old, (old) => old],
 } as const satisfies Record<string, readonly Step[]>

@@ -2,7 +2,7 @@
 export const TRACE_VERSION = 4
 export const OUTFIT_VERSION = 5
 export const CONDITIONS_VERSION = 4
-export const MARK_VERSION = 2
+export const MARK_VERSION = 3
 export const RULE_SET_VERSION = 2
 export const GEAR_VERSION = 4
 export const FISH_VERSION = 1

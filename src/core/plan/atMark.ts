@@ -2,6 +2,7 @@ import type { Mark } from '../documents/mark.ts'
 import type { Water } from '../documents/water.ts'
 import { type Stream, tideStream } from '../physics/tide/stream.ts'
 import { heightAtM, TIDE_HOURS, type TideSpan, tideHourAt } from '../physics/tide/tideSpan.ts'
+import { strongestOf } from './assumedStream.ts'
 
 /** Wind at an hour: its speed, and where it comes from, clockwise from north. */
 export type Wind = { timeMs: number; speedMperS: number; fromDeg: number }
@@ -31,11 +32,11 @@ const RAD = Math.PI / 180
 /**
  * Depth, stream, wind and the water to settle in at a mark at an instant. A boat adrift goes with the stream at the surface and with
  * a share of the wind.
- * @param tide of the mark itself, see `tideHere`.
+ * @param tide of the mark itself, see `tideAtMark`; undefined where it is unknown: the current is then the strongest at any hour.
  * @throws CoreError 'out-of-range' outside what is known of the tide.
  */
-export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeMs: number): AtMark {
-  const heightM = heightAtM(tide, timeMs)
+export function atMark(mark: Mark, tide: TideSpan | undefined, winds: readonly Wind[], timeMs: number): AtMark {
+  const heightM = tide ? heightAtM(tide, timeMs) : 0
   const stream = streamAt(mark, tide, timeMs)
   const wind = windAt(winds, timeMs)
   const depthM = Math.max(MIN_DEPTH_M, mark.depthM + heightM)
@@ -64,7 +65,14 @@ export function atMark(mark: Mark, tide: TideSpan, winds: readonly Wind[], timeM
  * Rate and set of the stream at a mark. Past the ends of its table, between six hours after one high water and six before the next,
  * the stream passes evenly from the one row to the other.
  */
-export function streamAt(mark: Pick<Mark, 'stream'>, tide: TideSpan, timeMs: number): Stream {
+export function streamAt(mark: Pick<Mark, 'stream' | 'streamFrom'>, tide: TideSpan | undefined, timeMs: number): Stream {
+  if (!tide) return { rateMperS: strongestOf(mark.stream), directionDeg: null }
+  const stream = streamInTide(mark, tide, timeMs)
+  // Which way an assumed current runs is unknown.
+  return mark.streamFrom === 'table' ? stream : { ...stream, directionDeg: null }
+}
+
+function streamInTide(mark: Pick<Mark, 'stream'>, tide: TideSpan, timeMs: number): Stream {
   const { hour, rangeM } = tideHourAt(tide, timeMs)
   const { neapRangeM, springRangeM } = tide
   const at = (hourFromHighWater: number) =>

@@ -14,15 +14,15 @@ export type DayEvent = { timeMs: number } & (
 
 /** High and low water, slack, sun and moon, and the changes of sinker between two instants, in order. */
 export function dayEvents(
-  { tide, slacks, sky, plan }: { tide: TideSpan; slacks: readonly StreamPoint[]; sky: Sky; plan: Plan },
+  { tide, slacks, sky, plan }: { tide: TideSpan | undefined; slacks: readonly StreamPoint[]; sky: Sky | undefined; plan: Plan },
   fromMs: number,
   toMs: number,
 ): DayEvent[] {
   const within = ({ timeMs }: { timeMs: number }) => timeMs >= fromMs && timeMs < toMs
   return [
-    ...tide.turns.filter(within).map(({ timeMs, kind, heightM }) => ({ timeMs, kind, heightM })),
+    ...(tide?.turns ?? []).filter(within).map(({ timeMs, kind, heightM }) => ({ timeMs, kind, heightM })),
     ...slacks.filter(within).map(({ timeMs, rateMperS }) => ({ timeMs, kind: 'slack' as const, rateMperS })),
-    ...sky.events.filter(within),
+    ...(sky?.events ?? []).filter(within),
     ...plan.changes.filter(within).map(({ timeMs, to }) => ({ timeMs, kind: 'change' as const, to })),
   ].toSorted((a, b) => a.timeMs - b.timeMs)
 }

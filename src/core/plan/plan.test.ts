@@ -67,6 +67,7 @@ describe('a mark at an instant', () => {
 
   test('past the ends of its table the stream passes from the last row to the first', () => {
     const mark = {
+      ...MARK,
       stream: MARK.stream.map((row) => ({
         ...row,
         directionDeg: 90,

@@ -14,7 +14,8 @@ export type PlanInput = {
   mark: Mark
   /** What was seen to hold and drag at the mark. */
   holds: readonly Hold[]
-  tide: TideSpan
+  /** Undefined where it is unknown. */
+  tide: TideSpan | undefined
   winds: readonly Wind[]
   fromMs: number
   toMs: number

@@ -6,7 +6,13 @@ import { streamAt } from './atMark.ts'
 export type StreamPoint = Stream & { timeMs: number }
 
 /** The stream at a mark at even steps, both ends included. */
-export function streamThrough(mark: Mark, tide: TideSpan, fromMs: number, toMs: number, stepS: number): StreamPoint[] {
+export function streamThrough(
+  mark: Mark,
+  tide: TideSpan | undefined,
+  fromMs: number,
+  toMs: number,
+  stepS: number,
+): StreamPoint[] {
   const count = Math.floor((toMs - fromMs) / (stepS * 1_000))
   return Array.from({ length: count + 1 }, (_, i) => {
     const timeMs = fromMs + i * stepS * 1_000

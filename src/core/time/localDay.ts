@@ -20,6 +20,19 @@ export function localDay(date: string, timeZone: string): LocalDay {
   return { date, timeZone, startMs: start.getTime(), endMs: new TZDateMini(year, month - 1, day + 1, timeZone).getTime() }
 }
 
+/**
+ * The instant of a clock time, as `06:40` or `0640`, on a day of a zone.
+ * @throws CoreError 'out-of-range' for what is no time or no day.
+ */
+export function instantAt(date: string, clock: string, timeZone: string): number {
+  const [, hour, minute] = /^(\d{1,2})[:.]?(\d{2})$/.exec(clock.trim())?.map(Number) ?? []
+  if (hour === undefined || minute === undefined || hour > 23 || minute > 59)
+    throw new CoreError('out-of-range', `“${clock}” is not a time, such as 06:40`, { value: clock })
+  localDay(date, timeZone)
+  const [year = 0, month = 1, day = 1] = date.split('-').map(Number)
+  return new TZDateMini(year, month - 1, day, hour, minute, timeZone).getTime()
+}
+
 /** The day of a zone that an instant falls on. */
 export function dateIn(timeZone: string, timeMs: number): string {
   const at = new TZDateMini(timeMs, timeZone)

@@ -39,7 +39,11 @@ export function WaterFields({ bench }: { bench: Bench }) {
         />
       </Field>
       {marks.length > 0 && (
-        <Field label="mark" htmlFor="water-mark" hint="sets depth and the strongest current">
+        <Field
+          label="mark"
+          htmlFor="water-mark"
+          hint={mark && mark.content.streamFrom !== 'table' ? 'its current is assumed' : 'sets depth and the strongest current'}
+        >
           <Select
             id="water-mark"
             value={marks.some(({ id }) => id === markId) ? markId : ''}

@@ -1,7 +1,6 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import type { Waypoint } from '../../../files/gpx.ts'
 import { createDocument, marksQuery } from '../../api/documents.ts'
-import { portsQuery } from '../../api/tides.ts'
 import { useStableIds } from '../../api/useStableIds.ts'
 import { ImportFile } from '../../documents/ImportFile.tsx'
 import { newMark } from './newMark.ts'
@@ -11,15 +10,12 @@ const NOTHING_ELSE = {}
 /** Takes in the places of a GPX file: shown first, and stored only when it is said so. */
 export function ImportMarks() {
   const client = useQueryClient()
-  const ports = useQuery(portsQuery)
   const idFor = useStableIds<Waypoint>()
   const importRows = async (points: readonly Waypoint[]) => {
-    const [port] = ports.data ?? []
-    if (!port) throw new Error('There is no port for the tide of these marks.')
     const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone
     for (const point of points) {
       const { mark, ...place } = point
-      await createDocument('marks', mark ?? newMark(port.id, timeZone, place), idFor(point))
+      await createDocument('marks', mark ?? newMark(timeZone, place), idFor(point))
     }
   }
   return (
@@ -41,7 +37,7 @@ export function ImportMarks() {
           </p>
           {places.some(({ mark }) => !mark) && (
             <p className="text-sm text-quiet">
-              New marks start at 10 m on sand, at anchor, with the tide of {ports.data?.[0]?.name}. Check each one.
+              New marks start at 10 m on sand, without a tide, with an assumed current. Complete each one.
             </p>
           )}
         </>
@@ -49,7 +45,6 @@ export function ImportMarks() {
       take={importRows}
       takenWords={(count) => `${count === 1 ? '1 mark' : `${count} marks`} imported.`}
       onSettled={() => client.invalidateQueries({ queryKey: marksQuery.queryKey })}
-      ready={(ports.data?.length ?? 0) > 0}
     />
   )
 }

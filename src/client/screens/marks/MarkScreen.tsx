@@ -11,16 +11,15 @@ export default function MarkScreen() {
   const { id } = useParams()
   const marks = useQuery(marksQuery)
   const ports = useQuery(portsQuery)
-  const failed = [marks, ports].find(({ error, data }) => error && !data)
-  if (failed?.error) return <Failed what="The mark" error={failed.error} onRetry={() => failed.refetch()} />
-  const [port] = ports.data ?? []
-  if (!marks.data || !ports.data || !port) return <Loading what="the mark" />
+  if (marks.error && !marks.data) return <Failed what="The mark" error={marks.error} onRetry={() => marks.refetch()} />
+  // Without the tide service a tide can still be typed.
+  if (!marks.data || ports.isPending) return <Loading what="the mark" />
   if (id === 'new') {
     const timeZone = marks.data[0]?.content.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-    return <MarkForm key="new" saved={undefined} blank={newMark(port.id, timeZone, { name: '' })} ports={ports.data} />
+    return <MarkForm key="new" saved={undefined} blank={newMark(timeZone, { name: '' })} ports={ports.data ?? []} />
   }
   const saved = marks.data.find((mark) => mark.id === id)
   if (!saved)
     return <Failed what="The mark" error={new Error('This mark was deleted or never existed. Look in the trash of the marks.')} />
-  return <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data} />
+  return <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data ?? []} />
 }

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { Download, Plus } from 'lucide-react'
 import { Link } from 'react-router'
+import { toast } from 'sonner'
 import type { Mark } from '../../../core/documents/mark.ts'
+import { strongestOf } from '../../../core/plan/assumedStream.ts'
 import { formatPosition } from '../../../core/units/parsePosition.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { portsQuery } from '../../api/tides.ts'
@@ -27,7 +29,11 @@ export default function MarksScreen() {
         actions={(marks) => (
           <>
             <ImportMarks />
-            <Button tone="quiet" disabled={marks.length === 0} onClick={() => exportAll(marks.map(({ content }) => content))}>
+            <Button
+              tone="quiet"
+              disabled={marks.length === 0}
+              onClick={() => void exportAll(marks.map(({ content }) => content))}
+            >
               <Download className="size-4" aria-hidden="true" /> Export as GPX
             </Button>
             <Link to="/water/marks/new" className={buttonClass('strong')}>
@@ -51,9 +57,13 @@ export default function MarksScreen() {
   )
 }
 
+/** A file of places has room for marks with a position only. */
 async function exportAll(marks: readonly Mark[]) {
-  const { writeGpx } = await import('../../../files/gpx.ts')
-  download('marks.gpx', 'application/gpx+xml', writeGpx(marks))
+  const { isPlaced, writeGpx } = await import('../../../files/gpx.ts')
+  const placed = marks.filter(isPlaced)
+  const left = marks.length - placed.length
+  if (left > 0) toast(`${left === 1 ? '1 mark' : `${left} marks`} without a position cannot be in a GPX file.`)
+  if (placed.length > 0) download('marks.gpx', 'application/gpx+xml', writeGpx(placed))
 }
 
 type RowProps = { saved: SavedMark; isTrash: boolean; actions: DocumentActions<'marks'> }
@@ -63,6 +73,10 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
   const catalogue = useCatalogue()
   const ports = useQuery(portsQuery)
   const { id, content } = saved
+  const tideWords = ({ portId, heights }: Mark) => {
+    if (portId !== undefined) return ports.data?.find(({ id: port }) => port === portId)?.name ?? portId
+    return heights?.length ? 'own tide table' : 'tide unknown'
+  }
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">
       <div className="min-w-0 grow basis-60">
@@ -74,15 +88,17 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
           </Link>
         )}
         <p className="text-sm text-quiet">
-          {formatPosition('latitude', content.latitudeDeg)}, {formatPosition('longitude', content.longitudeDeg)}
+          {content.latitudeDeg === undefined || content.longitudeDeg === undefined
+            ? 'no position'
+            : `${formatPosition('latitude', content.latitudeDeg)}, ${formatPosition('longitude', content.longitudeDeg)}`}
         </p>
       </div>
       <p className="grow basis-60 text-sm">
-        {show.entered('length', content.depthM)} at chart datum, {catalogue.beds[content.bed].name},{' '}
+        {show.entered('length', content.depthM)} deep, {catalogue.beds[content.bed].name},{' '}
         {catalogue.methods[content.method].name}
         <span className="block text-quiet">
-          {ports.data?.find(({ id: port }) => port === content.portId)?.name ?? content.portId}; springs up to{' '}
-          {show.computed('speed', Math.max(...content.stream.map(({ springMperS }) => springMperS)))}
+          {tideWords(content)}; {content.streamFrom === 'table' ? 'springs up to' : 'assumed current up to'}{' '}
+          {show.computed('speed', strongestOf(content.stream))}
         </span>
       </p>
       {!isTrash && (

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react'
 import type { Mark } from '../../../core/documents/mark.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import { usePreferences } from '../../settings/preferences.tsx'
-import { Button, Sheet } from '../../ui/controls.tsx'
+import { Button } from '../../ui/controls.tsx'
 import { download, fileName } from '../../ui/download.ts'
 import { type ReadText, useDraftText } from '../../ui/useDraftText.ts'
 import { ChooseTable } from './ChooseTable.tsx'
@@ -31,7 +31,7 @@ export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: s
     download(fileName(`${name} stream`, 'csv'), 'text/csv', writeStreamCsv(stream))
   }
   return (
-    <Sheet title="Current">
+    <>
       <table className="w-full text-sm">
         <thead className="text-quiet">
           <tr>
@@ -79,7 +79,7 @@ export function StreamTable({ stream, name, onChange }: { stream: Row[]; name: s
           <Download className="size-4" aria-hidden="true" /> Current table as CSV
         </Button>
       </div>
-    </Sheet>
+    </>
   )
 }
 

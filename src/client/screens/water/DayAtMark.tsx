@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useDeferredValue, useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import type { Mark } from '../../../core/documents/mark.ts'
 import { activeHolds } from '../../../core/learning/markLessons.ts'
 import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/plan/owned.ts'
@@ -14,8 +16,9 @@ import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
-import { Failed, Loading } from '../../ui/states.tsx'
+import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
+import { assumedWords } from '../../words/assumedWords.ts'
 import { AtTime } from './AtTime.tsx'
 import { DayFacts } from './DayFacts.tsx'
 import { ExportPlan } from './ExportPlan.tsx'
@@ -38,7 +41,17 @@ type Props = {
 /** One day at one mark. */
 export function DayAtMark(props: Props) {
   const { mark, localDay } = props
-  const { day, error, retry, windError } = useDay(mark.content, localDay)
+  const { day, isUntyped, error, retry, windError } = useDay(mark.content, localDay)
+  if (isUntyped)
+    return (
+      <Empty title="No tides for this day">
+        The tide table of {mark.content.name} has no high and low water on {localDay.date}.{' '}
+        <Link to={`/water/marks/${mark.id}`} className="underline">
+          Type them in
+        </Link>
+        .
+      </Empty>
+    )
   if (error && !day) return <Failed what="The tide" error={error} onRetry={() => retry()} />
   if (!day) return <Loading what="the tide" />
   return <KnownDay {...props} day={day} windFailed={windError !== null} />
@@ -81,6 +94,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
   const { catalogue } = setup
   return (
     <>
+      <AssumedNote mark={content} />
       <Sheet>
         <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-6">
           <DayFacts day={day} localDay={localDay} clock={clock} />
@@ -125,6 +139,17 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
         <AtTime mark={mark} holds={holds} day={day} setup={setup} plan={plan} owned={box} atMs={laterMs} clock={clock} />
       </div>
     </>
+  )
+}
+
+/** What of a mark is assumed, on screen and in print. */
+function AssumedNote({ mark }: { mark: Mark }) {
+  const words = assumedWords(mark, useShow())
+  if (words.length === 0) return null
+  return (
+    <p className="rounded-lg border border-watch bg-sheet px-3 py-2 text-sm">
+      <strong className="text-watch">Assumed.</strong> {words.join(' ')}
+    </p>
   )
 }
 
@@ -183,7 +208,9 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
   const lengthUnit = units.length === 'ft' || units.length === 'in' ? 'ft' : 'm'
   const speedUnit = units.speed as keyof typeof QUANTITIES.speed.units
   const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
-  const highs = day.tide.turns.filter(({ timeMs, kind }) => kind === 'high' && timeMs >= startMs && timeMs < endMs)
+  const turns = day.tide?.turns ?? []
+  const highs = turns.filter(({ timeMs, kind }) => kind === 'high' && timeMs >= startMs && timeMs < endMs)
+  const highWater = day.tide ? `High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}` : 'Tide unknown'
   return (
     <div ref={ref} style={{ minHeight: 280 }}>
       {width > 0 && (
@@ -192,12 +219,12 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
             fromMs={startMs}
             toMs={endMs}
             heights={day.heights}
-            turns={day.tide.turns}
+            turns={turns}
             stream={day.stream}
             slacks={day.slacks}
             winds={day.winds}
-            night={day.sky.night}
-            dark={day.sky.dark}
+            night={day.sky?.night ?? []}
+            dark={day.sky?.dark ?? []}
             changes={changes}
             atMs={atMs}
             width={width}
@@ -205,7 +232,7 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
             speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
             clock={clock}
             onScrub={onScrub}
-            summary={`Tide and current at ${place} through ${date}. High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
+            summary={`Tide and current at ${place} through ${date}. ${highWater}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
           />
           <div
             className="no-print flex items-center"
@@ -226,7 +253,7 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
           <p className="no-print flex flex-wrap gap-x-4 text-sm text-quiet" style={{ paddingLeft: TIDE_PAD.left }}>
             <span>▼ change of sinker</span>
             <span>○ slack</span>
-            <span>shaded: night, deeper where no moon is up</span>
+            {day.sky && <span>shaded: night, deeper where no moon is up</span>}
           </p>
         </>
       )}

@@ -1,7 +1,8 @@
-import { phaseName, type Span } from '../../../core/physics/sky/sky.ts'
-import { springsAndNeaps, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
+import { phaseName, type Sky, type Span } from '../../../core/physics/sky/sky.ts'
+import { springsAndNeaps, type TideSpan, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 import { percent } from '../../words/percent.ts'
 import { daysFrom } from '../../words/waterWords.ts'
 import type { Day } from './useDay.ts'
@@ -11,16 +12,36 @@ export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDa
   const show = useShow()
   const { tide, sky, slacks } = day
   const noonMs = (localDay.startMs + localDay.endMs) / 2
-  const { rangeM } = tideHourAt(tide, noonMs)
+  const facts: [string, string][] = [
+    ...(tide ? [rangeFact(tide, noonMs, show)] : []),
+    ['slack', slacks.length > 0 ? slacks.map(({ timeMs }) => clock(timeMs)).join(', ') : tide ? 'none' : 'unknown'],
+    ...(sky ? skyFacts(sky, localDay, clock) : []),
+  ]
+  return (
+    <dl className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
+      {facts.map(([name, value]) => (
+        <div key={name} className="flex gap-1.5">
+          <dt className="text-quiet">{name}</dt>
+          <dd>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
+function rangeFact(tide: TideSpan, noonMs: number, show: Show): [string, string] {
   const next = springsAndNeaps(tide.turns).find(({ timeMs }) => timeMs > noonMs - 43_200_000)
+  const { rangeM } = tideHourAt(tide, noonMs)
+  return ['range', `${show.computed('length', rangeM)}${next ? `; ${next.kind} ${daysFrom(noonMs, next.timeMs)}` : ''}`]
+}
+
+function skyFacts(sky: Sky, localDay: LocalDay, clock: (timeMs: number) => string): [string, string][] {
   const at = (kind: string) => sky.events.filter((event) => event.kind === kind).map(({ timeMs }) => clock(timeMs))
   const spans = (all: readonly Span[]) =>
     all.length === 0
       ? 'none'
       : all.map(({ fromMs, toMs }) => `${clock(fromMs)}–${toMs === localDay.endMs ? '24:00' : clock(toMs)}`).join(', ')
-  const facts: [string, string][] = [
-    ['range', `${show.computed('length', rangeM)}${next ? `; ${next.kind} ${daysFrom(noonMs, next.timeMs)}` : ''}`],
-    ['slack', slacks.length > 0 ? slacks.map(({ timeMs }) => clock(timeMs)).join(', ') : 'none'],
+  return [
     [
       'sun',
       sky.events.some(({ kind }) => kind === 'sunrise' || kind === 'sunset')
@@ -35,14 +56,4 @@ export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDa
     ],
     ['dark, no moon', spans(sky.dark)],
   ]
-  return (
-    <dl className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
-      {facts.map(([name, value]) => (
-        <div key={name} className="flex gap-1.5">
-          <dt className="text-quiet">{name}</dt>
-          <dd>{value}</dd>
-        </div>
-      ))}
-    </dl>
-  )
 }

@@ -10,8 +10,14 @@ import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
 import { download, fileName } from '../../ui/download.ts'
+import { assumedWords } from '../../words/assumedWords.ts'
 import { eventWords } from '../../words/waterWords.ts'
 import type { Day } from './useDay.ts'
+
+const placeWords = ({ name, latitudeDeg, longitudeDeg }: Mark) =>
+  latitudeDeg === undefined || longitudeDeg === undefined
+    ? name
+    : `${name} (${latitudeDeg.toFixed(3)}, ${longitudeDeg.toFixed(3)})`
 
 type Props = { mark: Mark; trace: Trace; localDay: LocalDay; day: Day; plan: Plan | undefined }
 
@@ -28,8 +34,12 @@ export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
     const events = dayEvents({ ...day, plan: plan! }, localDay.startMs, localDay.endMs)
     const about = {
       title,
-      place: `${mark.name} (${mark.latitudeDeg.toFixed(3)}, ${mark.longitudeDeg.toFixed(3)})`,
-      notes: `With ${trace.name}. These are estimates. Trust your own observations and the local tide table first.`,
+      place: placeWords(mark),
+      notes: [
+        `With ${trace.name}.`,
+        ...assumedWords(mark, show),
+        'These are estimates. Trust your own observations and the local tide table first.',
+      ].join(' '),
     }
     download(
       fileName(title, 'ics'),

@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import type { Mark } from '../../../core/documents/mark.ts'
+import { hasTide, type Mark } from '../../../core/documents/mark.ts'
 import { type Sky, skyThrough } from '../../../core/physics/sky/sky.ts'
 import type { HeightPoint } from '../../../core/physics/tide/height.ts'
 import { heightAtM, type TideSpan } from '../../../core/physics/tide/tideSpan.ts'
 import { atMark, type Wind } from '../../../core/plan/atMark.ts'
 import { type StreamPoint, slacksOf, streamThrough } from '../../../core/plan/streamThrough.ts'
-import { tideAtMark } from '../../../core/plan/tideAtMark.ts'
+import { tideAtMark, tideByTable } from '../../../core/plan/tideAtMark.ts'
 import { HOUR_MS } from '../../../core/time/durations.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { tideQuery } from '../../api/tides.ts'
@@ -16,33 +16,51 @@ import { windQuery } from '../../api/weather.ts'
 const BESIDE_MS = 7 * HOUR_MS
 const STREAM_STEP_S = 300
 
-/** A day at a mark, all but the sinkers. */
+/** A day at a mark, all but the sinkers; its tide, and without a position its sky, may be unknown. */
 export type Day = {
-  tide: TideSpan
+  tide: TideSpan | undefined
   heights: HeightPoint[]
   stream: StreamPoint[]
   slacks: StreamPoint[]
   winds: (Wind & { overTide: boolean })[]
-  sky: Sky
+  sky: Sky | undefined
 }
 
 /** A day's tide, stream, wind and sky at a mark; without its wind where only that is not to be had. */
 export function useDay(mark: Mark, { startMs, endMs }: LocalDay) {
-  const port = useQuery(tideQuery(mark.portId, startMs - BESIDE_MS, endMs + BESIDE_MS))
-  const wind = useQuery(windQuery(mark.latitudeDeg, mark.longitudeDeg, startMs, endMs))
+  const { portId, latitudeDeg, longitudeDeg } = mark
+  const port = useQuery({ ...tideQuery(portId ?? '', startMs - BESIDE_MS, endMs + BESIDE_MS), enabled: portId !== undefined })
+  const place = useMemo(
+    () => (latitudeDeg === undefined || longitudeDeg === undefined ? undefined : { latitudeDeg, longitudeDeg }),
+    [latitudeDeg, longitudeDeg],
+  )
+  const wind = useQuery({
+    ...windQuery(latitudeDeg ?? 0, longitudeDeg ?? 0, startMs, endMs),
+    enabled: place !== undefined,
+  })
+  const tide = useMemo(() => {
+    if (portId !== undefined) return port.data && tideAtMark(mark, port.data)
+    return tideByTable(mark, { fromMs: startMs, toMs: endMs })
+  }, [mark, portId, port.data, startMs, endMs])
   const day = useMemo((): Day | undefined => {
-    if (!port.data) return undefined
-    const tide = tideAtMark(mark, port.data)
+    if (!tide && hasTide(mark)) return undefined
     const stream = streamThrough(mark, tide, startMs, endMs, STREAM_STEP_S)
     const inDay = (wind.data ?? []).filter(({ timeMs }) => timeMs >= startMs && timeMs <= endMs)
     return {
       tide,
-      heights: stream.map(({ timeMs }) => ({ timeMs, heightM: heightAtM(tide, timeMs) })),
+      heights: tide ? stream.map(({ timeMs }) => ({ timeMs, heightM: heightAtM(tide, timeMs) })) : [],
       stream,
       slacks: slacksOf(stream),
       winds: inDay.map((each) => ({ ...each, overTide: atMark(mark, tide, inDay, each.timeMs).windOverTide })),
-      sky: skyThrough(mark, { fromMs: startMs, toMs: endMs }),
+      sky: place && skyThrough(place, { fromMs: startMs, toMs: endMs }),
     }
-  }, [mark, port.data, wind.data, startMs, endMs])
-  return { day, error: port.error, retry: port.refetch, windError: wind.error }
+  }, [mark, tide, place, wind.data, startMs, endMs])
+  return {
+    day,
+    /** The mark’s own table has nothing of this day. */
+    isUntyped: portId === undefined && hasTide(mark) && !tide,
+    error: port.error,
+    retry: port.refetch,
+    windError: wind.error,
+  }
 }

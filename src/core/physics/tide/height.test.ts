@@ -81,8 +81,15 @@ describe('the height of the tide', () => {
 describe('a printed table', () => {
   const rows = [0, 6, 12.5, 19].map((hour, i) => ({ timeMs: hour * HOUR_MS, heightM: i % 2 === 0 ? 4.5 : 1.1 }))
 
+  test('days that do not follow each other are runs of their own; a tide by itself is neither high nor low', () => {
+    const later = rows.map((row) => ({ ...row, timeMs: row.timeMs + 100 * HOUR_MS }))
+    const read = turnsOfTable([...rows, ...later])
+    expect('runs' in read && read.runs.map((run) => run.length)).toEqual([4, 4])
+    expect(turnsOfTable([...rows, later[0]!])).toEqual({ notTurning: 4 })
+  })
+
   test('its rows turn, high and low; one that does not is named', () => {
-    expect(turnsOfTable(rows)).toMatchObject({ turns: [{ kind: 'high' }, { kind: 'low' }, { kind: 'high' }, { kind: 'low' }] })
+    expect(turnsOfTable(rows)).toMatchObject({ runs: [[{ kind: 'high' }, { kind: 'low' }, { kind: 'high' }, { kind: 'low' }]] })
     expect(turnsOfTable([...rows.slice(0, 2), { timeMs: 9 * HOUR_MS, heightM: 3 }, ...rows.slice(2)])).toEqual({ notTurning: 2 })
   })
 

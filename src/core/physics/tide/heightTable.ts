@@ -1,19 +1,28 @@
 import { CoreError } from '../../errors.ts'
+import { HOUR_MS } from '../../time/durations.ts'
 import type { HeightPoint, Turn } from './height.ts'
 
 /** A high or low water of a printed table. */
 export type TableRow = { timeMs: number; heightM: number }
 
-/** Turns of a table: its rows in order, each a high or a low by its neighbours. Which of them do not alternate is returned instead. */
-export function turnsOfTable(rows: readonly TableRow[]): { turns: Turn[] } | { notTurning: number } {
-  for (let i = 1; i < rows.length - 1; i += 1)
-    if (!((rows[i]!.heightM - rows[i - 1]!.heightM) * (rows[i]!.heightM - rows[i + 1]!.heightM) > 0)) return { notTurning: i }
-  return {
-    turns: rows.map((row, i) => {
-      const beside = rows[i === 0 ? 1 : i - 1]
-      return { ...row, kind: !beside || row.heightM > beside.heightM ? 'high' : 'low' }
-    }),
+/** From one turn to the next it is about six hours; over this there are turns that the table leaves out. */
+const GAP_MS = 9 * HOUR_MS
+
+/**
+ * Turns of a table: its rows in order, each a high or a low by its neighbours, in runs without a gap. The first row that is neither is
+ * returned instead.
+ */
+export function turnsOfTable(rows: readonly TableRow[]): { runs: Turn[][] } | { notTurning: number } {
+  const isJoined = (i: number) => i > 0 && i < rows.length && rows[i]!.timeMs - rows[i - 1]!.timeMs <= GAP_MS
+  const runs: Turn[][] = []
+  for (const [i, row] of rows.entries()) {
+    const beside = [...(isJoined(i) ? [rows[i - 1]!] : []), ...(isJoined(i + 1) ? [rows[i + 1]!] : [])]
+    const isHigh = beside.length > 0 && beside.every(({ heightM }) => row.heightM > heightM)
+    if (!isHigh && !(beside.length > 0 && beside.every(({ heightM }) => row.heightM < heightM))) return { notTurning: i }
+    if (!isJoined(i)) runs.push([])
+    runs.at(-1)!.push({ ...row, kind: isHigh ? 'high' : 'low' })
   }
+  return { runs }
 }
 
 /**

@@ -48,6 +48,10 @@ function rangeAround(turns: readonly Turn[], i: number): number {
   return turns[i]!.heightM - lows.reduce((sum, low) => sum + low.heightM, 0) / Math.max(1, lows.length)
 }
 
+/** Range about each high water, m. */
+export const rangesOfTurns = (turns: readonly Turn[]): number[] =>
+  turns.flatMap(({ kind }, i) => (kind === 'high' ? [rangeAround(turns, i)] : []))
+
 export type Springs = { kind: 'springs' | 'neaps'; timeMs: number; rangeM: number }
 
 /** Days on either side that a spring or neap tide is the largest or smallest of; and that must be known. */

@@ -1,0 +1,111 @@
+import { useState } from 'react'
+import type { Mark } from '../../../core/documents/mark.ts'
+import { clockIn, dateIn } from '../../../core/time/localDay.ts'
+import { QUANTITIES } from '../../../core/units/quantities.ts'
+import { usePreferences } from '../../settings/preferences.tsx'
+import { Field, fieldClass } from '../../ui/controls.tsx'
+import { readTides, type TypedTide } from './readTides.ts'
+
+const ROWS = 4
+const ORDINALS = ['first', 'second', 'third', 'fourth']
+
+type Heights = NonNullable<Mark['heights']>
+type Props = { mark: Mark; onChange: (heights: Heights) => void }
+
+/** The high and low waters of one day, typed from a printed table; Enter goes on to the next field. */
+export function TypedTides({ mark, onChange }: Props) {
+  const { timeZone, heights = [] } = mark
+  const { units } = usePreferences()
+  const unit = units.length === 'ft' || units.length === 'in' ? 'ft' : 'm'
+  const unitM = QUANTITIES.length.units[unit]
+  const [date, setDate] = useState(() => dateIn(timeZone, heights[0] ? Date.parse(heights[0].at) : Date.now()))
+  const [rows, setRows] = useState(() => rowsOf(heights, date, timeZone, unitM))
+  const read = readTides(rows, { date, timeZone, unitM, heights })
+  const days = new Set(heights.map(({ at }) => dateIn(timeZone, Date.parse(at)))).size
+  const change = (next: TypedTide[]) => {
+    setRows(next)
+    const now = readTides(next, { date, timeZone, unitM, heights })
+    if (now.ok) onChange(now.heights)
+  }
+  const goOn = (event: React.KeyboardEvent<HTMLFieldSetElement>) => {
+    if (event.key !== 'Enter') return
+    event.preventDefault()
+    const fields = [...event.currentTarget.querySelectorAll<HTMLInputElement>('input[inputmode]')]
+    fields[fields.indexOf(event.target as HTMLInputElement) + 1]?.focus()
+  }
+  return (
+    <fieldset className="grid gap-2" onKeyDown={goOn}>
+      <legend className="sr-only">High and low waters of a day</legend>
+      <Field label="day" htmlFor="tides-day">
+        <input
+          id="tides-day"
+          type="date"
+          className={fieldClass}
+          value={date}
+          onChange={({ target }) => {
+            if (!target.value) return
+            setDate(target.value)
+            setRows(rowsOf(heights, target.value, timeZone, unitM))
+          }}
+        />
+      </Field>
+      <div className="grid grid-cols-[5rem_minmax(0,1fr)_minmax(0,1fr)] items-center gap-x-2 gap-y-1">
+        <span />
+        <span className="text-sm text-quiet">time</span>
+        <span className="text-sm text-quiet">height, {unit}</span>
+        {rows.map((row, i) => (
+          <TideRow
+            key={i}
+            name={ORDINALS[i]!}
+            row={row}
+            onChange={(next) => change(rows.map((each, k) => (k === i ? next : each)))}
+          />
+        ))}
+      </div>
+      {read.ok ? (
+        <p role="status" className="text-sm text-quiet">
+          {days === 0
+            ? 'Type at least two tides of the day.'
+            : `${days === 1 ? '1 day' : `${days} days`} typed. The tides before the first and after the last are assumed.`}
+        </p>
+      ) : (
+        <p role="alert" className="text-sm text-fails">
+          {read.fault}
+        </p>
+      )}
+    </fieldset>
+  )
+}
+
+function TideRow({ name, row, onChange }: { name: string; row: TypedTide; onChange: (row: TypedTide) => void }) {
+  return (
+    <>
+      <span className="text-sm">{name}</span>
+      <input
+        aria-label={`${name} time`}
+        className={fieldClass}
+        inputMode="numeric"
+        placeholder="06:40"
+        autoComplete="off"
+        value={row.time}
+        onChange={({ target }) => onChange({ ...row, time: target.value })}
+      />
+      <input
+        aria-label={`${name} height`}
+        className={fieldClass}
+        inputMode="decimal"
+        autoComplete="off"
+        value={row.height}
+        onChange={({ target }) => onChange({ ...row, height: target.value })}
+      />
+    </>
+  )
+}
+
+/** What is known of a day, as it was typed, with empty rows after it. */
+function rowsOf(heights: Heights, date: string, timeZone: string, unitM: number): TypedTide[] {
+  const known = heights
+    .filter(({ at }) => dateIn(timeZone, Date.parse(at)) === date)
+    .map(({ at, heightM }) => ({ time: clockIn(timeZone, Date.parse(at)), height: String(Number((heightM / unitM).toFixed(2))) }))
+  return [...known, ...Array.from({ length: Math.max(0, ROWS - known.length) }, () => ({ time: '', height: '' }))].slice(0, ROWS)
+}
