@@ -1,4 +1,3 @@
-import { METHODS } from '../../../core/catalogue/tables/methods.ts'
 import type { Mark } from '../../../core/documents/mark.ts'
 import { MARK_VERSION } from '../../../core/documents/versions.ts'
 import { assumedStream, STREAM_WORDS } from '../../../core/plan/assumedStream.ts'
@@ -11,7 +10,7 @@ export const newMark = (timeZone: string, more: Partial<Mark> = {}): Mark => ({
   depthM: 10,
   bed: 'sand',
   method: 'shore',
-  scope: METHODS.shore.scope,
+  scope: 1.15,
   distanceM: 60,
   weedFactor: 1,
   highWaterAfterMin: 0,
