@@ -7,6 +7,8 @@ import type { KeptBackups } from './backup/keptBackups.ts'
 import { backupRoutes } from './backup/routes.ts'
 import { calculationRoutes } from './calculations/routes.ts'
 import type { Database } from './db/database.ts'
+import { DemoData } from './demo/demoData.ts'
+import { demoRoutes } from './demo/demoRoutes.ts'
 import { type ContentCheck, documentRoutes } from './documents/documentRoutes.ts'
 import { DocumentRepository } from './documents/repository.ts'
 import { healthRoutes } from './health/routes.ts'
@@ -85,6 +87,7 @@ export function createApp(options: AppOptions): Koa {
     weatherRoutes(weather),
     scaleRoutes(scale, scaleTickMs),
     observationRoutes(observations),
+    demoRoutes(new DemoData(db, documents, observations)),
     ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),
   ]
 

@@ -65,7 +65,7 @@ export const inTwo = <T>(all: readonly T[]): [number, T[]][] =>
 /** Tab by tab until something has the focus. */
 export async function tabTo(page: Page, target: Locator): Promise<void> {
   const focused = () => target.evaluate((element) => element === document.activeElement)
-  for (let i = 0; i < 40 && !(await focused()); i += 1) await page.keyboard.press('Tab')
+  for (let i = 0; i < 80 && !(await focused()); i += 1) await page.keyboard.press('Tab')
   await expect(target).toBeFocused()
 }
 

@@ -1,6 +1,6 @@
 import type { FamilyId } from '../../src/core/catalogue/familyIds.ts'
 import type { Conditions } from '../../src/core/documents/conditions.ts'
-import type { DemoOutfit } from '../../src/server/db/demo/outfits.ts'
+import type { DemoOutfit } from '../../src/server/demo/outfits.ts'
 
 /**
  * A fish, a place and an outfit; the family that most would tie there, a hook as most would take it for that bait, and why. The draft

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { sql } from 'kysely'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { loadDemo } from '../../src/server/db/demo/loadDemo.ts'
+import { loadDemo } from '../../src/server/demo/loadDemo.ts'
 import { DocumentRepository } from '../../src/server/documents/repository.ts'
 import { readList } from '../../src/shared/documentKinds.ts'
 import { errorBody } from '../../src/shared/errors.ts'

@@ -3,7 +3,7 @@ import { markSchema } from '../../src/core/documents/mark.ts'
 import { isConstituent } from '../../src/core/physics/tide/height.ts'
 import { springsAndNeaps } from '../../src/core/physics/tide/tideSpan.ts'
 import { HOUR_MS } from '../../src/core/time/durations.ts'
-import { DEMO_MARKS } from '../../src/server/db/demo/marks.ts'
+import { DEMO_MARKS } from '../../src/server/demo/marks.ts'
 import { standInTides } from '../../src/server/tides/standInTides.ts'
 import { standInWeather } from '../../src/server/weather/standInWeather.ts'
 

@@ -70,6 +70,11 @@ function FormElement<K extends DocumentKind>({ of, className, children }: Part<K
       ref={of.form}
       className={className}
       noValidate
+      onKeyDown={(event) => {
+        if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 's' || event.defaultPrevented) return
+        event.preventDefault()
+        of.submit()
+      }}
       onSubmit={(event) => {
         event.preventDefault()
         // A dialog over this form is its child in React: its own submit is not this one.
@@ -82,7 +87,7 @@ function FormElement<K extends DocumentKind>({ of, className, children }: Part<K
 }
 
 const SaveButton = <K extends DocumentKind>({ of }: Part<K>) => (
-  <Button type="submit" tone="strong" disabled={of.isSaving}>
+  <Button type="submit" tone="strong" disabled={of.isSaving} aria-keyshortcuts="Control+S" title="Save (Ctrl+S)">
     Save
   </Button>
 )

@@ -22,6 +22,8 @@ type Props = {
   onRetry: () => void
   /** Buttons beside the title, outside the trash. */
   actions: ReactNode
+  /** Under the title, outside the trash. */
+  intro?: ReactNode
   empty: { title: string; text: ReactNode }
   children: ReactNode
 }
@@ -39,6 +41,7 @@ export function ListFrame(props: Props) {
     error,
     onRetry,
     actions,
+    intro,
     empty,
     children,
   } = props
@@ -59,6 +62,7 @@ export function ListFrame(props: Props) {
           {isTrash ? `Back to ${many}` : 'Trash'}
         </Button>
       </div>
+      {!isTrash && intro}
       {error && <Failed what={count === undefined ? `The ${many}` : `Some of the ${many}`} error={error} onRetry={onRetry} />}
       {count === undefined ? (
         !error && <Loading what={`the ${many}`} />

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { Hammer, Redo2, Save, Undo2, Waves } from 'lucide-react'
+import { CalendarClock, Hammer, Redo2, Save, Undo2, Waves } from 'lucide-react'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
@@ -8,6 +8,7 @@ import { marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documen
 import { DraftNotes } from '../../documents/DraftNotes.tsx'
 import { HistoryPanel } from '../../documents/HistoryPanel.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
+import { planAddress } from '../../words/addresses.ts'
 import { clockTime } from '../../words/clockTime.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
 import { ExportMenu } from './ExportMenu.tsx'
@@ -45,7 +46,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
       <label className="flex items-center gap-2 text-quiet max-md:hidden">
         on
         <select
-          className={`${fieldClass} w-auto text-ink`}
+          className={`${fieldClass} w-auto max-w-52 text-ink`}
           value={outfitId}
           onChange={(event) => bench.chooseOutfit(event.target.value)}
           aria-label="Outfit"
@@ -106,6 +107,9 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
             <Waves className="size-4" /> Line movement
           </Link>
         )}
+        <Link to={planAddress(saved.id, markId)} className={buttonClass()} aria-label="Plan the day" title="Plan the day">
+          <CalendarClock className="size-4" aria-hidden="true" /> Plan
+        </Link>
         <Link to={`/traces/${saved.id}/build`} className={buttonClass()}>
           <Hammer className="size-4" /> Build
         </Link>

@@ -19,6 +19,7 @@ import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { planAddress } from '../../words/addresses.ts'
 import { lineSpec, pieceSpec } from '../../words/names.ts'
 import { CutTable } from './CutTable.tsx'
 import { stepWords } from './stepWords.ts'
@@ -69,7 +70,7 @@ const MOST = 200
 
 type SheetProps = { id: string; content: TraceContent; outfit: Outfit; version: string; note: ReactNode }
 
-function BuildSheet({ id, content: { trace, conditions }, outfit, version, note }: SheetProps) {
+function BuildSheet({ id, content: { trace, conditions, markId }, outfit, version, note }: SheetProps) {
   const show = useShow()
   const [count, setCount] = useState(1)
   const catalogue = useCatalogue()
@@ -102,6 +103,9 @@ function BuildSheet({ id, content: { trace, conditions }, outfit, version, note 
         <div className="no-print flex gap-1.5">
           <Link to={`/traces/${id}`} className={buttonClass()}>
             Bench
+          </Link>
+          <Link to={planAddress(id, markId)} className={buttonClass()}>
+            Plan the day
           </Link>
           <Button tone="strong" onClick={() => window.print()}>
             <Printer className="size-4" /> Print

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { spoolFacts } from '../../../core/outfits/spoolFacts.ts'
 import { STARTING_OUTFITS } from '../../../core/outfits/startingOutfits.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
@@ -13,6 +13,7 @@ import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { newTraceAddress } from '../../words/addresses.ts'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
 import { outfitRemarks } from '../../words/outfitWords.ts'
 import { percent } from '../../words/percent.ts'
@@ -22,7 +23,11 @@ import { useOutfitRemoval } from './OutfitInUse.tsx'
 export default function OutfitsPage() {
   usePageTitle('Outfits')
   const navigate = useNavigate()
+  const [search] = useSearchParams()
   const open = ({ id }: { id: string }) => void navigate(`/gear/outfits/${id}`)
+  // In the first steps the mark comes next.
+  const goOn = (made: { id: string }) =>
+    search.has('first') ? void navigate(`/water/marks/new?first&outfit=${made.id}`) : open(made)
   return (
     <>
       <DocumentList
@@ -30,7 +35,7 @@ export default function OutfitsPage() {
         title="Outfits"
         searchText={({ name, marking }) => `${name} ${marking ?? ''}`}
         onCopied={open}
-        actions={() => <NewOutfit onMade={open} />}
+        actions={() => <NewOutfit onMade={goOn} />}
         empty={{
           title: 'No outfits yet',
           text: 'Enter yours, or start from a usual one below. An outfit is a rod, a reel and the line on it.',
@@ -63,7 +68,8 @@ export default function OutfitsPage() {
 }
 
 function NewOutfit({ onMade }: { onMade: (made: { id: string }) => void }) {
-  const [isOpen, setOpen] = useState(false)
+  const [search] = useSearchParams()
+  const [isOpen, setOpen] = useState(search.has('new'))
   return (
     <Panel
       open={isOpen}
@@ -121,6 +127,11 @@ function OutfitCard({ saved, isTrash, actions }: CardProps) {
         </span>
         {question}
       </div>
+      {!isTrash && (
+        <Link to={newTraceAddress({ outfit: id })} className="w-fit text-sm underline">
+          Make a trace on it
+        </Link>
+      )}
       <p className="text-sm text-quiet">
         {show.entered('length', outfit.rod.lengthM)} rod, {show.entered('strength', outfit.rod.ratingLowN)} to{' '}
         {show.entered('strength', outfit.rod.ratingHighN)}; drag up to {show.computed('strength', outfit.reel.highestDragN)}

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Plus, Upload } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
+import { demoQuery } from '../../api/demo.ts'
 import { marksQuery, outfitsQuery } from '../../api/documents.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { ListFrame } from '../../documents/ListFrame.tsx'
@@ -11,8 +12,10 @@ import { TraceList } from './TraceList.tsx'
 
 // The dialog loads after the page that it opens over.
 const ImportPanel = lazy(() => import('./ImportPanel.tsx'))
+const FirstSteps = lazy(() => import('./FirstSteps.tsx'))
 
 const NO_MARKS: never[] = []
+const NO_EXAMPLES: never[] = []
 
 /** Every trace with its small drawing and verdicts; search, filter, duplicate, delete. */
 export function LibraryScreen() {
@@ -20,6 +23,7 @@ export function LibraryScreen() {
   usePageTitle(isTrash ? 'Trash' : 'Traces')
   const heads = useTraceHeads(isTrash)
   const outfits = useQuery(outfitsQuery)
+  const examples = useQuery(demoQuery).data?.shown
   // The traces are shown without the names of their marks until those arrive.
   const marks = useQuery(marksQuery).data ?? NO_MARKS
   const retry = () => {
@@ -53,6 +57,7 @@ export function LibraryScreen() {
             </Link>
           </>
         }
+        intro={<Suspense>{heads.data && <FirstSteps heads={heads.data} />}</Suspense>}
         empty={{
           title: 'No traces yet',
           text: (
@@ -71,6 +76,7 @@ export function LibraryScreen() {
           complete={!heads.hasNextPage}
           outfits={outfits.data ?? []}
           marks={marks}
+          examples={examples ?? NO_EXAMPLES}
           isTrash={isTrash}
         />
       </ListFrame>

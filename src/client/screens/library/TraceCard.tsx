@@ -20,6 +20,7 @@ type Props = {
   outfit: Outfit | undefined
   /** The name of the mark that it is for. */
   mark: string | undefined
+  isExample: boolean
   isTrash: boolean
   /** Whether the card stays in view: what it shows beside its head is fetched only then. */
   still: boolean
@@ -29,7 +30,7 @@ type Props = {
 }
 
 /** A trace of the library: its head at once, its small reach and verdicts when it is in view. */
-export function TraceCard({ head, outfit, mark, isTrash, still, actions, picked, onPick }: Props) {
+export function TraceCard({ head, outfit, mark, isExample, isTrash, still, actions, picked, onPick }: Props) {
   const { id, revision } = head
   const { name, family, tags } = head.content
   const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
@@ -57,6 +58,7 @@ export function TraceCard({ head, outfit, mark, isTrash, still, actions, picked,
           )}
         </h2>
         <p className="truncate text-sm text-quiet">
+          {isExample && <span className="mr-1.5 rounded bg-well px-1.5">example</span>}
           {family !== null && familyName(family)}
           {outfit && ` · ${outfit.name}`}
           {mark && ` · ${mark}`}

@@ -25,11 +25,13 @@ type Props = {
   complete: boolean
   outfits: readonly SavedOutfit[]
   marks: readonly SavedMark[]
+  /** Ids of the demonstration documents. */
+  examples: readonly string[]
   isTrash: boolean
 }
 
 /** The traces that fit the search and the filters; `complete` says whether all are here yet. */
-export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
+export function TraceList({ heads, complete, outfits, marks, examples, isTrash }: Props) {
   const [search, setSearch] = useState('')
   const [filter, setFilter] = useState(ANY)
   const [tag, setTag] = useState('')
@@ -114,6 +116,7 @@ export function TraceList({ heads, complete, outfits, marks, isTrash }: Props) {
               head={head}
               outfit={outfitOf.get(head.content.outfitId ?? '')}
               mark={markOf.get(head.content.markId ?? '')}
+              isExample={examples.includes(head.id)}
               isTrash={isTrash}
               still={still}
               actions={act}

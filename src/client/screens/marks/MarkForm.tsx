@@ -1,4 +1,4 @@
-import { useNavigate } from 'react-router'
+import { useNavigate, useSearchParams } from 'react-router'
 import type { Method } from '../../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
 import { hasTide, MARK_KINDS, type Mark, type MarkKind } from '../../../core/documents/mark.ts'
@@ -14,6 +14,7 @@ import { Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { PositionField } from '../../ui/PositionField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { newTraceAddress } from '../../words/addresses.ts'
 import { CurrentFields } from './CurrentFields.tsx'
 import { TideFields } from './TideFields.tsx'
 
@@ -33,6 +34,7 @@ const isOnShore = (method: Method) => method === 'shore'
 /** Everything that is known of a mark. What is typed is kept in this browser until it is saved. */
 export function MarkForm({ saved, blank, ports }: Props) {
   const navigate = useNavigate()
+  const [search] = useSearchParams()
   const { methods } = useCatalogue()
   usePageTitle('Mark', saved?.content.name ?? 'New')
   const form = useDocumentForm({
@@ -40,7 +42,9 @@ export function MarkForm({ saved, blank, ports }: Props) {
     saved,
     blank,
     fieldNames: FIELD_NAMES,
-    onSaved: () => void navigate('/water/marks'),
+    // In the first steps the trace comes next.
+    onSaved: ({ id }) =>
+      void navigate(search.has('first') ? newTraceAddress({ outfit: search.get('outfit'), mark: id }) : '/water/marks'),
   })
   const { content: mark, change } = form
   /** An assumed current follows the tide: without one it is as strong at any hour. */

@@ -15,6 +15,7 @@ import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { newTraceAddress } from '../../words/addresses.ts'
 import { ImportMarks } from './ImportMarks.tsx'
 
 /** Every mark: new ones by hand or from a file, and all of them as a file. */
@@ -102,9 +103,14 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
         </span>
       </p>
       {!isTrash && (
-        <Link to={`/water?mark=${id}`} className={buttonClass()}>
-          Tide plan
-        </Link>
+        <>
+          <Link to={`/water?mark=${id}`} className={buttonClass()}>
+            Tide plan
+          </Link>
+          <Link to={newTraceAddress({ mark: id })} className={buttonClass('quiet')}>
+            Make a trace for it
+          </Link>
+        </>
       )}
       <DocumentButtons id={id} name={content.name} saved={saved} isTrash={isTrash} actions={actions} />
     </li>

@@ -37,6 +37,9 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
       </p>
       {groups.map(({ name, rows }) => {
         if (rows.length === 0) return null
+        // One reason for all is said once.
+        const [first] = rows
+        const shared = sorted && rows.every(({ suit }) => suit.why === first?.suit.why) ? first?.suit.why : undefined
         const cards = (
           <div className="grid gap-1.5 sm:grid-cols-2 xl:grid-cols-3">
             {rows.map(({ family, suit }) => (
@@ -44,7 +47,7 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
                 key={family.id}
                 id={family.id}
                 name={familyName(family.id)}
-                why={sorted ? suit.why : undefined}
+                why={sorted && shared === undefined ? suit.why : undefined}
                 chosen={family.id === value}
                 onChange={onChange}
               >
@@ -59,11 +62,13 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
             <summary className="cursor-pointer text-sm font-semibold text-quiet">
               {name} ({rows.length})
             </summary>
+            <SharedReason why={shared} />
             <div className="mt-1">{cards}</div>
           </details>
         ) : (
           <section key={name} aria-label={name}>
             <h3 className="mb-1 text-sm font-semibold text-quiet">{name}</h3>
+            <SharedReason why={shared} />
             {cards}
           </section>
         )
@@ -77,6 +82,9 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
     </div>
   )
 }
+
+const SharedReason = ({ why }: { why: string | undefined }) =>
+  why !== undefined && <p className="mb-1 text-sm text-quiet">{why}</p>
 
 function Sketch({ family, outfit }: { family: Family; outfit: Outfit }) {
   const catalogue = useCatalogue()

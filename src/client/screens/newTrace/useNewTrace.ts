@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { type FamilyId, OWN_DESIGN } from '../../../core/catalogue/familyIds.ts'
 import { type Bed, CAST_STYLE_IDS, type Landing, type Method } from '../../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
@@ -79,7 +80,12 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const sinkers = useQuery(sinkersQuery).data
   const own = useQuery(crewSettingsQuery).data?.content.conditions
   const ruleSet = useRuleSetInForce()
-  const [choices, setChoices] = useState<Choices>({ outfitId: first.id, said: {} })
+  const [search] = useSearchParams()
+  const [choices, setChoices] = useState<Choices>({
+    outfitId: search.get('outfit') ?? first.id,
+    markId: search.get('mark') ?? undefined,
+    said: {},
+  })
   const [name, setName] = useState<string>()
   const [before, setBefore] = useState<DraftSummary>()
 

@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { estimatedRadii } from '../../../core/catalogue/reels.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
@@ -9,11 +9,12 @@ import { NameField } from '../../documents/NameField.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { CapacityFields } from '../../fishing/CapacityFields.tsx'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
-import { Button, choicesOf, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
+import { Button, buttonClass, choicesOf, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { newTraceAddress } from '../../words/addresses.ts'
 import { OutfitLabel } from './OutfitLabel.tsx'
 import { SpoolView } from './SpoolView.tsx'
 import { WoundLines } from './WoundLines.tsx'
@@ -46,9 +47,16 @@ export function OutfitForm({ saved, blank }: Props) {
       title={saved ? saved.content.name : 'New outfit'}
       back={{ to: '/gear', text: 'All outfits' }}
       actions={
-        <Button tone="quiet" onClick={() => window.print()}>
-          <Printer className="size-4" aria-hidden="true" /> Print label
-        </Button>
+        <>
+          {saved && (
+            <Link to={newTraceAddress({ outfit: saved.id })} className={buttonClass()}>
+              Make a trace on it
+            </Link>
+          )}
+          <Button tone="quiet" onClick={() => window.print()}>
+            <Printer className="size-4" aria-hidden="true" /> Print label
+          </Button>
+        </>
       }
     >
       <OutfitLabel outfit={outfit} />

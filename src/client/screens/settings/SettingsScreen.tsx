@@ -4,6 +4,7 @@ import { UNIT_CHOICES, usePreferences, useShow } from '../../settings/preference
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Backups } from './Backups.tsx'
+import { Examples } from './Examples.tsx'
 import { OwnLengths } from './OwnLengths.tsx'
 import { RuleSets } from './RuleSets.tsx'
 
@@ -47,6 +48,7 @@ export default function SettingsScreen() {
       <OwnLengths />
       <RuleSets />
       <Backups />
+      <Examples />
       <Sheet title="About the values">
         <p className="text-quiet">
           Knot, line and hook values are nominal estimates with a spread. Test your own knots and gear. Local rules and the

@@ -165,7 +165,16 @@ function BoxChoice({ owned, box, onBox }: { owned: readonly Owned[]; box: readon
   const show = useShow()
   const { sinkers } = useCatalogue()
   const chosen: string[] = shapesOf(box)
-  if (owned.length === 0) return <p className="mb-2 text-watch">There are no sinkers in your box.</p>
+  if (owned.length === 0)
+    return (
+      <p className="mb-2 text-watch">
+        There are no sinkers in your box.{' '}
+        <Link to="/gear/box" className="underline">
+          Add yours
+        </Link>
+        .
+      </p>
+    )
   return (
     <fieldset className="no-print mb-2 flex flex-wrap gap-x-4 text-sm">
       <legend className="sr-only">In the box</legend>

@@ -71,9 +71,16 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           choices={traces.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>
-      <Link to="/water/marks" className={`no-print ml-auto max-sm:order-1 ${buttonClass('quiet')}`}>
-        Marks
-      </Link>
+      <span className="no-print ml-auto flex gap-1.5 max-sm:order-1">
+        {trace && (
+          <Link to={`/traces/${trace.id}/build`} className={buttonClass('quiet')}>
+            Build sheet
+          </Link>
+        )}
+        <Link to="/water/marks" className={buttonClass('quiet')}>
+          Marks
+        </Link>
+      </span>
     </div>
   )
 }

@@ -1,6 +1,6 @@
-import type { Outfit } from '../../../core/documents/outfit.ts'
-import { OUTFIT_VERSION } from '../../../core/documents/versions.ts'
-import { LB } from '../../../core/units/quantities.ts'
+import type { Outfit } from '../../core/documents/outfit.ts'
+import { OUTFIT_VERSION } from '../../core/documents/versions.ts'
+import { LB } from '../../core/units/quantities.ts'
 
 /** The scenario's outfits: two for the beach, one for the rocks, two for the boat. Radii and capacities are invented. */
 export const DEMO_OUTFITS = {

@@ -1,8 +1,8 @@
 import type { z } from 'zod'
-import type { markSchema } from '../../../core/documents/mark.ts'
-import type { Hold } from '../../../core/documents/observation.ts'
-import { MARK_VERSION } from '../../../core/documents/versions.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import type { markSchema } from '../../core/documents/mark.ts'
+import type { Hold } from '../../core/documents/observation.ts'
+import { MARK_VERSION } from '../../core/documents/versions.ts'
+import { QUANTITIES } from '../../core/units/quantities.ts'
 import { demoId } from './demoId.ts'
 
 const KN = QUANTITIES.speed.units.kn

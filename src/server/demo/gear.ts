@@ -1,7 +1,7 @@
-import type { Material, SinkerShape } from '../../../core/catalogue/ids.ts'
-import type { Gear } from '../../../core/documents/gear.ts'
-import { GEAR_VERSION } from '../../../core/documents/versions.ts'
-import { LB } from '../../../core/units/quantities.ts'
+import type { Material, SinkerShape } from '../../core/catalogue/ids.ts'
+import type { Gear } from '../../core/documents/gear.ts'
+import { GEAR_VERSION } from '../../core/documents/versions.ts'
+import { LB } from '../../core/units/quantities.ts'
 
 const sinkers = (shape: SinkerShape, where: string, grams: readonly number[]): Gear[] =>
   grams.map((mass) => ({ formatVersion: GEAR_VERSION, kind: 'sinker', name: `${where} ${mass} g`, shape, massKg: mass / 1000 }))

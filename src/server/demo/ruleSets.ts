@@ -1,6 +1,6 @@
 import type { z } from 'zod'
-import type { ruleSetSchema } from '../../../core/documents/ruleSet.ts'
-import { RULE_SET_VERSION } from '../../../core/documents/versions.ts'
+import type { ruleSetSchema } from '../../core/documents/ruleSet.ts'
+import { RULE_SET_VERSION } from '../../core/documents/versions.ts'
 
 /** Two rule sets of the scenario, both invented; the first is in force. */
 export const DEMO_RULE_SETS: readonly z.input<typeof ruleSetSchema>[] = [

@@ -1,5 +1,5 @@
-import type { Fish } from '../../../core/documents/fish.ts'
-import { FISH_VERSION } from '../../../core/documents/versions.ts'
+import type { Fish } from '../../core/documents/fish.ts'
+import { FISH_VERSION } from '../../core/documents/versions.ts'
 
 const fish = (
   name: string,

@@ -1,6 +1,6 @@
-import type { ConnectionId, Material } from '../../../core/catalogue/ids.ts'
-import type { Pull, StraightPull } from '../../../core/documents/observation.ts'
-import { LB } from '../../../core/units/quantities.ts'
+import type { ConnectionId, Material } from '../../core/catalogue/ids.ts'
+import type { Pull, StraightPull } from '../../core/documents/observation.ts'
+import { LB } from '../../core/units/quantities.ts'
 import { demoId } from './demoId.ts'
 
 /** A winter’s evenings at the table: shares of the line that samples of each knot bore, and what became of the odd ones. */

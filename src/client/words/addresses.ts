@@ -1,0 +1,12 @@
+/** The address of a screen with what is chosen there; what is not given stays open. */
+const addressOf = (path: string, chosen: Readonly<Record<string, string | null | undefined>>) => {
+  const given = Object.entries(chosen).filter((entry): entry is [string, string] => typeof entry[1] === 'string')
+  return given.length > 0 ? `${path}?${new URLSearchParams(given)}` : path
+}
+
+/** The day at a mark with a trace: at its own mark, where it has one. */
+export const planAddress = (trace: string, mark: string | undefined): string => addressOf('/water', { trace, mark })
+
+/** A new trace on an outfit, for a mark. */
+export const newTraceAddress = (chosen: { outfit?: string | null | undefined; mark?: string | null | undefined }): string =>
+  addressOf('/traces/new', chosen)

@@ -1,0 +1,46 @@
+import { CREW_SETTINGS_ID, DEFAULT_CREW_SETTINGS } from '../../core/documents/crewSettings.ts'
+import type { Observation } from '../../core/documents/observation.ts'
+import { readContent } from '../../shared/documentKinds.ts'
+import type { DocumentKind } from '../../shared/kindNames.ts'
+import { demoId } from './demoId.ts'
+import { DEMO_FISH } from './fish.ts'
+import { DEMO_GEAR } from './gear.ts'
+import { DEMO_MARKS, demoHolds } from './marks.ts'
+import { DEMO_OUTFITS } from './outfits.ts'
+import { demoPulls } from './pulls.ts'
+import { DEMO_RULE_SETS } from './ruleSets.ts'
+import { demoTraces } from './traces.ts'
+
+export type DemoDocument = { kind: DocumentKind; id: string; content: object }
+
+/** Every document of the demonstration data but the crew's settings, checked by the contract of its kind. */
+export function demoDocuments(): DemoDocument[] {
+  const named = (kind: DocumentKind, contents: readonly { name: string }[]) =>
+    contents.map((content) => ({ kind, id: demoId(content.name), content }))
+  return [
+    ...Object.values(DEMO_OUTFITS).map(({ id, content }) => ({ kind: 'outfits' as const, id, content })),
+    ...named('marks', DEMO_MARKS),
+    ...demoTraces().map(({ id, content }) => ({ kind: 'traces' as const, id, content })),
+    ...named('gear', DEMO_GEAR),
+    ...named('fish', DEMO_FISH),
+    ...named('rule-sets', DEMO_RULE_SETS),
+  ].map(checked)
+}
+
+/** The settings that the demonstration crew starts with: its rule set is in force. */
+export function demoSettings(): DemoDocument {
+  const [inForce] = DEMO_RULE_SETS
+  const content = { ...DEFAULT_CREW_SETTINGS, ruleSetId: inForce && demoId(inForce.name) }
+  return checked({ kind: 'settings', id: CREW_SETTINGS_ID, content })
+}
+
+/** What is removed and brought back: the fish stay, since a trace begins with one. */
+export const exampleDocuments = (): DemoDocument[] => demoDocuments().filter(({ kind }) => kind !== 'fish')
+
+export const demoObservations = (): Observation[] => [...demoHolds(), ...demoPulls()]
+
+function checked({ kind, id, content }: DemoDocument): DemoDocument {
+  const read = readContent(kind, content)
+  if (!read.ok) throw new Error(`The demonstration data is not valid: ${kind} ${id}: ${read.message}`)
+  return { kind, id, content: read.content }
+}
