@@ -64,7 +64,7 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
     portId: 'port-hesk',
     highWaterAfterMin: 15,
     stream: stream([0.4, 1.3, 2.1, 2.6, 2.4, 1.5, 0.5, 0.7, 1.8, 2.5, 2.3, 1.5, 0.6], 0.5, 42, 221, 0),
-    notes: 'At anchor on shingle; the stream turns soon after high water.',
+    notes: 'At anchor on shingle; the current turns soon after high water.',
   },
   {
     formatVersion: MARK_VERSION,
