@@ -110,7 +110,7 @@ export async function ceilingLb(page: Page): Promise<number> {
  */
 export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
   // There are no frames to look into and nothing reads what passed: a third of the time.
-  const rules = { 'color-contrast': { enabled: !isContrastKnown } }
+  const rules = { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true } }
   const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], rules })
   const { violations } = await (within ? axe.include(within) : axe).analyze()
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')

@@ -32,13 +32,13 @@ export function Shell() {
         <NavLink to="/traces" className="text-lg font-bold tracking-tight">
           Wide Reach
         </NavLink>
-        <nav aria-label="Main" className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:justify-between">
+        <nav aria-label="Main" className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-0">
           {PLACES.map(({ to, name }) => (
             <NavLink
               key={to}
               to={to}
               className={({ isActive }) =>
-                `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1.5 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
+                `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
               }
             >
               {name}

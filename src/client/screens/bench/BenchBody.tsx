@@ -23,11 +23,11 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { type BenchSheet, BenchSide } from './BenchSide.tsx'
 import { ConditionsPanel } from './ConditionsPanel.tsx'
-import { FindingsList, FindingsPanel, WorstFinding } from './FindingsPanel.tsx'
+import { FindingsPanel, WorstFinding } from './FindingsPanel.tsx'
 import { MomentsBand } from './MomentsBand.tsx'
 import { MovingView } from './moving/MovingView.tsx'
-import { PartList } from './PartList.tsx'
 import { PartPanel } from './PartPanel.tsx'
+import { PartRows } from './PartRows.tsx'
 import { StaleDialog } from './StaleDialog.tsx'
 import { StrengthView } from './StrengthView.tsx'
 import { TitleBar } from './TitleBar.tsx'
@@ -35,6 +35,7 @@ import { type Bench, useBench } from './useBench.ts'
 import { useEdits } from './useEdits.ts'
 import { useShortcuts } from './useShortcuts.ts'
 import { VerdictNews } from './VerdictNews.tsx'
+import { VerdictStrip } from './VerdictStrip.tsx'
 
 type Props = {
   saved: SavedTrace
@@ -43,7 +44,7 @@ type Props = {
   ownedSinkersKg: readonly number[]
 }
 
-/** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen. Read-only on a phone. */
+/** The bench of one trace: verdicts, reach and profile, and the settings of whatever is chosen; where it is narrow, the reach is a list. */
 export default function BenchBody(props: Props) {
   const { saved, outfits } = props
   const bench = useBench(saved)
@@ -101,6 +102,23 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const backToBench = useStableCallback(() => setMoving(false))
   const opened = evaluation?.moments[open]
   const why = evaluation && opened && <WhyPanel result={opened} setup={evaluation.setup} />
+  const sheets = {
+    conditions: <ConditionsPanel bench={bench} evaluation={evaluation} onMoving={() => setMoving(true)} />,
+    why: why ?? <p className="p-3 text-quiet">Fix the trace to see results.</p>,
+    findings: evaluation && <FindingsPanel bench={later} ruleSet={ruleSet} evaluation={evaluation} />,
+  }
+  const part = (
+    <PartPanel
+      bench={bench}
+      rig={setup}
+      selected={selected}
+      links={links}
+      prepared={prepared.ok ? prepared.value : undefined}
+      ruleSet={ruleSet}
+      ownedSinkersKg={ownedSinkersKg}
+      edits={edits}
+    />
+  )
 
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 p-3 sm:px-6">
@@ -110,6 +128,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
           <strong>Not saved.</strong> {bench.saveError.message}
         </p>
       )}
+      {!wide && evaluation && <VerdictStrip evaluation={evaluation} />}
       <div className="z-10 bg-ground py-1 md:sticky md:top-0">
         {evaluation ? (
           <>
@@ -144,35 +163,21 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
               <WorstFinding bench={later} ruleSet={ruleSet} evaluation={evaluation} onAll={showFindings} />
             )}
           </div>
-          <BenchSide
-            shown={side}
-            onShow={setSide}
-            sheets={{
-              part: (
-                <PartPanel
-                  bench={bench}
-                  rig={setup}
-                  selected={selected}
-                  links={links}
-                  prepared={prepared.ok ? prepared.value : undefined}
-                  ruleSet={ruleSet}
-                  ownedSinkersKg={ownedSinkersKg}
-                  edits={edits}
-                />
-              ),
-              conditions: <ConditionsPanel bench={bench} evaluation={evaluation} onMoving={() => setMoving(true)} />,
-              why: why ?? <p className="p-3 text-quiet">Fix the trace to see results.</p>,
-              findings: evaluation && <FindingsPanel bench={later} ruleSet={ruleSet} evaluation={evaluation} />,
-            }}
-          />
+          <BenchSide shown={side} onShow={setSide} sheets={{ ...sheets, part }} />
         </div>
       ) : (
-        <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
-          <PartList rig={setup} links={links} />
-          {evaluation && <FindingsList findings={evaluation.findings} />}
-          <p className="text-sm text-quiet">This screen is too narrow for editing. Edit the trace on a wider one.</p>
-          {why}
-        </div>
+        <BenchSide
+          shown={side}
+          onShow={setSide}
+          sheets={{
+            ...sheets,
+            part: (
+              <PartRows rig={drawn} paths={paths} selected={selected} onSelect={select} edits={edits}>
+                {part}
+              </PartRows>
+            ),
+          }}
+        />
       )}
       <StaleDialog bench={bench} onCopy={useKeepAsNew(bench, saved.id)} />
     </div>

@@ -77,23 +77,6 @@ export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
   )
 }
 
-/** The findings to read, where nothing is changed. */
-export function FindingsList({ findings }: { findings: readonly Finding[] }) {
-  const open = findings.filter(isOpen)
-  if (open.length === 0) return null
-  return (
-    <Sheet title="Findings">
-      <ul className="grid gap-2">
-        {open.map((finding) => (
-          <li key={finding.id}>
-            <Sentence finding={finding} />
-          </li>
-        ))}
-      </ul>
-    </Sheet>
-  )
-}
-
 function Sentence({ finding }: { finding: Finding }) {
   const show = useShow()
   const { word, tone } = SEVERITY[finding.severity]

@@ -29,7 +29,7 @@ export function NamePanel({ bench }: { bench: Bench }) {
       trigger={
         <button
           type="button"
-          className="ml-2 inline-grid size-9 place-items-center rounded-md align-middle text-quiet hover:bg-well max-md:hidden"
+          className="ml-2 inline-grid size-9 place-items-center rounded-md align-middle text-quiet hover:bg-well"
           aria-label="Name, tags and notes"
           title="Name, tags and notes"
         >

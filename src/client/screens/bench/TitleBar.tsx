@@ -43,7 +43,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
             .join(' · ')}
         </p>
       </div>
-      <label className="flex items-center gap-2 text-quiet max-md:hidden">
+      <label className="flex min-w-0 items-center gap-2 text-quiet">
         on
         <select
           className={`${fieldClass} w-auto max-w-52 text-ink`}
@@ -59,8 +59,8 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
           ))}
         </select>
       </label>
-      <div className="flex gap-1.5">
-        <span className="flex gap-1.5 max-md:hidden">
+      <div className="flex flex-wrap gap-1.5">
+        <span className="flex gap-1.5">
           <Button
             onClick={bench.undo}
             disabled={!bench.canUndo}
@@ -94,7 +94,6 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
         </span>
         <Button
           tone="strong"
-          className={bench.dirty ? '' : 'max-md:hidden'}
           onClick={bench.save}
           disabled={!bench.dirty || bench.saving}
           aria-keyshortcuts="Control+S"
