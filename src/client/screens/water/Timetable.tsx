@@ -116,11 +116,11 @@ function Row({ row, changed, current, time, withShape, show, onScrub }: RowProps
       className={`border-t border-rule ${current ? 'bg-well' : ''}`}
       aria-current={current ? 'time' : undefined}
     >
-      <th scope="row" className="py-0.5 pr-2 text-left font-normal">
+      <th scope="row" className="pr-2 text-left font-normal">
         <button
           type="button"
           onClick={() => onScrub(timeMs)}
-          className="rounded-sm px-1 underline decoration-dotted underline-offset-2"
+          className="min-h-7 rounded-sm px-1 underline decoration-dotted underline-offset-2"
         >
           {time}
         </button>
