@@ -47,3 +47,23 @@ test('a save from Build that is older than what was saved elsewhere is refused i
   await page.getByRole('link', { name: 'Open the bench to choose' }).click()
   await expect(page.getByLabel('strength', { exact: true })).toHaveValue('60 lb')
 })
+
+test('the sheet says what goes to the water: drag, fish, mark, bait, verdicts and open findings; in print without controls', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${HOUND}/build`)
+  const summary = page.getByRole('region', { name: 'On the water' })
+  await expect(summary).toContainText(/drag\s*11(\.0)? lb: pull with a scale straight off the reel/)
+  await expect(summary).toContainText('Hesk Bar')
+  await expect(summary).toContainText('peeler crab')
+  await expect(summary.getByRole('list', { name: 'Verdicts' })).toContainText('Set the drag up to 13.1 lb.')
+  await expect(summary.getByRole('list', { name: 'Open findings' })).toContainText('225 g')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button')).toHaveCount(0)
+  await expect(page.getByRole('textbox')).toHaveCount(0)
+  const split = await page
+    .locator('article li, article tr')
+    .evaluateAll((rows) => rows.filter((row) => getComputedStyle(row).breakInside !== 'avoid').length)
+  expect(split).toBe(0)
+})

@@ -1,11 +1,12 @@
 import { memo, useMemo } from 'react'
-import type { Finding, Severity } from '../../../core/advice/finding.ts'
+import type { Finding } from '../../../core/advice/finding.ts'
 import { takenUp } from '../../../core/advice/setAside.ts'
 import { type TriedRemedy, tryRemediesInSteps } from '../../../core/advice/tryRemedies.ts'
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import type { Steps } from '../../../core/math/steps.ts'
 import { useSteps } from '../../jobs/useSteps.ts'
+import { FindingSentence } from '../../moments/FindingSentence.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
@@ -16,12 +17,6 @@ import type { Bench } from './useBench.ts'
 
 /** Remedies are tried whole, on the trace: not while someone is still typing. */
 const REST_MS = 150
-
-const SEVERITY: Record<Severity, { word: string; tone: string }> = {
-  fault: { word: 'fix', tone: 'text-fails' },
-  caution: { word: 'watch', tone: 'text-watch' },
-  note: { word: 'note', tone: 'text-quiet' },
-}
 
 type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluation }
 
@@ -77,17 +72,6 @@ export function FindingsPanel({ bench, ruleSet, evaluation }: Props) {
   )
 }
 
-function Sentence({ finding }: { finding: Finding }) {
-  const show = useShow()
-  const { word, tone } = SEVERITY[finding.severity]
-  return (
-    <p>
-      <strong className={`mr-1.5 ${tone}`}>{word}</strong>
-      {phraseWords(finding.why, show)}
-    </p>
-  )
-}
-
 type Tried = { finding: Finding; remedies: TriedRemedy[] }
 
 function* triedOn({ finding, ruleSet, evaluation }: Omit<Props, 'bench'> & { finding: Finding }): Steps<Tried> {
@@ -113,7 +97,7 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
   }
   return (
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
-      <Sentence finding={finding} />
+      <FindingSentence finding={finding} />
       <div className="flex flex-wrap gap-1.5">
         {remedies.slice(0, 2).map((remedy) => (
           <Button

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Printer } from 'lucide-react'
-import { type ReactNode, useEffect, useMemo, useState } from 'react'
+import { lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { strikesOf } from '../../../core/advice/strike.ts'
 import { cutList } from '../../../core/build/cutList.ts'
@@ -25,6 +25,9 @@ import { CutTable } from './CutTable.tsx'
 import { stepWords } from './stepWords.ts'
 import { UnsavedNote } from './UnsavedNote.tsx'
 import { useSheetTrace } from './useSheetTrace.ts'
+
+// What judges comes after what is cut and tied.
+const SheetSummary = lazy(() => import('./SheetSummary.tsx'))
 
 /** Cut list, order of threading and steps of one trace, for a batch; made to be printed and to be read on a phone. */
 export default function BuildSheetScreen() {
@@ -70,7 +73,8 @@ const MOST = 200
 
 type SheetProps = { id: string; content: TraceContent; outfit: Outfit; version: string; note: ReactNode }
 
-function BuildSheet({ id, content: { trace, conditions, markId }, outfit, version, note }: SheetProps) {
+function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
+  const { trace, conditions, markId } = content
   const show = useShow()
   const [count, setCount] = useState(1)
   const catalogue = useCatalogue()
@@ -162,6 +166,9 @@ function BuildSheet({ id, content: { trace, conditions, markId }, outfit, versio
           ))}
         </Sheet>
       )}
+      <Suspense fallback={<Loading what="the verdicts" />}>
+        <SheetSummary content={content} outfit={outfit} />
+      </Suspense>
       <Sheet title="Then">
         <p>
           Wet every knot and tighten it slowly. Leave 2–5 mm of tag. Test it by hand against a fixed point: protect your eyes,

@@ -1,0 +1,95 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import type { Outfit } from '../../../core/documents/outfit.ts'
+import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
+import type { TraceContent } from '../../../shared/traceContent.ts'
+import { fishQuery, marksQuery } from '../../api/documents.ts'
+import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { VerdictMark } from '../../fishing/VerdictMark.tsx'
+import { FindingSentence } from '../../moments/FindingSentence.tsx'
+import { viewOf } from '../../moments/momentViews.ts'
+import { useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
+import { useWording } from '../../moments/useWording.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Sheet } from '../../ui/controls.tsx'
+import { Fault, Loading } from '../../ui/states.tsx'
+import { castName } from '../../words/castWords.ts'
+import { momentName } from '../../words/momentNames.ts'
+import { pieceSpec } from '../../words/names.ts'
+import { madeForWords } from '../../words/purposeWords.ts'
+
+type Props = { content: TraceContent; outfit: Outfit }
+
+/** What goes to the water with a trace: what it is for, the drag to set, its verdicts and what is still open. */
+export default function SheetSummary({ content: { trace, conditions, markId, fishId }, outfit }: Props) {
+  const catalogue = useCatalogue()
+  const show = useShow()
+  const ruleSet = useRuleSetInForce()
+  const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
+  const fish = useQuery(fishQuery).data?.find(({ id }) => id === fishId)?.content.name
+  const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const judged = useLaterEvaluation(usePrepared(setup), ruleSet)
+  const wording = useWording(setup)
+  const baits = trace.pieces.filter(({ role }) => role === 'bait').map((bait) => pieceSpec(catalogue, bait, show))
+  const assumedN = judged?.ok && conditions.dragAssumed ? judged.value.moments.run?.dragN : undefined
+  const drag = assumedN === undefined ? show.entered('strength', conditions.dragN) : show.computed('strength', assumedN)
+  const facts: [string, string | undefined][] = [
+    ['outfit', outfit.name],
+    ['fish', fish],
+    ['mark', mark],
+    ['for', madeForWords(conditions).replace(/^for /, '') || undefined],
+    ['cast', castName(catalogue, conditions.castStyle)],
+    ['bait', [...new Set(baits)].join(', ') || undefined],
+    ['drag', `${drag}: pull with a scale ${DRAG_PULL[conditions.dragMeasuredAt]} until the spool turns`],
+    ['notes', trace.notes?.trim() || undefined],
+  ]
+  return (
+    <Sheet title="On the water" aside={<span className="text-sm text-quiet">{new Date().toLocaleDateString('en-GB')}</span>}>
+      <dl className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 gap-y-1">
+        {facts.map(
+          ([name, value]) =>
+            value !== undefined && (
+              <div key={name} className="contents">
+                <dt className="text-quiet">{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ),
+        )}
+      </dl>
+      {judged === undefined ? (
+        <Loading what="the verdicts" />
+      ) : !judged.ok ? (
+        <Fault>{judged.message}</Fault>
+      ) : (
+        <>
+          <ul aria-label="Verdicts" className="mt-2 grid gap-x-8 sm:grid-cols-2">
+            {MOMENT_NAMES.map((name) => {
+              const moment = judged.value.moments[name]
+              return (
+                moment && (
+                  <li key={name} className="grid grid-cols-[4rem_5rem_minmax(0,1fr)] gap-2 border-t border-rule py-1">
+                    <span className="font-semibold">{momentName(name)}</span>
+                    <VerdictMark verdict={moment.verdict} />
+                    <span className="text-sm">{viewOf(moment).figure(moment, wording)}</span>
+                  </li>
+                )
+              )
+            })}
+          </ul>
+          <ul aria-label="Open findings" className="mt-2 grid gap-1">
+            {judged.value.findings
+              .filter(({ aside }) => aside === undefined)
+              .map((finding) => (
+                <li key={finding.id}>
+                  <FindingSentence finding={finding} />
+                </li>
+              ))}
+          </ul>
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+const DRAG_PULL = { reel: 'straight off the reel', tip: 'through the rod, over its tip' }
