@@ -2,7 +2,7 @@ import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import type { FishingMode } from '../../core/catalogue/familyIds.ts'
 import type { SkyEvent } from '../../core/physics/sky/sky.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
-import type { Owned } from '../../core/plan/owned.ts'
+import type { Owned } from '../../core/setup/owned.ts'
 import type { Show } from '../settings/show.ts'
 
 const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'SW', 'WSW', 'W', 'WNW', 'NW', 'NNW']

@@ -17,6 +17,7 @@ import { type LeaderAdvice, leaderFor, WET_AND_KNOTTED } from '../purpose/leader
 import { purposeOf } from '../purpose/purpose.ts'
 import { DEFAULT_DRAG_SHARE } from '../setup/drag.ts'
 import { flyingMassKg } from '../setup/masses.ts'
+import type { Owned } from '../setup/owned.ts'
 import { prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { endsOf, lineAlongM, pathToPiece } from '../soundness/paths.ts'
@@ -58,8 +59,8 @@ export type Order = {
   conditions: Conditions
   catalogue: Catalogue
   ruleSet?: RuleSet | undefined
-  /** Sinkers at hand, kg; without any, of whatever weight is wanted. */
-  sinkersKg?: readonly number[] | undefined
+  /** Sinkers at hand; without any, of whatever weight is wanted. */
+  sinkers?: readonly Owned[] | undefined
 }
 
 type SettledOrder = Order & { wishes: Wishes }
@@ -98,10 +99,14 @@ export function draft(given: Order): Draft {
   const usual = family.parameters.find(({ key }) => key === 'sinkerKg')
   const { moving } = order.conditions
   if (moving?.way === 'kite' && usual && said.amounts?.sinkerKg === undefined) {
-    const leadKg = kiteLeadFor(setupOf(order, made.trace), moving, given.sinkersKg)
+    const leadKg = kiteLeadFor(
+      setupOf(order, made.trace),
+      moving,
+      given.sinkers?.map(({ massKg }) => massKg),
+    )
     if (leadKg !== undefined) change({ amounts: { ...order.wishes.amounts, sinkerKg: Math.min(usual.most, leadKg) } })
   } else if (water && usual && said.amounts?.sinkerKg === undefined) {
-    const sinker = sinkerFor(setupOf(order, made.trace), usual.usual, given.sinkersKg)
+    const sinker = sinkerFor(setupOf(order, made.trace), usual.usual, given.sinkers)
     if (sinker)
       change({
         amounts: { ...order.wishes.amounts, sinkerKg: Math.min(usual.most, sinker.massKg) },

@@ -3,11 +3,13 @@ import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { fishNamed } from '../../../tests/fixtures/purposes.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { FamilyId } from '../catalogue/familyIds.ts'
+import type { SinkerShape } from '../catalogue/ids.ts'
 import { type Conditions, defaultConditions } from '../documents/conditions.ts'
 import { isLine } from '../documents/pieces.ts'
 import { defaultWater } from '../documents/water.ts'
 import { usualLanding } from '../purpose/landing.ts'
 import { conditionsForFish } from '../setup/conditionsForFish.ts'
+import type { Owned } from '../setup/owned.ts'
 import { parseTrace } from '../soundness/parseTrace.ts'
 import { draft } from './draft.ts'
 import { familyOf } from './families.ts'
@@ -20,7 +22,7 @@ const made = (
   fish: string | undefined,
   more: Partial<Conditions> = {},
   said: UserChoices = {},
-  sinkersKg?: number[],
+  sinkers: Owned[] = [],
 ) =>
   draft({
     family: familyOf(family)!,
@@ -34,8 +36,9 @@ const made = (
       ...more,
     },
     catalogue,
-    sinkersKg,
+    sinkers,
   })
+const box = (shape: SinkerShape, ...massesKg: number[]): Owned[] => massesKg.map((massKg) => ({ shape, massKg }))
 const part = (of: ReturnType<typeof made>, id: string) => of.trace.pieces.find((piece) => piece.id === id)
 
 describe('a draft for a fish', () => {
@@ -97,8 +100,11 @@ describe('the sinker for the water', () => {
   test('of those at hand the lightest that holds, and the heaviest where none does', () => {
     const exact = massOf(made('runningLedger', undefined, at(0.8)))
     expect(exact).toBeGreaterThan(0.05)
-    expect(massOf(made('runningLedger', undefined, at(0.8), {}, [0.05, exact + 0.01, 2]))).toBeCloseTo(exact + 0.01, 12)
-    expect(massOf(made('runningLedger', undefined, at(0.8), {}, [0.03, 0.05]))).toBe(0.05)
+    expect(massOf(made('runningLedger', undefined, at(0.8), {}, box('pear', 0.05, exact + 0.01, 2)))).toBeCloseTo(
+      exact + 0.01,
+      12,
+    )
+    expect(massOf(made('runningLedger', undefined, at(0.8), {}, box('pear', 0.03, 0.05)))).toBe(0.05)
     expect(massOf(made('runningLedger', undefined, at(0.8), { amounts: { sinkerKg: 0.2 } }))).toBe(0.2)
     // In slack water it still falls in good time: 2 g for each of 25 m.
     expect(massOf(made('runningLedger', undefined, at(0)))).toBeCloseTo(0.05, 9)
@@ -113,6 +119,10 @@ describe('the sinker for the water', () => {
     const wired = part(made('runningLedger', undefined, shore(0.9)), 'sinker')
     expect(wired).toMatchObject({ shape: 'gripWire' })
     expect((wired as { massKg: number }).massKg).toBeLessThanOrEqual(0.2)
+    // Of its own shape where the box has that; else of whatever is there.
+    const inStream = (sinkers: Owned[]) => part(made('runningLedger', undefined, shore(0.9), {}, sinkers), 'sinker')
+    expect(inStream([...box('bomb', 0.09, 0.125), ...box('gripWire', 0.175)])).toMatchObject({ shape: 'gripWire', massKg: 0.175 })
+    expect(inStream(box('bomb', 0.09, 0.11))).toMatchObject({ shape: 'gripWire', massKg: 0.11 })
   })
 })
 

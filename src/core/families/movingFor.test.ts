@@ -17,7 +17,7 @@ const made = (family: FamilyId, more: Partial<Conditions> = {}, on = outfit, sin
     outfit: on,
     conditions: { ...defaultConditions(), castStyle: 'none', freeboardM: 1.5, ...more },
     catalogue,
-    sinkersKg,
+    sinkers: sinkersKg?.map((massKg) => ({ shape: 'pear' as const, massKg })),
   })
 const settled = ({ trace, conditions }: ReturnType<typeof made>, on = outfit) => evaluated(trace, on, conditions).settle!
 

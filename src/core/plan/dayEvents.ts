@@ -1,6 +1,6 @@
 import type { Sky, SkyEvent } from '../physics/sky/sky.ts'
 import type { TideSpan } from '../physics/tide/tideSpan.ts'
-import type { Owned } from './owned.ts'
+import type { Owned } from '../setup/owned.ts'
 import type { Plan } from './planDay.ts'
 import type { StreamPoint } from './streamThrough.ts'
 

@@ -1,8 +1,8 @@
 import type { Method, SinkerShape } from '../catalogue/ids.ts'
 import { isCastMethod } from '../catalogue/methods.ts'
+import type { Owned } from '../setup/owned.ts'
 import { weightOf } from '../setup/settling/settling.ts'
 import type { Rig } from '../setup/setup.ts'
-import type { Owned } from './owned.ts'
 
 /** The shapes of sinker in a box. */
 export const shapesOf = (sinkers: readonly Owned[]): SinkerShape[] => [...new Set(sinkers.map(({ shape }) => shape))]

@@ -2,11 +2,11 @@ import type { Mark } from '../documents/mark.ts'
 import type { Hold } from '../documents/observation.ts'
 import { learnedHolding } from '../learning/markLessons.ts'
 import type { TideSpan } from '../physics/tide/tideSpan.ts'
+import type { Owned } from '../setup/owned.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../setup/settling/settling.ts'
 import type { Setup } from '../setup/setup.ts'
 import { type AtMark, atMark, type Wind } from './atMark.ts'
 import { holdingOf, type RequiredSinker, requiredSinkerAt } from './holding.ts'
-import type { Owned } from './owned.ts'
 import { preparedWithSinker } from './preparedWithSinker.ts'
 
 export type PlanInput = {

@@ -1,8 +1,8 @@
 import type { Water } from '../documents/water.ts'
+import type { Owned } from '../setup/owned.ts'
 import { type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import { type Settling, settlingOf, weightOfSinker } from '../setup/settling/settling.ts'
 import type { Setup } from '../setup/setup.ts'
-import type { Owned } from './owned.ts'
 
 /**
  * A setup prepared for a day in which as much line goes out as is needed.

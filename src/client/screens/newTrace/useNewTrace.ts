@@ -128,9 +128,8 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
 
   const drafted = useMemo((): Drafted | undefined => {
     if (!family) return undefined
-    const sinkersKg = [...new Set((sinkers ?? []).map(({ massKg }) => massKg))]
     try {
-      const draft = soundDraft({ family, said: choices.said, outfit: outfit.content, conditions, catalogue, ruleSet, sinkersKg })
+      const draft = soundDraft({ family, said: choices.said, outfit: outfit.content, conditions, catalogue, ruleSet, sinkers })
       return { ok: true, draft }
     } catch (error) {
       if (error instanceof CoreError) return { ok: false, message: error.message }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { Hold } from '../../../core/documents/observation.ts'
-import type { Owned } from '../../../core/plan/owned.ts'
 import type { Way } from '../../../core/plan/planDay.ts'
+import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { runPlanDay } from '../../../workers/runPlanDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
