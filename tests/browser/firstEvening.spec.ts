@@ -23,6 +23,12 @@ async function emptied(page: Page, url: string): Promise<void> {
   expect((await page.request.delete(`${url}/api/demo`)).ok()).toBe(true)
 }
 
+// Other tests of this worker begin with the examples alone.
+test.afterEach(async ({ page, app }) => {
+  await emptied(page, app.url)
+  await page.request.post(`${app.url}/api/demo`)
+})
+
 for (const width of [1280, 390])
   test(`the first evening at ${width} px: from the first page to the sheet and the plan of one’s own rod and mark`, async ({
     page,
@@ -61,7 +67,6 @@ for (const width of [1280, 390])
     console.log(`${does.actions} actions, ${words} words at ${width} px`)
     expect(does.actions).toBeLessThanOrEqual(12)
     expect(words).toBeLessThanOrEqual(600)
-    await page.request.post(`${app.url}/api/demo`)
   })
 
 test('the first evening by the keyboard alone', async ({ page, app }) => {
@@ -97,5 +102,4 @@ test('the first evening by the keyboard alone', async ({ page, app }) => {
   await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
   await go(page.getByRole('link', { name: 'Plan the day' }))
   await expect(page.getByLabel('mark', { exact: true }).locator('option:checked')).toHaveText('Keyboard beach')
-  await page.request.post(`${app.url}/api/demo`)
 })

@@ -59,13 +59,18 @@ test('a new trace: outfit, family, bait; the draft holds and opens on the bench'
   await expect(page.getByRole('tab', { name: 'to hook c' })).toBeVisible()
 })
 
-test('on a phone the bench shows verdicts and the list of parts, and changes nothing', async ({ page, app }) => {
+test('on a phone the bench shows verdicts and the parts with their strengths, and what is chosen is changed there', async ({
+  page,
+  app,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${app.url}/traces/${TOPE}`)
   await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', 'fails')
-  await expect(page.getByText('hook length fluoro')).toBeVisible()
-  await expect(page.getByRole('main').getByRole('textbox')).toHaveCount(0)
-  await expect(page.getByRole('button', { name: 'Save' })).toBeHidden()
+  const row = page.getByRole('button', { name: /^hook length fluoro/ })
+  await expect(row).toContainText(/\d+ lb$/)
+  await row.click()
+  await expect(row).toHaveAttribute('aria-expanded', 'true')
+  await expect(page.getByRole('group', { name: 'Settings of the part' }).getByLabel('finished length')).toBeVisible()
 })
 
 test('a trace that is not there, and a server that is away, are said in words with a way on', async ({ page, app, context }) => {
