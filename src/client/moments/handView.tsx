@@ -17,9 +17,9 @@ export const HAND_VIEW: MomentView<Hand> = {
     const { weightN, borneN, overPull, deciding, fishAssumed } = hand
     if (deciding.cause === 'rush') return rushFigure(deciding.rush, show)
     if (deciding.cause !== 'weight') return REACH[deciding.cause](hand, show)
-    if (fishAssumed) return 'No fish given: only the reach is judged'
+    if (fishAssumed) return 'No fish given: only the reach is judged.'
     const what = borneN < weightN ? 'the pull of' : 'the weight of'
-    return `Holds ${overPull.toFixed(1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish`
+    return `Holds ${overPull.toFixed(1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish.`
   },
   decides: (hand, { show, nameOf }) => alsoOutOfReach(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
   inputs: {

@@ -33,7 +33,7 @@ export const DEMO_FISH: readonly Fish[] = [
   }),
   fish('tope', [12, 1.3], [25, 1.7], [0.08, 0.06], {
     ...{ teeth: 'cutting', feeds: 'bed', takes: 'bites', fights: ['runs', 'tail'], released: true },
-    notes: 'Rough skin and tail: a rubbing length. Teeth to mind.',
+    notes: 'Rough skin and tail: a rubbing length. Mind the teeth.',
   }),
   fish('conger', [10, 1.3], [30, 1.9], [0.07, 0.06], {
     ...{ teeth: 'cutting', feeds: 'rough', takes: 'bites', fights: ['dives', 'shakes'], shakesCircles: true },

@@ -112,7 +112,7 @@ function limitsOf(set: RuleSet, show: ReturnType<typeof useShow>): string[] {
     ...length('leader', set.maxLeaderM),
     ...length('double', set.maxDoubleM),
     ...length('both', set.maxCombinedM),
-    ...(set.maxHooks === undefined ? [] : [`${set.maxHooks} hooks`]),
+    ...(set.maxHooks === undefined ? [] : [`at most ${set.maxHooks} hooks`]),
     ...(set.circleOnly ? ['circle hooks only'] : []),
     ...(set.nonOffsetOnly ? ['no offset hooks'] : []),
     ...(set.barblessOnly ? ['barbless only'] : []),
