@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { type ReactNode, useMemo, useState } from 'react'
+import { isFound, plainText, searchForms } from '../../core/edit/searchForms.ts'
 import { type ContentOf, DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
 import { type DocumentKind, nameOf } from '../../shared/kindNames.ts'
 import { listQuery, type SavedDocument, trashQuery } from '../api/documents.ts'
@@ -38,11 +39,8 @@ export function DocumentList<K extends DocumentKind>(props: Props<K>) {
     () => shown.data?.documents.toSorted((a, b) => (nameOf(a.content) ?? '').localeCompare(nameOf(b.content) ?? '')),
     [shown.data],
   )
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean)
-  const found = sorted?.filter(({ content }) => {
-    const text = searchText?.(content).toLowerCase() ?? ''
-    return words.every((word) => text.includes(word))
-  })
+  const forms = useMemo(() => searchForms(search), [search])
+  const found = sorted?.filter(({ content }) => isFound(plainText(searchText?.(content) ?? ''), forms))
   const { many } = DOCUMENT_KINDS[kind]
   return (
     <ListFrame
@@ -69,7 +67,7 @@ export function DocumentList<K extends DocumentKind>(props: Props<K>) {
             onChange={(event) => setSearch(event.target.value)}
           />
           <span role="status" className="text-sm text-quiet">
-            {words.length > 0 ? `${found?.length} of ${sorted?.length}` : `${sorted?.length} ${many}`}
+            {search.trim() !== '' ? `${found?.length} of ${sorted?.length}` : `${sorted?.length} ${many}`}
           </span>
         </search>
       )}

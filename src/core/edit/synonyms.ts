@@ -1,3 +1,4 @@
+import type { FamilyId } from '../catalogue/familyIds.ts'
 import type { ConnectionId, Rigging } from '../catalogue/ids.ts'
 
 /** Words for a sinker line that is meant to break first. */
@@ -32,6 +33,21 @@ export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   shellfish: ['mussel', 'clam', 'cockle', 'limpet'],
   prawn: ['shrimp'],
   sandeel: ['eel', 'launce'],
+}
+
+/** Other names for whole traces, by their family. */
+export const FAMILY_SYNONYMS: Readonly<Partial<Record<FamilyId, readonly string[]>>> = {
+  runningLedger: ['fish finder', 'running trace', 'running sinker rig', 'sliding sinker rig', 'running leger'],
+  boomPaternoster: ['flapper', 'high low', 'hi lo', 'paternoster', 'dropper rig', 'chicken rig', 'two hook bottom rig'],
+  pulley: ['pulley pennel'],
+  clippedDown: ['clipped down trace', 'bait clip rig', 'impact rig'],
+  threeWay: ['three way rig', 'three way trace', 'dropper sinker rig'],
+  rotating: ['helicopter', 'swivel stop rig'],
+  slidingFloat: ['slip float', 'slip bobber', 'running float'],
+  sinkerAtHook: ['knocker', 'ball to the hook', 'sweeper'],
+  dropShot: ['down shot'],
+  liveBaitLeader: ['fly line', 'flat line'],
+  deepDrop: ['buoy line', 'daytime drop'],
 }
 
 /** Words that say a bait is alive or dead by themselves. */

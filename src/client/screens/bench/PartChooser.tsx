@@ -2,6 +2,7 @@ import { type KeyboardEvent, useState } from 'react'
 import type { EditResult } from '../../../core/edit/editResult.ts'
 import { isInWords } from '../../../core/edit/inWords.ts'
 import { PART_GROUPS } from '../../../core/edit/newParts.ts'
+import { isFound, plainText, searchForms } from '../../../core/edit/searchForms.ts'
 import { fieldClass } from '../../ui/controls.tsx'
 
 export type PartChoice = { id: string; name: string; group: (typeof PART_GROUPS)[number]; result: EditResult }
@@ -18,7 +19,8 @@ export function PartChooser({ choices, onChoose, write }: Props) {
   const [typed, setTyped] = useState('')
   const written = write && isInWords(typed) ? write(typed) : undefined
   const wanted = typed.trim().toLowerCase()
-  const shown = choices.filter(({ name }) => name.toLowerCase().includes(wanted))
+  const forms = searchForms(typed)
+  const shown = choices.filter(({ name }) => isFound(plainText(name), forms))
   const first = bestMatch(shown, wanted)
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key !== 'Enter') return

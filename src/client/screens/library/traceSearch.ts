@@ -1,5 +1,6 @@
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
+import { isFound, plainText, searchForms } from '../../../core/edit/searchForms.ts'
 import { VERDICT_RANK, type Verdict } from '../../../core/moments/moment.ts'
 import type { SavedTraceHead } from '../../api/documents.ts'
 
@@ -13,15 +14,15 @@ export function searchable(heads: readonly SavedTraceHead[], { outfitOf, markOf 
   return heads.map((head) => {
     const { name, family, outfitId, markId, notes, tags } = head.content
     const words = [name, family === null ? '' : familyName(family), outfitOf.get(outfitId ?? '')?.name ?? '', notes, ...tags]
-    return { head, text: [...words, markOf.get(markId ?? '') ?? ''].join(' ').toLowerCase() }
+    return { head, text: plainText([...words, markOf.get(markId ?? '') ?? ''].join(' ')) }
   })
 }
 
-/** Those that have every word of the search, in any order, and the tag where one is named. */
+/** Those that have every word of the search, in any order and by any region’s name, and the tag where one is named. */
 export function fitting(texts: readonly Searchable[], search: string, tag: string): SavedTraceHead[] {
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean)
+  const forms = searchForms(search)
   return texts.flatMap(({ head, text }) =>
-    words.every((word) => text.includes(word)) && (tag === '' || head.content.tags.includes(tag)) ? [head] : [],
+    isFound(text, forms) && (tag === '' || head.content.tags.includes(tag)) ? [head] : [],
   )
 }
 
