@@ -300,7 +300,10 @@ test('an own mark in a minute: the tides of a day typed give the plan of the sam
     await page.keyboard.type(text)
     await page.keyboard.press('Enter')
   }
-  await page.keyboard.type('1.1')
+  // A tide half typed is not lost by a save.
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was saved' })).toBeVisible()
+  await page.getByLabel('fourth height').fill('1.1')
   await expect(page.getByText('1 day typed.')).toBeVisible()
   await save('typed')
   const typed = await plan('typed')

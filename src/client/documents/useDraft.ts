@@ -19,7 +19,7 @@ export type DraftState<K extends DocumentKind> = {
 /** Keeps unsaved work of one document while this page is open on it; where it cannot, every way out asks. */
 export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftState<K> {
   const [keeper] = useState(() => new DraftKeeper(kind, id))
-  const [notStored, setUnkept] = useState(false)
+  const [notStored, setNotStored] = useState(false)
   const [others, setOthers] = useState(() => keeper.others())
   const [actions] = useState(() => {
     const look = () => setOthers(keeper.others())
@@ -27,7 +27,7 @@ export function useDraft<K extends DocumentKind>(kind: K, id: string): DraftStat
     const telling = (change: () => void) => {
       const was = keeper.notStored
       change()
-      if (keeper.notStored !== was) setUnkept(keeper.notStored)
+      if (keeper.notStored !== was) setNotStored(keeper.notStored)
     }
     return {
       look: (other: OtherDraft) => keeper.look(other),

@@ -24,6 +24,8 @@ const MAX_MPERS = 6
 export function CurrentFields({ mark, onChange }: Props) {
   const { streamFrom, stream } = mark
   const strongest = strongestOf(stream)
+  // A table is there again when it is chosen again.
+  const [table, setTable] = useState(stream)
   const assume = (mPerS: number, from: Source = streamFrom) =>
     onChange({ streamFrom: from, stream: assumedStream(mPerS, hasTide(mark)) })
   return (
@@ -32,7 +34,11 @@ export function CurrentFields({ mark, onChange }: Props) {
         <Select
           id="mark-current-source"
           value={streamFrom}
-          onChoose={(next) => (next === 'table' ? onChange({ stream, streamFrom: next }) : assume(strongest, next))}
+          onChoose={(next) => {
+            if (streamFrom === 'table') setTable(stream)
+            if (next === 'table') onChange({ stream: table, streamFrom: next })
+            else assume(strongest, next)
+          }}
           choices={(Object.keys(SOURCES) as Source[]).map((value) => ({ value, text: SOURCES[value] }))}
         />
       </Field>

@@ -42,7 +42,7 @@ export function TideFields({ mark, ports, onChange }: Props) {
           value={way}
           onChoose={choose}
           choices={(Object.keys(WAYS) as Way[])
-            .filter((each) => each !== 'port' || ports.length > 0)
+            .filter((each) => each !== 'port' || ports.length > 0 || way === 'port')
             .map((value) => ({ value, text: WAYS[value] }))}
         />
       </Field>
@@ -58,7 +58,11 @@ export function TideFields({ mark, ports, onChange }: Props) {
               id="mark-port"
               value={mark.portId ?? ''}
               onChoose={(portId) => onChange({ ...mark, portId })}
-              choices={ports.map(({ id, name }) => ({ value: id, text: name }))}
+              choices={[
+                // While the tide service is away the port is known by its id alone.
+                ...(ports.some(({ id }) => id === mark.portId) ? [] : [{ value: mark.portId ?? '', text: mark.portId ?? '' }]),
+                ...ports.map(({ id, name }) => ({ value: id, text: name })),
+              ]}
             />
           </Field>
           <NumberField

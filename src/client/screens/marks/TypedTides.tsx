@@ -21,6 +21,7 @@ export function TypedTides({ mark, onChange }: Props) {
   const [date, setDate] = useState(() => dateIn(timeZone, heights[0] ? Date.parse(heights[0].at) : Date.now()))
   const [rows, setRows] = useState(() => rowsOf(heights, date, timeZone, unitM))
   const read = readTides(rows, { date, timeZone, unitM, heights })
+  const isAtFault = (i: number) => (read.ok ? read.half === i : read.row === undefined || read.row === i)
   const days = new Set(heights.map(({ at }) => dateIn(timeZone, Date.parse(at)))).size
   const change = (next: TypedTide[]) => {
     setRows(next)
@@ -56,6 +57,7 @@ export function TypedTides({ mark, onChange }: Props) {
         {rows.map((row, i) => (
           <TideRow
             key={i}
+            isAtFault={isAtFault(i)}
             name={ORDINALS[i]!}
             row={row}
             onChange={(next) => change(rows.map((each, k) => (k === i ? next : each)))}
@@ -64,9 +66,11 @@ export function TypedTides({ mark, onChange }: Props) {
       </div>
       {read.ok ? (
         <p role="status" className="text-sm text-quiet">
-          {days === 0
-            ? 'Type at least two tides of the day.'
-            : `${days === 1 ? '1 day' : `${days} days`} typed. The tides before the first and after the last are assumed.`}
+          {read.half !== undefined
+            ? `Complete the ${ORDINALS[read.half]} tide, or clear it.`
+            : days === 0
+              ? 'Type at least two tides of the day.'
+              : `${days === 1 ? '1 day' : `${days} days`} typed. The tides before the first and after the last are assumed.`}
         </p>
       ) : (
         <p role="alert" className="text-sm text-fails">
@@ -77,7 +81,11 @@ export function TypedTides({ mark, onChange }: Props) {
   )
 }
 
-function TideRow({ name, row, onChange }: { name: string; row: TypedTide; onChange: (row: TypedTide) => void }) {
+type RowProps = { name: string; row: TypedTide; isAtFault: boolean; onChange: (row: TypedTide) => void }
+
+function TideRow({ name, row, isAtFault, onChange }: RowProps) {
+  /** A form with an invalid field is not saved. */
+  const invalid = (text: string) => (isAtFault && (text.trim() !== '' || row.time !== row.height) ? true : undefined)
   return (
     <>
       <span className="text-sm">{name}</span>
@@ -88,6 +96,7 @@ function TideRow({ name, row, onChange }: { name: string; row: TypedTide; onChan
         placeholder="06:40"
         autoComplete="off"
         value={row.time}
+        aria-invalid={invalid(row.time)}
         onChange={({ target }) => onChange({ ...row, time: target.value })}
       />
       <input
@@ -96,6 +105,7 @@ function TideRow({ name, row, onChange }: { name: string; row: TypedTide; onChan
         inputMode="decimal"
         autoComplete="off"
         value={row.height}
+        aria-invalid={invalid(row.height)}
         onChange={({ target }) => onChange({ ...row, height: target.value })}
       />
     </>

@@ -33,5 +33,11 @@ test.each([
   ['no turn', rows(['0512', '1'], ['1120', '2'], ['1735', '3']), 'High and low water must take turns: one height is neither.'],
 ])('%s changes nothing', (_, typed, fault) => {
   const heights = [{ at: '2026-11-20T10:00:00.000Z', heightM: 1 }]
-  expect(readTides(typed, { ...DAY, heights })).toEqual(fault ? { ok: false, fault } : { ok: true, heights })
+  expect(readTides(typed, { ...DAY, heights })).toMatchObject(fault ? { ok: false, fault } : { ok: true, heights })
+})
+
+test('a row half typed, and a row at fault, are named by their place', () => {
+  expect(readTides(rows(['0512', '4.6'], ['1120', '']), DAY)).toMatchObject({ half: 1 })
+  expect(readTides(rows(['0512', '4.6'], ['1175', '0.9']), DAY)).toMatchObject({ row: 1 })
+  expect(readTides(FOUR, DAY)).not.toHaveProperty('half')
 })
