@@ -9,7 +9,7 @@ import { lineAlongM } from '../soundness/paths.ts'
 /** Leader over main line where no family says. Nominal. */
 const DEFAULT_OVER_MAIN = 0.75
 
-/** What is asked of the leader of the present trace, by the same function that drafts it. */
+/** What the leader of a trace has to do, by the same function that drafts it. */
 export function leaderOnTrace({ setup, moments: { cast } }: Judgement, ruleSet?: RuleSet): LeaderAdvice {
   const { trace, outfit, conditions, ends, tracePath } = setup
   const end = ends.find(({ role }) => role !== 'sinker')

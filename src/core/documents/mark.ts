@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BED_IDS, METHOD_IDS } from '../catalogue/ids.ts'
+import { BED_IDS, METHOD_IDS, type Method } from '../catalogue/ids.ts'
 import { isTimeZone } from '../time/localDay.ts'
 import { documentName, notes } from './fields.ts'
 import { text } from './text.ts'
@@ -9,6 +9,11 @@ export const MAX_TABLE_ROWS = 3_000
 
 export const MARK_KINDS = ['beach', 'rock', 'pier', 'boat'] as const
 export type MarkKind = (typeof MARK_KINDS)[number]
+/** How a kind of mark is usually fished. */
+export const USUAL_METHOD = { beach: 'shore', rock: 'shore', pier: 'shore', boat: 'anchor' } as const satisfies Record<
+  MarkKind,
+  Method
+>
 
 /** Where a mark’s current comes from: a table of rates, words for the strongest, or a float timed at the strongest. Only a table is not assumed. */
 export const STREAM_SOURCES = ['table', 'words', 'drift'] as const

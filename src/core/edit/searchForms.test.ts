@@ -25,7 +25,7 @@ test('words are found in any order, hyphens and case apart; what is not there is
   expect(finds('anything', '  ')).toBe(true)
 })
 
-test('the first form is what was typed; a word with two meanings has both', () => {
+test('the typed text comes first; a word with two meanings has both', () => {
   expect(searchForms('Flapper')[0]).toBe('flapper')
   expect(searchForms('flapper')).toEqual(expect.arrayContaining(['fillet', 'boom paternoster']))
 })

@@ -15,7 +15,7 @@ const NAMES: readonly (readonly [other: string, name: string])[] = [
   ...FAMILY_IDS.flatMap((id) => (FAMILY_SYNONYMS[id] ?? []).map((other) => [other, familyName(id)] as const)),
 ].map(([other, name]) => [plainText(other), plainText(name)])
 
-/** What is searched for, as typed and with each word of another region by the name that is used here. The first is as typed. */
+/** The texts to search for: the typed one first, then one for each word of another region, with the name used here. */
 export function searchForms(typed: string): string[] {
   const plain = plainText(typed)
   const words = ` ${plain} `

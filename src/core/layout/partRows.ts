@@ -13,8 +13,8 @@ const AS_A_LIST = { width: 800, trunkY: 0, laneHeight: 1, labelWidth: () => 0 }
 export type PartRow = { item: ReachItem; depth: number }
 
 /**
- * Everything on a reach as rows from the reel down, also where many branches are alike: what sits along a line comes right after that line, with all that hangs from
- * it, before what the line ends with.
+ * Everything on a reach as rows from the reel down, also where many branches are alike. What sits along a line comes right after the
+ * line, with everything that hangs from it, and before the part at the line’s end.
  */
 export function partRows(trace: Trace, outfit: Outfit): PartRow[] {
   const { items } = layOutReach(trace, outfit, AS_A_LIST)

@@ -7,7 +7,7 @@ import { parseObservations } from '../../shared/observations.ts'
 import type { Database } from '../db/database.ts'
 import type { DocumentRepository } from '../documents/repository.ts'
 import type { ObservationRepository } from '../observations/repository.ts'
-import { demoObservations, exampleDocuments } from './demoDocuments.ts'
+import { demoObservations, EXAMPLE_IDS, exampleDocuments } from './demoDocuments.ts'
 
 /**
  * The demonstration data of a crew, removed and brought back whole. A demonstration document that was changed is the crew's own, and
@@ -27,18 +27,16 @@ export class DemoData {
 
   /** Which demonstration documents are shown and not in use by others, and how many are not there. */
   async state(crewId: string): Promise<DemoState> {
-    const demo = exampleDocuments()
-    const ids = demo.map(({ id }) => id)
     const rows = await this.db
       .selectFrom('documents')
       .select(['id', 'revision', 'binnedAt'])
       .where('crewId', '=', crewId)
-      .where('id', 'in', ids)
+      .where('id', 'in', EXAMPLE_IDS)
       .execute()
     const unchanged = rows.filter(({ revision, binnedAt }) => revision === 1 && binnedAt === null).map(({ id }) => id)
     const used = await this.usedByOwn(crewId, unchanged)
     const there = rows.filter(({ binnedAt }) => binnedAt === null).length
-    return { shown: unchanged.filter((id) => !used.has(id)), missing: demo.length - there }
+    return { shown: unchanged.filter((id) => !used.has(id)), missing: EXAMPLE_IDS.length - there }
   }
 
   async remove(crewId: string, observer: string): Promise<DemoState> {
@@ -66,15 +64,14 @@ export class DemoData {
     return this.state(crewId)
   }
 
-  /** The outfits, marks, fish and rule sets that traces outside the demonstration are tied to. */
+  /** The outfits and marks that traces outside the demonstration are tied to. */
   private async usedByOwn(crewId: string, demoIds: readonly string[]): Promise<Set<string>> {
-    const { rows } = await sql<{ outfitId: string | null; markId: string | null; fishId: string | null }>`
-      select content->>'outfitId' as outfit_id, content->>'markId' as mark_id, content->>'fishId' as fish_id
-      from documents join document_revisions using (crew_id, kind, id, revision)
+    const { rows } = await sql<{ outfitId: string | null; markId: string | null }>`
+      select distinct head->>'outfitId' as outfit_id, head->>'markId' as mark_id from documents
       where crew_id = ${crewId} and kind = 'traces' and binned_at is null and not (id = any(${[...demoIds]}::uuid[]))`.execute(
       this.db,
     )
-    return new Set(rows.flatMap(({ outfitId, markId, fishId }) => [outfitId, markId, fishId].filter((id) => id !== null)))
+    return new Set(rows.flatMap(({ outfitId, markId }) => [outfitId, markId].filter((id) => id !== null)))
   }
 
   /** Those of the demonstration that count now, and what keeps the others from it. */

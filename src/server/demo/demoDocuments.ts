@@ -9,7 +9,7 @@ import { DEMO_MARKS, demoHolds } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
 import { demoPulls } from './pulls.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
-import { demoTraces } from './traces.ts'
+import { DEMO_TRACE_IDS, demoTraces } from './traces.ts'
 
 export type DemoDocument = { kind: DocumentKind; id: string; content: object }
 
@@ -34,8 +34,15 @@ export function demoSettings(): DemoDocument {
   return checked({ kind: 'settings', id: CREW_SETTINGS_ID, content })
 }
 
-/** What is removed and brought back: the fish stay, since a trace begins with one. */
+/** What is removed and brought back: the fish stay, since a trace begins with one. Drafts every trace. */
 export const exampleDocuments = (): DemoDocument[] => demoDocuments().filter(({ kind }) => kind !== 'fish')
+
+/** The ids of the same, without drafting a trace. */
+export const EXAMPLE_IDS: readonly string[] = [
+  ...Object.values(DEMO_OUTFITS).map(({ id }) => id),
+  ...DEMO_TRACE_IDS,
+  ...[...DEMO_MARKS, ...DEMO_GEAR, ...DEMO_RULE_SETS].map(({ name }) => demoId(name)),
+]
 
 export const demoObservations = (): Observation[] => [...demoHolds(), ...demoPulls()]
 

@@ -201,6 +201,8 @@ const RECIPES: readonly Recipe[] = [
   },
 ]
 
+export const DEMO_TRACE_IDS: readonly string[] = RECIPES.map(({ id }) => id)
+
 export function demoTraces(): { id: string; content: TraceContent }[] {
   return RECIPES.map(({ id, mark, outfit, family, wishes, notes, tags, conditions, patch, dragLb }) => {
     const { id: outfitId, content } = DEMO_OUTFITS[outfit]

@@ -29,11 +29,12 @@ export default function SheetSummary({ content: { trace, conditions, markId, fis
   const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
   const fish = useQuery(fishQuery).data?.find(({ id }) => id === fishId)?.content.name
   const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
-  const judged = useLaterEvaluation(usePrepared(setup), ruleSet)
+  const prepared = usePrepared(setup)
+  const judged = useLaterEvaluation(prepared, ruleSet)
   const wording = useWording(setup)
   const baits = trace.pieces.filter(({ role }) => role === 'bait').map((bait) => pieceSpec(catalogue, bait, show))
-  const assumedN = judged?.ok && conditions.dragAssumed ? judged.value.moments.run?.dragN : undefined
-  const drag = assumedN === undefined ? show.entered('strength', conditions.dragN) : show.computed('strength', assumedN)
+  const { dragN } = prepared.ok ? prepared.value.conditions : conditions
+  const drag = conditions.dragAssumed ? show.computed('strength', dragN) : show.entered('strength', dragN)
   const facts: [string, string | undefined][] = [
     ['outfit', outfit.name],
     ['fish', fish],

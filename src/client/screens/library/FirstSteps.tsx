@@ -83,7 +83,7 @@ function Examples() {
   const change = useDemoChange()
   return (
     <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm text-quiet">
-      What is marked “example” came with the application.
+      Traces marked “example” came with the application.
       <Button
         tone="quiet"
         disabled={change.isPending}

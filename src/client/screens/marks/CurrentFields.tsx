@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { hasTide, type Mark } from '../../../core/documents/mark.ts'
 import { assumedStream, STREAM_WORDS, type StreamWord, strongestOf } from '../../../core/plan/assumedStream.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { notBelow } from '../../ui/limits.ts'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
@@ -12,10 +12,10 @@ type Source = Mark['streamFrom']
 type StreamPart = Pick<Mark, 'stream' | 'streamFrom'>
 type Props = { mark: Mark; onChange: (change: StreamPart) => void }
 
-const SOURCES: Record<Source, string> = {
-  words: 'how strong it feels',
-  drift: 'a float, timed',
-  table: 'a table by the hour',
+const SOURCES: Record<Source, { name: string }> = {
+  words: { name: 'how strong it feels' },
+  drift: { name: 'a float, timed' },
+  table: { name: 'a table by the hour' },
 }
 const FLOAT_M = 20
 const MAX_MPERS = 6
@@ -39,7 +39,7 @@ export function CurrentFields({ mark, onChange }: Props) {
             if (next === 'table') onChange({ stream: table, streamFrom: next })
             else assume(strongest, next)
           }}
-          choices={(Object.keys(SOURCES) as Source[]).map((value) => ({ value, text: SOURCES[value] }))}
+          choices={choicesOf(SOURCES)}
         />
       </Field>
       {streamFrom === 'words' && <WordFields strongest={strongest} onChange={assume} />}
@@ -62,10 +62,7 @@ function WordFields({ strongest, onChange }: { strongest: number; onChange: (mPe
           id="mark-current-word"
           value={word ?? ''}
           onChoose={(next) => next !== '' && onChange(STREAM_WORDS[next].mPerS)}
-          choices={[
-            ...(word ? [] : [{ value: '' as const, text: 'as given below' }]),
-            ...(Object.keys(STREAM_WORDS) as StreamWord[]).map((value) => ({ value, text: STREAM_WORDS[value].name })),
-          ]}
+          choices={[...(word ? [] : [{ value: '' as const, text: 'as given below' }]), ...choicesOf(STREAM_WORDS)]}
         />
       </Field>
       <QuantityField label="that is" quantity="speed" valueSi={strongest} check={notBelow(MAX_MPERS)} onChange={onChange} />

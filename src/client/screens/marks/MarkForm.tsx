@@ -1,7 +1,7 @@
 import { useNavigate, useSearchParams } from 'react-router'
 import type { Method } from '../../../core/catalogue/ids.ts'
 import { isCastMethod } from '../../../core/catalogue/methods.ts'
-import { hasTide, MARK_KINDS, type Mark, type MarkKind } from '../../../core/documents/mark.ts'
+import { hasTide, MARK_KINDS, type Mark, type MarkKind, USUAL_METHOD } from '../../../core/documents/mark.ts'
 import { assumedStream, strongestOf } from '../../../core/plan/assumedStream.ts'
 import type { Port } from '../../../shared/tides.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -55,7 +55,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
     })
   const chooseKind = (markKind: MarkKind | '') => {
     if (markKind === '') return change({ markKind: undefined })
-    const method = markKind === 'boat' ? 'anchor' : 'shore'
+    const method = USUAL_METHOD[markKind]
     change({ markKind, ...(isOnShore(mark.method) !== isOnShore(method) && { method, scope: methods[method].scope }) })
   }
   return (

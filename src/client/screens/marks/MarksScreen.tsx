@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Download, Plus } from 'lucide-react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import type { Mark } from '../../../core/documents/mark.ts'
+import { hasTide, type Mark } from '../../../core/documents/mark.ts'
 import { strongestOf } from '../../../core/plan/assumedStream.ts'
 import { formatPosition } from '../../../core/units/parsePosition.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -74,9 +74,10 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
   const catalogue = useCatalogue()
   const ports = useQuery(portsQuery)
   const { id, content } = saved
-  const tideWords = ({ portId, heights }: Mark) => {
+  const tideWords = (mark: Mark) => {
+    const { portId } = mark
     if (portId !== undefined) return ports.data?.find(({ id: port }) => port === portId)?.name ?? portId
-    return heights?.length ? 'own tide table' : 'tide unknown'
+    return hasTide(mark) ? 'own tide table' : 'tide unknown'
   }
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">

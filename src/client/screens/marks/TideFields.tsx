@@ -1,19 +1,19 @@
 import { useState } from 'react'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Port } from '../../../shared/tides.ts'
-import { Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, Select } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { HeightTable } from './HeightTable.tsx'
 import { TypedTides } from './TypedTides.tsx'
 
 type TidePart = Pick<Mark, 'portId' | 'heights' | 'highWaterAfterMin'>
-type Props = { mark: Mark; ports: readonly Port[]; onChange: (change: TidePart) => void }
+type Props = { mark: Mark; ports: readonly Port[]; onChange: (change: Partial<TidePart>) => void }
 
 const WAYS = {
-  unknown: 'I do not know',
-  typed: 'typed from a tide table',
-  file: 'a tide table as a CSV file',
-  port: 'a port of the tide service',
+  unknown: { name: 'I do not know' },
+  typed: { name: 'typed from a tide table' },
+  file: { name: 'a tide table as a CSV file' },
+  port: { name: 'a port of the tide service' },
 } as const
 type Way = keyof typeof WAYS
 
@@ -29,11 +29,10 @@ export function TideFields({ mark, ports, onChange }: Props) {
     }
     setGiven(known)
     setWay(next)
-    const { highWaterAfterMin } = mark
     const heights = next === 'unknown' ? undefined : known.heights
-    onChange({ highWaterAfterMin, heights, portId: next === 'port' ? (known.portId ?? ports[0]?.id) : undefined })
+    onChange({ heights, portId: next === 'port' ? (known.portId ?? ports[0]?.id) : undefined })
   }
-  const changeHeights = (heights: NonNullable<Mark['heights']>) => onChange({ ...mark, heights })
+  const changeHeights = (heights: NonNullable<Mark['heights']>) => onChange({ heights })
   return (
     <div className="grid gap-2">
       <Field label="high water from" htmlFor="mark-tide-way">
@@ -41,9 +40,7 @@ export function TideFields({ mark, ports, onChange }: Props) {
           id="mark-tide-way"
           value={way}
           onChoose={choose}
-          choices={(Object.keys(WAYS) as Way[])
-            .filter((each) => each !== 'port' || ports.length > 0 || way === 'port')
-            .map((value) => ({ value, text: WAYS[value] }))}
+          choices={choicesOf(WAYS).filter(({ value }) => value !== 'port' || ports.length > 0 || way === 'port')}
         />
       </Field>
       {way === 'unknown' && (
@@ -57,7 +54,7 @@ export function TideFields({ mark, ports, onChange }: Props) {
             <Select
               id="mark-port"
               value={mark.portId ?? ''}
-              onChoose={(portId) => onChange({ ...mark, portId })}
+              onChoose={(portId) => onChange({ portId })}
               choices={[
                 // While the tide service is away the port is known by its id alone.
                 ...(ports.some(({ id }) => id === mark.portId) ? [] : [{ value: mark.portId ?? '', text: mark.portId ?? '' }]),
@@ -71,7 +68,7 @@ export function TideFields({ mark, ports, onChange }: Props) {
             least={-360}
             most={360}
             whole
-            onChange={(highWaterAfterMin) => highWaterAfterMin !== undefined && onChange({ ...mark, highWaterAfterMin })}
+            onChange={(highWaterAfterMin) => highWaterAfterMin !== undefined && onChange({ highWaterAfterMin })}
             hint="minutes after the port; negative is before"
           />
         </>

@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router'
 export function useWaterChoice() {
   const [search, setSearch] = useSearchParams()
   const set = (name: 'mark' | 'day' | 'trace' | 'box', value: string) => {
-    // From the current address: what is rendered may be a choice behind, and would take that choice back.
+    // Read the current address: the rendered one may be a choice behind and would undo that choice.
     const next = new URLSearchParams(window.location.search)
     next.set(name, value)
     setSearch(next, { replace: true })

@@ -90,7 +90,7 @@ export function towOf(rig: Rig): Tow {
 const reachM = ({ layers, after }: TowedLine): number =>
   layers.reduce((sum, { lengthM }) => sum + lengthM, 0) + Math.max(0, ...after.map(reachM))
 
-/** What hangs at the far end of a piece; what slides, at the stop that it rests on; what is pinched on the outfit’s line, at its end. */
+/** The pieces at the far end of a piece. A slider counts at the stop that it rests on; one pinched on the outfit’s line, at its end. */
 function childrenOf(trace: Trace, id: string): Piece[] {
   return trace.pieces.filter((piece) => {
     const { attach } = piece
