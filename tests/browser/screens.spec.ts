@@ -275,3 +275,21 @@ test('a trace that cannot be drawn says so on its card; the other cards are ther
   await card.getByRole('button', { name: 'Delete Undrawable' }).click()
   await expect(card).toHaveCount(0)
 })
+
+test('on a phone the sinker to fish comes before the chart, and a new trace can be made without scrolling to its draft', async ({
+  page,
+  app,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${app.url}/water?day=2026-11-24`)
+  const answer = page.getByText(/^Next change \d\d:\d\d: to \d+ g|^No later change$/)
+  await expect(answer).toBeInViewport()
+  const chart = page.getByRole('img', { name: /^Tide and current at/ })
+  expect((await answer.boundingBox())!.y).toBeLessThan((await chart.boundingBox())!.y)
+  await page.goto(`${app.url}/traces/new`)
+  await expect(page.getByRole('button', { name: 'Make this trace' })).toBeInViewport()
+  const draft = page.getByRole('region', { name: 'Your draft' })
+  await expect(draft.getByText('Cast', { exact: true })).not.toBeInViewport()
+  await page.getByRole('link', { name: 'See the draft' }).click()
+  await expect(draft.getByText('Cast', { exact: true })).toBeInViewport()
+})

@@ -11,12 +11,15 @@ import { viewOf } from '../../moments/momentViews.ts'
 import { useEvaluation } from '../../moments/useEvaluation.ts'
 import { useWording } from '../../moments/useWording.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Button, Field, fieldClass, Sheet } from '../../ui/controls.tsx'
+import { Button, buttonClass, Field, fieldClass, Sheet } from '../../ui/controls.tsx'
 import { Fault } from '../../ui/states.tsx'
 import { phraseWords } from '../../words/findingWords.ts'
 import { momentName } from '../../words/momentNames.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
 import type { NewTrace } from './useNewTrace.ts'
+
+/** Where the draft is on a narrow screen, below its questions: the bar at the foot leads to it. */
+const DRAFT = 'your-draft'
 
 type Props = {
   made: NewTrace
@@ -50,9 +53,10 @@ export function DraftPreview({ made, complaint, submitIfValid }: Props) {
   const cannot = drafted?.ok === false
   return (
     <Sheet
+      id={DRAFT}
       title="Your draft"
       aside={<span className="text-sm text-quiet">{madeForWords(conditions, mark?.content.name)}</span>}
-      className="lg:sticky lg:top-3"
+      className="max-lg:mb-16 lg:sticky lg:top-3"
     >
       {cannot ? (
         <p role="alert" className="mb-3 text-fails">
@@ -78,11 +82,18 @@ export function DraftPreview({ made, complaint, submitIfValid }: Props) {
             aria-describedby={name ? undefined : 'new-name-fault'}
           />
         </Field>
-        {complaint && <Fault>{complaint}</Fault>}
-        <Button tone="strong" type="submit" disabled={!name || cannot || making.isPending}>
-          {making.isPending ? 'Making …' : 'Make this trace'}
-        </Button>
-        {making.error && <Fault>{making.error.message}</Fault>}
+        <div className="grid gap-2 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-10 max-lg:border-t max-lg:border-rule max-lg:bg-ground max-lg:px-3 max-lg:py-2 sm:max-lg:px-6">
+          {complaint && <Fault>{complaint}</Fault>}
+          {making.error && <Fault>{making.error.message}</Fault>}
+          <div className="flex gap-2">
+            <a href={`#${DRAFT}`} className={`lg:hidden ${buttonClass()}`}>
+              See the draft
+            </a>
+            <Button tone="strong" type="submit" className="grow" disabled={!name || cannot || making.isPending}>
+              {making.isPending ? 'Making …' : 'Make this trace'}
+            </Button>
+          </div>
+        </div>
       </form>
     </Sheet>
   )

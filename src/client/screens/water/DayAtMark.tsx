@@ -22,6 +22,7 @@ import { assumedWords } from '../../words/assumedWords.ts'
 import { AtTime } from './AtTime.tsx'
 import { DayFacts } from './DayFacts.tsx'
 import { ExportPlan } from './ExportPlan.tsx'
+import { FishAt } from './FishAt.tsx'
 import { type Hours, SessionChoice } from './SessionChoice.tsx'
 import { Timetable } from './Timetable.tsx'
 import { type Day, useDay } from './useDay.ts'
@@ -96,19 +97,22 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
     <>
       <AssumedNote mark={content} />
       <Sheet>
-        <div className="mb-1 flex flex-wrap items-baseline justify-between gap-x-6">
-          <DayFacts day={day} localDay={localDay} clock={clock} />
-          {windFailed && <p className="text-sm text-watch">No wind forecast right now.</p>}
+        <div className="flex flex-col gap-1">
+          {!error && !isStopped && <FishAt plan={plan} withShape={shapesOf(box).length > 1} atMs={laterMs} clock={clock} />}
+          <div className="flex flex-wrap items-baseline justify-between gap-x-6 max-sm:order-last">
+            <DayFacts day={day} localDay={localDay} clock={clock} />
+            {windFailed && <p className="text-sm text-watch">No wind forecast right now.</p>}
+          </div>
+          <DayChart
+            place={content.name}
+            day={day}
+            localDay={localDay}
+            changes={plan?.changes.map(({ timeMs }) => timeMs) ?? []}
+            atMs={atMs}
+            clock={clock}
+            onScrub={scrubTo}
+          />
         </div>
-        <DayChart
-          place={content.name}
-          day={day}
-          localDay={localDay}
-          changes={plan?.changes.map(({ timeMs }) => timeMs) ?? []}
-          atMs={atMs}
-          clock={clock}
-          onScrub={scrubTo}
-        />
       </Sheet>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <Sheet

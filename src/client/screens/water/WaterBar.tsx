@@ -21,14 +21,14 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
   const today = dateIn(mark.content.timeZone, Date.now())
   const step = (days: number) => choice.set('day', dayAfter(isDay ? date : today, days))
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+    <div className="grid items-end gap-x-4 gap-y-2 max-sm:grid-cols-2 sm:flex sm:flex-wrap">
       <h1 className="mr-1 text-xl font-bold">
         Water
         <span className="hidden print:inline">
           : {mark.content.name}, {date}, {trace?.content.name}
         </span>
       </h1>
-      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-2 max-sm:w-full">
+      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-2">
         <label htmlFor="water-mark">mark</label>
         <Select
           id="water-mark"
@@ -37,7 +37,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           choices={marks.map(({ id, content }) => ({ value: id, text: content.name }))}
         />
       </div>
-      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-3">
+      <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-4 max-sm:col-span-2">
         <label htmlFor="water-day">day</label>
         <div className="flex gap-1 text-base text-ink">
           <Button aria-label="the day before" title="the day before" onClick={() => step(-1)}>
@@ -62,7 +62,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           )}
         </div>
       </div>
-      <div className="no-print grid grow gap-0.5 text-sm text-quiet max-sm:order-4 max-sm:w-full sm:max-w-80">
+      <div className="no-print grid grow gap-0.5 text-sm text-quiet max-sm:order-3 sm:max-w-80">
         <label htmlFor="water-trace">trace</label>
         <Select
           id="water-trace"
