@@ -26,7 +26,7 @@ const QUANTITIES = {
 } as const satisfies Record<string, { field: string; quantity: Quantity; unit: string }>
 type QuantityColumn = keyof typeof QUANTITIES
 const QUANTITY_COLUMNS = Object.keys(QUANTITIES) as QuantityColumn[]
-const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'type', 'bait'] as const
+const WORDS = ['kind', 'name', 'material', 'pattern', 'size', 'shape', 'metal', 'number', 'type', 'bait'] as const
 /** Columns of yes or nothing, and the field each is. */
 const YES = { spins: 'spins', floats: 'floats', 'head swings': 'headSwings' } as const
 const YES_COLUMNS = Object.keys(YES) as (keyof typeof YES)[]
@@ -103,6 +103,6 @@ function written(quantity: Quantity, si: number, unit: string): string {
   const text = `${shown.value} ${shown.unit}`
   const back = parseQuantity(quantity, text, unit)
   if (back.ok && Math.abs(back.si - si) <= 1e-12 * si) return text
-  const plain = { strength: 'N', diameter: 'mm', length: 'm', mass: 'kg', fish: 'kg', speed: 'm/s' }[quantity]
+  const plain = { strength: 'N', diameter: 'mm', length: 'm', depth: 'm', mass: 'kg', fish: 'kg', speed: 'm/s' }[quantity]
   return `${Number((quantity === 'diameter' ? si * 1000 : si).toPrecision(12))} ${plain}`
 }

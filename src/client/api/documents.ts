@@ -151,7 +151,11 @@ export const gearQuery = queryOptions({ ...listQuery('gear'), select: ({ documen
 export const sinkersQuery = queryOptions({
   ...listQuery('gear'),
   select: ({ documents }) =>
-    documents.flatMap(({ content }) => (content.kind === 'sinker' ? [{ shape: content.shape, massKg: content.massKg }] : [])),
+    documents.flatMap(({ content }) => {
+      if (content.kind !== 'sinker') return []
+      const { shape, massKg, number } = content
+      return [{ shape, massKg, number }]
+    }),
 })
 
 /** What the crew goes by; a crew that set nothing has the defaults, at revision 0. */

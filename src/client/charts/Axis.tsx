@@ -1,3 +1,6 @@
+import { withSign } from '../settings/formats.ts'
+import { useFormats } from '../settings/preferences.tsx'
+
 type Tick = { at: number; text: string | number }
 type Props = {
   side: 'left' | 'right' | 'bottom'
@@ -12,6 +15,8 @@ type Props = {
 
 /** An axis of a chart: its numbers, and the rules they draw over the plot. */
 export function Axis({ side, at, ticks, rulesTo, marks = false }: Props) {
+  const formats = useFormats()
+  const words = (text: Tick['text']) => (typeof text === 'number' ? withSign(String(text), formats) : text)
   return (
     <g style={{ fill: 'var(--quiet)' }}>
       {ticks.map(({ at: place, text }) =>
@@ -19,14 +24,14 @@ export function Axis({ side, at, ticks, rulesTo, marks = false }: Props) {
           <g key={place}>
             {marks && <line x1={place} x2={place} y1={at} y2={at + 4} stroke="var(--quiet)" />}
             <text x={place} y={at + (marks ? 16 : 14)} textAnchor="middle">
-              {text}
+              {words(text)}
             </text>
           </g>
         ) : (
           <g key={place}>
             {rulesTo !== undefined && <line x1={at} x2={rulesTo} y1={place} y2={place} stroke="var(--rule)" strokeWidth={0.6} />}
             <text x={side === 'left' ? at - 5 : at + 5} y={place + 4} textAnchor={side === 'left' ? 'end' : 'start'}>
-              {text}
+              {words(text)}
             </text>
           </g>
         ),

@@ -3,6 +3,9 @@ import type { Span } from '../../core/physics/sky/sky.ts'
 import type { HeightPoint, Turn } from '../../core/physics/tide/height.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
 import type { StreamPoint } from '../../core/plan/streamThrough.ts'
+import { clockIn } from '../../core/time/localDay.ts'
+import { withSign } from '../settings/formats.ts'
+import { useFormats } from '../settings/preferences.tsx'
 import { Axis } from './Axis.tsx'
 
 const HEIGHT = 250
@@ -27,13 +30,32 @@ type Props = {
   length: Unit
   speed: Unit
   clock: (timeMs: number) => string
+  timeZone: string
   onScrub: (timeMs: number) => void
   summary: string
 }
 
 /** Height of the tide and rate of the stream through a day, night and dark hours shaded, slack marked, wind and set as arrows. */
 export function TideChart(props: Props) {
-  const { fromMs, toMs, heights, turns, stream, slacks, winds, night, dark, changes, atMs, width, length, speed, clock } = props
+  const {
+    fromMs,
+    toMs,
+    heights,
+    turns,
+    stream,
+    slacks,
+    winds,
+    night,
+    dark,
+    changes,
+    atMs,
+    width,
+    length,
+    speed,
+    clock,
+    timeZone,
+  } = props
+  const formats = useFormats()
   const options = { width, height: HEIGHT, pad: TIDE_PAD, fromMs, toMs }
   const {
     tide,
@@ -50,7 +72,7 @@ export function TideChart(props: Props) {
   const tideTicksM = isTideKnown ? heightTicksM : []
   const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
   const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
-  const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clock(timeMs), everyHours))
+  const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clockIn(timeZone, timeMs), everyHours))
   const shade = (spans: readonly Span[]) =>
     spans.map(({ fromMs: from, toMs: to }) => (
       <rect key={from} x={xOf(from)} y={top} width={xOf(to) - xOf(from)} height={bottom - top} fill="var(--night)" />
@@ -93,7 +115,7 @@ export function TideChart(props: Props) {
           side="bottom"
           at={bottom}
           marks
-          ticks={hours.map(({ timeMs }) => ({ at: xOf(timeMs), text: clock(timeMs).slice(0, 2) }))}
+          ticks={hours.map(({ timeMs }) => ({ at: xOf(timeMs), text: clock(timeMs).replace(':00', '') }))}
         />
         {isSetKnown && (
           <text x={2} y={bottom + 36}>
@@ -138,14 +160,14 @@ export function TideChart(props: Props) {
           <text
             key={timeMs}
             x={Math.min(right - 34, Math.max(TIDE_PAD.left + 34, xOf(timeMs)))}
-            y={kind === 'high' ? Math.max(top + 11, heightY(heightM) - 5) : bottom - 5}
+            y={kind === 'high' ? Math.max(top + 11, heightY(heightM) - 5) : bottom - 14}
             textAnchor="middle"
             fontWeight={600}
             stroke="var(--sheet)"
             strokeWidth={4}
             paintOrder="stroke"
           >
-            {clock(timeMs)} {(heightM / length.factor).toFixed(1)}
+            {clock(timeMs)} {withSign((heightM / length.factor).toFixed(1), formats)}
           </text>
         ))}
       {changes.map((timeMs) => (

@@ -1,7 +1,7 @@
-import { format } from 'date-fns'
 import { useMemo } from 'react'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
+import { useShow } from '../settings/preferences.tsx'
 import { Button } from '../ui/controls.tsx'
 import type { Draft, OtherDraft } from './draftKeeper.ts'
 import type { DraftState } from './useDraft.ts'
@@ -38,8 +38,9 @@ function Other<K extends DocumentKind>({
   onTakeUp: (taken: Draft<ContentOf<K>>) => void
 }) {
   const { look } = draft
+  const show = useShow()
   const content = useMemo(() => look(other), [look, other])
-  const when = other.keptAtMs === 0 ? '' : `, kept ${format(other.keptAtMs, 'd MMM HH:mm')}`
+  const when = other.keptAtMs === 0 ? '' : `, kept ${show.date(new Date(other.keptAtMs))}, ${show.clock(other.keptAtMs)}`
   return (
     <p className="flex flex-wrap items-center gap-2 text-sm text-watch">
       {'message' in content

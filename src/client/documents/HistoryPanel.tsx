@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
-import { format } from 'date-fns'
 import { History } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { revisionQuery, revisionsQuery } from '../api/documents.ts'
+import { useShow } from '../settings/preferences.tsx'
 import { Button } from '../ui/controls.tsx'
 import { Panel } from '../ui/Panel.tsx'
 import { Failed, Loading } from '../ui/states.tsx'
-import { clockTime } from '../words/clockTime.ts'
 import { DifferenceList } from './DifferenceList.tsx'
 
 type Props<K extends DocumentKind> = {
@@ -46,6 +45,7 @@ type Inner<K extends DocumentKind> = Props<K> & { onDone: () => void }
 function Revisions<K extends DocumentKind>(props: Inner<K>) {
   const revisions = useQuery(revisionsQuery(props.kind, props.id))
   const [chosen, setChosen] = useState<number>()
+  const show = useShow()
   if (revisions.error && !revisions.data)
     return <Failed what="The history" error={revisions.error} onRetry={() => revisions.refetch()} />
   if (!revisions.data) return <Loading what="the history" />
@@ -61,7 +61,7 @@ function Revisions<K extends DocumentKind>(props: Inner<K>) {
           >
             <span className="font-semibold">Revision {revision}</span>
             <span className="text-quiet">
-              {format(new Date(savedAt), 'd MMM yyyy')}, {clockTime(savedAt)}
+              {show.date(new Date(savedAt))}, {show.clock(Date.parse(savedAt))}
             </span>
           </button>
           {chosen === revision && <Revision {...props} revision={revision} />}

@@ -1,9 +1,9 @@
 import { biteTracesFor } from '../../core/purpose/biteTrace.ts'
 import { FUSE_OF_LEADER, type LeaderAdvice, type LeaderReason, leaderBeside } from '../../core/purpose/leader.ts'
 import type { Purpose } from '../../core/purpose/purpose.ts'
+import { percent } from '../../core/units/percent.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { phraseWords } from '../words/findingWords.ts'
-import { percent } from '../words/percent.ts'
 import { BITE_WORDS } from '../words/purposeWords.ts'
 
 const OF: Record<LeaderReason['of'], string> = { strength: 'strength', length: 'length', atHook: 'at the hook' }

@@ -20,7 +20,7 @@ export function LureRating({ lure, onChange }: { lure: Rating; onChange: (change
       <QuantityField
         {...shared('ratedDepthM')}
         label="rated depth"
-        quantity="length"
+        quantity="depth"
         placeholder="not rated"
         hint="see its packet"
         check={within(0.1, 60, 'From 10 cm to 60 m.')}

@@ -2,12 +2,12 @@ import { useMemo } from 'react'
 import { GRAVITY_M_PER_S2 } from '../../core/math/constants.ts'
 import { type LineShape, lineShapeOf, type Share } from '../../core/setup/settling/lineShape.ts'
 import type { Settling } from '../../core/setup/settling/settling.ts'
+import { percent } from '../../core/units/percent.ts'
 import { LineSample } from '../charts/LineSample.tsx'
 import { LineView } from '../charts/LineView.tsx'
 import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
 import { useWidth } from '../ui/useWidth.ts'
-import { percent } from '../words/percent.ts'
 
 const SHARE_NAMES: Record<Share['id'], string> = { sinker: 'sinker', bait: 'bait', trace: 'trace', line: 'line above the trace' }
 
@@ -68,8 +68,8 @@ function shapeWords({ lineOutM, scope, setbackM, angleDeg, view }: LineShape, { 
   if (view === 'above')
     return `${out} of line out over ${show.computed('length', water.distanceM)}; it bends ${show.computed('length', setbackM)} down-current and leaves the rod at ${angle} to the straight direction.`
   if (setbackM < 0)
-    return `${out} of line out, ${scope.toFixed(2)} times the straight distance; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
-  return `${out} of line out, ${scope.toFixed(2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.`
+    return `${out} of line out, ${show.number(scope, 2)} times the straight distance; the sinker lies ${show.computed('length', -setbackM)} up-current, and the line comes up at ${angle} from upright.`
+  return `${out} of line out, ${show.number(scope, 2)} times the depth; the sinker lies ${show.computed('length', setbackM)} down-current, and the line leaves the rod ${angle} from upright.`
 }
 
 function troubleWords({ water }: Settling, trouble: string): string {

@@ -7,7 +7,7 @@ import type { MomentView } from './momentView.ts'
 export const CAST_VIEW: MomentView<Cast> = {
   rule: `The strength of each link over its load at the peak of the cast. The lowest decides: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is watch. A sinker that breaks off can kill: clear the beach behind and ahead.`,
   absent: () => 'Not cast: the trace is lowered.',
-  figure: ({ figure }) => `The weakest link holds ${figure.value.toFixed(1)} times its load.`,
+  figure: ({ figure }, { show }) => `The weakest link holds ${show.number(figure.value, 1)} times its load.`,
   decides: ({ decides }, { nameOf }) => `Weakest: ${nameOf(decides)}`,
   inputs: {
     castStyle: 'style',
@@ -56,7 +56,7 @@ function CastWhy({ result: cast }: { result: Cast }) {
         {BEGINS[beginsAt]}{' '}
         {leaderM > 0 &&
           (turnsOnSpool > 0
-            ? `${turnsOnSpool.toFixed(1)} turns of leader are on the reel; four to six are best.`
+            ? `${show.number(turnsOnSpool, 1)} turns of leader are on the reel; four to six are best.`
             : `It ends ${show.computed('length', leaderNeededM - leaderM)} short of four turns on the reel.`)}
       </p>
       <p>
@@ -69,7 +69,7 @@ function CastWhy({ result: cast }: { result: Cast }) {
       </p>
       {weakLink && (
         <p>
-          The weak link alone holds {weakLink.overPeak.toFixed(1)} times the peak:{' '}
+          The weak link alone holds {show.number(weakLink.overPeak, 1)} times the peak:{' '}
           {weakLink.bridged
             ? 'a release clip carries the cast past it.'
             : weakLink.overPeak >= CAST_OVER_PEAK.holds

@@ -4,8 +4,8 @@ import type { Hand, HandCause } from '../../core/moments/hand.ts'
 import { HAND_OVER_PULL, HAND_OVER_WEIGHT, LONGEST_DROP_M } from '../../core/moments/thresholds.ts'
 import { withArticle } from '../../core/setup/names.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { percent } from '../../core/units/percent.ts'
 import type { Show } from '../settings/show.ts'
-import { percent } from '../words/percent.ts'
 import { ROD_HELD_WORDS, RUSH_INPUTS, rushFigure } from '../words/rushWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
@@ -19,7 +19,7 @@ export const HAND_VIEW: MomentView<Hand> = {
     if (deciding.cause !== 'weight') return REACH[deciding.cause](hand, show)
     if (fishAssumed) return 'No fish given: only the reach is judged.'
     const what = borneN < weightN ? 'the pull of' : 'the weight of'
-    return `Holds ${overPull.toFixed(1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish.`
+    return `Holds ${show.number(overPull, 1)} times ${what} a ${show.computed('fish', weightN / GRAVITY_M_PER_S2)} fish.`
   },
   decides: (hand, { show, nameOf }) => alsoOutOfReach(hand, show) ?? `Weakest: ${nameOf(hand.decides)}`,
   inputs: {

@@ -10,12 +10,12 @@ import { bestBow } from '../../core/setup/settling/bestBow.ts'
 import type { Settling } from '../../core/setup/settling/settling.ts'
 import type { Twist } from '../../core/setup/settling/twist.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { percent } from '../../core/units/percent.ts'
 import { roundedUpKg } from '../../core/units/roundedUp.ts'
 import { sinkersQuery } from '../api/documents.ts'
 import { useShow } from '../settings/preferences.tsx'
 import type { Show } from '../settings/show.ts'
 import { MOVING_WORDS, movedFigure, movedWords } from '../words/movingWords.ts'
-import { percent } from '../words/percent.ts'
 import type { MomentView, Wording } from './momentView.ts'
 
 /** The drawing is fetched once it is looked at: lists show verdicts only. */
@@ -107,7 +107,7 @@ function InWaterWhy({ result: settle }: { result: InWater }) {
       </p>
       {bow && holding && (
         <p>
-          With {bow.scope.toFixed(2)} times the straight distance of line out,{' '}
+          With {show.number(bow.scope, 2)} times the straight distance of line out,{' '}
           {show.computed('mass', bow.neededKg * holding.reserve)} are needed; more line saves little.
         </p>
       )}
@@ -140,9 +140,9 @@ function twistWords(trace: Trace, { id, swivel }: Twist, show: Show): string {
 }
 
 /** A depth as far as it is known: to half a metre, from ten metres on to one. */
-function depthWords(depthM: number, show: Show): string {
+function depthWords(depthM: number, show: Show, quantity: 'depth' | 'length' = 'depth'): string {
   const step = depthM < 10 ? 0.5 : 1
-  return show.entered('length', Math.round(depthM / step) * step)
+  return show.entered(quantity, Math.round(depthM / step) * step)
 }
 
 function figureWords({ settling, holding, onFloat, free, moved }: Settle, { show, sinkersKg }: Wording): string {
@@ -167,10 +167,10 @@ function fishesWords({ holding, onFloat, free, settling }: InWater, show: Show):
   if (onFloat)
     return `The float carries ${show.computed('mass', onFloat.bearsN / GRAVITY_M_PER_S2)} before it sinks; the parts below weigh ${show.computed('mass', onFloat.loadN / GRAVITY_M_PER_S2)} in water.`
   if (free) {
-    const line = `With ${depthWords(free.lineOutM, show)} of line out`
+    const line = `With ${depthWords(free.lineOutM, show, 'length')} of line out`
     const depth = free.reachesBed
       ? `${line} it reaches the bottom`
-      : `${line} it fishes ${depthWords(free.depthM, show)} down of ${show.entered('length', settling.water.depthM)}`
+      : `${line} it fishes ${depthWords(free.depthM, show)} down of ${show.entered('depth', settling.water.depthM)}`
     return free.sinksToMperS === undefined
       ? `${depth}.`
       : `${depth}. It reaches the bottom in a current up to ${show.computed('speed', free.sinksToMperS)}.`

@@ -2,8 +2,8 @@ import type { Trace } from '../../core/documents/trace.ts'
 import type { Snag } from '../../core/moments/snag.ts'
 import { FUSE_CHANCE, WEAK_LINK_CHANCE } from '../../core/moments/thresholds.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { percent } from '../../core/units/percent.ts'
 import { fuseWords, shortFuseWords } from '../words/fuseWords.ts'
-import { percent } from '../words/percent.ts'
 import { theName } from '../words/placeWords.ts'
 import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
@@ -22,13 +22,13 @@ export const SNAG_VIEW: MomentView<Snag> = {
 }
 
 function SnagWhy({ result: { paths }, setup }: { result: Snag; setup: Setup }) {
-  const { nameOf } = useWording(setup)
+  const { nameOf, show } = useWording(setup)
   return (
     <ul className="mb-2 grid gap-1 text-sm">
       {paths.map(({ end, goesFirst, lost, replacement }) => (
         <li key={end}>
           From {theName(setup.trace, end)}: {fuseWords(goesFirst, nameOf)}; {lostWords(lost, setup.trace)},{' '}
-          {replacement.cost.toFixed(2)} units and {replacement.minutes.toFixed(0)} min to re-rig.
+          {show.number(replacement.cost, 2)} units and {replacement.minutes.toFixed(0)} min to re-rig.
         </li>
       ))}
     </ul>

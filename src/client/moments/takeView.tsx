@@ -5,13 +5,14 @@ import type { Take, TakeHook } from '../../core/moments/take.ts'
 import { COVERAGE } from '../../core/moments/thresholds.ts'
 import { mainLine } from '../../core/outfits/outfitLines.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { percent } from '../../core/units/percent.ts'
 import { trueSizeSvg } from '../charts/standaloneSvg.ts'
 import { TakeChart } from '../charts/TakeChart.tsx'
 import { VerdictMark } from '../fishing/VerdictMark.tsx'
+import type { Show } from '../settings/show.ts'
 import { Button } from '../ui/controls.tsx'
 import { download, fileName } from '../ui/download.ts'
 import { useWidth } from '../ui/useWidth.ts'
-import { percent } from '../words/percent.ts'
 import { theName } from '../words/placeWords.ts'
 import { TEETH_FIGURE } from '../words/teethWords.ts'
 import type { MomentView } from './momentView.ts'
@@ -20,7 +21,7 @@ import { useWording } from './useWording.ts'
 export const TAKE_VIEW: MomentView<Take> = {
   rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is watch. Also judged: a hook up to ${percent(LIVE_MASS_SHARE.holds)} of the weight of a live bait and ${percent(MOUTH_SHARE.holds)} of the mouth width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that holds the drag.`,
   absent: () => 'No hook has a bait.',
-  figure: ({ deciding }) => causeWords(deciding),
+  figure: ({ deciding }, { show }) => causeWords(deciding, show),
   decides: ({ deciding, decides }, { nameOf }) => `Weakest: ${nameOf(decides)} ${deciding.hook.size}`,
   inputs: {
     gape: 'gape',
@@ -43,17 +44,17 @@ export const TAKE_VIEW: MomentView<Take> = {
 }
 
 /** What decides of a hook, in one line. */
-function causeWords({ worst: { cause, figure } }: TakeHook): string {
+function causeWords({ worst: { cause, figure } }: TakeHook, show: Show): string {
   const { value } = figure
   switch (cause) {
     case 'freeGape':
       return value < 0 ? 'The bait is thicker than the gap.' : `The bait leaves ${percent(value)} of the gap open.`
     case 'massShare':
-      return `The hook weighs ${percent(value, 1)} of a live bait.`
+      return `The hook weighs ${show.percent(value, 1)} of a live bait.`
     case 'widthShare':
       return `The hook is ${percent(value)} of the mouth width.`
     case 'straightenMargin':
-      return `The hook opens at ${value.toFixed(1)} times the drag.`
+      return `The hook opens at ${show.number(value, 1)} times the drag.`
     case 'coverage':
       return `The hooks span ${percent(value)} of the bait.`
     case 'kind':
@@ -74,7 +75,7 @@ function saveCard(button: HTMLElement, size: string) {
 
 /** Each baited hook to scale, what its sizes would do, and how to strike with it. */
 function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: Setup }) {
-  const { catalogue } = useWording(setup)
+  const { catalogue, show } = useWording(setup)
   const { ref, width } = useWidth<HTMLDivElement>()
   const { sizes } = hookSuggest(catalogue, { pattern: deciding.hook.pattern, ...deciding.wanted })
   return (
@@ -84,7 +85,7 @@ function TakeWhy({ result: { hooks, deciding }, setup }: { result: Take; setup: 
           <TakeChart baited={each} freeGape={each.fit.freeGape} widthPx={width || 300} />
           <figcaption className="flex flex-wrap items-center justify-between gap-x-2">
             <span>
-              {theName(setup.trace, each.hook.id)}: {causeWords(each)}
+              {theName(setup.trace, each.hook.id)}: {causeWords(each, show)}
             </span>
             <VerdictMark verdict={each.verdict} />
           </figcaption>

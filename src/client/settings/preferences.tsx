@@ -2,20 +2,29 @@ import { createContext, type ReactNode, useCallback, useContext, useMemo, useSta
 import type { OwnMeasures } from '../../core/outfits/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { fromStorage } from './browserStorage.ts'
+import { BROWSER_FORMATS, FORMAT_CHOICES, type Formats } from './formats.ts'
 import { type Show, showIn, type Units } from './show.ts'
 import { DEFAULT_PX_PER_MM } from './trueSize.ts'
 
 const LIGHTS = ['day', 'dusk', 'lamp'] as const
 export type Light = (typeof LIGHTS)[number]
 /** `pxPerMm`: of this screen, as someone calibrated it; `own`: what a person measures by, once measured. */
-type Preferences = { light: Light; units: Units; pxPerMm: number; own: Partial<OwnMeasures> }
+type Preferences = {
+  light: Light
+  units: Units
+  /** Absent: as the browser's language writes it. */
+  formats: Partial<Formats>
+  pxPerMm: number
+  own: Partial<OwnMeasures>
+}
 
 /** Units offered for each quantity, the usual one first. */
 export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
   strength: ['lb', 'kg', 'N'],
   mass: ['g', 'oz'],
-  fish: ['kg', 'lb'],
+  fish: ['kg', 'lb', 'st'],
   length: ['m', 'cm', 'ft', 'in'],
+  depth: ['m', 'ft', 'fm'],
   diameter: ['mm', 'in'],
   speed: ['kn', 'm/s'],
 }
@@ -23,7 +32,8 @@ export const UNIT_CHOICES: Record<Quantity, readonly string[]> = {
 const KEY = 'wide-reach.preferences'
 const USUAL: Preferences = {
   light: 'day',
-  units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' },
+  units: { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', depth: 'm', diameter: 'mm', speed: 'kn' },
+  formats: {},
   pxPerMm: DEFAULT_PX_PER_MM,
   own: {},
 }
@@ -39,9 +49,12 @@ function stored(): Preferences {
     light?: string
     units?: Record<string, string>
     pxPerMm?: number
+    formats?: Record<string, unknown>
     own?: Record<string, unknown>
   }
-  const units = { ...USUAL.units }
+  // Depths were shown in the unit of lengths before they had one of their own.
+  const inFeet = kept.units?.length === 'ft' || kept.units?.length === 'in'
+  const units = { ...USUAL.units, ...(inFeet ? { depth: 'ft' } : {}) }
   for (const quantity of Object.keys(QUANTITIES) as Quantity[]) {
     const unit = kept.units?.[quantity]
     if (unit !== undefined && UNIT_CHOICES[quantity].includes(unit)) units[quantity] = unit
@@ -51,6 +64,7 @@ function stored(): Preferences {
   return {
     light: LIGHTS.find((light) => light === kept.light) ?? USUAL.light,
     units,
+    formats: formatsOf(kept.formats),
     pxPerMm: sane ? px : USUAL.pxPerMm,
     own: ownOf(kept.own),
   }
@@ -58,6 +72,13 @@ function stored(): Preferences {
 
 /** Lengths that an arm or a boat may have, m. */
 export const OWN_LIMITS = { armM: { least: 0.3, most: 1.2 }, boatM: { least: 2, most: 60 } } as const
+
+const formatsOf = (kept: Record<string, unknown> = {}): Partial<Formats> =>
+  Object.fromEntries(
+    Object.entries(FORMAT_CHOICES)
+      .filter(([key, choices]) => (choices as readonly unknown[]).includes(kept[key]))
+      .map(([key]) => [key, kept[key]]),
+  )
 
 function ownOf(kept: Record<string, unknown> = {}): Partial<OwnMeasures> {
   const within = (key: keyof typeof OWN_LIMITS) => {
@@ -71,6 +92,8 @@ function ownOf(kept: Record<string, unknown> = {}): Partial<OwnMeasures> {
 type PreferencesApi = Preferences & {
   setLight: (light: Light) => void
   setUnit: (quantity: Quantity, unit: string) => void
+  /** A format of one's own; undefined goes back to the browser's. */
+  setFormat: (format: keyof Formats, value: string | undefined) => void
   setPxPerMm: (pxPerMm: number) => void
   setOwn: (own: Partial<OwnMeasures>) => void
 }
@@ -92,6 +115,8 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
     () => ({
       ...preferences,
       setLight: (light: Light) => update((old) => ({ ...old, light })),
+      setFormat: (format: keyof Formats, value: string | undefined) =>
+        update((old) => ({ ...old, formats: formatsOf({ ...old.formats, [format]: value }) })),
       setPxPerMm: (pxPerMm: number) => update((old) => ({ ...old, pxPerMm })),
       setOwn: (own: Partial<OwnMeasures>) => update((old) => ({ ...old, own })),
       setUnit: (quantity: Quantity, unit: string) => update((old) => ({ ...old, units: { ...old.units, [quantity]: unit } })),
@@ -107,8 +132,15 @@ export function usePreferences(): PreferencesApi {
   return api
 }
 
-/** Formats quantities in the units this browser shows. */
+/** The formats in force: those chosen, else the browser's. */
+export function useFormats(): Formats {
+  const { formats } = usePreferences()
+  return useMemo(() => ({ ...BROWSER_FORMATS, ...formats }), [formats])
+}
+
+/** Writes quantities, numbers and times in the units and formats this browser shows. */
 export function useShow(): Show {
   const { units } = usePreferences()
-  return useMemo(() => showIn(units), [units])
+  const formats = useFormats()
+  return useMemo(() => showIn(units, formats), [units, formats])
 }

@@ -90,3 +90,31 @@ test('arrow keys and buttons step the value', async () => {
   await user.click(screen.getByRole('button', { name: 'strength: one step down' }))
   expect(last()).toBeCloseTo(30 * LB, 6)
 })
+
+test('on a touch screen the unit is chosen beside the number, which stays as it is written', async () => {
+  vi.resetModules()
+  vi.stubGlobal('matchMedia', (query: string) => ({
+    matches: query.includes('coarse'),
+    addEventListener: () => {},
+    removeEventListener: () => {},
+  }))
+  const [{ QuantityField: TouchField }, { PreferencesProvider: Provider }] = await Promise.all([
+    import('./QuantityField.tsx'),
+    import('../settings/preferences.tsx'),
+  ])
+  vi.unstubAllGlobals()
+  const onChange = vi.fn()
+  const user = userEvent.setup()
+  render(
+    <Provider>
+      <TouchField label="strength" quantity="strength" valueSi={30 * LB} onChange={onChange} sureWithoutUnit={() => false} />
+    </Provider>,
+  )
+  const input = screen.getByLabelText<HTMLInputElement>('strength')
+  expect([input.value, input.inputMode]).toEqual(['30', 'decimal'])
+  await user.selectOptions(screen.getByLabelText('strength: unit'), 'kg')
+  expect(onChange.mock.lastCall?.[0]).toBeCloseTo(30 * 9.80665, 6)
+  await user.clear(input)
+  await user.type(input, '12')
+  expect(onChange.mock.lastCall?.[0]).toBeCloseTo(12 * 9.80665, 6)
+})

@@ -1,11 +1,14 @@
 import { Minus, Plus } from 'lucide-react'
-import type { KeyboardEvent } from 'react'
+import { type KeyboardEvent, useState } from 'react'
 import { formatEntered } from '../../core/units/formatQuantity.ts'
 import { parseQuantity } from '../../core/units/parseQuantity.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
-import { usePreferences } from '../settings/preferences.tsx'
+import { withSign } from '../settings/formats.ts'
+import { useFormats, usePreferences } from '../settings/preferences.tsx'
+import { fieldClass, Select } from './controls.tsx'
 import { TextField } from './TextField.tsx'
 import { type ReadText, useDraftText } from './useDraftText.ts'
+import { useMedia } from './useMedia.ts'
 
 type Props = {
   label: string
@@ -39,12 +42,16 @@ export function QuantityField({
   hint,
 }: Props) {
   const { units } = usePreferences()
-  const unit = units[quantity]
+  const formats = useFormats()
+  const isTouch = useMedia('touch')
+  const [chosenUnit, setChosenUnit] = useState<string>()
+  const unit = chosenUnit ?? units[quantity]
   const read = (text: string): ReadText<number | undefined> => {
     if (text.trim() === '' && onClear) return { ok: true, value: undefined }
-    const parsed = parseQuantity(quantity, text, unit)
+    const parsed = parseQuantity(quantity, text, unit, formats.decimalSign)
     if (!parsed.ok) return parsed
-    if (parsed.bare && sureWithoutUnit?.(parsed.si) === false)
+    // Where the unit is chosen beside it, a number is never without one.
+    if (parsed.bare && !isTouch && sureWithoutUnit?.(parsed.si) === false)
       return {
         ok: false,
         message: `${text.trim()} of what? Type the unit: ${Object.keys(QUANTITIES[quantity].units).join(', ')}.`,
@@ -52,7 +59,8 @@ export function QuantityField({
     const message = check?.(parsed.si)
     return message === undefined ? { ok: true, value: parsed.si } : { ok: false, message }
   }
-  const shown = valueSi === undefined ? '' : format(quantity, valueSi, unit)
+  const number = valueSi === undefined ? '' : withSign(formatEntered(quantity, valueSi, unit).value, formats)
+  const shown = number === '' || isTouch ? number : `${number} ${unit}`
   // Emptied, it is cleared when it is left: while another number is being typed the last one stays in force.
   const draft = useDraftText({
     shown,
@@ -67,6 +75,14 @@ export function QuantityField({
     const next = step(valueSi, direction)
     if (next !== valueSi) onChange(next)
   }
+  /** The number stays as it is written, in another unit. */
+  const chooseUnit = (next: string) => {
+    setChosenUnit(next)
+    const again = draft.text.trim() === '' ? undefined : read(`${draft.text.trim()} ${next}`)
+    if (!again?.ok || again.value === undefined) return
+    draft.forget()
+    onChange(again.value)
+  }
   const onKeyDown = (event: KeyboardEvent) => {
     if (!step || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
     event.preventDefault()
@@ -79,11 +95,20 @@ export function QuantityField({
       draft={draft}
       hint={hint}
       placeholder={placeholder}
-      inputMode="text"
+      inputMode={isTouch ? 'decimal' : 'text'}
       onFocus={(event) => event.target.select()}
       onBlur={() => draft.text.trim() === '' && valueSi !== undefined && onClear?.()}
       onKeyDown={onKeyDown}
     >
+      {isTouch && (
+        <Select
+          aria-label={`${label}: unit`}
+          className={`${fieldClass} w-20! shrink-0`}
+          value={unit}
+          onChoose={chooseUnit}
+          choices={Object.keys(QUANTITIES[quantity].units).map((each) => ({ value: each, text: each }))}
+        />
+      )}
       {step && (
         <>
           <StepButton label={`${label}: one step down`} onClick={() => move(-1)} icon={<Minus className="size-4" />} />
@@ -106,9 +131,4 @@ function StepButton({ label, onClick, icon }: { label: string; onClick: () => vo
       {icon}
     </button>
   )
-}
-
-function format(quantity: Quantity, si: number, unit: string): string {
-  const { value } = formatEntered(quantity, si, unit)
-  return `${value} ${unit}`
 }

@@ -2,7 +2,6 @@ import type { DerivationStep } from '../../core/analysis/derivation.ts'
 import { MOMENT_CALCULATIONS } from '../../core/calculations/momentCalculations.ts'
 import type { Show } from '../settings/show.ts'
 import { ORIGIN_WORDS } from './inputWords.ts'
-import { percent } from './percent.ts'
 
 /** One calculation as it is read out: its formula, what went in, what came out, what it rests on. */
 export type StepWords = { title: string; formula: string[]; given: string[]; gives: string[]; source: string; valid: string }
@@ -71,7 +70,7 @@ const wordsOf = (field: string): string =>
 function valueWords(field: string, value: unknown, show: Show): string {
   if (typeof value !== 'number') return String(value)
   if (/(?:diameter|radius).*M$/i.test(field)) return `${(value * 1000).toPrecision(4)} mm`
-  if (field === 'survival' || field === 'probability') return percent(value, 1)
+  if (field === 'survival' || field === 'probability') return show.percent(value, 1)
   const si = Number(value.toPrecision(4))
   const [unit] = UNIT.exec(field) ?? []
   return unit === undefined ? String(si) : UNITS[unit]!(value, si, show)

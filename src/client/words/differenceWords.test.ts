@@ -4,6 +4,7 @@ import { contractArb } from '../../../tests/fixtures/contractArb.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { show } from '../../../tests/fixtures/show.ts'
 import { documentDifferences } from '../../core/analysis/differences.ts'
 import { type Conditions, conditionsSchema, defaultConditions } from '../../core/documents/conditions.ts'
 import { fishSchema } from '../../core/documents/fish.ts'
@@ -15,10 +16,8 @@ import { ruleSetSchema } from '../../core/documents/ruleSet.ts'
 import { sameJson } from '../../core/documents/sameJson.ts'
 import { type Trace, traceSchema } from '../../core/documents/trace.ts'
 import { defaultWater } from '../../core/documents/water.ts'
-import { showIn } from '../settings/show.ts'
 import { differenceWords } from './differenceWords.ts'
 
-const show = showIn({ strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' })
 const NAMES: Record<string, string> = { 'outfit-1': 'surf rod', 'mark-1': 'Hesk Bar' }
 const wording = { catalogue, show, nameOf: (id: string) => NAMES[id] }
 

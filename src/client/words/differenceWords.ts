@@ -11,13 +11,13 @@ import type { Outfit, WoundLine } from '../../core/documents/outfit.ts'
 import type { RuleSet } from '../../core/documents/ruleSet.ts'
 import type { Attach, Piece, Trace } from '../../core/documents/trace.ts'
 import type { Water } from '../../core/documents/water.ts'
+import { percent } from '../../core/units/percent.ts'
 import { isQuantity } from '../../core/units/quantities.ts'
 import type { Show } from '../settings/show.ts'
 import { castName } from './castWords.ts'
 import { FEEDS_WORDS, FIGHTS_WORDS, TAKES_WORDS, TEETH_WORDS } from './fishWords.ts'
 import { MOVING_WORDS } from './movingWords.ts'
 import { WOUND_NAMES } from './names.ts'
-import { percent } from './percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from './purposeWords.ts'
 import { RIGGING_WORDS } from './riggingWords.ts'
 import { FISHING_MODE_WORDS } from './waterWords.ts'
@@ -132,7 +132,7 @@ const WORDS: { [Field in FieldName]?: (value: never, wording: DifferenceWording)
   feeds: (id: keyof typeof FEEDS_WORDS) => FEEDS_WORDS[id],
   takes: (id: keyof typeof TAKES_WORDS) => TAKES_WORDS[id],
   fights: (ids: Target['fights']) => list(ids.map((id) => FIGHTS_WORDS[id])) || 'unknown',
-  water: ({ depthM, streamMperS }: Water, { show }) => `${show.entered('length', depthM)}, ${show.entered('speed', streamMperS)}`,
+  water: ({ depthM, streamMperS }: Water, { show }) => `${show.entered('depth', depthM)}, ${show.entered('speed', streamMperS)}`,
   method: (id: keyof Catalogue['methods'], { catalogue }) => catalogue.methods[id].name,
   bed: (id: keyof Catalogue['beds'], { catalogue }) => catalogue.beds[id].name,
   moving: ({ way }: Moving) => MOVING_WORDS[way],

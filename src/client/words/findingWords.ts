@@ -3,6 +3,8 @@ import type { Show } from '../settings/show.ts'
 
 /** A finding's sentence with its figures in the units shown, beginning with a capital. */
 export function phraseWords(phrase: Phrase, show: Show): string {
-  const text = phraseText(phrase, ({ quantity, si }) => show.computed(quantity, si))
+  const text = phraseText(phrase, (figure) =>
+    figure.quantity === 'number' ? show.number(figure.si, figure.decimals) : show.computed(figure.quantity, figure.si),
+  )
   return text.charAt(0).toUpperCase() + text.slice(1)
 }

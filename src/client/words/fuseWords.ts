@@ -1,6 +1,6 @@
 import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { Fuse } from '../../core/moments/fuse.ts'
-import { percent } from './percent.ts'
+import { percent } from '../../core/units/percent.ts'
 
 type NameOf = (ref: LinkRef) => string
 

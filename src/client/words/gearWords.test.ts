@@ -1,11 +1,10 @@
 import { expect, test } from 'vitest'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { show } from '../../../tests/fixtures/show.ts'
 import type { Gear } from '../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../core/documents/versions.ts'
-import { showIn } from '../settings/show.ts'
 import { gearWords } from './gearWords.ts'
 
-const show = showIn({ strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' })
 const common = { formatVersion: GEAR_VERSION, name: 'x' } as const
 
 test.each<[Gear, string]>([

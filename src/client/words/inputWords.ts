@@ -1,7 +1,6 @@
 import type { Input } from '../../core/moments/moment.ts'
 import { isQuantity } from '../../core/units/quantities.ts'
 import type { Show } from '../settings/show.ts'
-import { percent } from './percent.ts'
 
 /** Where an input came from, in a word. */
 export const ORIGIN_WORDS: Record<Input['origin'], string> = {
@@ -18,18 +17,18 @@ export function inputValueWords({ value, quantity, origin }: Input, show: Show, 
   if (isQuantity(quantity)) return origin === 'document' ? show.entered(quantity, value) : show.computed(quantity, value)
   switch (quantity) {
     case 'gearSize':
-      return `${(value * 1000).toFixed(1)} mm`
+      return `${show.number(value * 1000, 1)} mm`
     case 'area':
-      return `${(value * 1e4).toFixed(1)} cm²`
+      return `${show.number(value * 1e4, 1)} cm²`
     case 'duration':
       return `${value.toFixed(0)} s`
     case 'angle':
       return `${((value * 180) / Math.PI).toFixed(0)}°`
     case 'share':
-      return percent(value, 1)
+      return show.percent(value, 1)
     case 'count':
-      return value.toFixed(1)
+      return show.number(value, 1)
     default:
-      return value.toFixed(2)
+      return show.number(value, 2)
   }
 }

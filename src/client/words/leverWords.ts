@@ -46,4 +46,4 @@ export function leverWords({ what }: Pick<Lever, 'what'>, rig: Rig): string {
 }
 
 export const leverValueWords = ({ quantity, value }: Pick<Lever, 'quantity' | 'value'>, show: Show): string =>
-  quantity === 'ratio' ? value.toFixed(2) : show.computed(quantity, value)
+  quantity === 'ratio' ? show.number(value, 2) : show.computed(quantity, value)

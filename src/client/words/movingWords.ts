@@ -1,8 +1,8 @@
 import type { Moving } from '../../core/documents/moving.ts'
 import type { MovingSettled } from '../../core/moments/settleMoving.ts'
 import { type FlownBait, isTold, type ToldBait } from '../../core/setup/moving/kite.ts'
+import { percent } from '../../core/units/percent.ts'
 import type { Show } from '../settings/show.ts'
-import { percent } from './percent.ts'
 
 /** How a line moves, in a word or two. */
 export const MOVING_WORDS: Record<Moving['way'], string> = {

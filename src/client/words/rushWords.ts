@@ -1,7 +1,7 @@
 import type { Conditions } from '../../core/documents/conditions.ts'
 import type { Rush } from '../../core/moments/rush.ts'
+import { percent } from '../../core/units/percent.ts'
 import type { Show } from '../settings/show.ts'
-import { percent } from './percent.ts'
 
 /** How the rod is held in a sudden rush. */
 export const ROD_HELD_WORDS: Record<Conditions['rodHeld'], string> = { bent: 'bent', pointed: 'pointed at the fish' }

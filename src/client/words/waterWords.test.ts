@@ -1,11 +1,8 @@
 import { expect, test } from 'vitest'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
+import { inImperial as show } from '../../../tests/fixtures/show.ts'
 import type { DayEvent } from '../../core/plan/dayEvents.ts'
-import { showIn } from '../settings/show.ts'
 import { compassPoint, daysFrom, eventWords, sinkerWords } from './waterWords.ts'
-
-const units = { strength: 'lb', mass: 'oz', fish: 'kg', length: 'ft', diameter: 'mm', speed: 'kn' } as const
-const show = showIn(units)
 
 test.each([
   [0, 'N'],
@@ -23,6 +20,7 @@ test.each([
   [{ kind: 'low', heightM: 0.3048 }, 'Low water 1.0 ft'],
   [{ kind: 'slack', rateMperS: 0.1028889 }, 'Slack, 0.2 kn'],
   [{ kind: 'change', to: { shape: 'pear', massKg: 0.1700971387 } }, 'To 6 oz pear'],
+  [{ kind: 'change', to: { shape: 'pear', massKg: 0.1700971387, number: '6' } }, 'To 6 oz (no. 6) pear'],
   [{ kind: 'change', to: undefined }, 'No sinker in the box holds'],
   [{ kind: 'dusk' }, 'Dark'],
   [{ kind: 'moonrise' }, 'Moonrise'],

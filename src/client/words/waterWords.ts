@@ -10,9 +10,9 @@ const POINTS = ['N', 'NNE', 'NE', 'ENE', 'E', 'ESE', 'SE', 'SSE', 'S', 'SSW', 'S
 /** A direction as one of sixteen points. */
 export const compassPoint = (deg: number) => POINTS[Math.round(deg / 22.5) % 16] ?? 'N'
 
-/** A sinker of the box; its shape is named where several are in it. */
-export const sinkerWords = ({ sinkers }: Catalogue, { massKg, shape }: Owned, show: Show, withShape = true) =>
-  `${show.entered('mass', massKg)}${withShape ? ` ${sinkers[shape].name}` : ''}`
+/** A sinker of the box, with the crew’s number; its shape is named where several are in it. */
+export const sinkerWords = ({ sinkers }: Catalogue, { massKg, shape, number }: Owned, show: Show, withShape = true) =>
+  `${show.entered('mass', massKg)}${number ? ` (no. ${number})` : ''}${withShape ? ` ${sinkers[shape].name}` : ''}`
 
 const SKY_WORDS: Record<SkyEvent, string> = {
   dawn: 'First light',

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated, rigOf, setupOf } from '../../../tests/fixtures/setups.ts'
+import { show } from '../../../tests/fixtures/show.ts'
 import { derivationOf } from '../../core/analysis/derivation.ts'
 import { conditionDifferences, differences } from '../../core/analysis/differences.ts'
 import { defaultConditions } from '../../core/documents/conditions.ts'
@@ -12,13 +13,10 @@ import { joined } from '../../core/edit/attach.ts'
 import { withFields, withJoint, withLength, withPiece } from '../../core/edit/changes.ts'
 import { resultsOf } from '../../core/moments/judge.ts'
 import { viewOf } from '../moments/momentViews.ts'
-import { showIn } from '../settings/show.ts'
 import { derivationText, stepWords } from './derivationWords.ts'
 import { differenceWords } from './differenceWords.ts'
 import { linkName, pieceSpec, reachLabel } from './names.ts'
 
-const UNITS = { strength: 'lb', mass: 'g', fish: 'kg', length: 'm', diameter: 'mm', speed: 'kn' }
-const show = showIn(UNITS)
 const outfit = braidOutfit(50)
 const { trace } = FAMILY_FIXTURES[0]!
 const rig = rigOf(trace, outfit)

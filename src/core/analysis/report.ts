@@ -69,4 +69,7 @@ const OTHER_UNITS: Partial<Record<FigureQuantity, string>> = { gearSize: 'm', ar
 const unitOf = (quantity: FigureQuantity) => (isQuantity(quantity) ? QUANTITIES[quantity].si : (OTHER_UNITS[quantity] ?? ''))
 
 /** A figure of a sentence in SI, three digits: whoever reads a report from a shell knows no units of a person's choice. */
-const inSi = ({ quantity, si }: PhraseFigure) => `${Number(si.toPrecision(3))} ${QUANTITIES[quantity].si}`
+const inSi = (figure: PhraseFigure) =>
+  figure.quantity === 'number'
+    ? figure.si.toFixed(figure.decimals)
+    : `${Number(figure.si.toPrecision(3))} ${QUANTITIES[figure.quantity].si}`

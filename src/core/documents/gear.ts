@@ -44,6 +44,8 @@ export const gearSchema = z.discriminatedUnion('kind', [
     kind: z.literal('sinker'),
     shape: z.enum(SINKER_SHAPE_IDS),
     massKg,
+    /** The number it is known by in the crew's catalogue. */
+    number: text(10).optional(),
     /** Absent: lead. */
     metal: z.enum(SINKER_METAL_IDS).optional(),
   }),

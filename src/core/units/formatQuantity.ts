@@ -6,8 +6,9 @@ export type Formatted = { value: string; unit: string }
 const DECIMALS: Record<Quantity, Record<string, number>> = {
   strength: { lb: 1, kg: 2, N: 0, kN: 2 },
   mass: { g: 0, kg: 2, oz: 1, lb: 2 },
-  fish: { kg: 1, lb: 1, g: 0, oz: 0 },
+  fish: { kg: 1, lb: 1, st: 1, g: 0, oz: 0 },
   length: { m: 2, cm: 0, mm: 0, ft: 1, in: 1, yd: 1, fm: 1, km: 2 },
+  depth: { m: 1, ft: 0, fm: 1, cm: 0, in: 0, yd: 1 },
   diameter: { mm: 2, in: 3 },
   speed: { kn: 1, 'm/s': 1, 'km/h': 1, mph: 1 },
 }
@@ -42,11 +43,6 @@ export function formatComputed(quantity: Quantity, si: number, unit: string): Fo
 /** A length to be cut or put by the tape, whatever its size. */
 export function formatTape(si: number, unit: string): Formatted {
   return { value: (si / factorOf('length', unit)).toFixed(decimalsOf('length', unit)), unit }
-}
-
-/** A depth of water: one decimal less than a tape has, and the same at any depth, for a column of them. */
-export function formatDepth(si: number, unit: string): Formatted {
-  return { value: (si / factorOf('length', unit)).toFixed(Math.max(0, decimalsOf('length', unit) - 1)), unit }
 }
 
 const decimalsOf = (quantity: Quantity, unit: string) => DECIMALS[quantity][unit] ?? 2

@@ -1,6 +1,9 @@
 import { factorToSi, peDiameterM, QUANTITIES, QUANTITY_NAMES, type Quantity } from './quantities.ts'
 import { isTooLong } from './typed.ts'
 
+/** What stands between the whole and its decimals. */
+export type DecimalSign = '.' | ','
+
 export type Parsed = { ok: true; si: number; unit: string; bare: boolean } | { ok: false; message: string }
 
 /** What people write for a unit, in lower case, and the unit's own name. */
@@ -17,6 +20,7 @@ const SPELLINGS: Record<string, string> = {
   in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', "''": 'in',
   yd: 'yd', yds: 'yd', yard: 'yd', yards: 'yd',
   fm: 'fm', fathom: 'fm', fathoms: 'fm', ftm: 'fm',
+  st: 'st', stone: 'st', stones: 'st',
   kn: 'kn', kt: 'kn', kts: 'kn', knot: 'kn', knots: 'kn',
   'm/s': 'm/s', 'km/h': 'km/h', kmh: 'km/h', kph: 'km/h', mph: 'mph',
 }
@@ -29,10 +33,11 @@ const TOKEN = new RegExp(String.raw`(${NUMBER})\s*([a-zA-Zµ/#]+|''|['"′″])?
 
 /**
  * Reads a quantity as people say it: `30lb`, `4 ft 6`, `1 1/2 oz`, `PE 1.5`. A bare number takes `assumedUnit`.
+ * Both decimal signs are read; `decimalSign` is the one that is surely meant before three figures, a point if absent.
  * Anything ambiguous or of another quantity is an error whose message says what was understood.
  * @returns the value in SI and the unit it was written in (the first one, where there are two).
  */
-export function parseQuantity(quantity: Quantity, text: string, assumedUnit: string): Parsed {
+export function parseQuantity(quantity: Quantity, text: string, assumedUnit: string, decimalSign?: DecimalSign): Parsed {
   if (isTooLong(text)) return fail(`This is too long for a ${QUANTITY_NAMES[quantity]}. Type for example ${EXAMPLES[quantity]}.`)
   const typed = plainFractions(text).trim().replaceAll('−', '-')
   if (typed === '') return fail(`Type a ${QUANTITY_NAMES[quantity]}, such as ${EXAMPLES[quantity]}.`)
@@ -48,7 +53,7 @@ export function parseQuantity(quantity: Quantity, text: string, assumedUnit: str
 
   const negative = typed.startsWith('-')
   const body = negative ? typed.slice(1).trim() : typed
-  const tokens = tokenise(body)
+  const tokens = tokenise(body, decimalSign)
   if (typeof tokens === 'string') return fail(tokens)
   if (tokens.length > 2) return fail(`“${typed}” has more than two numbers.`)
 
@@ -82,6 +87,7 @@ const EXAMPLES: Record<Quantity, string> = {
   mass: '150 g',
   fish: '3 kg',
   length: '1.2 m',
+  depth: '12 m or 6 fm',
   diameter: '0.35 mm or PE 1.5',
   speed: '1.2 kn',
 }
@@ -90,7 +96,7 @@ const fail = (message: string): Parsed => ({ ok: false, message })
 
 type Token = { value: number; unit: string | undefined }
 
-function tokenise(body: string): Token[] | string {
+function tokenise(body: string, decimalSign: DecimalSign | undefined): Token[] | string {
   const tokens: Token[] = []
   TOKEN.lastIndex = 0
   let at = 0
@@ -98,7 +104,7 @@ function tokenise(body: string): Token[] | string {
     TOKEN.lastIndex = at
     const match = TOKEN.exec(body)
     if (!match) return tokens.length === 0 ? `“${body}” does not start with a number.` : `“${body.slice(at)}” is not a number.`
-    const value = readNumber(match[1]!)
+    const value = readNumber(match[1]!, decimalSign)
     if (typeof value === 'string') return value
     tokens.push({ value, unit: match[2] })
     at = TOKEN.lastIndex
@@ -107,19 +113,23 @@ function tokenise(body: string): Token[] | string {
   return tokens
 }
 
-function readNumber(text: string): number | string {
-  if (/^\d+,\d{3}$/.test(text))
-    return `“${text}” could be ${text.replace(',', '.')} or ${text.replace(',', '')}: write it with a point or without a mark.`
+/** Three figures after a mark that is not the reader's decimal sign may be thousands. */
+function readNumber(text: string, decimalSign: DecimalSign | undefined): number | string {
+  if ((decimalSign === ',' ? /^\d+\.\d{3}$/ : /^\d+,\d{3}$/).test(text))
+    return decimalSign === ','
+      ? `“${text}” could be ${text.replace('.', ',')} or ${text.replace('.', '')}: write it with a comma or without a mark.`
+      : `“${text}” could be ${text.replace(',', '.')} or ${text.replace(',', '')}: write it with a point or without a mark.`
   const mixed = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text)
   if (!mixed) return Number(text.replace(',', '.'))
   if (Number(mixed[3]) === 0) return `“${text}” divides by zero. A hook size has no unit.`
   return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3])
 }
 
-/** In `4 ft 6` the 6 is inches; anywhere else a bare number takes the field's unit. */
+/** In `4 ft 6` the 6 is inches, in `11 st 4` the 4 is pounds; anywhere else a bare number takes the field's unit. */
 function impliedUnit(lastUnit: string | undefined, assumedUnit: string, index: number): string | { message: string } {
   if (index === 0) return assumedUnit
   if (lastUnit === 'ft') return 'in'
+  if (lastUnit === 'st') return 'lb'
   return { message: 'There are two numbers. Give each a unit.' }
 }
 
@@ -127,6 +137,7 @@ function isSmallerPair(first: string | undefined, second: string): boolean {
   return [
     ['ft', 'in'],
     ['lb', 'oz'],
+    ['st', 'lb'],
     ['m', 'cm'],
     ['kg', 'g'],
     ['yd', 'ft'],

@@ -1,15 +1,19 @@
 import type { Quantity } from './quantities.ts'
 
-/** A figure in a sentence, to be shown in whatever unit the reader uses. */
-export type PhraseFigure = { quantity: Quantity; si: number }
+/** A figure in a sentence, to be shown in the reader's unit and decimal sign. `decimals` are those of a figure without a unit. */
+export type PhraseFigure = { quantity: Quantity; si: number } | { quantity: 'number'; si: number; decimals: number }
 /** A sentence with its figures left in SI: who shows it chooses the units. */
 export type Phrase = readonly (string | PhraseFigure)[]
 
 export const strength = (si: number): PhraseFigure => ({ quantity: 'strength', si })
 export const length = (si: number): PhraseFigure => ({ quantity: 'length', si })
+export const depth = (si: number): PhraseFigure => ({ quantity: 'depth', si })
 export const mass = (si: number): PhraseFigure => ({ quantity: 'mass', si })
 export const speed = (si: number): PhraseFigure => ({ quantity: 'speed', si })
 export const diameter = (si: number): PhraseFigure => ({ quantity: 'diameter', si })
+
+/** A figure without a unit, as ratios are. */
+export const figure = (si: number, decimals: number): PhraseFigure => ({ quantity: 'number', si, decimals })
 
 /** Builds a phrase: numbers without a unit are written as they are. */
 export function say(texts: TemplateStringsArray, ...values: (string | number | PhraseFigure)[]): Phrase {

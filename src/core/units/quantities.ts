@@ -3,11 +3,13 @@ export const QUANTITIES = {
   strength: { si: 'N', units: { N: 1, lb: 4.4482216152605, kg: 9.80665, kN: 1000 } },
   mass: { si: 'kg', units: { g: 0.001, kg: 1, oz: 0.028349523125, lb: 0.45359237 } },
   /** The same dimension, but a fish is weighed in other units than a sinker. */
-  fish: { si: 'kg', units: { kg: 1, lb: 0.45359237, g: 0.001, oz: 0.028349523125 } },
+  fish: { si: 'kg', units: { kg: 1, lb: 0.45359237, st: 6.35029318, g: 0.001, oz: 0.028349523125 } },
   length: {
     si: 'm',
     units: { m: 1, cm: 0.01, mm: 0.001, ft: 0.3048, in: 0.0254, yd: 0.9144, fm: 1.8288, km: 1000 },
   },
+  /** The same dimension, but water is sounded in other units than line is cut in. */
+  depth: { si: 'm', units: { m: 1, ft: 0.3048, fm: 1.8288, cm: 0.01, in: 0.0254, yd: 0.9144 } },
   diameter: { si: 'm', units: { mm: 0.001, in: 0.0254 } },
   speed: { si: 'm/s', units: { 'm/s': 1, kn: 1852 / 3600, 'km/h': 1 / 3.6, mph: 0.44704 } },
 } as const
@@ -21,6 +23,7 @@ export const QUANTITY_NAMES: Record<Quantity, string> = {
   mass: 'weight',
   fish: 'weight of fish',
   length: 'length',
+  depth: 'depth',
   diameter: 'diameter',
   speed: 'speed',
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { formatComputed, formatDepth, formatEntered, formatTape } from './formatQuantity.ts'
+import { formatComputed, formatEntered, formatTape } from './formatQuantity.ts'
 import { describeHookSize, parseHookSize } from './hookSize.ts'
 import { parseQuantity } from './parseQuantity.ts'
 import { QUANTITIES, type Quantity } from './quantities.ts'
@@ -93,13 +93,28 @@ test('what was typed comes back as typed: 30 lb is never 29.99', () => {
   )
 })
 
+test('three figures after a mark are decimals after the reader’s own sign, and asked about after the other', () => {
+  const read = (text: string, sign: '.' | ',') => {
+    const parsed = parseQuantity('length', text, 'm', sign)
+    return parsed.ok ? parsed.si : parsed.message
+  }
+  expect([read('1,375', ','), read('1.375', '.'), read('2.5', ','), read('2,5', '.')]).toEqual([1.375, 1.375, 2.5, 2.5])
+  expect(read('1.375', ',')).toMatch(/1,375 or 1375/)
+  expect(read('1,375', '.')).toMatch(/1\.375 or 1375/)
+})
+
+test('a fish in stone, with pounds after it', () => {
+  expect(parseQuantity('fish', '11 st 4', 'kg')).toMatchObject({ ok: true, unit: 'st', si: expect.closeTo(158 * 0.45359237, 9) })
+  expect(formatComputed('fish', 158 * 0.45359237, 'st')).toEqual({ value: '11.3', unit: 'st' })
+})
+
 test('computed figures keep the decimals of their unit, until they are too large for decimals to be worth anything', () => {
   const shown = (si: number, unit: string) => formatComputed(unit === 'm' ? 'length' : 'strength', si, unit).value
   expect([shown(41.8, 'lb'), shown(88, 'lb'), shown(133.4, 'lb')]).toEqual(['9.4', '19.8', '30'])
   expect([shown(1.2, 'm'), shown(9.876, 'm'), shown(30.31, 'm')]).toEqual(['1.20', '9.88', '30'])
   // By the tape every centimetre counts, whatever the size.
   expect(formatTape(30.314, 'm').value).toBe('30.31')
-  expect([9.56, 10.44].map((m) => formatDepth(m, 'm').value)).toEqual(['9.6', '10.4'])
+  expect([9.56, 10.44].map((m) => formatComputed('depth', m, 'm').value)).toEqual(['9.6', '10.4'])
 })
 
 describe('hook sizes', () => {

@@ -18,7 +18,7 @@ import { useCreate } from '../../documents/useCreation.ts'
 import { MAX_PARTS_AT_ONCE, useLaterEvaluation, usePrepared } from '../../moments/useEvaluation.ts'
 import { WhyPanel } from '../../moments/WhyPanel.tsx'
 import { Loading } from '../../ui/states.tsx'
-import { useIsWide } from '../../ui/useIsWide.ts'
+import { useMedia } from '../../ui/useMedia.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { useStableCallback } from '../../ui/useStableCallback.ts'
 import { type BenchSheet, BenchSide } from './BenchSide.tsx'
@@ -97,7 +97,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const edits = useEdits(bench, setup, selected, select)
   const links = useMemo(() => path?.links.map((link, i) => ({ ...link, first: path.first[i] ?? 0 })) ?? [], [path])
 
-  const wide = useIsWide()
+  const wide = useMedia('md')
   const { moving, setMoving } = useMovingShown()
   const backToBench = useStableCallback(() => setMoving(false))
   const opened = evaluation?.moments[open]

@@ -6,6 +6,7 @@ import { givenFish } from '../../../core/setup/conditionsForFish.ts'
 import { givenDrag } from '../../../core/setup/drag.ts'
 import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { nextDragN } from '../../../core/units/dragSteps.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
@@ -15,7 +16,6 @@ import { above, notBelow, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
 import { MOVING_WORDS } from '../../words/movingWords.ts'
-import { percent } from '../../words/percent.ts'
 import { CLARITY_WORDS, LIGHT_WORDS } from '../../words/purposeWords.ts'
 import { ROD_HELD_WORDS } from '../../words/rushWords.ts'
 import type { Bench } from './useBench.ts'
@@ -155,7 +155,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
         )}
         {spool && (
           <p className="text-sm text-quiet">
-            Spool {percent(spool.fillShare)} full; the drag has grown {spool.dragGrowth.toFixed(2)}× with this line out.
+            Spool {percent(spool.fillShare)} full; the drag has grown {show.number(spool.dragGrowth, 2)}× with this line out.
           </p>
         )}
       </div>

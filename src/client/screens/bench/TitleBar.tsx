@@ -7,9 +7,9 @@ import { waysFor } from '../../../core/setup/moving/ways.ts'
 import { marksQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { DraftNotes } from '../../documents/DraftNotes.tsx'
 import { HistoryPanel } from '../../documents/HistoryPanel.tsx'
+import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, fieldClass } from '../../ui/controls.tsx'
 import { planAddress } from '../../words/addresses.ts'
-import { clockTime } from '../../words/clockTime.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
 import { ExportMenu } from './ExportMenu.tsx'
 import { NamePanel } from './NamePanel.tsx'
@@ -20,6 +20,7 @@ type Props = { bench: Bench; saved: SavedTrace; outfits: SavedOutfit[] }
 /** What the trace is called and kept as, its outfit, and the ways on. It rests while only a part is changed. */
 export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props) {
   const { trace, outfitId, conditions, markId } = bench.content
+  const show = useShow()
   const mark = useQuery(marksQuery).data?.find(({ id }) => id === markId)?.content.name
   const outfit = outfits.find(({ id }) => id === outfitId)?.content
   return (
@@ -36,7 +37,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
               ? 'saving …'
               : bench.dirty
                 ? `unsaved changes since revision ${bench.baseRevision}`
-                : `revision ${bench.baseRevision}, saved ${clockTime(bench.savedAt)}`}
+                : `revision ${bench.baseRevision}, saved ${show.clock(Date.parse(bench.savedAt))}`}
           </span>
           {['', familyName(trace.family), madeForWords(conditions, mark) || undefined, trace.notes]
             .filter((text) => text !== undefined)

@@ -65,7 +65,7 @@ export function WaterFields({ bench }: { bench: Bench }) {
           />
           <QuantityField
             label="depth"
-            quantity="length"
+            quantity="depth"
             valueSi={water.depthM}
             check={(m) => (m >= 1 && m <= 2000 ? undefined : 'From 1 m to 2 km.')}
             onChange={(depthM) => set({ depthM }, 'depth')}

@@ -119,7 +119,7 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
       {note}
       <p className="rounded-md bg-well px-3 py-2">
         {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
-        {(whole.cost * count).toFixed(2)} units of tackle.{' '}
+        {show.number(whole.cost * count, 2)} units of tackle.{' '}
         {ofOutfitM > 0 && <>The knot uses {show.tape(ofOutfitM)} of your main line.</>}
       </p>
       <Sheet title="Cut" aside={<span className="text-sm text-quiet">finished length + what the knots use = cut length</span>}>

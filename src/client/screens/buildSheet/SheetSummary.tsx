@@ -46,7 +46,7 @@ export default function SheetSummary({ content: { trace, conditions, markId, fis
     ['notes', trace.notes?.trim() || undefined],
   ]
   return (
-    <Sheet title="On the water" aside={<span className="text-sm text-quiet">{new Date().toLocaleDateString('en-GB')}</span>}>
+    <Sheet title="On the water" aside={<span className="text-sm text-quiet">{show.date(new Date())}</span>}>
       <dl className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 gap-y-1">
         {facts.map(
           ([name, value]) =>

@@ -1,12 +1,14 @@
 import { expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../../../tests/fixtures/families.ts'
 import { catalogue } from '../../../../tests/fixtures/setups.ts'
+import { show } from '../../../../tests/fixtures/show.ts'
 import { buildSteps } from '../../../core/build/steps.ts'
 import type { Show } from '../../settings/show.ts'
 import { stepWords } from './stepWords.ts'
 
 const inMetres = (_: unknown, si: number) => `${si} m`
 const metres: Show = {
+  ...show,
   tape: (m) => inMetres(undefined, m),
   depth: (m) => inMetres(undefined, m),
   computed: inMetres,

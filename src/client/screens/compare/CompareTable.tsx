@@ -5,6 +5,7 @@ import { MOMENT_NAMES, type MomentName } from '../../../core/moments/moments.ts'
 import type { Run } from '../../../core/moments/run.ts'
 import { type Replacement, wholeReplacement } from '../../../core/setup/replacement.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { VerdictMark } from '../../fishing/VerdictMark.tsx'
@@ -16,7 +17,6 @@ import type { Show } from '../../settings/show.ts'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 import { momentName } from '../../words/momentNames.ts'
 import { linkName } from '../../words/names.ts'
-import { percent } from '../../words/percent.ts'
 import type { Side } from './side.ts'
 
 type Row = { name: string; text: (side: Side, evaluation: Evaluation) => string }
@@ -115,10 +115,10 @@ function rowsOf(show: Show): Row[] {
     },
     {
       name: 'cost of a snag',
-      text: (_, { moments: { snag } }) => (snag ? costWords(snag.deciding.replacement) : '–'),
+      text: (_, { moments: { snag } }) => (snag ? costWords(snag.deciding.replacement, show) : '–'),
     },
     { name: 'parts and knots', text: ({ setup: { trace } }) => `${trace.pieces.length} and ${knotsIn(trace)}` },
-    { name: 'to build', text: ({ setup }) => costWords(wholeReplacement(setup)) },
+    { name: 'to build', text: ({ setup }) => costWords(wholeReplacement(setup), show) },
     {
       name: 'findings',
       text: (_, { findings }) =>
@@ -127,7 +127,7 @@ function rowsOf(show: Show): Row[] {
   ]
 }
 
-const costWords = ({ cost, minutes }: Replacement) => `${cost.toFixed(2)} units, ${minutes.toFixed(0)} min`
+const costWords = ({ cost, minutes }: Replacement, show: Show) => `${show.number(cost, 2)} units, ${minutes.toFixed(0)} min`
 const knotsIn = (trace: Trace) => trace.pieces.filter((piece) => isTied(jointOf(piece))).length
 
 const weakestWords = (setup: Setup, { deciding: { weakest } }: Run, show: Show) =>

@@ -99,13 +99,13 @@ function Bar({ sway, rig, margin, verdict: current, reach }: BarProps) {
               key={side}
               className={`absolute h-full opacity-80 ${TONE[verdict]}`}
               style={{ width: `${width}%`, ...(less ? { right: '50%' } : { left: '50%' }) }}
-              title={`${side}: margin ${then.toFixed(2)}, ${verdict}`}
+              title={`${side}: margin ${show.number(then, 2)}, ${verdict}`}
             />
           )
         })}
         <span className="absolute inset-y-0 left-1/2 w-px bg-ink" />
         <span className="sr-only">
-          {halves.map(({ side, margin: then, verdict }) => `${side}: margin ${then.toFixed(2)}, ${verdict}. `).join('')}
+          {halves.map(({ side, margin: then, verdict }) => `${side}: margin ${show.number(then, 2)}, ${verdict}. `).join('')}
         </span>
       </span>
     </li>

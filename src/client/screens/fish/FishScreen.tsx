@@ -1,6 +1,7 @@
 import { Download, Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { Fish } from '../../../core/documents/fish.ts'
+import { percent } from '../../../core/units/percent.ts'
 import type { SavedFish } from '../../api/documents.ts'
 import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
 import { DocumentList } from '../../documents/DocumentList.tsx'
@@ -12,7 +13,6 @@ import { download } from '../../ui/download.ts'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { FEEDS_WORDS, TEETH_WORDS, traitsOf } from '../../words/fishWords.ts'
-import { percent } from '../../words/percent.ts'
 import { FishPanel } from './FishPanel.tsx'
 
 /** The fish that traces are for: their size and mouth decide hook and landing. */

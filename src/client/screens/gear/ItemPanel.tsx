@@ -15,7 +15,7 @@ import { HookMeasures } from '../../fishing/HookMeasures.tsx'
 import { LureRating } from '../../fishing/LureRating.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { choicesOf, Field, Select } from '../../ui/controls.tsx'
+import { choicesOf, Field, fieldClass, Select } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
@@ -95,6 +95,16 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
               value={item.shape}
               onChoose={(next) => onChange({ ...item, shape: next })}
               choices={choicesOf(catalogue.sinkers)}
+            />
+          </Field>
+          <Field label="catalogue number" htmlFor="item-number" hint="if you know it by one">
+            <input
+              id="item-number"
+              className={fieldClass}
+              value={item.number ?? ''}
+              maxLength={10}
+              placeholder="none"
+              onChange={({ target }) => onChange({ ...item, number: target.value || undefined })}
             />
           </Field>
           <Field label="made of" htmlFor="item-metal">

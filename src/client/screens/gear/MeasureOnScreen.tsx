@@ -6,6 +6,7 @@ import { type Gear, gearSchema } from '../../../core/documents/gear.ts'
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useCreate } from '../../documents/useCreation.ts'
+import { useShow } from '../../settings/preferences.tsx'
 import { trueSize } from '../../settings/trueSize.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
@@ -40,6 +41,7 @@ export function MeasureOnScreen() {
 }
 
 function HookOnScreen() {
+  const show = useShow()
   const id = useId()
   const catalogue = useCatalogue()
   const [mm, setMm] = useState(15)
@@ -58,7 +60,7 @@ function HookOnScreen() {
           onChoose={(next) => setPattern(next)}
         />
       </Field>
-      <Field label="size" htmlFor={`${id}-size`} hint={`nominal gap ${(nominalM * 1000).toFixed(1)} mm`}>
+      <Field label="size" htmlFor={`${id}-size`} hint={`nominal gap ${show.number(nominalM * 1000, 1)} mm`}>
         <Select
           id={`${id}-size`}
           value={size}
@@ -101,11 +103,12 @@ function BaitOnScreen() {
 type EdgeProps = { says: string; mm: number; most: number; onChange: (mm: number) => void }
 
 function Edge({ says, mm, most, onChange }: EdgeProps) {
+  const show = useShow()
   const id = useId()
   return (
     <div>
       <label htmlFor={id} className="mb-2 block">
-        {says}: <strong aria-live="polite">{mm.toFixed(1)} mm</strong>
+        {says}: <strong aria-live="polite">{show.number(mm, 1)} mm</strong>
       </label>
       <input
         id={id}
@@ -116,7 +119,7 @@ function Edge({ says, mm, most, onChange }: EdgeProps) {
         step={0.5}
         value={mm}
         onChange={(event) => onChange(Number(event.target.value))}
-        aria-valuetext={`${mm.toFixed(1)} millimetres`}
+        aria-valuetext={`${show.number(mm, 1)} millimetres`}
       />
     </div>
   )
@@ -124,6 +127,7 @@ function Edge({ says, mm, most, onChange }: EdgeProps) {
 
 /** The measure in true size. */
 function Between({ acrossMm, downMm }: { acrossMm: number; downMm: number }) {
+  const show = useShow()
   const wideMm = acrossMm + 2 * MARGIN_MM
   return (
     <ScrollAcross label="Between the edges" className="my-2">
@@ -131,7 +135,7 @@ function Between({ acrossMm, downMm }: { acrossMm: number; downMm: number }) {
         viewBox={`0 0 ${wideMm} ${downMm}`}
         {...trueSize(wideMm, downMm)}
         role="img"
-        aria-label={`${acrossMm.toFixed(1)} mm between two edges`}
+        aria-label={`${show.number(acrossMm, 1)} mm between two edges`}
         className="block text-ink"
       >
         <rect x={MARGIN_MM} y={0} width={acrossMm} height={downMm} fill="var(--spread)" opacity={0.5} />

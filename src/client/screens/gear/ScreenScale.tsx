@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import { PX_PER_MM_LIMITS, usePreferences } from '../../settings/preferences.tsx'
+import { PX_PER_MM_LIMITS, usePreferences, useShow } from '../../settings/preferences.tsx'
 import { DEFAULT_PX_PER_MM, trueSize } from '../../settings/trueSize.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { ScrollAcross } from '../../ui/ScrollAcross.tsx'
@@ -11,6 +11,7 @@ const CARD = { widthMm: 85.6, heightMm: 53.98, cornerMm: 3.18 }
 export function ScreenScale() {
   const id = useId()
   const { pxPerMm, setPxPerMm } = usePreferences()
+  const show = useShow()
   return (
     <Sheet title="Scale of this screen">
       <label htmlFor={id} className="mb-2 block">
@@ -25,7 +26,7 @@ export function ScreenScale() {
         step={0.01}
         value={pxPerMm}
         onChange={(event) => setPxPerMm(Number(event.target.value))}
-        aria-valuetext={`${pxPerMm.toFixed(2)} pixels per millimetre`}
+        aria-valuetext={`${show.number(pxPerMm, 2)} pixels per millimetre`}
       />
       <ScrollAcross label="The bank card" className="my-2">
         <svg

@@ -3,7 +3,7 @@ import type { Gear } from '../../../core/documents/gear.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
 import { parseQuantity } from '../../../core/units/parseQuantity.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
-import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { useFormats, usePreferences, useShow } from '../../settings/preferences.tsx'
 import type { ReadText } from '../../ui/useDraftText.ts'
 
 /** The figure that a piece of gear is chosen by: a strength, a weight, or a hook’s size. `order` sorts it. */
@@ -60,6 +60,7 @@ export function useFigureText(figure: FigureOf | undefined): {
   const catalogue = useCatalogue()
   const show = useShow()
   const { units } = usePreferences()
+  const { decimalSign } = useFormats()
   if (!figure) return { shown: '', read: () => ({ ok: false, message: '' }) }
   if (figure.name === 'size')
     return {
@@ -80,7 +81,7 @@ export function useFigureText(figure: FigureOf | undefined): {
           : `${show.computed('strength', nominal)}, nominal`
         : show.entered(quantity, si),
     read: (text) => {
-      const parsed = parseQuantity(quantity, text.replace(', nominal', ''), units[quantity])
+      const parsed = parseQuantity(quantity, text.replace(', nominal', ''), units[quantity], decimalSign)
       if (!parsed.ok) return parsed
       return parsed.si > 0 ? { ok: true, value: parsed.si } : { ok: false, message: 'Must be more than 0.' }
     },

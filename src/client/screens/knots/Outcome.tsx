@@ -3,13 +3,12 @@ import { useId, useState } from 'react'
 import { toast } from 'sonner'
 import { PARTED, type Pull } from '../../../core/documents/observation.ts'
 import { analysePull } from '../../../core/learning/pullCurve.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { addObservation, OBSERVATIONS } from '../../api/observations.ts'
 import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { forgetPendingPull, type PendingPull } from '../../scale/pendingPulls.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Field, Select } from '../../ui/controls.tsx'
-import { clockTime } from '../../words/clockTime.ts'
-import { percent } from '../../words/percent.ts'
 import { PARTED_WORDS } from './knotWords.ts'
 import { PullCurve } from './PullCurve.tsx'
 
@@ -41,10 +40,11 @@ export function Outcome({ pull: { observation, readings } }: { pull: PendingPull
   return (
     <li
       className="grid gap-2 not-first:border-t not-first:border-rule not-first:pt-3"
-      aria-label={`${what}, ${clockTime(observation.at)}`}
+      aria-label={`${what}, ${show.clock(Date.parse(observation.at))}`}
     >
       <p className="text-sm text-quiet">
-        {what} in {materials[observation.material].name} {show.entered('strength', lineN)}, {clockTime(observation.at)}
+        {what} in {materials[observation.material].name} {show.entered('strength', lineN)},{' '}
+        {show.clock(Date.parse(observation.at))}
       </p>
       <p aria-live="polite">
         <strong>

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale'
 import type { KnotLesson } from '../../../core/learning/knotLessons.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { useWidth } from '../../ui/useWidth.ts'
-import { percent } from '../../words/percent.ts'
 
 const HEIGHT = 92
 const SIDE = 22

@@ -48,7 +48,7 @@ export function PullCurve({ readings, seen, lineN }: Props) {
           </g>
         ))}
         <text x={wide - SIDE} y={HEIGHT - 6} fontSize={12} textAnchor="end" fill="var(--quiet)">
-          {((readings.at(-1)?.atMs ?? 0) / 1000).toFixed(1)} s
+          {show.number((readings.at(-1)?.atMs ?? 0) / 1000, 1)} s
         </text>
       </svg>
     </div>

@@ -3,13 +3,13 @@ import { Link } from 'react-router'
 import type { Pull } from '../../../core/documents/observation.ts'
 import { isKnot } from '../../../core/knots/choose.ts'
 import type { WorthTesting } from '../../../core/learning/testNext.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { runTestNext } from '../../../workers/runTestNext.ts'
 import { fetchLatestTraceRows, listQuery } from '../../api/documents.ts'
 import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { JobProgress } from '../../jobs/JobProgress.tsx'
 import { useJob } from '../../jobs/useJob.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
-import { percent } from '../../words/percent.ts'
 
 /** So many are said. */
 const SHOWN = 6

@@ -5,13 +5,13 @@ import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import { testsOf } from '../../../core/learning/knotLessons.ts'
 import { STEPS, SURE } from '../../../core/learning/pullsToSettle.ts'
 import { chanceBetter, type Tested, testedEfficiency } from '../../../core/physics/strength/testedEfficiency.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { runPullsToSettle } from '../../../workers/runPullsToSettle.ts'
 import { useNominalCatalogue } from '../../catalogue/useCatalogue.ts'
 import { JobProgress } from '../../jobs/JobProgress.tsx'
 import { useJob } from '../../jobs/useJob.ts'
 import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
 import { Fault } from '../../ui/states.tsx'
-import { percent } from '../../words/percent.ts'
 
 /** The same imagined crews each time, so that the answer does not jump. */
 const SEED = 20_261_126

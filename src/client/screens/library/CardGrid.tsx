@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react'
-import { useIsWide } from '../../ui/useIsWide.ts'
+import { useMedia } from '../../ui/useMedia.ts'
 
 /** About the height of a row of cards, px; each is measured once it is drawn. */
 const ABOUT_PX = 110
@@ -12,7 +12,7 @@ type Props = { count: number; keyOf: (i: number) => string; card: (i: number, st
 
 /** Cards in one or two columns, of which only those near the window are drawn; `still` is false while the page is being scrolled. */
 export function CardGrid({ count, keyOf, card }: Props) {
-  const columns = useIsWide('xl') ? 2 : 1
+  const columns = useMedia('xl') ? 2 : 1
   const list = useRef<HTMLDivElement>(null)
   const [top, setTop] = useState(0)
   useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), [])

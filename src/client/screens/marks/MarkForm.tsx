@@ -78,7 +78,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
               </Field>
               <QuantityField
                 label="depth"
-                quantity="length"
+                quantity="depth"
                 valueSi={mark.depthM}
                 check={(m) => (m > 0 && m <= 2000 ? undefined : 'Must be more than 0 and up to 2 km.')}
                 onChange={(depthM) => change({ depthM })}

@@ -96,8 +96,7 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
         </p>
       </div>
       <p className="grow basis-60 text-sm">
-        {show.entered('length', content.depthM)} deep, {catalogue.beds[content.bed].name},{' '}
-        {catalogue.methods[content.method].name}
+        {show.entered('depth', content.depthM)} deep, {catalogue.beds[content.bed].name}, {catalogue.methods[content.method].name}
         <span className="block text-quiet">
           {tideWords(content)}; {content.streamFrom === 'table' ? 'springs up to' : 'assumed current up to'}{' '}
           {show.computed('speed', strongestOf(content.stream))}

@@ -1,7 +1,8 @@
 import { Download } from 'lucide-react'
 import type { Mark } from '../../../core/documents/mark.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { usePreferences } from '../../settings/preferences.tsx'
+import { withSign } from '../../settings/formats.ts'
+import { useFormats, usePreferences } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { download, fileName } from '../../ui/download.ts'
 import { type ReadText, useDraftText } from '../../ui/useDraftText.ts'
@@ -92,6 +93,7 @@ type CellProps = { name: string; value: number; column: Column; onChange: (value
 
 /** A number of the table. */
 function Cell({ name, value, column: { most, factor, decimals }, onChange }: CellProps) {
+  const formats = useFormats()
   const read = (text: string): ReadText<number> => {
     const number = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * factor
     return number >= 0 && number <= most
@@ -99,7 +101,7 @@ function Cell({ name, value, column: { most, factor, decimals }, onChange }: Cel
       : { ok: false, message: `From 0 to ${Math.floor(most / factor)}.` }
   }
   const { text, fault, type, leave, restore } = useDraftText({
-    shown: String(Number((value / factor).toFixed(decimals))),
+    shown: withSign(String(Number((value / factor).toFixed(decimals))), formats),
     value,
     read,
     commit: onChange,

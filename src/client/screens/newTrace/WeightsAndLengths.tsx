@@ -33,7 +33,7 @@ export function WeightsAndLengths({ made, wishes }: { made: NewTrace; wishes: Wi
       </Field>
       <p className="text-sm text-quiet">
         {water
-          ? `In ${show.computed('length', water.depthM)} and ${show.computed('speed', water.streamMperS)} at the peak, ${catalogue.methods[water.method].name}. The findings on the right show what does not hold.`
+          ? `In ${show.depth(water.depthM)} and ${show.computed('speed', water.streamMperS)} at the peak, ${catalogue.methods[water.method].name}. The findings on the right show what does not hold.`
           : 'Choose a mark or a method, and the sinker follows from its current.'}
       </p>
     </>

@@ -16,7 +16,7 @@ export function OutfitLabel({ outfit }: { outfit: Outfit }) {
           <li key={line.role}>
             {WOUND_NAMES[line.role]}: {lineSpec(catalogue, line, show)}
             {line.lengthM !== undefined && `, ${show.entered('length', line.lengthM)}`}
-            {line.woundOn && `, on ${line.woundOn}`}
+            {line.woundOn && `, on ${show.date(line.woundOn)}`}
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { spoolFacts } from '../../../core/outfits/spoolFacts.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { SpoolSection } from '../../charts/SpoolSection.tsx'
 import { LengthCounts } from '../../fishing/LengthCounts.tsx'
@@ -11,7 +12,6 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { Fault } from '../../ui/states.tsx'
 import { lineSpec, WOUND_NAMES } from '../../words/names.ts'
 import { outfitRemarks } from '../../words/outfitWords.ts'
-import { percent } from '../../words/percent.ts'
 
 /** The spool to scale, how much still fits, and what a run leaves on it. */
 export function SpoolView({ outfit }: { outfit: Outfit }) {
@@ -62,7 +62,7 @@ export function SpoolView({ outfit }: { outfit: Outfit }) {
         <p role="status" className="self-center">
           {runM >= facts.woundM
             ? 'The spool is empty.'
-            : `${metres(facts.leftM)} left; the drag has grown ${facts.dragGrowth.toFixed(2)} times.`}
+            : `${metres(facts.leftM)} left; the drag has grown ${show.number(facts.dragGrowth, 2)} times.`}
         </p>
       </div>
       <LengthCounts rig={{ catalogue, outfit }} lengthM={runM} label="That is" />

@@ -79,7 +79,7 @@ function RuleSetRows({ sets, isTrash, actions, onEdit }: RowsProps) {
             <span>
               {set.content.name}
               <span className="block text-sm text-quiet">
-                last checked {set.content.checkedOn}. {limitsOf(set.content, show).join(', ')}
+                last checked {show.date(set.content.checkedOn)}. {limitsOf(set.content, show).join(', ')}
               </span>
             </span>
           </label>

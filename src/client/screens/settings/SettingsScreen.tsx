@@ -5,6 +5,7 @@ import { Field, Select, Sheet } from '../../ui/controls.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Backups } from './Backups.tsx'
 import { Examples } from './Examples.tsx'
+import { NumbersAndTimes } from './NumbersAndTimes.tsx'
 import { OwnLengths } from './OwnLengths.tsx'
 import { RuleSets } from './RuleSets.tsx'
 
@@ -13,6 +14,7 @@ const SAMPLE_SI: Record<Quantity, number> = {
   mass: 0.15,
   fish: 3,
   length: 1.4,
+  depth: 11,
   diameter: 0.0005,
   speed: 1.3375555555,
 }
@@ -45,6 +47,7 @@ export default function SettingsScreen() {
           ))}
         </div>
       </Sheet>
+      <NumbersAndTimes />
       <OwnLengths />
       <RuleSets />
       <Backups />

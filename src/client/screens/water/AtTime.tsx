@@ -49,12 +49,12 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
   const settling = useMemo(() => settledOn(setup, now.water, sinker), [setup, now, sinker])
   const lines = useMemo((): Told[] => {
     if (!settling) return []
-    const first = { name: lineName(catalogue, setup.outfit), settling }
+    const first = { name: lineName(catalogue, setup.outfit, show), settling }
     if (!beside) return [first]
     const outfit = withMainLine(setup.outfit, beside)
     const other = settledOn({ ...setup, outfit }, now.water, sinker)
-    return other ? [first, { name: `Second line, ${lineName(catalogue, outfit)}`, settling: other }] : [first]
-  }, [settling, beside, setup, catalogue, now, sinker])
+    return other ? [first, { name: `Second line, ${lineName(catalogue, outfit, show)}`, settling: other }] : [first]
+  }, [settling, beside, setup, catalogue, now, sinker, show])
   if (!settling) return <Sheet title={`At ${clock(atMs)}`}>This trace does not sink: it has no sinker and no bait.</Sheet>
   const wantedIn = requiredSinkerAt(learnedHolding(catalogue, mark.content, holds))
   return (
@@ -131,7 +131,7 @@ const HOLDING_WORDS = { holds: 'holds', stillWaterOnly: 'holds only in still wat
 function holdWords({ settling: { weight }, name }: Told, wanted: RequiredSinker, show: Show): string {
   if ('trouble' in wanted) return `${name}: no sinker holds: ${wanted.trouble}.`
   const has = `${show.computed('mass', weight.massKg)} ${HOLDING_WORDS[holdingOf(weight.massKg, wanted)]}`
-  const reserve = (wanted.wantedKg / wanted.neededKg).toFixed(2)
+  const reserve = show.number(wanted.wantedKg / wanted.neededKg, 2)
   return `${name}: ${has}. ${show.computed('mass', wanted.neededKg)} is the minimum, ${show.computed('mass', wanted.wantedKg)} with a reserve of ${reserve}.`
 }
 
@@ -143,7 +143,7 @@ const besideOf = (material: Material | ''): Beside | undefined =>
 
 const nameOf = ({ shape, massKg }: Owned) => `${shape} ${massKg}`
 
-const lineName = (catalogue: Catalogue, outfit: Outfit) => {
+const lineName = (catalogue: Catalogue, outfit: Outfit, show: Show) => {
   const line = mainLine(outfit)
-  return `${(lineDiameterM(catalogue, line) * 1000).toFixed(2)} mm ${catalogue.materials[line.material].name}`
+  return `${show.number(lineDiameterM(catalogue, line) * 1000, 2)} mm ${catalogue.materials[line.material].name}`
 }

@@ -8,7 +8,7 @@ import type { Way } from '../../../core/plan/planDay.ts'
 import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { HOUR_MS } from '../../../core/time/durations.ts'
-import { clockIn, type LocalDay } from '../../../core/time/localDay.ts'
+import type { LocalDay } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { observationsQuery } from '../../api/observations.ts'
@@ -63,7 +63,8 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
   const [atMs, setAtMs] = useState(() => firstTime(localDay))
   // Near slack water a line’s shape takes long: the slider does not wait for it.
   const laterMs = useDeferredValue(atMs)
-  const clock = useCallback((timeMs: number) => clockIn(timeZone, timeMs), [timeZone])
+  const show = useShow()
+  const clock = useCallback((timeMs: number) => show.clock(timeMs, timeZone), [show, timeZone])
   const scrubTo = useCallback(
     (timeMs: number) => setAtMs(Math.min(endMs - SCRUB_MS, startMs + Math.round((timeMs - startMs) / SCRUB_MS) * SCRUB_MS)),
     [startMs, endMs],
@@ -214,11 +215,11 @@ type DayChartProps = {
 }
 
 /** The chart with the slider under it, both on one axis. */
-function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
+function DayChart({ place, day, localDay: { date, timeZone, startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
   const show = useShow()
   const { units } = usePreferences()
   const { ref, width } = useWidth<HTMLDivElement>()
-  const lengthUnit = units.length === 'ft' || units.length === 'in' ? 'ft' : 'm'
+  const lengthUnit = units.depth === 'm' ? 'm' : 'ft'
   const speedUnit = units.speed as keyof typeof QUANTITIES.speed.units
   const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
   const turns = day.tide?.turns ?? []
@@ -244,6 +245,7 @@ function DayChart({ place, day, localDay: { date, startMs, endMs }, changes, atM
             length={{ factor: QUANTITIES.length.units[lengthUnit], unit: lengthUnit }}
             speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
             clock={clock}
+            timeZone={timeZone}
             onScrub={onScrub}
             summary={`Tide and current at ${place} through ${date}. ${highWater}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
           />

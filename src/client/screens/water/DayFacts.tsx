@@ -1,9 +1,9 @@
 import { phaseName, type Sky, type Span } from '../../../core/physics/sky/sky.ts'
 import { springsAndNeaps, type TideSpan, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
+import { percent } from '../../../core/units/percent.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
-import { percent } from '../../words/percent.ts'
 import { daysFrom } from '../../words/waterWords.ts'
 import type { Day } from './useDay.ts'
 
@@ -15,7 +15,7 @@ export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDa
   const facts: [string, string][] = [
     ...(tide ? [rangeFact(tide, noonMs, show)] : []),
     ['slack', slacks.length > 0 ? slacks.map(({ timeMs }) => clock(timeMs)).join(', ') : tide ? 'none' : 'unknown'],
-    ...(sky ? skyFacts(sky, localDay, clock) : []),
+    ...(sky ? skyFacts(sky, localDay, clock, show) : []),
   ]
   return (
     <dl className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
@@ -35,12 +35,12 @@ function rangeFact(tide: TideSpan, noonMs: number, show: Show): [string, string]
   return ['range', `${show.computed('length', rangeM)}${next ? `; ${next.kind} ${daysFrom(noonMs, next.timeMs)}` : ''}`]
 }
 
-function skyFacts(sky: Sky, localDay: LocalDay, clock: (timeMs: number) => string): [string, string][] {
+function skyFacts(sky: Sky, localDay: LocalDay, clock: (timeMs: number) => string, show: Show): [string, string][] {
   const at = (kind: string) => sky.events.filter((event) => event.kind === kind).map(({ timeMs }) => clock(timeMs))
   const spans = (all: readonly Span[]) =>
     all.length === 0
       ? 'none'
-      : all.map(({ fromMs, toMs }) => `${clock(fromMs)}–${toMs === localDay.endMs ? '24:00' : clock(toMs)}`).join(', ')
+      : all.map(({ fromMs, toMs }) => `${clock(fromMs)}–${toMs === localDay.endMs ? show.hour(24) : clock(toMs)}`).join(', ')
   return [
     [
       'sun',

@@ -14,6 +14,7 @@ import type { SavedMark } from '../../api/documents.ts'
 import { addObservation } from '../../api/observations.ts'
 import { useCreation } from '../../documents/useCreation.ts'
 import { useShow } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 import { Button } from '../../ui/controls.tsx'
 
 type WithoutId<Each> = Each extends unknown ? Omit<Each, 'id'> : never
@@ -55,7 +56,7 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
         </Button>
       </div>
       <p className="mt-1">
-        {cast ? gripWords(lesson, catalogue.grip.kinds[kind]) : reserveWords(lesson)}
+        {cast ? gripWords(lesson, catalogue.grip.kinds[kind], show) : reserveWords(lesson, show)}
         {cast && kind === 'wired' && ' This is rough: wires do not grip by weight alone.'}
       </p>
       {lesson.evidence.length > 0 && (
@@ -66,8 +67,8 @@ export function HeldOrDragged({ mark, holds, settling, at, clock }: Props) {
                 {dateIn(content.timeZone, Date.parse(hold.at))} {clock(Date.parse(hold.at))}: {show.entered('mass', hold.massKg)}{' '}
                 {hold.held ? 'held' : 'dragged'}{' '}
                 {cast
-                  ? `a load of ${hold.demand.toFixed(2)} times its weight`
-                  : `at ${(1 / hold.demand).toFixed(2)} times the least`}
+                  ? `a load of ${show.number(hold.demand, 2)} times its weight`
+                  : `at ${show.number(1 / hold.demand, 2)} times the least`}
               </span>
               <Button
                 tone="quiet"
@@ -90,16 +91,17 @@ const seen = ({ evidence }: Pick<Lesson, 'evidence'>) =>
   `after ${evidence.filter(({ held }) => held).length} held and ${evidence.filter(({ held }) => !held).length} dragged`
 
 /** A figure with what it is passed by nine times in ten, and one in ten. */
-const spread = (median: number, low: number, high: number) => `${median.toFixed(2)} (${low.toFixed(2)} to ${high.toFixed(2)})`
+const spread = (median: number, low: number, high: number, show: Show) =>
+  `${show.number(median, 2)} (${show.number(low, 2)} to ${show.number(high, 2)})`
 
-function gripWords(lesson: Lesson, kind: string): string {
-  const words = ({ median, low, high }: Learned) => spread(median, low, high)
+function gripWords(lesson: Lesson, kind: string, show: Show): string {
+  const words = ({ median, low, high }: Learned) => spread(median, low, high, show)
   return lessonWords(`Grip of ${kind} on this bottom`, lesson, words)
 }
 
 /** The reserve is one over the share that counts, so its ends change places. */
-function reserveWords(lesson: Lesson): string {
-  const words = ({ median, low, high }: Learned) => spread(1 / median, 1 / high, 1 / low)
+function reserveWords(lesson: Lesson, show: Show): string {
+  const words = ({ median, low, high }: Learned) => spread(1 / median, 1 / high, 1 / low, show)
   return lessonWords('Reserve for hanging sinkers', lesson, words)
 }
 

@@ -1,5 +1,6 @@
 import type { Plan, Way } from '../../../core/plan/planDay.ts'
 import { WAYS } from '../../../core/plan/planDay.ts'
+import { useShow } from '../../settings/preferences.tsx'
 import { Select } from '../../ui/controls.tsx'
 
 /** The hours fished, counted from the day’s midnight. */
@@ -18,8 +19,9 @@ type Props = {
 
 /** Which hours are fished, and whether few changes or little lead is wanted, each with how many changes it asks for. */
 export function SessionChoice({ way, onWay, hours, onHours, counts }: Props) {
+  const show = useShow()
   const choices = (from: number, to: number) =>
-    Array.from({ length: to - from + 1 }, (_, i) => ({ value: `${from + i}`, text: `${`${from + i}`.padStart(2, '0')}:00` }))
+    Array.from({ length: to - from + 1 }, (_, i) => ({ value: `${from + i}`, text: show.hour(from + i) }))
   return (
     <fieldset className="no-print mb-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
       <legend className="sr-only">The session</legend>

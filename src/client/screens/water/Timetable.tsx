@@ -1,6 +1,5 @@
 import { memo, useEffect, useRef } from 'react'
 import { type Change, changeAt, type Plan, type PlanRow } from '../../../core/plan/planDay.ts'
-import { clockIn } from '../../../core/time/localDay.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
@@ -44,7 +43,7 @@ function Changes({ changes, timeZone, withShape, atMs, onScrub }: Omit<Props, 'p
             aria-current={timeMs === on ? 'time' : undefined}
             className={`min-h-8 rounded-md border px-2 text-sm aria-[current]:bg-well ${to ? 'border-rule aria-[current]:border-ink' : 'border-fails text-fails'}`}
           >
-            <span className="text-quiet">{clockIn(timeZone, timeMs)}</span>{' '}
+            <span className="text-quiet">{show.clock(timeMs, timeZone)}</span>{' '}
             <strong>{to ? `${i === 0 ? '' : 'to '}${sinkerWords(catalogue, to, show, withShape)}` : 'none holds'}</strong>
           </button>
         </li>
@@ -85,7 +84,7 @@ function HalfHours({ rows, timeZone, withShape, atMs, onScrub }: Omit<Props, 'pl
               row={row}
               changed={i > 0 && rows[i - 1]!.take?.massKg !== row.take?.massKg}
               current={row.timeMs === current}
-              time={clockIn(timeZone, row.timeMs)}
+              time={show.clock(row.timeMs, timeZone)}
               withShape={withShape}
               show={show}
               onScrub={onScrub}

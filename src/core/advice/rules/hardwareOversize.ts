@@ -4,7 +4,7 @@ import { withFields } from '../../edit/changes.ts'
 import { pathsOf } from '../../moments/judge.ts'
 import { withA } from '../../setup/names.ts'
 import { wideEnough } from '../../setup/stoppedBores.ts'
-import { say } from '../../units/phrase.ts'
+import { figure, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, lineAbove } from '../remedies.ts'
 
@@ -44,7 +44,7 @@ export const hardwareOversize: Rule = {
         {
           subject: piece.id,
           severity: 'note',
-          why: say`${called(trace, piece.id)} is ${(own / needN).toFixed(1)} times as strong as its line. It adds weight and shows.`,
+          why: say`${called(trace, piece.id)} is ${figure(own / needN, 1)} times as strong as its line. It adds weight and shows.`,
           figure: own / needN,
           remedies: [
             {

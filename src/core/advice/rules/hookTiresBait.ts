@@ -1,7 +1,7 @@
 import { LIVE_MASS_SHARE } from '../../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../../catalogue/hooks.ts'
 import { withA } from '../../setup/names.ts'
-import { say } from '../../units/phrase.ts'
+import { figure, say } from '../../units/phrase.ts'
 import { type Rule, SEVERITY_OF } from '../finding.ts'
 import { called, withHooks } from '../remedies.ts'
 
@@ -20,7 +20,7 @@ export const hookTiresBait: Rule = {
         {
           subject: hook.id,
           severity: SEVERITY_OF[heavy.verdict],
-          why: say`${called(trace, hook.id)} weighs ${(fit.massShare * 100).toFixed(1)} % of its live bait and tires it; up to ${100 * LIVE_MASS_SHARE.holds} % swims well.`,
+          why: say`${called(trace, hook.id)} weighs ${figure(fit.massShare * 100, 1)} % of its live bait and tires it; up to ${100 * LIVE_MASS_SHARE.holds} % swims well.`,
           figure: fit.massShare / LIVE_MASS_SHARE.holds,
           remedies: size
             ? [

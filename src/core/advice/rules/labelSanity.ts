@@ -3,7 +3,7 @@ import { type LineSpec, lineDiameterM, timesTooGood } from '../../catalogue/mate
 import { isLine } from '../../documents/pieces.ts'
 import type { LinePiece } from '../../documents/trace.ts'
 import { withPiece } from '../../edit/changes.ts'
-import { diameter, say, strength } from '../../units/phrase.ts'
+import { diameter, figure, say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called, WOUND_NAMES } from '../remedies.ts'
 
@@ -15,7 +15,7 @@ export const labelSanity: Rule = {
       tooGood(catalogue, line).map(({ times, diameterM, name }) => ({
         subject: line.role,
         severity: 'caution' as const,
-        why: say`${WOUND_NAMES[line.role]} on the reel is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can hold. Measure it and correct the outfit.`,
+        why: say`${WOUND_NAMES[line.role]} on the reel is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${figure(times, 1)} times what ${name} can hold. Measure it and correct the outfit.`,
         figure: times,
         remedies: [],
       })),
@@ -24,7 +24,7 @@ export const labelSanity: Rule = {
       tooGood(catalogue, line).map(({ times, diameterM, name }) => ({
         subject: line.id,
         severity: 'caution' as const,
-        why: say`${called(trace, line.id)} is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${times.toFixed(1)} times what ${name} can hold. Check label and diameter.`,
+        why: say`${called(trace, line.id)} is labelled ${strength(line.strengthN)} at ${diameter(diameterM)}: ${figure(times, 1)} times what ${name} can hold. Check label and diameter.`,
         figure: times,
         remedies: [
           {

@@ -1,7 +1,7 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { labelledN } from '../../documents/pieces.ts'
 import { mainLine } from '../../outfits/outfitLines.ts'
-import { say, strength } from '../../units/phrase.ts'
+import { figure, say, strength } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { leaderOnTrace } from '../leaderOnTrace.ts'
 import { called, outfitLeader, restrung } from '../remedies.ts'
@@ -25,7 +25,7 @@ export const leaderFarOverMain: Rule = {
       {
         subject: leader.id,
         severity: 'caution',
-        why: say`${called(trace, leader.id)} is ${(labelledN(leader) / mainN).toFixed(1)} times as strong as the main line, and ${strength(labelN)} would do. Every break is above it.`,
+        why: say`${called(trace, leader.id)} is ${figure(labelledN(leader) / mainN, 1)} times as strong as the main line, and ${strength(labelN)} would do. Every break is above it.`,
         figure: labelledN(leader) / mainN,
         remedies: [restrung(judged, leader, labelAtLeastN(labelN), 'use the leader that is needed')],
       },

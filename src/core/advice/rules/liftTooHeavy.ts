@@ -2,7 +2,7 @@ import type { Landing } from '../../catalogue/ids.ts'
 import type { Conditions } from '../../documents/conditions.ts'
 import { gradeAtLeast } from '../../moments/moment.ts'
 import { MAX_NETTED_KG } from '../../purpose/landing.ts'
-import { say } from '../../units/phrase.ts'
+import { figure, say } from '../../units/phrase.ts'
 import { type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
 
 /** The fish pulls or weighs too much for this trace as it is landed: land it another way, or a smaller one. */
@@ -14,7 +14,7 @@ export const liftTooHeavy: Rule = {
     return [
       {
         severity: SEVERITY_OF[gradeAtLeast(hand.overPull, hand.limits)],
-        why: say`The weakest link from the hand to the hook holds ${hand.overPull.toFixed(1)} times ${conditions.landing === 'lift' ? 'the fish' : 'the pull of the fish'}; it should hold ${hand.limits.holds} times.`,
+        why: say`The weakest link from the hand to the hook holds ${figure(hand.overPull, 1)} times ${conditions.landing === 'lift' ? 'the fish' : 'the pull of the fish'}; it should hold ${hand.limits.holds} times.`,
         figure: hand.limits.holds / hand.overPull,
         remedies: otherWays(conditions),
       },

@@ -4,7 +4,7 @@ import { towOf } from '../../setup/moving/tow.ts'
 import { lineOutFor } from '../../setup/moving/trolled.ts'
 import type { Setup } from '../../setup/setup.ts'
 import type { Phrase } from '../../units/phrase.ts'
-import { length, say } from '../../units/phrase.ts'
+import { depth, say } from '../../units/phrase.ts'
 import { type Remedy, type Rule, SEVERITY_OF } from '../finding.ts'
 import { called } from '../remedies.ts'
 
@@ -32,8 +32,8 @@ function whyOf(name: string, moved: MovingSettled): Phrase {
   if (moved.trouble !== undefined) return say`Where ${name} swims cannot be calculated: ${moved.trouble}.`
   if (moved.way === 'trolled')
     return moved.depthM >= moved.waterM
-      ? say`${name} runs ${length(moved.depthM)} deep in ${length(moved.waterM)} of water. It is on the bottom.`
-      : say`${name} swims ${length(moved.depthM)} deep; the target is ${length(moved.wantedM)}.`
+      ? say`${name} runs ${depth(moved.depthM)} deep in ${depth(moved.waterM)} of water. It is on the bottom.`
+      : say`${name} swims ${depth(moved.depthM)} deep; the target is ${depth(moved.wantedM)}.`
   const share = moved.way === 'retrieved' ? Math.round(moved.keptShare * 100) : 0
   return say`A steady retrieve keeps ${name} at its depth for only ${share} % of the way.`
 }

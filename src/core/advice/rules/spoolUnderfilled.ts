@@ -1,4 +1,4 @@
-import { say } from '../../units/phrase.ts'
+import { figure, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
 /** Below this share of capacity a spool casts badly, and its drag rises steeply as line leaves. Nominal. */
@@ -13,7 +13,7 @@ export const spoolUnderfilled: Rule = {
       : [
           {
             severity: 'caution',
-            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full. It casts short, and with this line out the drag has grown ${spool.dragGrowth.toFixed(2)} times.`,
+            why: say`The spool is ${(spool.fillShare * 100).toFixed(0)} % full. It casts short, and with this line out the drag has grown ${figure(spool.dragGrowth, 2)} times.`,
             figure: 1 / spool.fillShare,
             remedies: [],
           },

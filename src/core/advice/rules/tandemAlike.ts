@@ -1,6 +1,6 @@
 import { isHeaded, lineById, parentId } from '../../documents/pieces.ts'
 import { withLength, withPiece } from '../../edit/changes.ts'
-import { mass, say } from '../../units/phrase.ts'
+import { figure, mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
 
@@ -25,7 +25,7 @@ export const tandemAlike: Rule = {
       {
         subject: light.lure.id,
         severity: 'caution',
-        why: say`${called(trace, heavy.lure.id)} is ${mass(heavy.massKg)} and ${called(trace, light.lure.id)} ${mass(light.massKg)} on ${lengths.toFixed(1)} times its leg. They are too alike and will tangle.`,
+        why: say`${called(trace, heavy.lure.id)} is ${mass(heavy.massKg)} and ${called(trace, light.lure.id)} ${mass(light.massKg)} on ${figure(lengths, 1)} times its leg. They are too alike and will tangle.`,
         figure: Math.max(APART / weights, LEGS / lengths),
         remedies: [
           {

@@ -1,7 +1,7 @@
 import { labelAtLeastN } from '../../catalogue/labels.ts'
 import { withClip } from '../../edit/changes.ts'
 import { CAST_OVER_PEAK } from '../../moments/thresholds.ts'
-import { say } from '../../units/phrase.ts'
+import { figure, say } from '../../units/phrase.ts'
 import { gentlerCast } from '../castRemedies.ts'
 import type { Rule } from '../finding.ts'
 import { called } from '../remedies.ts'
@@ -21,7 +21,7 @@ export const weakLinkTooThinToCast: Rule = {
       {
         subject: id,
         severity: overPeak < CAST_OVER_PEAK.watch ? 'fault' : 'caution',
-        why: say`${called(setup.trace, id)} holds only ${overPeak.toFixed(1)} times the peak of the cast. A sinker that breaks off can kill.`,
+        why: say`${called(setup.trace, id)} holds only ${figure(overPeak, 1)} times the peak of the cast. A sinker that breaks off can kill.`,
         figure: CAST_OVER_PEAK.holds / overPeak,
         remedies: [
           {

@@ -25,7 +25,7 @@ export function CourseFields({ course, onChange }: { course: readonly Row[]; onC
             />
             <QuantityField
               label={`place ${i + 1}, depth`}
-              quantity="length"
+              quantity="depth"
               valueSi={row.depthM}
               check={within(0.5, 2_000, 'From 0.5 m to 2 km.')}
               onChange={(depthM) => change(i, { depthM })}

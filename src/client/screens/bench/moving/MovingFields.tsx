@@ -37,7 +37,7 @@ export function SwimsAtField({
     <>
       <QuantityField
         label={label}
-        quantity="length"
+        quantity="depth"
         valueSi={value.m}
         check={notBelow(500)}
         onChange={(m) => onChange({ ...value, m })}
@@ -90,7 +90,7 @@ export function WaterDepthField({
       )}
       <SliderField
         label={label}
-        quantity="length"
+        quantity="depth"
         valueSi={valueSi}
         least={0.5}
         most={60}

@@ -14,6 +14,7 @@ import {
 } from '../../../../core/setup/moving/retrieved.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
+import { percent } from '../../../../core/units/percent.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
 import { useAxis } from '../../../charts/useAxis.ts'
@@ -25,7 +26,6 @@ import { Field, Select, Sheet } from '../../../ui/controls.tsx'
 import { NumberField } from '../../../ui/NumberField.tsx'
 import { SliderField } from '../../../ui/SliderField.tsx'
 import { useWidth } from '../../../ui/useWidth.ts'
-import { percent } from '../../../words/percent.ts'
 import type { Bench } from '../useBench.ts'
 import { Beside, SwimsAtField, WaterDepthField } from './MovingFields.tsx'
 import { Trouble } from './Trouble.tsx'
@@ -86,7 +86,7 @@ export function RetrievedView({ bench, setup, moving, onChange }: Props) {
           />
           <SliderField
             label="depth under the rod"
-            quantity="length"
+            quantity="depth"
             valueSi={moving.nearWaterM}
             least={0.5}
             most={60}
@@ -190,7 +190,7 @@ function planWords(
       ? `even at ${TURNS.least} turns a second it stays above its depth`
       : first.off === 'tooDeep'
         ? `even at ${TURNS.most} turns a second it is below its depth`
-        : `start with ${first.turnsPerS.toFixed(1)} turns a second`
+        : `start with ${show.number(first.turnsPerS, 1)} turns a second`
   const kept = `; it stays there for ${percent(keptShare(points))} of the way`
   const pause = fall && pauseS > 0 ? pauseWords(fall, first, pauseS, show) : ''
   const text = `${called}${count}${rate}${kept}${pause}.`
@@ -286,7 +286,11 @@ function RateTable({ plans, fall, pauseS }: { plans: Plan[]; fall: Fall | undefi
                 <td className="text-right">{show.entered('length', Math.round(point.lineOutM))}</td>
                 <td className="text-right">{show.depth(point.depthM)}</td>
                 <td className={`text-right ${point.off ? 'text-watch' : ''}`}>
-                  {point.off === 'tooShallow' ? 'too shallow' : point.off === 'tooDeep' ? 'too deep' : point.turnsPerS.toFixed(1)}
+                  {point.off === 'tooShallow'
+                    ? 'too shallow'
+                    : point.off === 'tooDeep'
+                      ? 'too deep'
+                      : show.number(point.turnsPerS, 1)}
                 </td>
                 <td className="text-right">{show.computed('speed', point.speedMperS)}</td>
                 <td className="text-right">

@@ -102,7 +102,7 @@ function Pairs({ what, caption, names, pairs, leastM, waterM }: PairsProps) {
                     {show.entered('length', Math.round(setbackM))} back
                   </td>
                 ))}
-                <td className="text-right whitespace-nowrap">{show.depth(apartM)}</td>
+                <td className="text-right whitespace-nowrap">{show.computed('length', apartM)}</td>
                 <td className={`w-20 text-right ${tangles ? 'font-semibold text-watch' : 'text-quiet'}`}>
                   {tangles ? 'may tangle' : 'keep apart'}
                 </td>
