@@ -36,6 +36,7 @@ const CORE_ROOMS = [
 ]
 /** The rooms of the client, the same way: what is drawn knows nothing of the server until `api`. */
 const CLIENT_ROOMS = [
+  'regional',
   'settings',
   'catalogue',
   'words',

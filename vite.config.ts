@@ -30,7 +30,7 @@ const preloadFont: Plugin = {
 
 export default defineConfig({
   root: 'src/client',
-  plugins: [react(), tailwind(), toastStylesByFile, preloadFont],
+  plugins: [react({ jsxImportSource: '#regional' }), tailwind(), toastStylesByFile, preloadFont],
   // Every page is served with a nonce of its own in its place.
   html: { cspNonce: NONCE_PLACE },
   build: {

@@ -66,7 +66,7 @@ export function faultsOf(text: string): string[] {
 
 /** Files whose strings are all for machines, or only ever typed by people. */
 const NOT_READ =
-  /\.test\.|\.d\.ts$|src\/server\/db\/|backupLines|observations\/ownFigures|src\/core\/calculations\/(reference|case)|standaloneSvg|edit\/synonyms|styles/
+  /\.test\.|\.d\.ts$|src\/server\/db\/|backupLines|observations\/ownFigures|src\/core\/calculations\/(reference|case)|standaloneSvg|edit\/synonyms|regional\/regionWords|styles/
 
 await runMain(async () => {
   const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'src'], { cwd: ROOT, encoding: 'utf8' })

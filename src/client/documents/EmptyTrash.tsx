@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { DOCUMENT_KINDS } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { emptyTrash } from '../api/documents.ts'
+import { toast } from '../regional/toast.ts'
 import { Button } from '../ui/controls.tsx'
 import { Panel } from '../ui/Panel.tsx'
 

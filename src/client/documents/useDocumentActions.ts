@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { toast } from 'sonner'
 import { copyName } from '../../core/documents/text.ts'
 import { type DocumentKind, nameOf, withName } from '../../shared/kindNames.ts'
 import { deleteDocument, restoreDocument, type SavedDocument } from '../api/documents.ts'
+import { toast } from '../regional/toast.ts'
 import { useCreate } from './useCreation.ts'
 
 export type DocumentActions<K extends DocumentKind> = {

@@ -29,7 +29,7 @@ export function LengthCounts({
           </span>
         </Fragment>
       ))}
-      {mark && ` · ${show.computed('length', mark.beyondM)} past the mark at ${show.entered('length', mark.atM)}`}
+      {mark && ` · ${show.computed('length', mark.beyondM)} past the line mark at ${show.entered('length', mark.atM)}`}
     </p>
   )
 }

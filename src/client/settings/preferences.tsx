@@ -1,6 +1,8 @@
-import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
+import { createContext, Fragment, type ReactNode, useCallback, useContext, useMemo, useState } from 'react'
 import type { OwnMeasures } from '../../core/outfits/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
+import { REGIONS, type Region } from '../regional/regionWords.ts'
+import { speakAs } from '../regional/spoken.ts'
 import { fromStorage } from './browserStorage.ts'
 import { BROWSER_FORMATS, FORMAT_CHOICES, type Formats } from './formats.ts'
 import { type Show, showIn, type Units } from './show.ts'
@@ -16,6 +18,8 @@ type Preferences = {
   formats: Partial<Formats>
   pxPerMm: number
   own: Partial<OwnMeasures>
+  /** Whose words are shown. */
+  region: Region
 }
 
 /** Units offered for each quantity, the usual one first. */
@@ -36,6 +40,7 @@ const USUAL: Preferences = {
   formats: {},
   pxPerMm: DEFAULT_PX_PER_MM,
   own: {},
+  region: 'default',
 }
 
 /** Pixels per millimetre that a screen may have. */
@@ -51,6 +56,7 @@ function stored(): Preferences {
     pxPerMm?: number
     formats?: Record<string, unknown>
     own?: Record<string, unknown>
+    region?: string
   }
   // Depths were shown in the unit of lengths before they had one of their own.
   const inFeet = kept.units?.length === 'ft' || kept.units?.length === 'in'
@@ -67,6 +73,7 @@ function stored(): Preferences {
     formats: formatsOf(kept.formats),
     pxPerMm: sane ? px : USUAL.pxPerMm,
     own: ownOf(kept.own),
+    region: REGIONS.find((region) => region === kept.region) ?? USUAL.region,
   }
 }
 
@@ -96,12 +103,14 @@ type PreferencesApi = Preferences & {
   setFormat: (format: keyof Formats, value: string | undefined) => void
   setPxPerMm: (pxPerMm: number) => void
   setOwn: (own: Partial<OwnMeasures>) => void
+  setRegion: (region: Region) => void
 }
 
 const Context = createContext<PreferencesApi | undefined>(undefined)
 
 export function PreferencesProvider({ children }: { children: ReactNode }) {
   const [preferences, setPreferences] = useState(read)
+  speakAs(preferences.region)
   document.documentElement.dataset.light = preferences.light
   document.documentElement.style.setProperty('--mm', `${preferences.pxPerMm}px`)
   const update = useCallback((change: (old: Preferences) => Preferences) => {
@@ -118,12 +127,18 @@ export function PreferencesProvider({ children }: { children: ReactNode }) {
       setFormat: (format: keyof Formats, value: string | undefined) =>
         update((old) => ({ ...old, formats: formatsOf({ ...old.formats, [format]: value }) })),
       setPxPerMm: (pxPerMm: number) => update((old) => ({ ...old, pxPerMm })),
+      setRegion: (region: Region) => update((old) => ({ ...old, region })),
       setOwn: (own: Partial<OwnMeasures>) => update((old) => ({ ...old, own })),
       setUnit: (quantity: Quantity, unit: string) => update((old) => ({ ...old, units: { ...old.units, [quantity]: unit } })),
     }),
     [preferences, update],
   )
-  return <Context value={api}>{children}</Context>
+  // Other words are other texts everywhere: all is drawn again.
+  return (
+    <Context value={api}>
+      <Fragment key={preferences.region}>{children}</Fragment>
+    </Context>
+  )
 }
 
 export function usePreferences(): PreferencesApi {

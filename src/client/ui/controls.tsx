@@ -50,7 +50,12 @@ export function Field({
   )
 }
 
-export type Choice<T extends string = string> = { value: T; text: string; disabled?: boolean }
+export type Choice<T extends string = string> = {
+  value: T
+  text: string
+  disabled?: boolean | undefined
+  isName?: boolean | undefined
+}
 
 type SelectProps<T extends string> = Omit<SelectHTMLAttributes<HTMLSelectElement>, 'value' | 'onChange'> & {
   choices: readonly Choice<T>[]
@@ -66,8 +71,8 @@ export function Select<T extends string>({ choices, onChoose, ...rest }: SelectP
   }
   return (
     <select className={fieldClass} onChange={(event) => choose(event.target.value)} {...rest}>
-      {choices.map(({ value, text, disabled }) => (
-        <option key={value} value={value} disabled={disabled}>
+      {choices.map(({ value, text, disabled, isName }) => (
+        <option key={value} value={value} disabled={disabled} {...(isName ? { translate: 'no' } : {})}>
           {text}
         </option>
       ))}
@@ -76,6 +81,10 @@ export function Select<T extends string>({ choices, onChoose, ...rest }: SelectP
 }
 
 /** The entries of a table as choices. */
+/** Documents as choices; their names are as someone typed them. */
+export const namesOf = (documents: readonly { id: string; content: { name: string } }[]): Choice<string>[] =>
+  documents.map(({ id, content }) => ({ value: id, text: content.name, isName: true }))
+
 export const choicesOf = <T extends string>(table: Readonly<Record<T, { name: string }>>): Choice<T>[] =>
   (Object.keys(table) as T[]).map((value) => ({ value, text: table[value].name }))
 

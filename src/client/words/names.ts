@@ -8,6 +8,7 @@ import type { LinePiece, Piece, Trace } from '../../core/documents/trace.ts'
 import { ownFiguresText } from '../../core/joints/ownFigures.ts'
 import { pieceName, withArticle } from '../../core/setup/names.ts'
 import type { Rig } from '../../core/setup/setup.ts'
+import { spoken } from '../regional/spoken.ts'
 import type { Show } from '../settings/show.ts'
 
 export const WOUND_NAMES: Record<WoundLine['role'], string> = { backing: 'backing', main: 'main line', topShot: 'top shot' }
@@ -103,12 +104,17 @@ const linksOfRig = ({ trace, outfit }: Rig): LinkRef[] => [
 
 export type ReachLabel = { above: string[]; below?: string }
 
-/** What the reach writes at an item: above the strip what it is, below it the length. */
+/** What the reach writes at an item: above the strip what it is, below it the length. In the words of the region, as room is made for them. */
 export function reachLabel(rig: Rig, ref: LinkRef, show: Show): ReachLabel {
+  const { above, ...below } = labelOf(rig, ref, show)
+  return { above: above.map(spoken), ...below }
+}
+
+function labelOf(rig: Rig, ref: LinkRef, show: Show): ReachLabel {
   const { trace, outfit, catalogue } = rig
   if (ref.at === 'reel') return { above: ['reel'] }
   const joint = jointAt(rig, ref)
-  if (joint) return { above: inTwoLines(shortKnot(rig, joint)) }
+  if (joint) return { above: inTwoLines(spoken(shortKnot(rig, joint))) }
   if (ref.at === 'wound') {
     const wound = outfit.wound.find(({ role }) => role === ref.role)
     if (!wound) return { above: [] }

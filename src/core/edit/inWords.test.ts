@@ -74,6 +74,12 @@ describe('a trace in words', () => {
     ['leader 2 m, hook 2, dead prawn', 'bait', { bait: 'prawn', alive: false }],
     ['leader 2 m, hook 2/0, squid', 'bait', { bait: 'squid' }],
     ['leader 2 m, swivel 6-turn uni', 'swivel', { attach: { joint: { connection: 'uni', turns: 6 } } }],
+    ...['two oh', 'two aught', '2-0', '2/0'].map((size): [string, string, object] => [
+      `leader 2 m, circle hook ${size}`,
+      'hook',
+      { size: '2/0' },
+    ]),
+    ['leader 2 m, breakaway lead 150 g', 'sinker', { shape: 'gripWire' }],
     ['leader 2 m, swivel grinner', 'swivel', { attach: { joint: { connection: 'uni' } } }],
     ['leader 2 m, swivel half blood 5 turns', 'swivel', { attach: { joint: { connection: 'clinch', turns: 5 } } }],
     ['leader 2 m\nswivel\nsnood 1 m', 'snood', { lengthM: 1 }],
@@ -190,6 +196,12 @@ describe('a trace in words', () => {
   })
 
   test.each([
+    ['leader 2 m, breakaway', '“breakaway”: “breakaway” has two meanings: write weak link or wired sinker'],
+    [
+      'leader 2 m, swivel fisherman’s knot',
+      '“swivel fishermans knot”: “fishermans knot” has two meanings: write improved clinch or double uni',
+    ],
+    ['leader 2 m, hook 20', '“hook 20”: “20” could be 2/0 or the small size 20: write 2/0 or #20'],
     ['leadr', '“leadr”: no such part, the nearest is “leader”'],
     [
       'leadr 3 m, swivvel',

@@ -14,8 +14,8 @@ import { reattached, withJoint } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { type NewPart, newParts, SINGLE_PARTS } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { ALIVE, KNOT_WORDS, PART_SYNONYMS, WEAK } from './synonyms.ts'
-import { detailed, splitDetails } from './wordDetails.ts'
+import { ALIVE, AMBIGUOUS, KNOT_WORDS, PART_SYNONYMS, WEAK } from './synonyms.ts'
+import { COUNTS, detailed, splitDetails } from './wordDetails.ts'
 
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
 type Item = { words: string; count: number; on: Item[][] }
@@ -52,6 +52,9 @@ export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
   return why === undefined ? checked(rig, drawing.trace, drawing.last) : refused(why)
 }
 
+/** A hook size as it is said or written in short: two oh, two aught, 2-0. */
+const SPOKEN_SIZE = new RegExp(`\\b(${COUNTS.join('|')}|\\d{1,2})(?: (?:oh|aught|ought|nought)|-0)\\b`, 'g')
+
 /** In small letters, without what a name has in brackets, apostrophes, and hyphens between words. */
 const plain = (name: string) =>
   name
@@ -60,6 +63,7 @@ const plain = (name: string) =>
     .replace(/(?<=[a-z])['’](?=s)/g, '')
     .replaceAll('’', "'")
     .replace(/(?<=[a-z\d])-(?=[a-z])/g, ' ')
+    .replace(SPOKEN_SIZE, (_, count: string) => `${COUNTS.indexOf(count) + 1 || count}/0`)
 
 /** Chains of a text, or what is wrong with it. */
 function parse(text: string): Item[][] | string {
@@ -256,6 +260,8 @@ class Drawing {
   private read(
     words: string,
   ): string | { part: NewPart; set: object; placeM?: number | undefined; joint?: Joint | undefined; weak?: boolean | undefined } {
+    const ambiguous = Object.keys(AMBIGUOUS).find((name) => new RegExp(`\\b${name}(?! (?:lead|link|sinker)s?\\b)`).test(words))
+    if (ambiguous) return `“${ambiguous}” has two meanings: write ${AMBIGUOUS[ambiguous]!.join(' or ')}`
     const knotFirst = this.knotIn(words.split(/\s+/))
     const word = this.wordFor(words) ?? this.wordFor(knotFirst.rest.join(' '))
     if (!word) return this.nearest(words)

@@ -35,18 +35,33 @@ export const PART_SYNONYMS: Readonly<Record<string, readonly string[]>> = {
   sandeel: ['eel', 'launce'],
 }
 
+/** Names that mean different things in different places, and how to say each of them. */
+export const AMBIGUOUS: Readonly<Record<string, readonly string[]>> = {
+  breakaway: ['weak link', 'wired sinker'],
+  'fishermans knot': ['improved clinch', 'double uni'],
+}
+
 /** Other names for whole traces, by their family. */
 export const FAMILY_SYNONYMS: Readonly<Partial<Record<FamilyId, readonly string[]>>> = {
-  runningLedger: ['fish finder', 'running trace', 'running sinker rig', 'sliding sinker rig', 'running leger'],
-  boomPaternoster: ['flapper', 'high low', 'hi lo', 'paternoster', 'dropper rig', 'chicken rig', 'two hook bottom rig'],
+  runningLedger: ['fish finder', 'fish finder rig', 'running trace', 'running sinker rig', 'sliding sinker rig', 'running leger'],
+  boomPaternoster: [
+    'flapper',
+    'high low',
+    'high low rig',
+    'hi lo',
+    'paternoster',
+    'dropper rig',
+    'chicken rig',
+    'two hook bottom rig',
+  ],
   pulley: ['pulley pennel'],
   clippedDown: ['clipped down trace', 'bait clip rig', 'impact rig'],
   threeWay: ['three way rig', 'three way trace', 'dropper sinker rig'],
-  rotating: ['helicopter', 'swivel stop rig'],
+  rotating: ['helicopter', 'helicopter rig', 'swivel stop rig'],
   slidingFloat: ['slip float', 'slip bobber', 'running float'],
-  sinkerAtHook: ['knocker', 'ball to the hook', 'sweeper'],
+  sinkerAtHook: ['knocker', 'knocker rig', 'ball to the hook', 'sweeper'],
   dropShot: ['down shot'],
-  liveBaitLeader: ['fly line', 'flat line'],
+  liveBaitLeader: ['fly line', 'fly line rig', 'flat line'],
   deepDrop: ['buoy line', 'daytime drop'],
 }
 

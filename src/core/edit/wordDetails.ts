@@ -46,7 +46,7 @@ function goesOn(before: string, word: string, next: string): boolean {
   return ENDS_IN_FEET_AND_NUMBER.test(before) && INCHES.test(word)
 }
 
-const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six']
+export const COUNTS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
 
 /** How often the line goes around the shank of a hook that rides on it. */
 function wrapsIn(text: string): number | undefined {
@@ -92,6 +92,7 @@ export function detailed(catalogue: Catalogue, part: NewPart, text: string): Det
       return strengthN === undefined ? unclear : { set: { strengthN } }
     }
     case 'hook': {
+      if (text === '20') return '“20” could be 2/0 or the small size 20: write 2/0 or #20'
       const parsed = parseHookSize(size)
       if (parsed.ok) return { set: { size: parsed.size.label } }
       const pattern = named(catalogue.hooks.patterns)

@@ -11,7 +11,7 @@ import { fishQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Button, Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Button, Field, namesOf, Select, Sheet } from '../../ui/controls.tsx'
 import { above, notBelow, within } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { castName } from '../../words/castWords.ts'
@@ -93,7 +93,7 @@ export function ConditionsPanel({ bench, evaluation, onMoving }: Props) {
               id="made-for-fish"
               value={fish.some(({ id }) => id === bench.content.fishId) ? bench.content.fishId : ''}
               onChoose={(next) => bench.chooseFish(fish.find(({ id }) => id === next))}
-              choices={[{ value: '', text: 'no fish' }, ...fish.map(({ id, content }) => ({ value: id, text: content.name }))]}
+              choices={[{ value: '', text: 'no fish' }, ...namesOf(fish)]}
             />
           </Field>
         )}

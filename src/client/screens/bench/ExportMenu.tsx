@@ -1,5 +1,4 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { toast } from 'sonner'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { writeTraceFile } from '../../../files/traceFile.ts'
 import type { ContentOf } from '../../../shared/documentKinds.ts'
@@ -8,6 +7,7 @@ import type { TraceContent } from '../../../shared/traceContent.ts'
 import { documentQuery } from '../../api/documents.ts'
 import { ApiError } from '../../api/http.ts'
 import { standaloneSvg } from '../../charts/standaloneSvg.ts'
+import { toast } from '../../regional/toast.ts'
 import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
 import { download, fileName } from '../../ui/download.ts'
 

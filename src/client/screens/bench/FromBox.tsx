@@ -1,5 +1,4 @@
 import { useQuery } from '@tanstack/react-query'
-import { toast } from 'sonner'
 import { gearSchema } from '../../../core/documents/gear.ts'
 import type { Piece } from '../../../core/documents/trace.ts'
 import { asItem, fromBox, isAs, suits } from '../../../core/edit/fromBox.ts'
@@ -7,8 +6,9 @@ import type { Rig } from '../../../core/setup/setup.ts'
 import { gearQuery } from '../../api/documents.ts'
 import { useSpools } from '../../api/useSpools.ts'
 import { useCreate } from '../../documents/useCreation.ts'
+import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Button, Field, Select } from '../../ui/controls.tsx'
+import { Button, Field, namesOf, Select } from '../../ui/controls.tsx'
 import { usualName } from '../../words/gearWords.ts'
 import type { Edits } from './useEdits.ts'
 
@@ -37,10 +37,7 @@ export function FromBox({ rig, piece, edits }: Props) {
               const wanted = owned.find(({ id }) => id === next)
               if (wanted) edits.take(fromBox(rig, piece.id, wanted.content, bearsN(wanted.id)))
             }}
-            choices={[
-              { value: '', text: 'not from the box' },
-              ...owned.map(({ id, content }) => ({ value: id, text: content.name })),
-            ]}
+            choices={[{ value: '', text: 'not from the box' }, ...namesOf(owned)]}
           />
         </Field>
       )}

@@ -167,7 +167,14 @@ function OutfitPart({ outfit, title, strength }: { outfit: Outfit; title: string
     ['highest drag', show.entered('strength', outfit.reel.highestDragN)],
   ]
   return (
-    <Sheet title={title} aside={<span className="text-sm text-quiet">{outfit.name}</span>}>
+    <Sheet
+      title={title}
+      aside={
+        <span className="text-sm text-quiet" translate="no">
+          {outfit.name}
+        </span>
+      }
+    >
       {strength}
       <dl className="mt-2 grid grid-cols-[6rem_1fr] gap-x-3 gap-y-1">
         {rows.map(([name, value]) => (

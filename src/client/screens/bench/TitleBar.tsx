@@ -28,7 +28,9 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
       <div className="flex min-w-64 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
         <DraftNotes draft={bench.draft} onTakeUp={bench.takeUp} />
         <div>
-          <h1 className="inline text-xl leading-tight font-bold">{trace.name}</h1>
+          <h1 className="inline text-xl leading-tight font-bold" translate="no">
+            {trace.name}
+          </h1>
           <NamePanel bench={bench} />
         </div>
         <p className="min-w-0 text-sm text-quiet md:truncate">
@@ -54,7 +56,7 @@ export const TitleBar = memo(function TitleBar({ bench, saved, outfits }: Props)
         >
           {outfits.every(({ id }) => id !== outfitId) && <option value={outfitId}>choose an outfit</option>}
           {outfits.map(({ id, content }) => (
-            <option key={id} value={id}>
+            <option key={id} value={id} translate="no">
               {content.name}
             </option>
           ))}

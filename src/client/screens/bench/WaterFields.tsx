@@ -8,7 +8,7 @@ import { marksQuery } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { BedField, DistanceField, MethodField, ScopeAndWeedFields } from '../../fishing/WaterFields.tsx'
 import { CheckField } from '../../ui/CheckField.tsx'
-import { Field, Select } from '../../ui/controls.tsx'
+import { Field, namesOf, Select } from '../../ui/controls.tsx'
 import { notBelow } from '../../ui/limits.ts'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { FISHING_MODE_WORDS } from '../../words/waterWords.ts'
@@ -48,7 +48,7 @@ export function WaterFields({ bench }: { bench: Bench }) {
             id="water-mark"
             value={marks.some(({ id }) => id === markId) ? markId : ''}
             onChoose={(next) => bench.chooseMark(marks.find(({ id }) => id === next))}
-            choices={[{ value: '', text: 'no mark' }, ...marks.map(({ id, content }) => ({ value: id, text: content.name }))]}
+            choices={[{ value: '', text: 'no mark' }, ...namesOf(marks)]}
           />
         </Field>
       )}

@@ -1,5 +1,4 @@
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { type LinkRef, linkKey, pieceIdOf, pieceRef, woundRef } from '../../../core/documents/linkRef.ts'
 import { hungFrom, isLine, pieceById } from '../../../core/documents/pieces.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
@@ -9,6 +8,7 @@ import { reorder } from '../../../core/edit/reorder.ts'
 import { slidePart, slideRange } from '../../../core/edit/slidePart.ts'
 import { splitLine } from '../../../core/edit/splitLine.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
+import { toast } from '../../regional/toast.ts'
 import type { Bench } from './useBench.ts'
 
 /** How far one press slides a part along its line, m. */

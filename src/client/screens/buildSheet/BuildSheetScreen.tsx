@@ -91,8 +91,12 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
       <header className="flex flex-wrap items-end gap-3">
         <div className="mr-auto">
           <p className="text-sm text-quiet">Build sheet · {version}</p>
-          <h1 className="text-xl font-bold">{trace.name}</h1>
-          <p className="text-quiet">for {outfit.name}</p>
+          <h1 className="text-xl font-bold" translate="no">
+            {trace.name}
+          </h1>
+          <p className="text-quiet">
+            for <span translate="no">{outfit.name}</span>
+          </p>
         </div>
         <div className="no-print w-52">
           <NumberField

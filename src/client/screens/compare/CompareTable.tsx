@@ -37,8 +37,10 @@ export function CompareTable({ sides }: { sides: Side[] }) {
             </th>
             {sides.map((side) => (
               <th key={side.key} scope="col" className="px-2 text-left align-bottom">
-                {side.title}
-                <span className="block text-sm font-normal text-quiet">{side.setup.outfit.name}</span>
+                <span translate="no">{side.title}</span>
+                <span className="block text-sm font-normal text-quiet" translate="no">
+                  {side.setup.outfit.name}
+                </span>
                 <MiniReach trace={side.setup.trace} outfit={side.setup.outfit} />
               </th>
             ))}

@@ -87,7 +87,7 @@ function FishTable({ fish, isTrash, onEdit, actions }: TableProps) {
             const size = (kg: number, m: number) => `${show.entered('fish', kg)}, ${show.entered('length', m)}`
             return (
               <tr key={each.id} className="border-t border-rule align-top">
-                <th scope="row" className="px-2.5 py-1.5 text-left font-semibold">
+                <th scope="row" className="px-2.5 py-1.5 text-left font-semibold" translate="no">
                   {of.name}
                 </th>
                 <td className="px-2.5 py-1.5 whitespace-nowrap">{size(of.typicalMassKg, of.typicalLengthM)}</td>

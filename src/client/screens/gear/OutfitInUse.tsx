@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { fetchTracesOnOutfit, type SavedOutfit } from '../../api/documents.ts'
+import { toast } from '../../regional/toast.ts'
 import { Button } from '../../ui/controls.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 

@@ -108,9 +108,13 @@ function OutfitCard({ saved, isTrash, actions }: CardProps) {
       <div className="flex items-start gap-2">
         <div className="mr-auto min-w-0">
           {isTrash ? (
-            <strong>{outfit.name}</strong>
+            <strong translate="no">{outfit.name}</strong>
           ) : (
-            <Link to={`/gear/outfits/${id}`} className="font-semibold underline decoration-dotted underline-offset-2">
+            <Link
+              to={`/gear/outfits/${id}`}
+              translate="no"
+              className="font-semibold underline decoration-dotted underline-offset-2"
+            >
               {outfit.name}
             </Link>
           )}

@@ -86,7 +86,7 @@ function Confirm({ file, outfits, marks, fish }: Props) {
   return (
     <>
       <p>
-        <strong>{trace.name}</strong>, {trace.pieces.length} parts.
+        <strong translate="no">{trace.name}</strong>, {trace.pieces.length} parts.
       </p>
       {outfit && <MiniReach trace={trace} outfit={outfit} />}
       <Choice

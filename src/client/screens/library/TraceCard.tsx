@@ -52,7 +52,7 @@ export function TraceCard({ head, outfit, mark, isExample, isTrash, still, actio
           {isTrash ? (
             name
           ) : (
-            <Link to={`/traces/${id}`} className="truncate hover:underline">
+            <Link to={`/traces/${id}`} translate="no" className="truncate hover:underline">
               {name}
             </Link>
           )}
@@ -60,8 +60,10 @@ export function TraceCard({ head, outfit, mark, isExample, isTrash, still, actio
         <p className="truncate text-sm text-quiet">
           {isExample && <span className="mr-1.5 rounded bg-well px-1.5">example</span>}
           {family !== null && familyName(family)}
-          {outfit && ` · ${outfit.name}`}
-          {mark && ` · ${mark}`}
+          <span translate="no">
+            {outfit && ` · ${outfit.name}`}
+            {mark && ` · ${mark}`}
+          </span>
           {tags.map((tag) => (
             <span key={tag} className="ml-1.5 rounded bg-well px-1.5">
               {tag}

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { Download, Plus } from 'lucide-react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
 import { hasTide, type Mark } from '../../../core/documents/mark.ts'
 import { strongestOf } from '../../../core/plan/assumedStream.ts'
 import { formatPosition } from '../../../core/units/parsePosition.ts'
@@ -11,6 +10,7 @@ import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
 import { DocumentList } from '../../documents/DocumentList.tsx'
 import type { DocumentActions } from '../../documents/useDocumentActions.ts'
+import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { download } from '../../ui/download.ts'
@@ -83,9 +83,9 @@ function MarkRow({ saved, isTrash, actions }: RowProps) {
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-rule py-2 first:border-0">
       <div className="min-w-0 grow basis-60">
         {isTrash ? (
-          <strong>{content.name}</strong>
+          <strong translate="no">{content.name}</strong>
         ) : (
-          <Link to={`/water/marks/${id}`} className="font-semibold underline decoration-dotted underline-offset-2">
+          <Link to={`/water/marks/${id}`} translate="no" className="font-semibold underline decoration-dotted underline-offset-2">
             {content.name}
           </Link>
         )}

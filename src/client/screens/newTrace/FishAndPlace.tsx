@@ -21,6 +21,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
         none="any fish"
         value={choices.fishId}
         choices={fish.map(({ id, content }) => [id, content.name])}
+        areNames
         onChange={(fishId) => choose({ fishId, landing: undefined })}
       />
       <Choice
@@ -29,6 +30,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
         none="no mark"
         value={choices.markId}
         choices={marks.map(({ id, content }) => [id, content.name])}
+        areNames
         onChange={(markId) => choose({ markId, method: undefined, bed: undefined })}
       />
       <Choice
@@ -101,18 +103,20 @@ type ChoiceProps<T extends string> = {
   none: string
   value: T | undefined
   choices: readonly (readonly [T, string])[]
+  /** Whether they are called as someone typed it. */
+  areNames?: boolean
   onChange: (value: T | undefined) => void
 }
 
 /** One of several, or none. */
-function Choice<T extends string>({ id, label, none, value, choices, onChange }: ChoiceProps<T>) {
+function Choice<T extends string>({ id, label, none, value, choices, areNames, onChange }: ChoiceProps<T>) {
   return (
     <Field label={label} htmlFor={id}>
       <Select<T | ''>
         id={id}
         value={value ?? ''}
         onChoose={(next) => onChange(choices.find(([each]) => each === next)?.[0])}
-        choices={[{ value: '', text: none }, ...choices.map(([each, text]) => ({ value: each, text }))]}
+        choices={[{ value: '', text: none }, ...choices.map(([each, text]) => ({ value: each, text, isName: areNames }))]}
       />
     </Field>
   )

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { outfitsQuery, type SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { QuickOutfit } from '../../documents/QuickOutfit.tsx'
-import { Sheet } from '../../ui/controls.tsx'
+import { namesOf, Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -57,12 +57,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
           <FishAndPlace {...made} />
         </Sheet>
         <Sheet title="2. Outfit">
-          <Choices
-            name="outfit"
-            value={outfit.id}
-            onChange={(outfitId) => choose({ outfitId })}
-            choices={outfits.map(({ id, content }) => ({ value: id, text: content.name }))}
-          />
+          <Choices name="outfit" value={outfit.id} onChange={(outfitId) => choose({ outfitId })} choices={namesOf(outfits)} />
         </Sheet>
         <Sheet title="3. Family">
           <FamilyChoice
@@ -126,7 +121,7 @@ function Choices({
             onChange={() => onChange(choice.value)}
             className="mt-0.5 size-5 shrink-0"
           />
-          {choice.text}
+          <span translate="no">{choice.text}</span>
         </label>
       ))}
     </div>

@@ -24,12 +24,12 @@ export function MarksField({
       .map((part) => part.trim())
       .filter(Boolean)
     if (parts.length === 0) return { ok: true, value: undefined }
-    if (parts.length > MOST) return { ok: false, message: `At most ${MOST} marks.` }
+    if (parts.length > MOST) return { ok: false, message: `At most ${MOST} line marks.` }
     const lengths: number[] = []
     for (const part of parts) {
       const parsed = parseQuantity('length', part, unit, formats.decimalSign)
       if (!parsed.ok) return parsed
-      if (parsed.si < 1e-3 || parsed.si > 5_000) return { ok: false, message: 'A mark must be 1 mm to 5 km from the end.' }
+      if (parsed.si < 1e-3 || parsed.si > 5_000) return { ok: false, message: 'A line mark must be 1 mm to 5 km from the end.' }
       lengths.push(parsed.si)
     }
     return { ok: true, value: lengths.toSorted((a, b) => a - b) }
@@ -43,7 +43,7 @@ export function MarksField({
       label={`marked at, ${unit}`}
       draft={draft}
       hint={`from the free end, separated by ${formats.decimalSign === ',' ? 'semicolons' : 'commas'}`}
-      placeholder="no marks"
+      placeholder="no line marks"
     />
   )
 }

@@ -9,7 +9,9 @@ export function OutfitLabel({ outfit }: { outfit: Outfit }) {
   const show = useShow()
   return (
     <div className="hidden w-[70mm] border border-rule p-[3mm] print:block">
-      <p className="text-lg font-bold">{outfit.name}</p>
+      <p className="text-lg font-bold" translate="no">
+        {outfit.name}
+      </p>
       {outfit.marking && <p>{outfit.marking}</p>}
       <ul>
         {outfit.wound.toReversed().map((line) => (

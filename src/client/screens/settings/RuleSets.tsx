@@ -1,12 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Pencil, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { changeCrewSettings, crewSettingsQuery, type SavedRuleSet } from '../../api/documents.ts'
 import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
 import { DocumentList } from '../../documents/DocumentList.tsx'
 import type { DocumentActions } from '../../documents/useDocumentActions.ts'
+import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { RuleSetPanel } from './RuleSetPanel.tsx'
@@ -77,7 +77,7 @@ function RuleSetRows({ sets, isTrash, actions, onEdit }: RowsProps) {
           <label htmlFor={`rule-set-${set.id}`} className="flex min-h-9 flex-1 items-center gap-2">
             {!isTrash && <input type="radio" {...choice(set.id)} />}
             <span>
-              {set.content.name}
+              <span translate="no">{set.content.name}</span>
               <span className="block text-sm text-quiet">
                 last checked {show.date(set.content.checkedOn)}. {limitsOf(set.content, show).join(', ')}
               </span>

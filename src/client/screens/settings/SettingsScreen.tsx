@@ -7,6 +7,7 @@ import { Backups } from './Backups.tsx'
 import { Examples } from './Examples.tsx'
 import { NumbersAndTimes } from './NumbersAndTimes.tsx'
 import { OwnLengths } from './OwnLengths.tsx'
+import { RegionWords } from './RegionWords.tsx'
 import { RuleSets } from './RuleSets.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
@@ -48,6 +49,7 @@ export default function SettingsScreen() {
         </div>
       </Sheet>
       <NumbersAndTimes />
+      <RegionWords />
       <OwnLengths />
       <RuleSets />
       <Backups />

@@ -1,11 +1,12 @@
 import { Printer } from 'lucide-react'
-import { toast } from 'sonner'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { dayEvents } from '../../../core/plan/dayEvents.ts'
 import type { Plan } from '../../../core/plan/planDay.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { spoken } from '../../regional/spoken.ts'
+import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
@@ -37,14 +38,14 @@ export function ExportPlan({ mark, trace, localDay, day, plan }: Props) {
       place: placeWords(mark),
       notes: [
         `With ${trace.name}.`,
-        ...assumedWords(mark, show),
+        ...assumedWords(mark, show).map(spoken),
         'These are estimates. Trust your own observations and the local tide table first.',
       ].join(' '),
     }
     download(
       fileName(title, 'ics'),
       'text/calendar',
-      writeCalendar(about, events, (event) => eventWords(catalogue, event, show), Date.now()),
+      writeCalendar(about, events, (event) => spoken(eventWords(catalogue, event, show)), Date.now()),
     )
   })
   const saveTable = orSay(async () => {

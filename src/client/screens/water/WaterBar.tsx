@@ -3,7 +3,7 @@ import { Link } from 'react-router'
 import { dateIn, dayAfter } from '../../../core/time/localDay.ts'
 import { FIRST_YEAR, LAST_YEAR } from '../../../core/time/years.ts'
 import type { SavedMark, SavedTraceHead } from '../../api/documents.ts'
-import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
+import { Button, buttonClass, fieldClass, namesOf, Select } from '../../ui/controls.tsx'
 import type { useWaterChoice } from './useWaterChoice.ts'
 
 type Props = {
@@ -30,12 +30,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
       </h1>
       <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-2">
         <label htmlFor="water-mark">mark</label>
-        <Select
-          id="water-mark"
-          value={mark.id}
-          onChoose={(next) => choice.set('mark', next)}
-          choices={marks.map(({ id, content }) => ({ value: id, text: content.name }))}
-        />
+        <Select id="water-mark" value={mark.id} onChoose={(next) => choice.set('mark', next)} choices={namesOf(marks)} />
       </div>
       <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-4 max-sm:col-span-2">
         <label htmlFor="water-day">day</label>
@@ -68,7 +63,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           id="water-trace"
           value={trace?.id ?? ''}
           onChoose={(next) => choice.set('trace', next)}
-          choices={traces.map(({ id, content }) => ({ value: id, text: content.name }))}
+          choices={namesOf(traces)}
         />
       </div>
       <span className="no-print ml-auto flex gap-1.5 max-sm:order-1">

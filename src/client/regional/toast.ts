@@ -1,0 +1,15 @@
+import { type ExternalToast, toast as show } from 'sonner'
+import { spoken } from './spoken.ts'
+
+type Tell = (message: string, options?: ExternalToast) => void
+
+const inRegion =
+  (tell: (message: string, options?: ExternalToast) => unknown): Tell =>
+  (message, options) =>
+    void tell(spoken(message), options)
+
+/** A short message at the edge of the screen, in the words of the region. */
+export const toast: Tell & { success: Tell; error: Tell } = Object.assign(inRegion(show), {
+  success: inRegion(show.success),
+  error: inRegion(show.error),
+})
