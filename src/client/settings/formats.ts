@@ -1,4 +1,3 @@
-import { format } from 'date-fns'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import { clockIn } from '../../core/time/localDay.ts'
 import type { DecimalSign } from '../../core/units/parseQuantity.ts'
@@ -12,7 +11,8 @@ export const FORMAT_CHOICES: { [Key in keyof Formats]: readonly Formats[Key][] }
   dayOrder: ['day', 'month', 'year'],
 }
 
-const DATE_PATTERNS: Record<Formats['dayOrder'], string> = { day: 'd MMM yyyy', month: 'MMM d, yyyy', year: 'yyyy-MM-dd' }
+/** The order of a day is that of a language that writes it so. */
+const DATE_LANGUAGES: Record<Formats['dayOrder'], string> = { day: 'en-GB', month: 'en-US', year: 'sv-SE' }
 
 /** As the browser's own language writes them. */
 export const BROWSER_FORMATS: Formats = browserFormats()
@@ -47,4 +47,8 @@ export const hourWords = (hour: number, { clock }: Formats): string =>
   clock === '24' ? `${String(hour).padStart(2, '0')}:00` : hour === 24 ? 'midnight' : clockWords('UTC', hour * HOUR_MS, { clock })
 
 /** A day of this browser's zone: `24 Nov 2026`, `Nov 24, 2026` or `2026-11-24`. */
-export const dateWords = (day: Date, { dayOrder }: Formats): string => format(day, DATE_PATTERNS[dayOrder])
+export const dateWords = (day: Date, { dayOrder }: Formats): string =>
+  day.toLocaleDateString(
+    DATE_LANGUAGES[dayOrder],
+    dayOrder === 'year' ? undefined : { day: 'numeric', month: 'short', year: 'numeric' },
+  )

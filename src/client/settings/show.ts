@@ -1,4 +1,3 @@
-import { parseISO } from 'date-fns'
 import { type Formatted, formatComputed, formatEntered, formatTape } from '../../core/units/formatQuantity.ts'
 import { percent } from '../../core/units/percent.ts'
 import type { Quantity } from '../../core/units/quantities.ts'
@@ -42,6 +41,6 @@ export function showIn(units: Units, formats: Formats): Show {
     percent: (share, decimals = 0) => withSign(percent(share, decimals), formats),
     clock: (timeMs, timeZone = BROWSER_ZONE) => clockWords(timeZone, timeMs, formats),
     hour: (hour) => hourWords(hour, formats),
-    date: (day) => dateWords(typeof day === 'string' ? parseISO(day) : day, formats),
+    date: (day) => dateWords(typeof day === 'string' ? new Date(`${day}T00:00`) : day, formats),
   }
 }
