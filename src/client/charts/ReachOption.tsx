@@ -7,6 +7,8 @@ import type { ReachItem } from '../../core/layout/reach.ts'
 import { JointGlyph, LineGlyph, PartGlyph, ReelGlyph } from './glyphs.tsx'
 
 const LABEL_STEP = 13
+/** How far up a step of labels is. */
+export const TIER_HEIGHT = 28
 
 type Drawn = Piece | WoundLine | undefined
 
@@ -116,9 +118,11 @@ function Labels({ item, above, below, crowded, chosen, weakest }: Pick<Props, 'i
   if (above === '' && !below) return null
   const x = (item.x0 + item.x1) / 2
   const lines = (crowded && below ? `${above}, ${below}` : above).split('\n')
-  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (lines.length - 1) * LABEL_STEP
+  const up = item.tier * TIER_HEIGHT
+  const top = item.y - (item.kind === 'reel' ? 24 : 18) - (lines.length - 1) * LABEL_STEP - up
   return (
     <g fontSize={12} textAnchor="middle" fontWeight={chosen || weakest ? 700 : 400}>
+      {up > 0 && <line x1={x} x2={x} y1={item.y - 10} y2={item.y - 14 - up} stroke="var(--edge)" strokeWidth={1} />}
       {lines.map((text, i) => (
         <text key={text} x={x} y={top + i * LABEL_STEP}>
           {text}

@@ -1,10 +1,13 @@
 import type { ReactNode } from 'react'
+import { hookDimensions } from '../../core/catalogue/hooks.ts'
 import type { HardwareType, Material } from '../../core/catalogue/ids.ts'
 import { isHeaded, isLine } from '../../core/documents/pieces.ts'
-import type { Piece } from '../../core/documents/trace.ts'
+import type { HookPiece, Piece } from '../../core/documents/trace.ts'
+import { hookOutline } from '../../core/layout/hookOutline.ts'
 import type { ReachItem } from '../../core/layout/reach.ts'
 import { useCatalogue } from '../catalogue/useCatalogue.ts'
 import { baitPath } from './baitPath.ts'
+import { HookShape } from './HookShape.tsx'
 
 /** How a material is drawn: braid woven, mono a plain double edge, fluoro a fine line with a bright core, wire dotted steel. */
 export function LineGlyph({
@@ -79,6 +82,29 @@ export function ReelGlyph({ x, y }: { x: number; y: number }) {
   )
 }
 
+/** Lengths of the smallest and the largest hook on the strip, px, and the size that the largest is for, mm. */
+const HOOK_PX = { least: 15, most: 25 }
+const LARGE_HOOK_MM = 70
+/** Deepest that a hook reaches below the strip, and the thinnest its wire is, px. */
+const HOOK_DEPTH_PX = 19
+const LEAST_WIRE_PX = 1.3
+
+/** A hook with its eye at a place of the strip, by its pattern: larger hooks are drawn larger, but never to scale with each other. */
+function HookGlyph({ hook, x, y }: { hook: HookPiece; x: number; y: number }) {
+  const catalogue = useCatalogue()
+  const { pattern, size, gapeM, wireM, barbless } = hook
+  const dimensions = hookDimensions(catalogue, pattern, size, { gapeM, wireM })
+  if (!dimensions) return null
+  const outline = hookOutline(catalogue, pattern, dimensions)
+  const lengthPx = HOOK_PX.least + (HOOK_PX.most - HOOK_PX.least) * Math.min(1, outline.lengthMm / LARGE_HOOK_MM)
+  const scale = Math.min(lengthPx / outline.lengthMm, HOOK_DEPTH_PX / outline.bottomMm)
+  return (
+    <g transform={`translate(${x + 2 * outline.eyeMm * scale} ${y}) scale(${scale})`}>
+      <HookShape outline={outline} barbless={barbless} leastWireMm={LEAST_WIRE_PX / scale} />
+    </g>
+  )
+}
+
 /** A part in its slot: drawn as what it is, small and plain. */
 export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): ReactNode {
   const { baits } = useCatalogue()
@@ -97,16 +123,9 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
     case 'hook':
       return (
         <>
-          {lead(x)}
-          {isHeaded(piece) && <circle cx={x - 1} cy={y} r={5.5} fill="currentColor" opacity={0.82} />}
-          <path
-            d={`M${x} ${y}h3a7.5 7.5 0 0 1 0 15h-4l-1.5-4.5`}
-            fill="none"
-            stroke="currentColor"
-            strokeWidth={2}
-            strokeLinecap="round"
-            strokeLinejoin="round"
-          />
+          {lead(x - 8)}
+          <HookGlyph hook={piece} x={x - 8} y={y} />
+          {isHeaded(piece) && <circle cx={x - 5} cy={y} r={5.5} fill="currentColor" opacity={0.82} />}
         </>
       )
     case 'bait':
@@ -127,9 +146,19 @@ export function PartGlyph({ piece, item }: { piece: Piece; item: ReachItem }): R
         </>
       )
     case 'light':
-      return <circle cx={x} cy={y} r={6} fill="none" stroke="currentColor" strokeWidth={1.5} strokeDasharray="2 2" />
+      return (
+        <>
+          {lead(x - 6)}
+          <circle cx={x} cy={y} r={6} fill="none" stroke="currentColor" strokeWidth={1.5} strokeDasharray="2 2" />
+        </>
+      )
     case 'float':
-      return <ellipse cx={x} cy={y} rx={9} ry={5.5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.6} />
+      return (
+        <>
+          {lead(x - 9)}
+          <ellipse cx={x} cy={y} rx={9} ry={5.5} fill="var(--sheet)" stroke="currentColor" strokeWidth={1.6} />
+        </>
+      )
     default:
       return onLine ? <SmallPart type={piece.type} x={x} y={y} /> : <Hardware type={piece.type} x={x} y={y} x0={x0} x1={x1} />
   }
@@ -182,13 +211,19 @@ const RINGS: readonly HardwareType[] = ['splitRing', 'solidRing', 'clipRing']
 
 /** Hardware in line, each drawn as what it is: rings, a loop, a wheel for a pulley, eyes on a barrel for swivels. */
 function Hardware({ type, x, y, x0, x1 }: HardwareProps) {
-  if (type === 'loop') return <ellipse cx={x} cy={y} rx={8} ry={4.5} fill="none" stroke="currentColor" strokeWidth={1.5} />
   const arms = (reach: number) => (
     <>
       <line x1={x0} x2={x - reach} y1={y} y2={y} />
       <line x1={x + reach} x2={x1} y1={y} y2={y} />
     </>
   )
+  if (type === 'loop')
+    return (
+      <g stroke="currentColor" strokeWidth={1.5} fill="none">
+        {arms(8)}
+        <ellipse cx={x} cy={y} rx={8} ry={4.5} />
+      </g>
+    )
   if (RINGS.includes(type))
     return (
       <g stroke="currentColor" strokeWidth={1.6} fill="none">

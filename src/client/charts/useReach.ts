@@ -5,6 +5,7 @@ import { layOutReach } from '../../core/layout/reach.ts'
 import type { Rig } from '../../core/setup/setup.ts'
 import type { Show } from '../settings/show.ts'
 import { type ReachLabel, reachLabel } from '../words/names.ts'
+import { TIER_HEIGHT } from './ReachOption.tsx'
 
 /** Mean width of a character of the labels, px at 12 px type; measured on the shipped font, a little on the wide side. */
 const CHARACTER = 6.1
@@ -45,7 +46,15 @@ export function useReach(
       return known
     }
     const drawn = [chosen, end].filter((id) => id !== undefined)
-    const layout = layOutReach(trace, outfit, { width, trunkY: 58, laneHeight: 70, labelWidth, trueScale, drawn })
+    const layout = layOutReach(trace, outfit, {
+      width,
+      trunkY: 58,
+      laneHeight: 70,
+      tierHeight: TIER_HEIGHT,
+      labelWidth,
+      trueScale,
+      drawn,
+    })
     return { label, labelWidth, layout }
   }, [trace, outfit, catalogue, width, show, trueScale, chosen, end])
 }

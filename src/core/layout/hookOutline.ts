@@ -8,6 +8,10 @@ import type { HookPattern } from '../catalogue/ids.ts'
  */
 export type HookOutline = {
   path: string
+  /** A barb behind the point, on its inner side. */
+  barb: string
+  /** Points that share the shank: three of a treble, around it. */
+  points: number
   wireMm: number
   eyeMm: number
   /** Inner edge of the shank, and of the point; between them is the gape. */
@@ -16,16 +20,20 @@ export type HookOutline = {
   pointX: number
   lengthMm: number
   bottomMm: number
+  /** How far it reaches above its shank. */
+  topMm: number
 }
 
 const MM = 1000
 /** Radius of the eye over the wire. Nominal. */
 const EYE = 1.1
+/** How far behind the point a barb begins, and how far it reaches, in gapes. Nominal. */
+const BARB = 0.2
 const round = (mm: number) => Number(mm.toFixed(3))
 
 /** The outline of a hook by its pattern: straight shank, round bend, and a point that comes back beside it, leaning in on a circle. */
 export function hookOutline({ hooks }: Catalogue, pattern: HookPattern, dimensions: HookDimensions): HookOutline {
-  const { lean } = hooks.patterns[pattern]
+  const { lean, points } = hooks.patterns[pattern]
   const [gape, wire, shank, throat] = [dimensions.gapeM, dimensions.wireM, dimensions.shankM, dimensions.throatM].map(
     (m) => m * MM,
   ) as [number, number, number, number]
@@ -39,8 +47,11 @@ export function hookOutline({ hooks }: Catalogue, pattern: HookPattern, dimensio
     `A${round(radius)} ${round(radius)} 0 0 1 ${round(shank)} ${round(bendY)}`,
     `Q${round(shank - throat * 0.6)} ${round(bendY)} ${round(pointX)} ${round(pointY)}`,
   ].join('')
+  const barb = `M${round(pointX + BARB * gape)} ${round(pointY)}l${round(BARB * gape)} ${round(-BARB * gape)}`
   return {
     path,
+    barb,
+    points,
     wireMm: wire,
     eyeMm: EYE * wire,
     shankY: wire / 2,
@@ -48,5 +59,6 @@ export function hookOutline({ hooks }: Catalogue, pattern: HookPattern, dimensio
     pointX,
     lengthMm: shank + radius + wire / 2,
     bottomMm: bendY + wire / 2,
+    topMm: points > 1 ? bendY + wire / 2 : (EYE + 0.5) * wire,
   }
 }

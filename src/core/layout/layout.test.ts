@@ -8,6 +8,7 @@ import { defaultConditions } from '../documents/conditions.ts'
 import { isLine } from '../documents/pieces.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { drawInWords } from '../edit/inWords.ts'
+import { emptyTrace } from '../families/emptyTrace.ts'
 import type { LineShape } from '../setup/settling/lineShape.ts'
 import { layOutLineView } from './lineView.ts'
 import { layOutPeakChart } from './peakChart.ts'
@@ -228,4 +229,26 @@ test('branches that do not meet share a lane', () => {
   const layout = layOutReach(drawn.ok ? drawn.trace : nothing, outfit, options)
   const yOf = (wanted: string) => layout.items.find(({ id }) => id === wanted)!.y
   expect([yOf('sinker-line'), yOf('sinker-2')]).toEqual(Array(2).fill(options.trunkY + options.laneHeight))
+})
+
+test('a path of eighteen links is whole in 870 px: labels stand in steps, none touches another, none is cut off', () => {
+  const text =
+    'leader 60 lb 6 m, ball-bearing swivel, leader 50 lb 2 m, swivel, leader 40 lb 1 m, swivel, body 3 m, swivel, snood 1 m, swivel, J 8/0, whole fish'
+  const drawn = drawInWords(rigOf(emptyTrace('long'), outfit), { at: 'end', of: OUTFIT }, text)
+  if (!drawn.ok) throw new Error(drawn.why)
+  const long = { ...options, width: 870, tierHeight: 28 }
+  const layout = layOutReach(drawn.trace, outfit, long)
+  expect(layout.items.filter(({ onLine }) => !onLine).length).toBeGreaterThan(18)
+  expect(layout.width).toBe(870)
+  expect(layOutReach(drawn.trace, outfit, { ...options, width: 870 }).width).toBeGreaterThan(870)
+  const labels = layout.items.map(({ x0, x1, y, tier, ref }) => {
+    const [middle, half] = [(x0 + x1) / 2, long.labelWidth(ref) / 2]
+    return { step: `${y} ${tier}`, left: middle - half, right: middle + half }
+  })
+  expect(new Set(labels.map(({ step }) => step)).size).toBeGreaterThan(1)
+  for (const one of labels) {
+    expect(one.right).toBeLessThanOrEqual(870.01)
+    const beside = labels.filter(({ step, left }) => step === one.step && left > one.left)
+    for (const other of beside) expect(other.left).toBeGreaterThanOrEqual(one.right)
+  }
 })

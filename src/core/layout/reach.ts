@@ -18,6 +18,8 @@ export type ReachItem = {
   y: number
   /** Part-way along a line: drawn on it, without a slot of its own. */
   onLine: boolean
+  /** How many steps its label is above the place next to it, where labels have no room beside each other. */
+  tier: number
 }
 /** A vertical from a line or part down to the branch that hangs there. */
 type ReachDrop = { x: number; y0: number; y1: number }
@@ -40,6 +42,8 @@ export type ReachOptions = {
   laneHeight: number
   /** Room that an item's label needs. */
   labelWidth: (ref: LinkRef) => number
+  /** Height of a step of labels; given, the labels of a long chain stand in steps and not beside each other. */
+  tierHeight?: number
   /** Pieces to be drawn, the first before the others; given, many branches alike that do not fit beside each other are drawn as one. */
   drawn?: readonly string[]
   /** Lengths of the trace in one scale; the outfit's line is cut short either way. */
@@ -72,15 +76,69 @@ const emptyRun = (): Run => ({ items: [], drops: [], folds: [], width: 0, rows: 
  * @returns items and drops in drawing units; `metresPerUnit` only at true scale.
  */
 export function layOutReach(trace: Trace, outfit: Outfit, options: ReachOptions): ReachLayout {
-  const { extent, run, metresPerUnit } = stretchToFit(trace, outfit, options)
+  const { extent, run, metresPerUnit } = inSteps(trace, outfit, options)
   return {
     width: Math.max(options.width, Math.ceil(extent - 0.02)),
-    height: options.trunkY + (run.rows - 1) * options.laneHeight + BELOW_LAST_LANE,
+    height: Math.max(options.trunkY, ...run.items.map(({ y }) => y)) + BELOW_LAST_LANE,
     items: run.items,
     drops: run.drops,
     folds: run.folds,
     ...(metresPerUnit === undefined ? {} : { metresPerUnit }),
   }
+}
+
+type Shares = { labelShare: number; lineShare: number }
+const WHOLE: Shares = { labelShare: 1, lineShare: 1 }
+
+/** Steps of labels; the share of its label that an item then needs beside its neighbours, and of their length that branches keep. */
+const STEPS = [
+  { tiers: 2, labelShare: 0.55, lineShare: 0.7 },
+  { tiers: 3, labelShare: 0.4, lineShare: 0.5 },
+  { tiers: 3, labelShare: 0.33, lineShare: 0.4 },
+]
+
+/** Laid out with as few steps of labels as the width asks for; with the most of them where it still does not fit. */
+function inSteps(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
+  const { tierHeight, labelWidth, width } = options
+  let placed = stretchToFit(trace, outfit, options)
+  if (tierHeight === undefined || options.trueScale) return placed
+  for (const { tiers, ...shares } of STEPS) {
+    if (placed.extent <= width + 0.02) break
+    placed = stretchToFit(trace, outfit, options, shares)
+    stepLabels(placed.run.items, labelWidth, tiers)
+    makeRoom(placed.run, tierHeight)
+  }
+  return placed
+}
+
+/** Gives each label of a row the lowest step on which it does not touch the one before it. */
+function stepLabels(items: readonly ReachItem[], labelWidth: ReachOptions['labelWidth'], tiers: number): void {
+  for (const rowY of new Set(items.map(({ y }) => y))) {
+    const endOf = Array<number>(tiers).fill(Number.NEGATIVE_INFINITY)
+    for (const item of items.filter(({ y }) => y === rowY).toSorted((a, b) => a.x0 - b.x0)) {
+      const width = item.onLine ? 0 : labelWidth(item.ref)
+      if (width === 0) continue
+      const middle = (item.x0 + item.x1) / 2
+      const free = endOf.findIndex((end) => end + LABEL_GAP <= middle - width / 2)
+      item.tier = free === -1 ? endOf.indexOf(Math.min(...endOf)) : free
+      endOf[item.tier] = middle + width / 2
+    }
+  }
+}
+
+/** Moves each row down by the steps of labels in it and in the rows above it. */
+function makeRoom(run: Run, tierHeight: number): void {
+  const rows = [...new Set(run.items.map(({ y }) => y))].sort((a, b) => a - b)
+  const moved = new Map<number, number>()
+  let down = 0
+  for (const y of rows) {
+    down += tierHeight * Math.max(...run.items.filter((item) => item.y === y).map(({ tier }) => tier))
+    moved.set(y, y + down)
+  }
+  const movedY = (y: number) => moved.get(y) ?? y + down
+  for (const item of run.items) item.y = movedY(item.y)
+  for (const drop of run.drops) Object.assign(drop, { y0: movedY(drop.y0), y1: movedY(drop.y1) })
+  for (const fold of run.folds) fold.y = movedY(fold.y)
 }
 
 type Placed = { run: Run; extent: number; metresPerUnit?: number }
@@ -92,8 +150,13 @@ const MIN_STRETCH = 0.3
  * What room is left goes to the trunk's lines, and what is too much comes off them, as one factor on their widths. How far the drawing
  * reaches grows with that factor in straight pieces (a branch may reach past the trunk's end), so a few secant steps find it.
  */
-function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
-  const layout = new Layout(trace, outfit, options)
+function stretchToFit(trace: Trace, outfit: Outfit, options: ReachOptions, shares: Shares = WHOLE): Placed {
+  const layout = new Layout(
+    trace,
+    outfit,
+    { ...options, labelWidth: (ref) => shares.labelShare * options.labelWidth(ref) },
+    shares,
+  )
   const at = (stretch: number) => layout.whole(stretch)
   let [low, placed] = [1, at(1)]
   const other = placed.extent > options.width ? 0.6 : 1.5
@@ -119,7 +182,13 @@ class Layout {
   /** Of branches: they do not stretch. */
   private readonly widths = new Map<string, number>()
 
-  constructor(trace: Trace, outfit: Outfit, options: ReachOptions) {
+  /** Share of its label that an item has room for, and of their natural length that lines of branches have. */
+  private readonly labelShare: number
+  private readonly lineShare: number
+
+  constructor(trace: Trace, outfit: Outfit, options: ReachOptions, { labelShare, lineShare }: Shares) {
+    this.labelShare = labelShare
+    this.lineShare = lineShare
     this.trace = trace
     this.outfit = outfit
     this.options = options
@@ -145,9 +214,15 @@ class Layout {
     const whole = joinedRuns(run, branches, [...head.items, ...riding.items])
     return {
       run: { ...whole, width: head.width + run.width },
-      extent: Math.max(...whole.items.map(({ x1 }) => x1)),
+      extent: Math.max(...whole.items.map((item) => this.reachOf(item))),
       ...(this.unitsPerMetre === undefined ? {} : { metresPerUnit: 1 / this.unitsPerMetre }),
     }
+  }
+
+  /** How far right an item and its label are; a label that stands on a step is wider than its item. */
+  private reachOf({ x0, x1, ref, onLine }: ReachItem): number {
+    if (onLine || this.labelShare === 1) return x1
+    return Math.max(x1, (x0 + x1 + this.options.labelWidth(ref) / this.labelShare + LABEL_GAP) / 2)
   }
 
   private outfitRun(): Run {
@@ -280,7 +355,9 @@ class Layout {
   private lineWidth(line: LinePiece, riders: readonly Piece[]): number {
     if (this.unitsPerMetre !== undefined) return Math.max(8, line.lengthM * this.unitsPerMetre)
     const natural = Math.max(compressed(line.lengthM), (riders.length + 2) * ON_LINE, this.sideBySide(riders))
-    return this.trunk.has(line.id) ? this.flexible(pieceRef(line.id), natural) : this.slot(pieceRef(line.id), natural)
+    return this.trunk.has(line.id)
+      ? this.flexible(pieceRef(line.id), natural)
+      : this.slot(pieceRef(line.id), natural * this.lineShare)
   }
 
   /** Room in which the short branches of a line hang side by side, up to what is worth it. */
@@ -321,7 +398,7 @@ function joinedRuns(run: Run, branches: Run, items: readonly ReachItem[]): Run {
 }
 
 function itemOf(ref: LinkRef, kind: ReachItem['kind'], x0: number, width: number, y: number): ReachItem {
-  return { id: linkKey(ref), ref, kind, x0, x1: x0 + width, y, onLine: false }
+  return { id: linkKey(ref), ref, kind, x0, x1: x0 + width, y, onLine: false, tier: 0 }
 }
 
 /** Places in order along a line, pushed apart so that small parts do not lie on each other, and kept on the line. */

@@ -140,6 +140,9 @@ export const StrengthView = memo(function StrengthView({
             </>
           )}
         </Tabs.Content>
+        {layout.width > width && width > 0 && (
+          <p className="px-3 pb-1 text-right text-sm text-quiet">More to the right: scroll the drawing →</p>
+        )}
       </section>
     </Tabs.Root>
   )
