@@ -46,6 +46,7 @@ const CLIENT_ROOMS = [
   'api',
   'scale',
   'jobs',
+  'plan',
   'documents',
   'moments',
   'screens',

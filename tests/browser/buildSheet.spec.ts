@@ -1,4 +1,4 @@
-import { copyOf, expect, HOUND, test } from './fixtures.ts'
+import { CONGER, copyOf, expect, HOUND, test } from './fixtures.ts'
 
 test('Build shows what is on the bench, marked as not saved; one click saves it, and the saved revision can be shown', async ({
   page,
@@ -59,11 +59,56 @@ test('the sheet says what goes to the water: drag, fish, mark, bait, verdicts an
   await expect(summary).toContainText('peeler crab')
   await expect(summary.getByRole('list', { name: 'Verdicts' })).toContainText('Set the drag up to 13.1 lb.')
   await expect(summary.getByRole('list', { name: 'Open findings' })).toContainText('225 g')
+  await expect(summary.getByRole('img', { name: /^Hook 4\/0 in the bait/ }).first()).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Lay out' })).toContainText('a cutter that cuts clean, a tape, crimping pliers.')
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button')).toHaveCount(0)
-  await expect(page.getByRole('textbox')).toHaveCount(0)
+  await expect(page.locator('input:visible, select:visible, textarea:visible')).toHaveCount(0)
+  // No day is chosen, so paper has no empty box for it.
+  await expect(page.getByText('Sinkers at Hesk Bar')).toBeHidden()
   const split = await page
     .locator('article li, article tr')
     .evaluateAll((rows) => rows.filter((row) => getComputedStyle(row).breakInside !== 'avoid').length)
   expect(split).toBe(0)
+})
+
+test('the plan of the day goes from Water to the sheet, with the same sinkers, and from the sheet back to that day', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/water?trace=${CONGER}&day=2026-11-24`)
+  await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
+  const changes = page.getByRole('list', { name: 'Sinker changes' }).getByRole('listitem')
+  await expect(changes.nth(1)).toBeVisible()
+  const planned = (await changes.allInnerTexts()).map((text) => text.replace(/\s+(to )?/g, ' ').trim())
+  await page.getByRole('link', { name: 'Build sheet' }).click()
+  const sheet = page.getByRole('region', { name: 'Sinkers at Kettle Narrows, 24 Nov 2026' })
+  const printed = sheet.getByRole('list', { name: 'Sinkers of the day' }).getByRole('listitem')
+  await expect(printed).toHaveCount(planned.length)
+  expect((await printed.allInnerTexts()).map((text) => text.replace(/\s+/g, ' ').trim())).toEqual(planned)
+  await expect(sheet).toContainText(/High water \d\d:\d\d/)
+  await page.getByRole('link', { name: 'Plan the day' }).click()
+  await expect(page.getByLabel('day', { exact: true })).toHaveValue('2026-11-24')
+  await page.goto(`${app.url}/traces/${CONGER}/build?day=2026-02-31`)
+  await expect(page.getByText('Choose a day to have its sinkers on this sheet.')).toBeVisible()
+})
+
+test('a knot card prints every step with its drawing, on A4 and on Letter', async ({ page, app }) => {
+  await page.goto(`${app.url}/knots/uni`)
+  const onScreen = page.getByRole('list', { name: 'All steps', exact: true }).getByRole('listitem')
+  const steps = await onScreen.count()
+  await page.emulateMedia({ media: 'print' })
+  const onPaper = page.getByRole('list', { name: 'All steps, for paper' }).getByRole('listitem')
+  await expect(onPaper).toHaveCount(steps)
+  await expect(onPaper.getByRole('img')).toHaveCount(steps)
+  await expect(page.locator('button:visible, input:visible, select:visible')).toHaveCount(0)
+  for (const format of ['A4', 'Letter']) {
+    await page.pdf({ format })
+    const widthPx = (format === 'A4' ? 210 - 28 : 215.9 - 28) * (96 / 25.4)
+    await page.setViewportSize({ width: Math.floor(widthPx), height: 1000 })
+    const outside = await onPaper.evaluateAll(
+      (all) => all.filter((each) => each.getBoundingClientRect().right > innerWidth).length,
+    )
+    expect(outside, format).toBe(0)
+  }
 })

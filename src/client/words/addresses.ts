@@ -5,7 +5,12 @@ const addressOf = (path: string, chosen: Readonly<Record<string, string | null |
 }
 
 /** The day at a mark with a trace: at its own mark, where it has one. */
-export const planAddress = (trace: string, mark: string | undefined): string => addressOf('/water', { trace, mark })
+export const planAddress = (trace: string, mark: string | undefined, day?: string): string =>
+  addressOf('/water', { trace, mark, day })
+
+/** The build sheet of a trace, with the plan of a day at a mark. */
+export const sheetAddress = (trace: string, plan: { mark?: string | undefined; day?: string | undefined } = {}): string =>
+  addressOf(`/traces/${trace}/build`, plan)
 
 /** A new trace on an outfit, for a mark. */
 export const newTraceAddress = (chosen: { outfit?: string | null | undefined; mark?: string | null | undefined }): string =>

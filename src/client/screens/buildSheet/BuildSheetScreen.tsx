@@ -6,16 +6,18 @@ import { strikesOf } from '../../../core/advice/strike.ts'
 import { cutList } from '../../../core/build/cutList.ts'
 import { partsList } from '../../../core/build/partsList.ts'
 import { buildSteps, linesTied } from '../../../core/build/steps.ts'
+import { type Tool, toolsFor } from '../../../core/build/tools.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { freeLine } from '../../../core/outfits/outfitLines.ts'
 import { usedOfOutfitM } from '../../../core/setup/cutLength.ts'
 import { wholeReplacement } from '../../../core/setup/replacement.ts'
+import { FIRST_YEAR, LAST_YEAR } from '../../../core/time/years.ts'
 import type { TraceContent } from '../../../shared/traceContent.ts'
 import { documentQuery, outfitsQuery, type SavedOutfit, type SavedTrace } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { KnotLink } from '../../fishing/KnotLink.tsx'
 import { useShow } from '../../settings/preferences.tsx'
-import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
+import { Button, buttonClass, Field, fieldClass, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -24,10 +26,23 @@ import { lineSpec, pieceSpec } from '../../words/names.ts'
 import { CutTable } from './CutTable.tsx'
 import { stepWords } from './stepWords.ts'
 import { UnsavedNote } from './UnsavedNote.tsx'
+import { useChosenDay } from './useChosenDay.ts'
 import { useSheetTrace } from './useSheetTrace.ts'
 
 // What judges comes after what is cut and tied.
 const SheetSummary = lazy(() => import('./SheetSummary.tsx'))
+const DayPlan = lazy(() => import('./DayPlan.tsx'))
+
+const TOOL_WORDS: Record<Tool, string> = {
+  cutter: 'a cutter that cuts clean',
+  tape: 'a tape',
+  crimpingPliers: 'crimping pliers',
+  wireCutters: 'wire cutters',
+  splicingNeedle: 'a splicing needle',
+  bobbin: 'a bobbin',
+  splitRingPliers: 'split-ring pliers',
+  baitNeedle: 'a bait needle and thread',
+}
 
 /** Cut list, order of threading and steps of one trace, for a batch; made to be printed and to be read on a phone. */
 export default function BuildSheetScreen() {
@@ -82,9 +97,12 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
   const groups = useMemo(() => cutList(rig), [rig])
   const parts = useMemo(() => partsList(trace), [trace])
   const steps = useMemo(() => buildSteps(rig), [rig])
-  const strikes = useMemo(() => strikesOf({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const tools = useMemo(() => toolsFor(trace), [trace])
   const whole = useMemo(() => wholeReplacement(rig), [rig])
   const main = freeLine(outfit)
+  const plan = useChosenDay(markId)
+  const setup = useMemo(() => ({ trace, outfit, conditions, catalogue }), [trace, outfit, conditions, catalogue])
+  const strikes = useMemo(() => strikesOf(setup), [setup])
   const ofOutfitM = usedOfOutfitM(rig, main)
   return (
     <article className="mx-auto grid max-w-5xl gap-3 p-3 sm:px-6">
@@ -112,7 +130,7 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
           <Link to={`/traces/${id}`} className={buttonClass()}>
             Bench
           </Link>
-          <Link to={planAddress(id, markId)} className={buttonClass()}>
+          <Link to={planAddress(id, plan.mark?.id ?? markId, plan.date)} className={buttonClass()}>
             Plan the day
           </Link>
           <Button tone="strong" onClick={() => window.print()}>
@@ -138,6 +156,9 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
             </li>
           ))}
         </ul>
+        <p className="mt-2 text-sm">
+          <span className="text-quiet">Tools:</span> {tools.map((tool) => TOOL_WORDS[tool]).join(', ')}.
+        </p>
       </Sheet>
       <Sheet
         title="Thread and tie, in this order"
@@ -173,6 +194,35 @@ function BuildSheet({ id, content, outfit, version, note }: SheetProps) {
       <Suspense fallback={<Loading what="the verdicts" />}>
         <SheetSummary content={content} outfit={outfit} />
       </Suspense>
+      {plan.mark && (
+        <Sheet
+          title={
+            plan.date ? `Sinkers at ${plan.mark.content.name}, ${show.date(plan.date)}` : `Sinkers at ${plan.mark.content.name}`
+          }
+          className={plan.date ? '' : 'no-print'}
+        >
+          <div className="no-print mb-2 w-72">
+            <Field label="day" htmlFor="sheet-day">
+              <input
+                id="sheet-day"
+                type="date"
+                className={fieldClass}
+                value={plan.date ?? ''}
+                min={`${FIRST_YEAR}-01-01`}
+                max={`${LAST_YEAR}-12-31`}
+                onChange={(event) => plan.choose(event.target.value)}
+              />
+            </Field>
+          </div>
+          {plan.date ? (
+            <Suspense fallback={<Loading what="the plan of the day" />}>
+              <DayPlan key={plan.date} mark={plan.mark} date={plan.date} setup={setup} />
+            </Suspense>
+          ) : (
+            <p className="text-sm text-quiet">Choose a day to have its sinkers on this sheet.</p>
+          )}
+        </Sheet>
+      )}
       <Sheet title="Then">
         <p>
           Wet every knot and tighten it slowly. Leave 2–5 mm of tag. Test it by hand against a fixed point: protect your eyes,

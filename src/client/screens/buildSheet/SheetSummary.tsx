@@ -6,6 +6,7 @@ import type { TraceContent } from '../../../shared/traceContent.ts'
 import { fishQuery, marksQuery } from '../../api/documents.ts'
 import { useRuleSetInForce } from '../../api/useRuleSetInForce.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { TakeChart } from '../../charts/TakeChart.tsx'
 import { VerdictMark } from '../../fishing/VerdictMark.tsx'
 import { FindingSentence } from '../../moments/FindingSentence.tsx'
 import { viewOf } from '../../moments/momentViews.ts'
@@ -18,6 +19,7 @@ import { castName } from '../../words/castWords.ts'
 import { momentName } from '../../words/momentNames.ts'
 import { pieceSpec } from '../../words/names.ts'
 import { madeForWords } from '../../words/purposeWords.ts'
+import { RIGGING_WORDS } from '../../words/riggingWords.ts'
 
 type Props = { content: TraceContent; outfit: Outfit }
 
@@ -78,6 +80,15 @@ export default function SheetSummary({ content: { trace, conditions, markId, fis
               )
             })}
           </ul>
+          {(judged.value.moments.take?.hooks ?? []).slice(0, MAX_BAITS).map((baited) => (
+            <figure key={baited.bait.id} className="mt-2 flex flex-wrap items-center gap-3">
+              <TakeChart baited={baited} freeGape={baited.fit.freeGape} widthPx={BAIT_PX} />
+              <figcaption className="text-sm">
+                {pieceSpec(catalogue, baited.bait, show)} on {pieceSpec(catalogue, baited.hook, show)}
+                {baited.bait.rigging && `, ${RIGGING_WORDS[baited.bait.rigging].name}`}
+              </figcaption>
+            </figure>
+          ))}
           <ul aria-label="Open findings" className="mt-2 grid gap-1">
             {judged.value.findings
               .filter(({ aside }) => aside === undefined)
@@ -92,5 +103,9 @@ export default function SheetSummary({ content: { trace, conditions, markId, fis
     </Sheet>
   )
 }
+
+/** So many baits are drawn, each so wide, px. */
+const MAX_BAITS = 4
+const BAIT_PX = 260
 
 const DRAG_PULL = { reel: 'straight off the reel', tip: 'through the rod, over its tip' }

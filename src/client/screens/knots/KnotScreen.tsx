@@ -53,7 +53,7 @@ function Knot({ id }: { id: KnotId }) {
   return (
     <article className="p-3 sm:px-6">
       <header className="mb-3 flex flex-wrap items-baseline gap-x-3 gap-y-1">
-        <Link to="/knots" className={buttonClass('quiet')}>
+        <Link to="/knots" className={`no-print ${buttonClass('quiet')}`}>
           All knots
         </Link>
         <h1 className="text-xl font-bold first-letter:uppercase">{connection.name}</h1>
@@ -65,7 +65,7 @@ function Knot({ id }: { id: KnotId }) {
         <TyingCard key={id} id={id} name={connection.name} turns={turns} other={other} />
         <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
           <Sheet title="In your line">
-            <div className="grid gap-2">
+            <div className="no-print grid gap-2">
               {lines.map((line, i) => (
                 <LineFields
                   key={i}
@@ -89,7 +89,9 @@ function Knot({ id }: { id: KnotId }) {
             </div>
             <Figures id={id} lines={lines} turns={turns} />
           </Sheet>
-          <OwnPulls id={id} line={lines[0]!} turns={turns} />
+          <div className="no-print">
+            <OwnPulls id={id} line={lines[0]!} turns={turns} />
+          </div>
           <Sheet title="When to use it and how it should look">
             <dl className="grid gap-2">
               <Fact name="suits">{facts.suits}</Fact>

@@ -1,7 +1,8 @@
 import { ChevronLeft, ChevronRight, FlipHorizontal2, Pause, Play, Volume2, VolumeX } from 'lucide-react'
-import { type KeyboardEvent, useEffect, useMemo, useState } from 'react'
+import { type KeyboardEvent, memo, useEffect, useMemo, useState } from 'react'
 import { DRAWN_KNOTS } from '../../../core/knots/drawn/drawnKnots.ts'
 import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
+import type { Picture } from '../../../core/knots/picture.ts'
 import { stepWords } from '../../../core/knots/stepWords.ts'
 import { boxOf, KnotPicture } from '../../charts/KnotPicture.tsx'
 import { useKept } from '../../settings/useKept.ts'
@@ -14,6 +15,9 @@ const STEP_MS = 8_000
 /** As large as a drawing is shown, px for a radius of the line; and as high, px. */
 const MAX_PX = 7
 const MAX_HEIGHT_PX = 340
+/** The same on paper, where two steps are beside each other. */
+const PAPER_PX = 4
+const PAPER_WIDTH_PX = 300
 
 type Props = { id: KnotId; name: string; turns: number; other: number }
 
@@ -47,7 +51,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
     <Sheet
       title="How to tie it"
       aside={
-        <span className="text-sm text-quiet" aria-live="polite">
+        <span className="text-sm text-quiet print:hidden" aria-live="polite">
           step {step + 1} of {words.length}
         </span>
       }
@@ -57,7 +61,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
         tabIndex={0}
         aria-label={`Steps of the ${name}: left and right arrow keys`}
         onKeyDown={onKeyDown}
-        className="grid gap-3 rounded-md"
+        className="grid gap-3 rounded-md print:hidden"
       >
         <div ref={ref} className="grid justify-items-center overflow-hidden" style={box && { minHeight: box.height * pxPerUnit }}>
           {pictures?.[step] && box && (
@@ -121,9 +125,37 @@ export function TyingCard({ id, name, turns, other }: Props) {
           )}
         </div>
       </section>
+      <PaperSteps words={words} pictures={pictures} mirrored={mirrored} />
     </Sheet>
   )
 }
+
+type PaperProps = { words: readonly string[]; pictures: Picture[] | undefined; mirrored: boolean }
+
+/** Every step on one card, for paper. */
+const PaperSteps = memo(function PaperSteps({ words, pictures, mirrored }: PaperProps) {
+  const box = pictures && boxOf(pictures)
+  return (
+    <ol className="hidden grid-cols-2 gap-4 print:grid" aria-label="All steps, for paper">
+      {words.map((each, i) => (
+        <li key={each}>
+          {pictures?.[i] && box && (
+            <KnotPicture
+              picture={pictures[i]}
+              box={box}
+              label={each}
+              pxPerUnit={Math.min(PAPER_PX, PAPER_WIDTH_PX / box.width)}
+              mirrored={mirrored}
+            />
+          )}
+          <p>
+            {i + 1}. {each}
+          </p>
+        </li>
+      ))}
+    </ol>
+  )
+})
 
 /** Counts the turns as they are made, a tap each. */
 function TurnCounter({ turns }: { turns: number }) {

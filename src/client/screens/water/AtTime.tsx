@@ -14,13 +14,13 @@ import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { LineInWater, type Told } from '../../moments/LineInWater.tsx'
+import type { Day } from '../../plan/useDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { Select, Sheet } from '../../ui/controls.tsx'
 import { QuantityField } from '../../ui/QuantityField.tsx'
 import { compassPoint, sinkerWords } from '../../words/waterWords.ts'
 import { HeldOrDragged } from './HeldOrDragged.tsx'
-import type { Day } from './useDay.ts'
 
 const VIEW_HEIGHT = 230
 

@@ -14,6 +14,8 @@ import type { SavedMark } from '../../api/documents.ts'
 import { observationsQuery } from '../../api/observations.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
+import { type Day, useDay } from '../../plan/useDay.ts'
+import { usePlan } from '../../plan/usePlan.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
@@ -25,8 +27,6 @@ import { ExportPlan } from './ExportPlan.tsx'
 import { FishAt } from './FishAt.tsx'
 import { type Hours, SessionChoice } from './SessionChoice.tsx'
 import { Timetable } from './Timetable.tsx'
-import { type Day, useDay } from './useDay.ts'
-import { usePlan } from './usePlan.ts'
 
 const SCRUB_MS = 5 * 60_000
 

@@ -2,10 +2,10 @@ import { phaseName, type Sky, type Span } from '../../../core/physics/sky/sky.ts
 import { springsAndNeaps, type TideSpan, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { percent } from '../../../core/units/percent.ts'
+import type { Day } from '../../plan/useDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { daysFrom } from '../../words/waterWords.ts'
-import type { Day } from './useDay.ts'
 
 /** Range, springs and neaps, sun and moon of a day, and its dark hours, in a few short lines. */
 export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDay; clock: (timeMs: number) => string }) {

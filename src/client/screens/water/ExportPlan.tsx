@@ -5,6 +5,7 @@ import { dayEvents } from '../../../core/plan/dayEvents.ts'
 import type { Plan } from '../../../core/plan/planDay.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import type { Day } from '../../plan/useDay.ts'
 import { spoken } from '../../regional/spoken.ts'
 import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -13,7 +14,6 @@ import { DownloadMenu } from '../../ui/DownloadMenu.tsx'
 import { download, fileName } from '../../ui/download.ts'
 import { assumedWords } from '../../words/assumedWords.ts'
 import { eventWords } from '../../words/waterWords.ts'
-import type { Day } from './useDay.ts'
 
 const placeWords = ({ name, latitudeDeg, longitudeDeg }: Mark) =>
   latitudeDeg === undefined || longitudeDeg === undefined

@@ -10,7 +10,7 @@ export function FishAt({ plan, withShape, atMs, clock }: Props) {
   const show = useShow()
   const catalogue = useCatalogue()
   const words = (sinker: Plan['changes'][number]['to']) =>
-    sinker ? sinkerWords(catalogue, sinker, show, withShape) : 'nothing in the box holds'
+    sinker ? sinkerWords(catalogue, sinker, show, withShape) : 'no sinker in the box holds'
   const on = plan && changeAt(plan.changes, atMs)
   const next = plan?.changes.find(({ timeMs }) => timeMs > atMs)
   const hasHours = plan !== undefined && plan.rows.length > 0

@@ -4,6 +4,7 @@ import { dateIn, dayAfter } from '../../../core/time/localDay.ts'
 import { FIRST_YEAR, LAST_YEAR } from '../../../core/time/years.ts'
 import type { SavedMark, SavedTraceHead } from '../../api/documents.ts'
 import { Button, buttonClass, fieldClass, namesOf, Select } from '../../ui/controls.tsx'
+import { sheetAddress } from '../../words/addresses.ts'
 import type { useWaterChoice } from './useWaterChoice.ts'
 
 type Props = {
@@ -68,7 +69,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
       </div>
       <span className="no-print ml-auto flex gap-1.5 max-sm:order-1">
         {trace && (
-          <Link to={`/traces/${trace.id}/build`} className={buttonClass('quiet')}>
+          <Link to={sheetAddress(trace.id, { mark: mark.id, day: isDay ? date : undefined })} className={buttonClass('quiet')}>
             Build sheet
           </Link>
         )}
