@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { outfitsQuery, type SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { QuickOutfit } from '../../documents/QuickOutfit.tsx'
-import { namesOf, Sheet } from '../../ui/controls.tsx'
+import { Sheet } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { useNoFaults } from '../../ui/useNoFaults.ts'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
@@ -13,6 +13,7 @@ import { DraftPreview } from './DraftPreview.tsx'
 import { FamilyChoice } from './FamilyChoice.tsx'
 import { FishAndPlace } from './FishAndPlace.tsx'
 import { LeaderChoice } from './LeaderChoice.tsx'
+import { OutfitChoice } from './OutfitChoice.tsx'
 import { useNewTrace } from './useNewTrace.ts'
 import { WeightsAndLengths } from './WeightsAndLengths.tsx'
 
@@ -57,7 +58,7 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
           <FishAndPlace {...made} />
         </Sheet>
         <Sheet title="2. Outfit">
-          <Choices name="outfit" value={outfit.id} onChange={(outfitId) => choose({ outfitId })} choices={namesOf(outfits)} />
+          <OutfitChoice {...made} />
         </Sheet>
         <Sheet title="3. Family">
           <FamilyChoice
@@ -89,41 +90,6 @@ function NewTraceForm({ outfits, first }: { outfits: SavedOutfit[]; first: Saved
         </Sheet>
       </div>
       <DraftPreview made={made} complaint={complaint} submitIfValid={submitIfValid} />
-    </div>
-  )
-}
-
-type ChoiceRow = { value: string; text: string }
-
-function Choices({
-  name,
-  value,
-  onChange,
-  choices,
-}: {
-  name: string
-  value: string
-  onChange: (value: string) => void
-  choices: ChoiceRow[]
-}) {
-  return (
-    <div role="radiogroup" aria-label={name} className="grid gap-1.5 sm:grid-cols-2">
-      {choices.map((choice) => (
-        <label
-          key={choice.value}
-          className={`flex cursor-pointer gap-2 rounded-md border p-2 ${choice.value === value ? 'border-tide bg-well' : 'border-rule'}`}
-        >
-          <input
-            type="radio"
-            name={name}
-            value={choice.value}
-            checked={choice.value === value}
-            onChange={() => onChange(choice.value)}
-            className="mt-0.5 size-5 shrink-0"
-          />
-          <span translate="no">{choice.text}</span>
-        </label>
-      ))}
     </div>
   )
 }

@@ -13,6 +13,7 @@ import type { Family, UserChoices } from '../../../core/families/family.ts'
 import { type Suit, suited } from '../../../core/families/suits.ts'
 import { assumedFor } from '../../../core/purpose/assumed.ts'
 import { usualLanding } from '../../../core/purpose/landing.ts'
+import { type Angler, type OutfitAdvice, rankedOutfits } from '../../../core/purpose/outfitFor.ts'
 import { type Purpose, purposeOf } from '../../../core/purpose/purpose.ts'
 import { conditionsForFish } from '../../../core/setup/conditionsForFish.ts'
 import { springWater } from '../../../core/setup/springWater.ts'
@@ -38,7 +39,9 @@ export type Choices = {
   clarity?: Conditions['clarity']
   light?: Conditions['light']
   landing?: Landing | undefined
-  outfitId: string
+  /** Absent: the one that suits best. */
+  outfitId?: string | undefined
+  angler?: Angler | undefined
   familyId?: FamilyId | undefined
   castStyle?: Conditions['castStyle']
   said: Omit<UserChoices, 'name'>
@@ -56,6 +59,8 @@ export type NewTrace = {
   fish: readonly SavedFish[]
   marks: readonly SavedMark[]
   outfit: SavedOutfit
+  /** Those that suit first, with the reasons. */
+  outfits: { outfit: SavedOutfit; advice: OutfitAdvice }[]
   families: { family: Family; suit: Suit }[]
   familyId: FamilyId
   family: Family | undefined
@@ -73,7 +78,7 @@ export type NewTrace = {
 }
 
 /** The choices of a new trace, the conditions that they make, and the draft that follows from them. */
-export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit): NewTrace {
+export function useNewTrace(saved: readonly SavedOutfit[], first: SavedOutfit): NewTrace {
   const catalogue = useCatalogue()
   const fish = useQuery(fishQuery).data ?? []
   const marks = useQuery(marksQuery).data ?? []
@@ -82,14 +87,13 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
   const ruleSet = useRuleSetInForce()
   const [search] = useSearchParams()
   const [choices, setChoices] = useState<Choices>({
-    outfitId: search.get('outfit') ?? first.id,
+    outfitId: search.get('outfit') ?? undefined,
     markId: search.get('mark') ?? undefined,
     said: {},
   })
   const [name, setName] = useState<string>()
   const [before, setBefore] = useState<DraftSummary>()
 
-  const outfit = outfits.find(({ id }) => id === choices.outfitId) ?? first
   const target = fish.find(({ id }) => id === choices.fishId)?.content
   const mark = marks.find(({ id }) => id === choices.markId)?.content
   const { method, bed, clarity, light, landing } = choices
@@ -104,6 +108,13 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
     return { ...there, ...fished, ...(bed ? { bed } : {}) }
   }, [catalogue, mark, method, bed])
 
+  const { angler } = choices
+  const outfits = useMemo(
+    () => rankedOutfits(catalogue, saved, { target, water, angler }),
+    [catalogue, saved, target, water, angler],
+  )
+  const isAsked = target !== undefined || water !== undefined || angler !== undefined
+  const outfit = saved.find(({ id }) => id === choices.outfitId) ?? (isAsked ? outfits[0]?.outfit : undefined) ?? first
   const families = useMemo(() => suited(FAMILIES, { target, water }), [target, water])
   const asked = target !== undefined || water !== undefined
   const familyId: FamilyId = choices.familyId ?? (asked ? (families[0]?.family.id ?? OWN_DESIGN) : 'runningLedger')
@@ -146,6 +157,7 @@ export function useNewTrace(outfits: readonly SavedOutfit[], first: SavedOutfit)
     fish,
     marks,
     outfit,
+    outfits,
     families,
     familyId,
     family,
