@@ -21,6 +21,7 @@ const KnotsScreen = lazy(() => import('./screens/knots/KnotsScreen.tsx'))
 const TestScreen = lazy(() => import('./screens/knots/TestScreen.tsx'))
 const PullsScreen = lazy(() => import('./screens/knots/PullsScreen.tsx'))
 const KnotScreen = lazy(() => import('./screens/knots/KnotScreen.tsx'))
+const GlossaryScreen = lazy(() => import('./screens/glossary/GlossaryScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
 export const router = createBrowserRouter([
@@ -52,6 +53,7 @@ export const router = createBrowserRouter([
       { path: '/knots/test', element: <TestScreen /> },
       { path: '/knots/pulls', element: <PullsScreen /> },
       { path: '/knots/:id', element: <KnotScreen /> },
+      { path: '/glossary', element: <GlossaryScreen /> },
       { path: '/settings', element: <SettingsScreen /> },
       { path: '*', element: <NotFound /> },
     ],

@@ -24,6 +24,7 @@ const SCREENS = [
   '/knots/fg',
   '/knots/pulls',
   '/knots/test',
+  '/glossary',
   '/nowhere',
 ]
 

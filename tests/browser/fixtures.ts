@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
 
+export const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
 export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 export const TOPE = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
 export const STOUT = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d206'

@@ -1,7 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { beside, copyOf, expect, tabTo, test } from './fixtures.ts'
-
-const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
+import { beside, copyOf, expect, PULLEY, tabTo, test } from './fixtures.ts'
 
 test('a trace begins with the fish and the mark, says what each choice changed, and keeps what it was made for', async ({
   page,

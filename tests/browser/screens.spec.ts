@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { beside, copyOf, expect, HOUND, TOPE, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, PULLEY, TOPE, test } from './fixtures.ts'
 
 test('the library: search, filter, duplicate, bin and take back', async ({ page, app }) => {
   await copyOf(page, app.url, HOUND, 'Zebra trace')
@@ -292,4 +292,25 @@ test('on a phone the sinker to fish comes before the chart, and a new trace can 
   await expect(draft.getByText('Cast', { exact: true })).not.toBeInViewport()
   await page.getByRole('link', { name: 'See the draft' }).click()
   await expect(draft.getByText('Cast', { exact: true })).toBeInViewport()
+})
+
+test('a word of the trade is opened where it stands, by keyboard too, and found in the glossary by another region’s word', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/traces/${PULLEY}`)
+  const word = page.getByRole('region', { name: 'Worst finding' }).getByRole('button', { name: 'springs', exact: true })
+  await word.focus()
+  await page.keyboard.press('Enter')
+  const meaning = page.getByRole('dialog', { name: 'springs' })
+  await expect(meaning).toContainText('after new and full moon')
+  await page.keyboard.press('Escape')
+  await expect(meaning).toBeHidden()
+  await expect(word).toBeFocused()
+  await page.getByRole('button', { name: 'Help' }).click()
+  await page.getByRole('link', { name: /^Glossary/ }).click()
+  await page.getByRole('searchbox').fill('dropper')
+  await expect(page.getByRole('term')).toHaveText(['snood'])
+  await page.getByRole('searchbox').fill('zzz')
+  await expect(page.getByRole('status').filter({ hasText: 'No word like this' })).toBeVisible()
 })

@@ -1,4 +1,5 @@
 import type { Finding, Severity } from '../../core/advice/finding.ts'
+import { Glossed } from '../fishing/Glossed.tsx'
 import { useShow } from '../settings/preferences.tsx'
 import { phraseWords } from '../words/findingWords.ts'
 
@@ -15,7 +16,7 @@ export function FindingSentence({ finding }: { finding: Finding }) {
   return (
     <p>
       <strong className={`mr-1.5 ${tone}`}>{word}</strong>
-      {phraseWords(finding.why, show)}
+      <Glossed>{phraseWords(finding.why, show)}</Glossed>
     </p>
   )
 }

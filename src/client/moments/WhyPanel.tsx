@@ -1,6 +1,7 @@
 import { ownFiguresText } from '../../core/joints/ownFigures.ts'
 import type { AnyResult } from '../../core/moments/moments.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { Glossed } from '../fishing/Glossed.tsx'
 import { Sheet } from '../ui/controls.tsx'
 import { inputValueWords, ORIGIN_WORDS } from '../words/inputWords.ts'
 import { momentName } from '../words/momentNames.ts'
@@ -16,7 +17,9 @@ export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup })
   const known = words(wording)
   return (
     <Sheet title={`Why: ${name}`} aside={<DerivationPanel setup={setup} moment={result.moment} />}>
-      <p className="mb-2 text-sm text-quiet">{rule} All figures are estimates.</p>
+      <p className="mb-2 text-sm text-quiet">
+        <Glossed>{`${rule} All figures are estimates.`}</Glossed>
+      </p>
       <Why result={result} setup={setup} />
       <table className="w-full text-sm">
         <caption className="sr-only">Inputs of {name}</caption>

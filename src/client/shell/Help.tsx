@@ -1,6 +1,6 @@
 import { CircleHelp } from 'lucide-react'
 import { useEffect, useState } from 'react'
-import { useLocation } from 'react-router'
+import { Link, useLocation } from 'react-router'
 import { Button } from '../ui/controls.tsx'
 import { Panel } from '../ui/Panel.tsx'
 import { EVERYWHERE, helpFor } from '../words/help.ts'
@@ -47,6 +47,11 @@ export default function Help() {
           </div>
         ))}
       </dl>
+      <p className="mt-4">
+        <Link to="/glossary" className="underline" onClick={() => setOpen(false)}>
+          Glossary: the words of the trade
+        </Link>
+      </p>
     </Panel>
   )
 }

@@ -145,6 +145,14 @@ export const HELP: readonly ScreenHelp[] = [
     text: ['Every pull test, with its load and where it broke. Export and import them as a CSV file.'],
   },
   {
+    path: '/glossary',
+    title: 'Glossary',
+    text: [
+      'The words of the trade, each with what it means and, where it helps, a drawing.',
+      'On other pages a dotted word opens its meaning: click it, or go to it with Tab and press Enter.',
+    ],
+  },
+  {
     path: '/settings',
     title: 'Settings',
     text: ['Units, light, rule sets, and the scale of your screen. Rules change: check the local ones before you fish.'],

@@ -7,6 +7,7 @@ import { FAMILY_GROUPS, type Family } from '../../../core/families/family.ts'
 import { SUITS, type Suit } from '../../../core/families/suits.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
+import { Glossed } from '../../fishing/Glossed.tsx'
 
 /** Width that a family is drawn for, in the drawing’s units. */
 const SKETCH_WIDTH = 300
@@ -33,7 +34,7 @@ export function FamilyChoice({ value, families, sorted, outfit, onChange }: Prop
   return (
     <div role="radiogroup" aria-label="family" className="grid gap-3">
       <p className="rounded-md bg-well px-3 py-2" aria-live="polite">
-        {familyOf(value)?.about ?? 'No family: start with the bare line and add parts.'}
+        <Glossed>{familyOf(value)?.about ?? 'No family: start with the bare line and add parts.'}</Glossed>
       </p>
       {groups.map(({ name, rows }) => {
         if (rows.length === 0) return null

@@ -13,6 +13,7 @@ import { settledOn } from '../../../core/plan/preparedWithSinker.ts'
 import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import type { SavedMark } from '../../api/documents.ts'
+import { Glossed } from '../../fishing/Glossed.tsx'
 import { LineInWater, type Told } from '../../moments/LineInWater.tsx'
 import type { Day } from '../../plan/useDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -72,7 +73,9 @@ export const AtTime = memo(function AtTime({ mark, holds, day, setup, plan, owne
       {now.windOverTide && <p className="mb-1 text-sm text-watch">Wind against the current: a steep sea, and the boat swings.</p>}
       <ul className="mb-2 text-sm" aria-label="What holds">
         {lines.map((line) => (
-          <li key={line.name}>{holdWords(line, wantedIn(line.settling)(line.settling.weight.shape), show)}</li>
+          <li key={line.name}>
+            <Glossed>{holdWords(line, wantedIn(line.settling)(line.settling.weight.shape), show)}</Glossed>
+          </li>
         ))}
       </ul>
       <div className="no-print mb-2 grid items-end gap-x-4 gap-y-1 text-sm sm:grid-cols-2">

@@ -2,6 +2,7 @@ import { phaseName, type Sky, type Span } from '../../../core/physics/sky/sky.ts
 import { springsAndNeaps, type TideSpan, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { percent } from '../../../core/units/percent.ts'
+import { Glossed } from '../../fishing/Glossed.tsx'
 import type { Day } from '../../plan/useDay.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
@@ -21,8 +22,12 @@ export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDa
     <dl className="flex flex-wrap gap-x-5 gap-y-0.5 text-sm">
       {facts.map(([name, value]) => (
         <div key={name} className="flex gap-1.5">
-          <dt className="text-quiet">{name}</dt>
-          <dd>{value}</dd>
+          <dt className="text-quiet">
+            <Glossed>{name}</Glossed>
+          </dt>
+          <dd>
+            <Glossed>{value}</Glossed>
+          </dd>
         </div>
       ))}
     </dl>

@@ -35,7 +35,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
       </div>
       <div className="no-print grid gap-0.5 text-sm text-quiet max-sm:order-4 max-sm:col-span-2">
         <label htmlFor="water-day">day</label>
-        <div className="flex gap-1 text-base text-ink">
+        <div className="flex flex-wrap gap-1 text-base text-ink">
           <Button aria-label="the day before" title="the day before" onClick={() => step(-1)}>
             <ChevronLeft className="size-4" aria-hidden="true" />
           </Button>
