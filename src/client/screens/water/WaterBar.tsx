@@ -22,7 +22,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
   const today = dateIn(mark.content.timeZone, Date.now())
   const step = (days: number) => choice.set('day', dayAfter(isDay ? date : today, days))
   return (
-    <div className="grid items-end gap-x-4 gap-y-2 max-sm:grid-cols-2 sm:flex sm:flex-wrap">
+    <div className="grid items-end gap-x-4 gap-y-2 max-sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] sm:flex sm:flex-wrap">
       <h1 className="mr-1 text-xl font-bold">
         Water
         <span className="hidden print:inline">
@@ -67,7 +67,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           choices={namesOf(traces)}
         />
       </div>
-      <span className="no-print ml-auto flex gap-1.5 max-sm:order-1">
+      <span className="no-print ml-auto flex flex-wrap justify-end gap-1.5 max-sm:order-1">
         {trace && (
           <Link to={sheetAddress(trace.id, { mark: mark.id, day: isDay ? date : undefined })} className={buttonClass('quiet')}>
             Build sheet
