@@ -56,3 +56,31 @@ test('a table in UTF-16 is read with every letter, and a picture is refused in w
   await file.setInputFiles({ name: 'box.csv', mimeType: 'text/csv', buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 13]) })
   await expect(page.getByRole('alert')).toContainText('The file is not text')
 })
+
+test('a trace goes out as text and makes the same trace when it is pasted; what is not understood keeps the text', async ({
+  page,
+  context,
+  app,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  await page.getByRole('button', { name: 'Export' }).click()
+  await page.getByRole('menuitem', { name: 'Copy as text' }).click()
+  await expect(page.getByText('Copied. Paste it under Import.')).toBeVisible()
+  const text = await page.evaluate(() => navigator.clipboard.readText())
+  expect(text).toMatch(/^leader mono 40 lb 6\.5 m albright, swivel #4 uni, body/)
+  await page.getByRole('region', { name: 'Worst finding' }).getByRole('button', { name: 'Copy' }).click()
+  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Hesk Bar hound trace, two booms: .*225 g/)
+  await page.goto(`${app.url}/traces`)
+  await page.getByRole('button', { name: 'Import' }).click()
+  const field = page.getByLabel('trace as text')
+  await field.fill(`${text}, swivvel`)
+  await expect(page.getByRole('alert')).toContainText('the nearest is “swivel”')
+  await expect(page.getByRole('button', { name: 'Make this trace' })).toHaveCount(0)
+  await field.fill(text)
+  await page.getByRole('button', { name: 'Make this trace' }).click()
+  await expect(page.getByRole('heading', { name: 'Pasted trace' })).toBeVisible()
+  const contentAt = async (id: string) => (await (await page.request.get(`${app.url}/api/traces/${id}`)).json()).content
+  const kinds = ({ trace }: { trace: { pieces: { role: string }[] } }) => trace.pieces.map(({ role }) => role).toSorted()
+  expect(kinds(await contentAt(page.url().split('/').at(-1)!))).toEqual(kinds(await contentAt(HOUND)))
+})

@@ -3,9 +3,9 @@ import { useMemo, useState } from 'react'
 import { derivationOf } from '../../core/analysis/derivation.ts'
 import type { MomentName } from '../../core/moments/moments.ts'
 import type { Setup } from '../../core/setup/setup.ts'
-import { toast } from '../regional/toast.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { Button } from '../ui/controls.tsx'
+import { copyText } from '../ui/copyText.ts'
 import { Panel } from '../ui/Panel.tsx'
 import { derivationText, type StepWords, stepWords } from '../words/derivationWords.ts'
 import { momentName } from '../words/momentNames.ts'
@@ -37,14 +37,9 @@ function Steps({ setup, moment }: { setup: Setup; moment: MomentName }) {
     const nameOf = (key: string) => nameWithPulls(setup, key)
     return derivationOf(setup, moment).map((step) => stepWords(step, show, nameOf))
   }, [setup, moment, show])
-  const copy = () =>
-    navigator.clipboard
-      .writeText(derivationText(steps))
-      .then(() => toast('Copied.'))
-      .catch(() => toast.error('The browser does not allow copying. Select the text instead.'))
   return (
     <div className="mt-3 grid gap-4">
-      <Button className="justify-self-end" onClick={copy}>
+      <Button className="justify-self-end" onClick={() => copyText(derivationText(steps))}>
         <Copy className="size-4" /> Copy as text
       </Button>
       {steps.map((step) => (

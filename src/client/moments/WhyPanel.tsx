@@ -2,7 +2,9 @@ import { ownFiguresText } from '../../core/joints/ownFigures.ts'
 import type { AnyResult } from '../../core/moments/moments.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { Glossed } from '../fishing/Glossed.tsx'
-import { Sheet } from '../ui/controls.tsx'
+import { spoken } from '../regional/spoken.ts'
+import { Button, Sheet } from '../ui/controls.tsx'
+import { copyText } from '../ui/copyText.ts'
 import { inputValueWords, ORIGIN_WORDS } from '../words/inputWords.ts'
 import { momentName } from '../words/momentNames.ts'
 import { DerivationPanel } from './DerivationPanel.tsx'
@@ -12,11 +14,24 @@ import { useWording } from './useWording.ts'
 /** What a verdict rests on: its rule, what follows, and its inputs with where each came from. */
 export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup }) {
   const wording = useWording(setup)
-  const { rule, inputs, words, Why } = viewOf(result)
+  const { rule, inputs, words, figure: figureOf, Why } = viewOf(result)
   const name = momentName(result.moment)
   const known = words(wording)
   return (
-    <Sheet title={`Why: ${name}`} aside={<DerivationPanel setup={setup} moment={result.moment} />}>
+    <Sheet
+      title={`Why: ${name}`}
+      aside={
+        <span className="flex">
+          <Button
+            tone="quiet"
+            onClick={() => copyText(spoken(`${setup.trace.name}, ${name}: ${result.verdict}. ${figureOf(result, wording)}`))}
+          >
+            Copy
+          </Button>
+          <DerivationPanel setup={setup} moment={result.moment} />
+        </span>
+      }
+    >
       <p className="mb-2 text-sm text-quiet">
         <Glossed>{`${rule} All figures are estimates.`}</Glossed>
       </p>

@@ -96,14 +96,19 @@ function along(rig: Rig, place: Extract<Place, { at: 'along' }>, part: SinglePar
   return { ok: true, trace: { ...trace, pieces: insertAfter(trace, place.line, { ...piece, attach }) }, id: piece.id }
 }
 
+/** Whether a part is fast on a line wherever it is put, and does not slide. */
+export const isFastOnLine = (piece: Piece): boolean =>
+  piece.role === 'light' ||
+  (piece.role === 'sinker' && piece.shape === 'shot') ||
+  (piece.role === 'hardware' && (piece.type === 'loop' || FAST_ON_LINE.includes(piece.type)))
+
 /** How a part sits part-way along a line: fixed, knotted in, or sliding to what is below it; or why it does not. */
 export function seatFor(trace: Trace, { line, downM }: { line: string; downM: number }, piece: Piece): Attach | string {
   const atM = Math.max(0, atOf(line, downM))
-  if (piece.role === 'light') return fixedOn(line, atM)
-  if (piece.role === 'sinker' && piece.shape === 'shot') return fixedOn(line, atM)
+  if (piece.role === 'hardware' && piece.type === 'loop')
+    return line === OUTFIT ? 'the main line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
+  if (isFastOnLine(piece)) return fixedOn(line, atM)
   if (piece.role === 'hardware') {
-    if (piece.type === 'loop') return line === OUTFIT ? 'the main line is not cut for a loop' : fixedOn(line, atM, 'dropperLoop')
-    if (FAST_ON_LINE.includes(piece.type)) return fixedOn(line, atM)
     if (TIED_IN.includes(piece.type)) return 'it needs a knot on both sides; split the line there'
   } else if (piece.role === 'float') {
     const stop = onLine(trace, line).findLast((other) => other.downM <= downM)

@@ -3,19 +3,20 @@ import type { Catalogue } from '../catalogue/catalogue.ts'
 import { CONNECTION_IDS, type ConnectionId } from '../catalogue/ids.ts'
 import type { Joint } from '../documents/fields.ts'
 import { isTied, jointOf, lineById, parentId, pieceById, pieceNamed } from '../documents/pieces.ts'
-import type { LinePiece, Trace } from '../documents/trace.ts'
+import type { Attach, LinePiece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { misfitOf } from '../joints/connectionRules.ts'
 import { isKnot } from '../knots/choose.ts'
 import { KNOT_FACTS } from '../knots/facts.ts'
 import type { Rig } from '../setup/setup.ts'
 import { NEVER_AT_END, putIn, type Step } from './addPart.ts'
+import { fixedOn, sliding } from './attach.ts'
 import { reattached, withJoint } from './changes.ts'
 import { checked, type EditResult, refused } from './editResult.ts'
 import { type NewPart, newParts, SINGLE_PARTS } from './newParts.ts'
 import { type Place, stretchesOn } from './places.ts'
-import { ALIVE, AMBIGUOUS, KNOT_WORDS, PART_SYNONYMS, WEAK } from './synonyms.ts'
-import { COUNTS, detailed, splitDetails } from './wordDetails.ts'
+import { ALIVE, AMBIGUOUS, KNOT_WORDS, PART_SYNONYMS, REST_WORDS, RESTS, WEAK } from './synonyms.ts'
+import { detailed, plainName, splitDetails } from './wordDetails.ts'
 
 /** A part in words, and the chains that ride on it or hang from it, which stand in brackets after it. */
 type Item = { words: string; count: number; on: Item[][] }
@@ -52,19 +53,6 @@ export function drawInWords(rig: Rig, place: Place, text: string): EditResult {
   return why === undefined ? checked(rig, drawing.trace, drawing.last) : refused(why)
 }
 
-/** A hook size as it is said or written in short: two oh, two aught, 2-0. */
-const SPOKEN_SIZE = new RegExp(`\\b(${COUNTS.join('|')}|\\d{1,2})(?: (?:oh|aught|ought|nought)|-0)\\b`, 'g')
-
-/** In small letters, without what a name has in brackets, apostrophes, and hyphens between words. */
-const plain = (name: string) =>
-  name
-    .replace(/ \(.*\)/, '')
-    .toLowerCase()
-    .replace(/(?<=[a-z])['’](?=s)/g, '')
-    .replaceAll('’', "'")
-    .replace(/(?<=[a-z\d])-(?=[a-z])/g, ' ')
-    .replace(SPOKEN_SIZE, (_, count: string) => `${COUNTS.indexOf(count) + 1 || count}/0`)
-
 /** Chains of a text, or what is wrong with it. */
 function parse(text: string): Item[][] | string {
   const root: Item[][] = [[]]
@@ -72,7 +60,7 @@ function parse(text: string): Item[][] | string {
   let words = ''
   const chainsNow = () => open.at(-1)!
   const end = () => {
-    const [, said = '', times] = /^(.*?)(?:\s+[x×]\s?(\d))?$/.exec(plain(words.trim())) ?? []
+    const [, said = '', times] = /^(.*?)(?:\s+[x×]\s?(\d))?$/.exec(plainName(words.trim())) ?? []
     if (said !== '')
       chainsNow()
         .at(-1)!
@@ -115,7 +103,7 @@ class Drawing {
     this.knots = CONNECTION_IDS.filter((id) => isTied({ connection: id }))
       .flatMap((id) => {
         const names = [rig.catalogue.connections[id].name, ...(isKnot(id) ? KNOT_FACTS[id].also : []), ...(KNOT_WORDS[id] ?? [])]
-        return names.map((name) => ({ id, name: plain(name).split(' ') }))
+        return names.map((name) => ({ id, name: plainName(name).split(' ') }))
       })
       .sort((a, b) => b.name.length - a.name.length)
   }
@@ -123,7 +111,7 @@ class Drawing {
   /** Everything in chains that is not understood, all at once. */
   unclear(chains: readonly Item[][]): string[] {
     return chains.flat().flatMap(({ words, on }) => {
-      const read = this.read(words)
+      const read = this.read(words.replace(AT_END, ''))
       return [...(typeof read === 'string' ? [`“${words}”: ${read}`] : []), ...this.unclear(on)]
     })
   }
@@ -138,8 +126,9 @@ class Drawing {
     })
     const at = place.at === 'along' ? this.spread(place, chains.length) : undefined
     for (const [i, chain] of chains.entries()) {
+      const end = place.at === 'along' ? endIn(chain, place.line) : undefined
       const here = at?.[i] ?? (i === 0 || place.at === 'along' ? place : { at: 'end' as const, of: place.of })
-      const why = this.chain(chain, here)
+      const why = end ? this.chain(end.chain, end.place) : this.chain(chain, here)
       if (why !== undefined) return why
     }
     return undefined
@@ -152,7 +141,7 @@ class Drawing {
     let riders: Item[] = []
     const items = chain.flatMap((each) => Array.from({ length: each.count }, () => each))
     for (const [i, item] of items.entries()) {
-      if (at.at === 'end' && i < items.length - 1 && this.rides(item)) {
+      if (at.at === 'end' && this.rides(item, at.of, i < items.length - 1)) {
         riders.push(item)
         continue
       }
@@ -166,6 +155,11 @@ class Drawing {
       this.last = step.id
       const taken = takes !== undefined && hangsFrom(this.trace, takes, step.id)
       at = { at: 'end', of: step.id, ...(taken ? { takes } : {}) }
+    }
+    if (riders.length > 0 && at.at === 'end') {
+      const why = this.ride(riders, at.of, made)
+      if (why !== undefined) return why
+      this.last = made.at(-1)![1]
     }
     const end = this.last
     for (const [{ on }, id] of made) {
@@ -183,11 +177,13 @@ class Drawing {
     return undefined
   }
 
-  /** Whether a part that others follow rides on the line above them: what never hangs from an end, a sinker, a float. */
-  private rides({ words }: Item): boolean {
-    const read = this.read(words)
+  /** Whether a part that others follow rides on the line above them: what never hangs from an end, a sinker, a float; on the main line all that has a place. */
+  private rides(item: Item, of: string, isFollowed: boolean): boolean {
+    const read = this.read(item.words)
     if (typeof read === 'string') return false
-    const { part } = read
+    const { part, placeM } = read
+    if (of === OUTFIT && placeM !== undefined) return true
+    if (!isFollowed) return false
     return part.kind === 'sinker' || part.kind === 'float' || (part.kind === 'hardware' && NEVER_AT_END.includes(part.type))
   }
 
@@ -217,14 +213,14 @@ class Drawing {
   private put({ words }: Item, place: Place, placed = false): Step {
     const read = this.read(words)
     if (typeof read === 'string') return { ok: false, why: read }
-    const { part, set, placeM, joint, weak } = read
+    const { part, set, placeM, throughM, joint } = read
     if (part.kind === 'line' && place.at === 'along') return this.onLoop(words, place)
     if (placeM !== undefined && place.at !== 'along')
       return { ok: false, why: 'only parts on a line have a position; write it in the brackets of its line' }
     const here = placeM !== undefined && place.at === 'along' && !placed ? { ...place, downM: placeM } : place
     const strand = joint?.connection === 'runsOn' && place.at === 'end' ? this.strandAbove(place.of) : {}
     const put = putIn({ ...this.rig, trace: this.trace }, here, { ...part, set: { ...strand, ...set } })
-    const step = put.ok && weak ? { ...put, trace: { ...put.trace, weakLink: put.id } } : put
+    const step = put.ok ? { ...put, trace: marked(put.trace, put.id, read) } : put
     if (!step.ok || !joint) return step
     const piece = pieceNamed(step.trace, step.id)
     // A hook that is tied part-way does not slide.
@@ -233,6 +229,7 @@ class Drawing {
       return { ...step, trace: reattached(step.trace, step.id, { how: 'fixed', on, atM, joint }) }
     }
     const now = jointOf(piece)
+    if (throughM !== undefined) return { ok: false, why: 'what runs through a part has no knot there' }
     const canBeTied =
       now !== undefined && (isTied(now) || misfitOf({ ...this.rig, trace: step.trace }, piece, joint) === undefined)
     if (!canBeTied) return { ok: false, why: 'it has no knot there' }
@@ -257,31 +254,39 @@ class Drawing {
   }
 
   /** What the words of one part say, or what of them is not understood. */
-  private read(
-    words: string,
-  ): string | { part: NewPart; set: object; placeM?: number | undefined; joint?: Joint | undefined; weak?: boolean | undefined } {
+  private read(words: string): string | ReadPart {
     const ambiguous = Object.keys(AMBIGUOUS).find((name) => new RegExp(`\\b${name}(?! (?:lead|link|sinker)s?\\b)`).test(words))
     if (ambiguous) return `“${ambiguous}” has two meanings: write ${AMBIGUOUS[ambiguous]!.join(' or ')}`
     const knotFirst = this.knotIn(words.split(/\s+/))
     const word = this.wordFor(words) ?? this.wordFor(knotFirst.rest.join(' '))
     if (!word) return this.nearest(words)
     const { part } = word
-    const { joint, rest } = this.knotIn(word.rest)
+    const { joint: knot, rest: said } = this.knotIn(word.rest)
+    const fuse = fuseIn(said)
+    const isTag = said.includes('tag')
+    const joint = isTag ? { connection: 'runsOn' as const } : knot
+    const seat = SEATS.find((each) => said.includes(each))
+    const weak = word.weak || said.includes('weak')
+    const held = REST_WORDS.find((each) => said.includes(each))
+    const rest = said.filter((each) => !MARKS.includes(each))
     const set: Record<string, unknown> = { ...word.set }
-    const said = new Set<string>()
+    const alreadySet = new Set<string>()
     let placeM: number | undefined
+    let throughM: number | undefined
     for (const text of splitDetails(rest)) {
       const detail = detailed(this.rig.catalogue, part, text)
       if (typeof detail === 'string') return detail
       for (const [key, value] of Object.entries(detail.set ?? {})) {
-        if (said.has(key) && set[key] !== value) return `“${text}” says again what was said before`
-        said.add(key)
+        if (alreadySet.has(key) && set[key] !== value) return `“${text}” says again what was said before`
+        alreadySet.add(key)
       }
       if (detail.placeM !== undefined && placeM !== undefined) return `“${text}” says again where it is`
       placeM = detail.placeM ?? placeM
+      throughM = detail.throughM ?? throughM
       Object.assign(set, detail.set)
     }
-    return { part, set, placeM, joint: joint ?? word.joint, weak: word.weak }
+    if (set.headSwings && set.headKg === undefined) return `“swinging” is not a detail of a ${part.name}`
+    return { part, set, placeM, throughM, joint: joint ?? word.joint, weak, fuse, seat, held }
   }
 
   private nearest(words: string): string {
@@ -328,6 +333,62 @@ class Drawing {
   }
 }
 
+const AT_END = /^(near|far) end /
+
+/** A chain in the brackets of a line that is tied to an end of it, and without the words that say so. */
+function endIn(chain: readonly Item[], line: string): { place: Place; chain: Item[] } | undefined {
+  const [first, ...others] = chain
+  const end = first && AT_END.exec(first.words)?.[1]
+  if (!first || !end) return undefined
+  const place: Place = { at: 'end', of: line, ...(end === 'near' ? { end: 'near' as const } : {}) }
+  return { place, chain: [{ ...first, words: first.words.replace(AT_END, '') }, ...others] }
+}
+
+/** What words say of a part. */
+type ReadPart = {
+  part: NewPart
+  set: object
+  placeM: number | undefined
+  /** How much of a line lies before the part that it runs through, m. */
+  throughM: number | undefined
+  joint: Joint | undefined
+  weak: boolean
+  fuse: 'piece' | 'joint' | undefined
+  /** How it sits on its line, where that is not as usual. */
+  seat: (typeof SEATS)[number] | undefined
+  held: (typeof REST_WORDS)[number] | undefined
+}
+
+/** Words that mark a part and set nothing of it. */
+const SEATS = ['fixed', 'sliding'] as const
+const MARKS: readonly string[] = ['weak', 'fuse', 'tag', ...SEATS, ...REST_WORDS]
+
+function fuseIn(words: readonly string[]): ReadPart['fuse'] {
+  const at = words.indexOf('fuse')
+  return at < 0 ? undefined : words[at + 1] === 'knot' ? 'joint' : 'piece'
+}
+
+/** A trace with what words say of a part once it is there: what marks it, how it sits, what it runs through. */
+function marked(trace: Trace, id: string, { weak, fuse, throughM, seat, held }: ReadPart): Trace {
+  const seated = reattached(trace, id, seatedAs(trace, id, { throughM, seat, held }))
+  return { ...seated, ...(weak ? { weakLink: id } : {}), ...(fuse ? { fuse: { at: fuse, id } } : {}) }
+}
+
+/** How a part hangs by its words. Its stops are only asked for: which parts they are is found when all is drawn. */
+function seatedAs(trace: Trace, id: string, { throughM, seat, held }: Pick<ReadPart, 'throughM' | 'seat' | 'held'>): Attach {
+  const { attach } = pieceNamed(trace, id)
+  if (throughM !== undefined && attach.how === 'joined')
+    return { how: 'through', carrier: attach.to, atM: throughM, stops: { near: id, far: id } }
+  if (seat === 'fixed' && attach.how === 'sliding') return fixedOn(attach.on, attach.atM)
+  const slides = seat === 'sliding' && attach.how === 'fixed' ? sliding(attach.on, attach.atM, {}) : attach
+  if (!held || slides.how !== 'sliding') return slides
+  const { above, below } = RESTS[held]
+  // Where nothing else is above, the part that the line hangs from stops it.
+  const line = lineById(trace, slides.on)
+  const upper = line ? parentId(line.attach) : id
+  return sliding(slides.on, slides.atM, { ...(above ? { above: upper } : {}), ...(below ? { below: id } : {}) })
+}
+
 function hangsFrom(trace: Trace, id: string, from: string): boolean {
   const piece = pieceById(trace, id)
   return piece?.attach.how === 'joined' && piece.attach.to === from
@@ -337,9 +398,9 @@ function hangsFrom(trace: Trace, id: string, from: string): boolean {
 function wordsOf(catalogue: Catalogue): Word[] {
   const parts = newParts(catalogue)
   const kinds = (part: NewPart | undefined, field: string, table: Readonly<Record<string, { name: string }>>): Word[] =>
-    part ? Object.entries(table).map(([id, { name }]) => ({ name: plain(name), part, set: { [field]: id } })) : []
+    part ? Object.entries(table).map(([id, { name }]) => ({ name: plainName(name), part, set: { [field]: id } })) : []
   const own: Word[] = [
-    ...Object.values(parts).map((part) => ({ name: plain(part.name), part, set: part.set ?? {} })),
+    ...Object.values(parts).map((part) => ({ name: plainName(part.name), part, set: part.set ?? {} })),
     ...kinds(parts.hook, 'pattern', catalogue.hooks.patterns),
     ...kinds(parts.sinker, 'shape', catalogue.sinkers),
     ...kinds(parts.bait, 'bait', catalogue.baits),

@@ -10,7 +10,9 @@ import type { SinglePart } from './newParts.ts'
 
 /** A piece of a kind as most people would choose it there: strength from the line above, hook and bait like those at hand. */
 export function newPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {
-  return { ...usualPiece(rig, part, attach), ...part.set } as Piece
+  const piece = { ...usualPiece(rig, part, attach), ...part.set }
+  // What is set to nothing is left out.
+  return Object.fromEntries(Object.entries(piece).filter(([, value]) => value !== undefined)) as Piece
 }
 
 function usualPiece(rig: Rig, part: SinglePart, attach: Attach): Piece {

@@ -105,6 +105,15 @@ export const RIGGING_WORDS: Readonly<Record<string, Rigging>> = {
   ring: 'ring',
 }
 
+/** Words for what holds a part that slides: a stop above it, a stop below it, both or neither. */
+export const RESTS = {
+  rising: { above: true, below: false },
+  resting: { above: false, below: true },
+  trapped: { above: true, below: true },
+  free: { above: false, below: false },
+} as const
+export const REST_WORDS = Object.keys(RESTS) as (keyof typeof RESTS)[]
+
 /** Words that add nothing to a part that is already named. */
 export const GENERIC = [
   'round',

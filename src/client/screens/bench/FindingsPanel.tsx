@@ -7,8 +7,10 @@ import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import type { Steps } from '../../../core/math/steps.ts'
 import { useSteps } from '../../jobs/useSteps.ts'
 import { FindingSentence } from '../../moments/FindingSentence.tsx'
+import { spoken } from '../../regional/spoken.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
+import { copyText } from '../../ui/copyText.ts'
 import { useDebouncedValue } from '../../ui/useDebouncedValue.ts'
 import { phraseWords } from '../../words/findingWords.ts'
 import { momentName } from '../../words/momentNames.ts'
@@ -80,6 +82,7 @@ function* triedOn({ finding, ruleSet, evaluation }: Omit<Props, 'bench'> & { fin
 }
 
 function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: Finding }) {
+  const show = useShow()
   const settled = useDebouncedValue(
     useMemo(() => ({ finding, ruleSet, evaluation }), [finding, ruleSet, evaluation]),
     REST_MS,
@@ -113,6 +116,13 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
           </Button>
         ))}
         <SetAsidePanel finding={finding} bench={bench} />
+        <Button
+          tone="quiet"
+          className="text-sm"
+          onClick={() => copyText(`${bench.content.trace.name}: ${spoken(phraseWords(finding.why, show))}`)}
+        >
+          Copy
+        </Button>
       </div>
     </li>
   )

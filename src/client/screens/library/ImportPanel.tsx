@@ -10,6 +10,7 @@ import { FileField } from '../../ui/FileField.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 import { placesOf, readChosen } from '../../ui/readChosen.ts'
 import { ConfirmImport } from './ConfirmImport.tsx'
+import { PasteTrace } from './PasteTrace.tsx'
 
 /** Takes in a trace file: every fault is shown with its line, and nothing changes until it is confirmed. */
 export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
@@ -28,7 +29,7 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
         setRead(undefined)
       }}
       title="Import a trace"
-      about="A trace file exported here. You confirm before anything changes."
+      about="A trace file exported here, or a trace as text. You confirm before anything changes."
       trigger={
         <Button tone="quiet">
           <Upload className="size-4" /> Import
@@ -36,6 +37,7 @@ export default function ImportPanel({ outfits }: { outfits: SavedOutfit[] }) {
       }
     >
       <div className="mt-3 grid gap-3">
+        <PasteTrace outfits={outfits} />
         <FileField label="trace file" accept=".json,application/json" onChoose={choose} />
         {read && !read.ok && <FileFaults faults={placesOf(read)} />}
         {read?.ok && <ConfirmImport file={read.value} outfits={outfits} />}
