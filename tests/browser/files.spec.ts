@@ -70,7 +70,9 @@ test('a trace goes out as text and makes the same trace when it is pasted; what 
   const text = await page.evaluate(() => navigator.clipboard.readText())
   expect(text).toMatch(/^leader mono 40 lb 6\.5 m albright, swivel #4 uni, body/)
   await page.getByRole('region', { name: 'Worst finding' }).getByRole('button', { name: 'Copy' }).click()
-  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toMatch(/^Hesk Bar hound trace, two booms: .*225 g/)
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toMatch(/^Hesk Bar hound trace, two booms: .*225 g/)
   await page.goto(`${app.url}/traces`)
   await page.getByRole('button', { name: 'Import' }).click()
   const field = page.getByLabel('trace as text')
