@@ -264,7 +264,7 @@ class Drawing {
     const { joint: knot, rest: said } = this.knotIn(word.rest)
     const fuse = fuseIn(said)
     const isTag = said.includes('tag')
-    const joint = isTag ? { connection: 'runsOn' as const } : knot
+    const joint = isTag ? { connection: 'runsOn' as const } : said.includes('fitted') ? { connection: 'fitted' as const } : knot
     const seat = SEATS.find((each) => said.includes(each))
     const weak = word.weak || said.includes('weak')
     const held = REST_WORDS.find((each) => said.includes(each))
@@ -361,7 +361,7 @@ type ReadPart = {
 
 /** Words that mark a part and set nothing of it. */
 const SEATS = ['fixed', 'sliding'] as const
-const MARKS: readonly string[] = ['weak', 'fuse', 'tag', ...SEATS, ...REST_WORDS]
+const MARKS: readonly string[] = ['weak', 'fuse', 'tag', 'fitted', ...SEATS, ...REST_WORDS]
 
 function fuseIn(words: readonly string[]): ReadPart['fuse'] {
   const at = words.indexOf('fuse')

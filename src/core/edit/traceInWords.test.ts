@@ -35,7 +35,7 @@ function partsOf(trace: Trace): string[] {
   return trace.pieces
     .map((piece) => {
       const { attach } = piece
-      const at = 'atM' in attach ? attach.atM.toFixed(6) : ('end' in attach && attach.end) || 'far'
+      const at = 'atM' in attach ? attach.atM.toFixed(4) : ('end' in attach && attach.end) || 'far'
       const joint = 'joint' in attach ? `${attach.joint.connection} ${attach.joint.turns ?? ''}` : ''
       return `${own(piece.id)} ${attach.how} ${at} ${joint} on ${own(parentId(attach))}`
     })

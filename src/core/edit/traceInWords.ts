@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue.ts'
 import type { Joint } from '../documents/fields.ts'
-import { hungFrom, isLine, isTied, jointOf } from '../documents/pieces.ts'
+import { hungFrom, isHardware, isLine, isTied, jointOf } from '../documents/pieces.ts'
 import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
 import { OUTFIT } from '../documents/vocabulary.ts'
 import { factorToSi, type Quantity } from '../units/quantities.ts'
@@ -99,6 +99,8 @@ class Writer {
       ...this.seat(piece),
       ...(attach.how === 'through' ? [`through ${exact('length', attach.atM)}`] : []),
       ...this.joint(jointOf(piece)),
+      // A loop on a loop would be hitched to it.
+      ...flags({ fitted: isHardware(piece, 'loop') && jointOf(piece)?.connection === 'fitted' }),
       ...(this.trace.weakLink === piece.id && !(isLine(piece) && piece.role === 'sinkerLink') ? ['weak'] : []),
       ...(this.trace.fuse?.id === piece.id ? [this.trace.fuse.at === 'joint' ? 'fuse knot' : 'fuse'] : []),
     ].join(' ')
