@@ -1,4 +1,4 @@
-import { factorToSi, type Quantity } from './quantities.ts'
+import { factorToSi, QUANTITIES, type Quantity } from './quantities.ts'
 
 export type Formatted = { value: string; unit: string }
 
@@ -20,18 +20,39 @@ const LARGE: Partial<Record<Quantity, Record<string, number>>> = {
   diameter: { mm: 10 },
 }
 
+/** Decimals that someone types, and the most that are shown as typed. */
+const TYPED_DECIMALS = 2
+const MAX_DECIMALS = 4
+
 /**
  * A number as it was typed: the shortest decimal within rounding of it, so that 30 lb never comes back as 29.99.
- * A value that is not round in this unit, typed in another or a default, falls back to the decimals of a computed figure.
+ * A value that is not round in this unit, or is rounder in another (5 ft are 1.524 m), falls back to the decimals of a computed figure.
  */
 export function formatEntered(quantity: Quantity, si: number, unit: string): Formatted {
   const value = si / factorOf(quantity, unit)
-  for (let decimals = 0; decimals <= 4; decimals += 1) {
-    const rounded = Number(value.toFixed(decimals))
-    if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return { value: String(rounded), unit }
-  }
-  return { value: String(Number(value.toFixed(decimalsOf(quantity, unit)))), unit }
+  const rounded =
+    shortest(value, TYPED_DECIMALS) ?? (isTypedInAnother(quantity, si, unit) ? undefined : shortest(value, MAX_DECIMALS))
+  return rounded === undefined
+    ? { value: String(Number(formatComputed(quantity, si, unit).value)), unit }
+    : { value: String(rounded), unit }
 }
+
+/** The number with the fewest decimals that is within rounding of a value; undefined where it takes more than so many. */
+function shortest(value: number, maxDecimals: number): number | undefined {
+  for (let decimals = 0; decimals <= maxDecimals; decimals += 1) {
+    const rounded = Number(value.toFixed(decimals))
+    if (Math.abs(rounded - value) <= 1e-9 * Math.abs(value)) return rounded
+  }
+  return undefined
+}
+
+const METRIC: readonly string[] = ['N', 'kN', 'kg', 'g', 'm', 'cm', 'mm', 'km', 'm/s', 'km/h']
+
+/** Whether a value is a number of at most two decimals in a unit of the other system: metric, or feet, pounds and knots. */
+const isTypedInAnother = (quantity: Quantity, si: number, unit: string): boolean =>
+  Object.entries(QUANTITIES[quantity].units).some(
+    ([other, factor]) => METRIC.includes(other) !== METRIC.includes(unit) && shortest(si / factor, TYPED_DECIMALS) !== undefined,
+  )
 
 /** A computed figure, rounded to what it is worth: with the fixed decimals of its unit, and from some size on without. */
 export function formatComputed(quantity: Quantity, si: number, unit: string): Formatted {

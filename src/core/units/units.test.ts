@@ -93,6 +93,17 @@ test('what was typed comes back as typed: 30 lb is never 29.99', () => {
   )
 })
 
+test('what was typed in the other system is shown to what it is worth', () => {
+  const shown = (m: number, unit: string) => formatEntered('length', m, unit).value
+  expect([shown(5 * 0.3048, 'm'), shown(65 * 0.3048, 'm'), shown(1.375, 'm'), shown(0.0005, 'm'), shown(1.2, 'ft')]).toEqual([
+    '1.52',
+    '20',
+    '1.375',
+    '0.0005',
+    '3.9',
+  ])
+})
+
 test('three figures after a mark are decimals after the reader’s own sign, and asked about after the other', () => {
   const read = (text: string, sign: '.' | ',') => {
     const parsed = parseQuantity('length', text, 'm', sign)
