@@ -92,6 +92,7 @@ const WHOLE: Shares = { labelShare: 1, lineShare: 1 }
 
 /** Steps of labels; the share of its label that an item then needs beside its neighbours, and of their length that branches keep. */
 const STEPS = [
+  { tiers: 1, labelShare: 1, lineShare: 0.7 },
   { tiers: 2, labelShare: 0.55, lineShare: 0.7 },
   { tiers: 3, labelShare: 0.4, lineShare: 0.5 },
   { tiers: 3, labelShare: 0.33, lineShare: 0.4 },
@@ -243,12 +244,12 @@ class Layout {
   }
 
   /** A piece with its joint, and everything that hangs from it, starting at x on the trunk's height. */
-  private run(piece: Piece, x: number): Run {
+  private run(piece: Piece, x: number, isBranch = false): Run {
     const y = this.options.trunkY
     const items: ReachItem[] = []
     let at = x
     const joint = jointOf(piece)
-    if (isTied(joint) && piece.attach.how === 'joined') at = this.joint(items, jointRef(piece.id), at)
+    if (isTied(joint) && piece.attach.how === 'joined') at = this.joint(items, jointRef(piece.id), at, isBranch)
     const hung = hungFrom(this.trace, piece.id)
     const partWay = hung.filter(({ attach }) => attach.how === 'fixed' || attach.how === 'sliding')
     const width = isLine(piece) ? this.lineWidth(piece, partWay) : this.slot(pieceRef(piece.id), PART)
@@ -272,8 +273,8 @@ class Layout {
     return { ...joinedRuns(after, branches, [...items, ...riding.items]), width: own.x1 - x + after.width }
   }
 
-  private joint(items: ReachItem[], ref: LinkRef, x: number): number {
-    return push(items, itemOf(ref, 'joint', x, this.slot(ref, JOINT), this.options.trunkY))
+  private joint(items: ReachItem[], ref: LinkRef, x: number, isFirst = false): number {
+    return push(items, itemOf(ref, 'joint', x, this.slot(ref, JOINT, isFirst), this.options.trunkY))
   }
 
   /** Parts part-way along a line, in order of place and never on top of each other; what they carry hangs below. */
@@ -307,7 +308,7 @@ class Layout {
     const folds: ReachFold[] = []
     let rows = 1
     for (const { x, piece, count } of this.folded(branches.toSorted((a, b) => b.x - a.x))) {
-      const run = this.run(piece, x)
+      const run = this.run(piece, x, true)
       const lane = this.freeLane(x, run, placed)
       const here = [branchBlock(x, run, lane), ...run.blocks.map((block) => translated(block, lane))]
       placed.push(...here)
@@ -369,8 +370,9 @@ class Layout {
       : Math.min(MAX_SIDE_BY_SIDE, ON_LINE + 1.25 * widths.reduce((sum, width) => sum + width + 2 * BRANCH_GAP, 0))
   }
 
-  private slot(ref: LinkRef, least: number): number {
-    const label = this.options.labelWidth(ref)
+  /** @param isFirst of its branch: its label keeps clear of the line that the branch hangs from. */
+  private slot(ref: LinkRef, least: number, isFirst = false): number {
+    const label = this.options.labelWidth(ref) / (isFirst ? this.labelShare : 1)
     return this.unitsPerMetre === undefined ? Math.max(least, label === 0 ? 0 : label + LABEL_GAP) : least
   }
 

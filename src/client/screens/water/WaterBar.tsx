@@ -42,7 +42,7 @@ export function WaterBar({ marks, mark, traces, trace, date, choice }: Props) {
           <input
             id="water-day"
             type="date"
-            className={`${fieldClass} w-38`}
+            className={`${fieldClass} w-auto! min-w-0 flex-1 basis-32`}
             value={isDay ? date : ''}
             min={`${FIRST_YEAR}-01-01`}
             max={`${LAST_YEAR}-12-31`}
