@@ -58,6 +58,16 @@ const EXAMPLES: Record<string, { failing: () => Content; passing?: () => Content
         water: { ...defaultWater(catalogue, 'anchor'), bed: 'rock', depthM: 15, streamMperS: 0.2 },
       }),
   },
+  'open-point-over-rock': {
+    failing: () =>
+      inWords('leader 20 lb 1 m, J 2/0, soft lure 14 g', {
+        water: { ...defaultWater(catalogue, 'shore'), bed: 'rock', depthM: 6 },
+      }),
+    passing: () =>
+      inWords('leader 20 lb 1 m, J 2/0 weed guard, soft lure 14 g', {
+        water: { ...defaultWater(catalogue, 'shore'), bed: 'rock', depthM: 6 },
+      }),
+  },
   'chafes-on-rock': {
     failing: () =>
       inWords('leader 30 lb 3 m, J 2/0, prawn', { water: { ...defaultWater(catalogue, 'drift'), bed: 'rock', depthM: 20 } }),

@@ -56,6 +56,7 @@ import { noShockLeader } from './rules/noShockLeader.ts'
 import { noWeakLink } from './rules/noWeakLink.ts'
 import { offItsDepth } from './rules/offItsDepth.ts'
 import { offsetBarred } from './rules/offsetBarred.ts'
+import { openPointOverRock } from './rules/openPointOverRock.ts'
 import { rodCastWeight } from './rules/rodCastWeight.ts'
 import { rodRating } from './rules/rodRating.ts'
 import { rushBreaks } from './rules/rushBreaks.ts'
@@ -159,6 +160,7 @@ const RULES: readonly Rule[] = [
   leaderFarOverMain,
   liveBaitTwists,
   noWeakLink,
+  openPointOverRock,
   tooLongToCast,
   weightPartsFromLure,
   wireTooLight,
