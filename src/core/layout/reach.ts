@@ -98,11 +98,14 @@ const STEPS = [
   { tiers: 3, labelShare: 0.33, lineShare: 0.4 },
 ]
 
-/** Laid out with as few steps of labels as the width asks for; with the most of them where it still does not fit. */
+/** So many times as wide as its room a chain is too long for steps, and is scrolled: trying them all would only take time. */
+const MAX_OVER_WIDTH = 2.5
+
+/** Laid out with as few steps of labels as the width asks for; with the most of them where it still does not quite fit. */
 function inSteps(trace: Trace, outfit: Outfit, options: ReachOptions): Placed {
   const { tierHeight, labelWidth, width } = options
   let placed = stretchToFit(trace, outfit, options)
-  if (tierHeight === undefined || options.trueScale) return placed
+  if (tierHeight === undefined || options.trueScale || placed.extent > MAX_OVER_WIDTH * width) return placed
   for (const { tiers, ...shares } of STEPS) {
     if (placed.extent <= width + 0.02) break
     placed = stretchToFit(trace, outfit, options, shares)
