@@ -29,7 +29,12 @@ test('changed verdicts are said, and after a remedy the keyboard is on the findi
   await expect(news).toHaveText(/^(\w+ now \w+, )*Cast now fails(, \w+ now \w+)*\.$/)
   await beside(page, 'Findings')
   const findings = page.getByRole('region', { name: 'Findings' })
-  const remedy = findings.locator('[data-finding]').first().locator('button:not(.term)').filter({ hasNotText: /Ignore|Copy/ }).first()
+  const remedy = findings
+    .locator('[data-finding]')
+    .first()
+    .locator('button:not(.term)')
+    .filter({ hasNotText: /Ignore|Copy/ })
+    .first()
   await expect(remedy).toBeEnabled()
   await remedy.press('Enter')
   await expect(findings).toBeFocused()

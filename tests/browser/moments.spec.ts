@@ -30,7 +30,10 @@ for (const [id, name] of [
     await expect(moments.first()).toBeVisible()
     await expect(below).not.toHaveCount(0)
     for (let step = 0; step < 8 && (await below.count()) > 0; step += 1) {
-      const remedy = page.locator('[data-finding] button:enabled:not(.term)').filter({ hasNotText: /Ignore|Copy/ }).first()
+      const remedy = page
+        .locator('[data-finding] button:enabled:not(.term)')
+        .filter({ hasNotText: /Ignore|Copy/ })
+        .first()
       const label = (await remedy.textContent()) ?? ''
       const named = page.getByRole('button', { name: label, exact: true })
       // While it is worked out anew a remedy is not to be had: a click that falls there is made again.
