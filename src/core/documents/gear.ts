@@ -14,7 +14,7 @@ import {
   strengthN,
   wireM,
 } from './fields.ts'
-import { text } from './text.ts'
+import { filledText, text } from './text.ts'
 import { GEAR_VERSION } from './versions.ts'
 
 const common = { formatVersion: z.literal(GEAR_VERSION), name: documentName }
@@ -45,7 +45,7 @@ export const gearSchema = z.discriminatedUnion('kind', [
     shape: z.enum(SINKER_SHAPE_IDS),
     massKg,
     /** The number it is known by in the crew's catalogue. */
-    number: text(10).optional(),
+    number: filledText(10, 'is empty').optional(),
     /** Absent: lead. */
     metal: z.enum(SINKER_METAL_IDS).optional(),
   }),

@@ -104,7 +104,7 @@ function KindFields({ item, onChange }: FieldsProps<Gear>) {
               value={item.number ?? ''}
               maxLength={10}
               placeholder="none"
-              onChange={({ target }) => onChange({ ...item, number: target.value || undefined })}
+              onChange={({ target }) => onChange({ ...item, number: target.value.trimStart() || undefined })}
             />
           </Field>
           <Field label="made of" htmlFor="item-metal">
