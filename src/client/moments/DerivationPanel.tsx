@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { derivationOf } from '../../core/analysis/derivation.ts'
 import type { MomentName } from '../../core/moments/moments.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { spoken } from '../regional/spoken.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { Button } from '../ui/controls.tsx'
 import { copyText } from '../ui/copyText.ts'
@@ -39,7 +40,7 @@ function Steps({ setup, moment }: { setup: Setup; moment: MomentName }) {
   }, [setup, moment, show])
   return (
     <div className="mt-3 grid gap-4">
-      <Button className="justify-self-end" onClick={() => copyText(derivationText(steps))}>
+      <Button className="justify-self-end" onClick={() => copyText(spoken(derivationText(steps)))}>
         <Copy className="size-4" /> Copy as text
       </Button>
       {steps.map((step) => (

@@ -5,6 +5,7 @@ import { KNOT_FACTS, type KnotId } from '../../../core/knots/facts.ts'
 import type { Picture } from '../../../core/knots/picture.ts'
 import { stepWords } from '../../../core/knots/stepWords.ts'
 import { boxOf, KnotPicture } from '../../charts/KnotPicture.tsx'
+import { spoken } from '../../regional/spoken.ts'
 import { useKept } from '../../settings/useKept.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
@@ -34,7 +35,7 @@ export function TyingCard({ id, name, turns, other }: Props) {
   const step = Math.min(at, words.length - 1)
   const sentence = words[step]!
   const go = (by: number) => setAt(Math.min(words.length - 1, Math.max(0, step + by)))
-  useEffect(() => (aloud ? speak(sentence) : undefined), [aloud, sentence])
+  useEffect(() => (aloud ? speak(spoken(sentence)) : undefined), [aloud, sentence])
   useEffect(() => {
     if (!running) return
     const timer = setTimeout(() => (step + 1 < words.length ? setAt(step + 1) : setRunning(false)), STEP_MS)
