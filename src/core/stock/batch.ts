@@ -3,7 +3,7 @@ export const MAX_TRACES = 200
 /** Lengths are compared in whole micrometres, so that a cut as long as its remnant fits. */
 const PER_METRE = 1e6
 /** Ways that are tried before a number of traces counts as not possible: far more than real remnants take. */
-const MAX_TRIES = 10_000
+export const MAX_TRIES = 10_000
 /** Places along a remnant that filling it looks at, at most. */
 const MAX_PLACES = 20_000
 

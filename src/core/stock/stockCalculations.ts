@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { define, lineLengthM, nonNegative } from '../physics/calculation.ts'
-import { MAX_TRACES, stockBatch } from './batch.ts'
+import { MAX_TRACES, MAX_TRIES, stockBatch } from './batch.ts'
 import { stockSpares } from './spares.ts'
 
 const events = z.number().min(0).max(10_000)
@@ -30,7 +30,7 @@ export const STOCK_CALCULATIONS = {
     title: 'Complete traces from what is left on the spools of one line',
     formula: 'the most traces t such that t × every cut fits into the remnants, each cut one piece of one remnant',
     source: 'one-dimensional cutting stock, by search with bounds on length and on the number of pieces',
-    valid: `a cut as long as its remnant fits; at most ${MAX_TRACES} traces`,
+    valid: `a cut as long as its remnant fits; at most ${MAX_TRACES} traces; a number that ${MAX_TRIES} tries do not reach counts as not possible`,
     input: z.strictObject({
       remnantsM: z.array(lineLengthM).min(1).max(12),
       cutsM: z.array(lineLengthM).min(1).max(12),
