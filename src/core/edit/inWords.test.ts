@@ -216,7 +216,7 @@ describe('a trace in words', () => {
     ['leader, swivel 30 cm', 'swivel 30 cm: only parts on a line have a position; write it in the brackets of its line'],
     ['leader (bead fg), swivel', 'bead fg: it has no knot there'],
     [' , ;', 'it is empty'],
-    ['leader, '.repeat(600), 'this is too long for one trace'],
+    ['leader, '.repeat(3_000), 'this is too long for one trace'],
     ['leader, bait', 'bait: a bait goes on a hook'],
   ])('“%s”: %s', (text, why) => {
     expect(drawn(text)).toEqual({ ok: false, why })

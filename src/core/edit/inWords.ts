@@ -32,7 +32,7 @@ const FISHES_UNDER_FLOAT_M = 2
 const TAG_M = 0.15
 
 /** More characters than anyone writes of one trace. */
-const MAX_WRITTEN = 4_000
+const MAX_WRITTEN = 20_000
 
 /** Whether a text says more than the one part that a list is searched for. */
 export const isInWords = (text: string): boolean => /[,;()\d]/.test(text)

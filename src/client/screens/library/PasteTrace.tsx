@@ -1,4 +1,4 @@
-import { useId, useMemo, useState } from 'react'
+import { useDeferredValue, useId, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { defaultConditions } from '../../../core/documents/conditions.ts'
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
@@ -22,12 +22,14 @@ export function PasteTrace({ outfits }: { outfits: SavedOutfit[] }) {
   const [text, setText] = useState('')
   const [outfitId, setOutfitId] = useState(outfits[0]?.id)
   const outfit = outfits.find((each) => each.id === outfitId)
+  // A long text takes a while to draw: typing does not wait for it.
+  const later = useDeferredValue(text)
   const drawn = useMemo(
     () =>
-      text.trim() === '' || !outfit
+      later.trim() === '' || !outfit
         ? undefined
-        : drawInWords({ trace: emptyTrace(NAME), outfit: outfit.content, catalogue }, { at: 'end', of: OUTFIT }, text),
-    [text, outfit, catalogue],
+        : drawInWords({ trace: emptyTrace(NAME), outfit: outfit.content, catalogue }, { at: 'end', of: OUTFIT }, later),
+    [later, outfit, catalogue],
   )
   const making = useCreate('traces', { onMade: (made) => void navigate(`/traces/${made.id}`) })
   if (!outfit) return null
@@ -36,7 +38,7 @@ export function PasteTrace({ outfits }: { outfits: SavedOutfit[] }) {
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault()
-        if (!drawn?.ok) return
+        if (!drawn?.ok || later !== text) return
         const conditions = { ...defaultConditions(), ...assumedFor(outfit.content) }
         making.create({ trace: drawn.trace, outfitId: outfit.id, conditions })
       }}
