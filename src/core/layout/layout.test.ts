@@ -252,3 +252,19 @@ test('a path of eighteen links is whole in 870 px: labels stand in steps, none t
     for (const other of beside) expect(other.left).toBeGreaterThanOrEqual(one.right)
   }
 })
+
+test('a row whose labels stand in steps has room for them under the row above', () => {
+  const branch = 'snood 1 m, swivel, wire 30 cm, swivel, snood 20 cm, J 8/0, whole fish'
+  const text = `leader 60 lb 6 m, ball-bearing swivel, leader 50 lb 2 m, three-way swivel (${branch}; ${branch})`
+  const drawn = drawInWords(rigOf(emptyTrace('branches'), outfit), { at: 'end', of: OUTFIT }, text)
+  if (!drawn.ok) throw new Error(drawn.why)
+  const stepped = { ...options, width: 780, tierHeight: 28 }
+  const { items, drops, height } = layOutReach(drawn.trace, outfit, stepped)
+  const rows = [...new Set(items.map(({ y }) => y))].sort((a, b) => a - b)
+  const stepsOf = (y: number) => Math.max(...items.filter((item) => item.y === y).map(({ tier }) => tier))
+  expect(rows.map(stepsOf).filter((steps) => steps > 0).length).toBeGreaterThan(1)
+  expect(rows[0]).toBe(stepped.trunkY + 28 * stepsOf(rows[0]!))
+  for (const [i, y] of rows.entries()) if (i > 0) expect(y - rows[i - 1]!).toBe(stepped.laneHeight + 28 * stepsOf(y))
+  for (const { y0, y1 } of drops) for (const y of [y0, y1]) expect(rows).toContain(y)
+  expect(height).toBeGreaterThan(rows.at(-1)!)
+})
