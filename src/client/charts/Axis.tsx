@@ -1,5 +1,4 @@
-import { withSign } from '../settings/formats.ts'
-import { useFormats } from '../settings/preferences.tsx'
+import { useShow } from '../settings/preferences.tsx'
 
 type Tick = { at: number; text: string | number }
 type Props = {
@@ -15,8 +14,8 @@ type Props = {
 
 /** An axis of a chart: its numbers, and the rules they draw over the plot. */
 export function Axis({ side, at, ticks, rulesTo, marks = false }: Props) {
-  const formats = useFormats()
-  const words = (text: Tick['text']) => (typeof text === 'number' ? withSign(String(text), formats) : text)
+  const show = useShow()
+  const words = (text: Tick['text']) => (typeof text === 'number' ? show.plain(text) : text)
   return (
     <g style={{ fill: 'var(--quiet)' }}>
       {ticks.map(({ at: place, text }) =>

@@ -9,7 +9,7 @@ type Props = {
   leastWireMm?: number
 }
 
-/** A hook of an outline in millimetres: eye, shank, bend, point and barb. Whoever draws it sets the scale. */
+/** A hook of an outline in millimetres: eye, shank, bend, point and barb. The caller sets the scale. */
 export function HookShape({ outline, ghost = false, barbless = false, leastWireMm = 0 }: Props) {
   const { path, barb, points, eyeMm } = outline
   const wireMm = Math.max(leastWireMm, outline.wireMm)

@@ -4,8 +4,7 @@ import type { HeightPoint, Turn } from '../../core/physics/tide/height.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
 import type { StreamPoint } from '../../core/plan/streamThrough.ts'
 import { clockIn } from '../../core/time/localDay.ts'
-import { withSign } from '../settings/formats.ts'
-import { useFormats } from '../settings/preferences.tsx'
+import { useShow } from '../settings/preferences.tsx'
 import { Axis } from './Axis.tsx'
 
 const HEIGHT = 250
@@ -55,7 +54,7 @@ export function TideChart(props: Props) {
     clock,
     timeZone,
   } = props
-  const formats = useFormats()
+  const show = useShow()
   const options = { width, height: HEIGHT, pad: TIDE_PAD, fromMs, toMs }
   const {
     tide,
@@ -167,7 +166,7 @@ export function TideChart(props: Props) {
             strokeWidth={4}
             paintOrder="stroke"
           >
-            {clock(timeMs)} {withSign((heightM / length.factor).toFixed(1), formats)}
+            {clock(timeMs)} {show.number(heightM / length.factor, 1)}
           </text>
         ))}
       {changes.map((timeMs) => (

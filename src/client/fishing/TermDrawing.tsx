@@ -6,9 +6,14 @@ const label = (x: number, y: number, text: string, anchor: 'start' | 'middle' | 
     {text}
   </text>
 )
-const water = (y: number) => <path d={`M0 ${y}q10 -4 20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0`} stroke="var(--tide)" />
 const bottom = <path d="M0 96H240" strokeWidth={1.5} />
-const boat = <path d="M20 14h44l-8 10H28Z" fill="var(--spread)" />
+const boatAtSea = (
+  <>
+    <path d="M20 14h44l-8 10H28Z" fill="var(--spread)" />
+    <path d="M0 24q10 -4 20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0t20 0" stroke="var(--tide)" />
+    {bottom}
+  </>
+)
 const sinker = (x: number, y: number) => <path d={`M${x} ${y - 9}l6 9a6 5 0 0 1 -12 0Z`} fill="currentColor" />
 
 /** Terms that a drawing explains better than words. */
@@ -43,9 +48,7 @@ const DRAWINGS: Partial<Record<TermId, ReactNode>> = {
   ),
   scope: (
     <>
-      {boat}
-      {water(24)}
-      {bottom}
+      {boatAtSea}
       <path d="M60 20Q120 80 210 94" />
       {sinker(212, 96)}
       <path d="M40 28V94" strokeDasharray="2 3" />
@@ -87,9 +90,7 @@ const DRAWINGS: Partial<Record<TermId, ReactNode>> = {
   ),
   upTide: (
     <>
-      {boat}
-      {water(24)}
-      {bottom}
+      {boatAtSea}
       <path d="M24 20Q60 110 214 94" />
       {sinker(216, 96)}
       <path d="M214 50H160m8 -6l-8 6l8 6" stroke="var(--tide)" />

@@ -24,7 +24,7 @@ export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup })
         <span className="flex">
           <Button
             tone="quiet"
-            onClick={() => copyText(spoken(`${setup.trace.name}, ${name}: ${result.verdict}. ${figureOf(result, wording)}`))}
+            onClick={() => copyText(`${setup.trace.name}, ${spoken(`${name}: ${result.verdict}. ${figureOf(result, wording)}`)}`)}
           >
             Copy
           </Button>
@@ -33,7 +33,7 @@ export function WhyPanel({ result, setup }: { result: AnyResult; setup: Setup })
       }
     >
       <p className="mb-2 text-sm text-quiet">
-        <Glossed>{`${rule} All figures are estimates.`}</Glossed>
+        <Glossed>{`${rule(wording.show)} All figures are estimates.`}</Glossed>
       </p>
       <Why result={result} setup={setup} />
       <table className="w-full text-sm">

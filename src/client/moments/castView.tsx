@@ -5,7 +5,8 @@ import { castName } from '../words/castWords.ts'
 import type { MomentView } from './momentView.ts'
 
 export const CAST_VIEW: MomentView<Cast> = {
-  rule: `The strength of each link over its load at the peak of the cast. The lowest decides: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is watch. A sinker that breaks off can kill: clear the beach behind and ahead.`,
+  rule: () =>
+    `The strength of each link over its load at the peak of the cast. The lowest decides: ${CAST_OVER_PEAK.holds} or more holds, ${CAST_OVER_PEAK.watch} or more is watch. A sinker that breaks off can kill: clear the beach behind and ahead.`,
   absent: () => 'Not cast: the trace is lowered.',
   figure: ({ figure }, { show }) => `The weakest link holds ${show.number(figure.value, 1)} times its load.`,
   decides: ({ decides }, { nameOf }) => `Weakest: ${nameOf(decides)}`,

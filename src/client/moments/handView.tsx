@@ -11,7 +11,8 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const HAND_VIEW: MomentView<Hand> = {
-  rule: `The weakest link from the hand to the hook over what it carries of the fish. Lifted or netted, that is its dead weight or a share of it: ${HAND_OVER_WEIGHT.holds} times holds, ${HAND_OVER_WEIGHT.watch} is watch. A fish that is not lifted pulls at most what a person holds, or on the rod what the drag gives: ${HAND_OVER_PULL.holds} times holds, ${HAND_OVER_PULL.watch} is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
+  rule: (show) =>
+    `The weakest link from the hand to the hook over what it carries of the fish. Lifted or netted, that is its dead weight or a share of it: ${show.plain(HAND_OVER_WEIGHT.holds)} times holds, ${show.plain(HAND_OVER_WEIGHT.watch)} is watch. A fish that is not lifted pulls at most what a person holds, or on the rod what the drag gives: ${show.plain(HAND_OVER_PULL.holds)} times holds, ${show.plain(HAND_OVER_PULL.watch)} is watch. Out of reach is watch at best. A last sudden run under the rod tip must not break it.`,
   absent: () => 'Nothing to lift: the trace has neither a hook nor a lure.',
   figure: (hand, { show }) => {
     const { weightN, borneN, overPull, deciding, fishAssumed } = hand

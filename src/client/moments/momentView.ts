@@ -17,7 +17,7 @@ export type Wording = {
 /** How one moment is shown: its words, and the view it opens into. One file makes one, and the table of views lists it. */
 export type MomentView<Result extends MomentResult> = {
   /** The rule of its verdict. */
-  rule: string
+  rule: (show: Show) => string
   /** Why there is no verdict, where there is none. */
   absent: (setup: Setup) => string
   /** The figure behind a verdict, in one line. */

@@ -23,7 +23,8 @@ import { useWording } from './useWording.ts'
 const PeakChart = lazy(async () => ({ default: (await import('../charts/PeakChart.tsx')).PeakChart }))
 
 export const RUN_VIEW: MomentView<Run> = {
-  rule: `The drag setting against the highest safe one: within it holds, up to ${WATCH_OVER_CEILING} times is watch. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is watch at best. A sudden run before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
+  rule: (show) =>
+    `The drag setting against the highest safe one: within it holds, up to ${show.plain(WATCH_OVER_CEILING)} times is watch. Under ${percent(SAFE_SURVIVAL)} survival at the peak it is watch at best. A sudden run before the spool turns holds from ${percent(RUSH_SURVIVAL.holds)} survival and fails under ${percent(RUSH_SURVIVAL.watch)}.`,
   absent: () => 'No fish can run: the trace has no hook and no lure.',
   figure: ({ dragCeilingN, deciding: { cause, survival, drag, rush } }, { show }) =>
     cause === 'rush'

@@ -22,7 +22,8 @@ import type { MomentView, Wording } from './momentView.ts'
 const LineInWater = lazy(async () => ({ default: (await import('./LineInWater.tsx')).LineInWater }))
 
 export const SETTLE_VIEW: MomentView<Settle> = {
-  rule: 'To hold: the sinker against the lightest that holds in the strongest current, times the reserve of the method. Enough for two thirds of that current is watch. Swell and weed need more. Under a float: the load against the float. Free or worked: how deep it fishes. Towed or retrieved: whether it swims at its target depth. Under a kite: the sinkers against the gusts.',
+  rule: () =>
+    'To hold: the sinker against the lightest that holds in the strongest current, times the reserve of the method. Enough for two thirds of that current is watch. Swell and weed need more. Under a float: the load against the float. Free or worked: how deep it fishes. Towed or retrieved: whether it swims at its target depth. Under a kite: the sinkers against the gusts.',
   absent: ({ trace }) =>
     fishingModeOf(trace) === undefined
       ? 'Choose how the end fishes, under Conditions.'
@@ -184,7 +185,7 @@ function wantedWords(holding: Holding, show: Show): string {
   const least =
     wantedKg < toReachKg
       ? `Any sinker holds that reaches this far: ${show.entered('mass', roundedUpKg(toReachKg))}.`
-      : `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${reserve} for swell and swing, use ${show.entered('mass', roundedUpKg(wantedKg))}.`
+      : `In the strongest current ${show.computed('mass', neededKg)} holds in a calm sea; with a reserve of ${show.plain(reserve)} for swell and swing, use ${show.entered('mass', roundedUpKg(wantedKg))}.`
   const holdsTo = holdsToMperS === undefined ? '' : ` This sinker holds up to ${show.computed('speed', holdsToMperS)}.`
   const neaps =
     atNeaps === undefined

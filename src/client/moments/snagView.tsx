@@ -11,7 +11,8 @@ import { useWording } from './useWording.ts'
 const WANTED = { weakLink: 'weak link breaks first', fuse: 'break at the fuse or beyond' } as const
 
 export const SNAG_VIEW: MomentView<Snag> = {
-  rule: `A weak link should break first in ${100 * WEAK_LINK_CHANCE.holds} of 100 snags. Without one, the main line should survive in ${10 * FUSE_CHANCE.holds} of 10. Turn your face away when you break out; never wrap line round a hand.`,
+  rule: () =>
+    `A weak link should break first in ${100 * WEAK_LINK_CHANCE.holds} of 100 snags. Without one, the main line should survive in ${10 * FUSE_CHANCE.holds} of 10. Turn your face away when you break out; never wrap line round a hand.`,
   absent: () => 'The trace has no end that can snag.',
   figure: ({ figure, deciding }) =>
     `${deciding.wanted === 'weakLink' ? 'The weak link breaks first' : 'The main line survives'} in ${percent(figure.value)} of snags.`,

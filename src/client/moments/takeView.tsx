@@ -19,7 +19,8 @@ import type { MomentView } from './momentView.ts'
 import { useWording } from './useWording.ts'
 
 export const TAKE_VIEW: MomentView<Take> = {
-  rule: `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is watch. Also judged: a hook up to ${percent(LIVE_MASS_SHARE.holds)} of the weight of a live bait and ${percent(MOUTH_SHARE.holds)} of the mouth width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that holds the drag.`,
+  rule: () =>
+    `Half of the gap free of bait holds, ${percent(FREE_GAPE.watch)} is watch. Also judged: a hook up to ${percent(LIVE_MASS_SHARE.holds)} of the weight of a live bait and ${percent(MOUTH_SHARE.holds)} of the mouth width; linked hooks over ${percent(COVERAGE.least)} to ${percent(COVERAGE.most)} of the bait; a wire that holds the drag.`,
   absent: () => 'No hook has a bait.',
   figure: ({ deciding }, { show }) => causeWords(deciding, show),
   decides: ({ deciding, decides }, { nameOf }) => `Weakest: ${nameOf(decides)} ${deciding.hook.size}`,

@@ -5,7 +5,7 @@ type Props = Record<string, unknown>
 const SPOKEN_ATTRIBUTES = ['aria-label', 'aria-valuetext', 'title', 'placeholder', 'alt']
 const NOT_SPOKEN: readonly unknown[] = ['style', 'code', 'textarea']
 
-/** An element's texts in the words of the region; what is marked `translate="no"`, a name that someone typed, stays. */
+/** An element's texts in the words of the region. An element with `translate="no"`, such as a typed name, keeps its text. */
 export function spokenProps(type: unknown, props: Props): Props {
   if (props.translate === 'no' || NOT_SPOKEN.includes(type)) return props
   let changed: Props | undefined

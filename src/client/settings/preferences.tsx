@@ -99,7 +99,7 @@ function ownOf(kept: Record<string, unknown> = {}): Partial<OwnMeasures> {
 type PreferencesApi = Preferences & {
   setLight: (light: Light) => void
   setUnit: (quantity: Quantity, unit: string) => void
-  /** A format of one's own; undefined goes back to the browser's. */
+  /** Chooses a format; undefined returns to the browser's. */
   setFormat: (format: keyof Formats, value: string | undefined) => void
   setPxPerMm: (pxPerMm: number) => void
   setOwn: (own: Partial<OwnMeasures>) => void

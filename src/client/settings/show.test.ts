@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { UNITS } from '../../../tests/fixtures/show.ts'
 import { parseQuantity } from '../../core/units/parseQuantity.ts'
+import { phraseText, say } from '../../core/units/phrase.ts'
 import type { Formats } from './formats.ts'
 import { showIn } from './show.ts'
 
@@ -18,6 +19,14 @@ test('with a decimal comma no figure keeps a point, and what is shown reads back
       expect(parseQuantity('length', text, 'm', ',')).toMatchObject({ ok: true, si: expect.closeTo(lengthM, 9) })
     }),
   )
+})
+
+test('a number in a sentence of the core takes the sign too, and a whole one stays whole', () => {
+  const show = showAs({ decimalSign: ',' })
+  const written = phraseText(say`It holds ${1.5} times the pull; ${3} times is best.`, ({ si, ...figure }) =>
+    'decimals' in figure ? show.number(si, figure.decimals) : String(si),
+  )
+  expect(written).toBe('It holds 1,5 times the pull; 3 times is best.')
 })
 
 test.each([

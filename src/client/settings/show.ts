@@ -8,6 +8,9 @@ const BROWSER_ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone
 /** The unit that each quantity is shown in. */
 export type Units = Record<Quantity, string>
 
+/** The unit that heights of the tide are shown and typed in: tables have none in fathoms. */
+export const tideUnit = ({ depth }: Units): 'm' | 'ft' => (depth === 'm' ? 'm' : 'ft')
+
 export type Show = {
   /** A length to be cut or put by the tape. */
   tape: (lengthM: number) => string
@@ -17,6 +20,8 @@ export type Show = {
   computed: (quantity: Quantity, si: number) => string
   /** A number as it was typed, with its unit. */
   entered: (quantity: Quantity, si: number) => string
+  /** A number as it is, with the reader's decimal sign. */
+  plain: (value: number) => string
   /** A figure without a unit, such as a ratio. */
   number: (value: number, decimals: number) => string
   percent: (share: number, decimals?: number) => string
@@ -37,6 +42,7 @@ export function showIn(units: Units, formats: Formats): Show {
     depth: (depthM) => joined(formatComputed('depth', depthM, units.depth)),
     computed: (quantity, si) => joined(formatComputed(quantity, si, units[quantity])),
     entered: (quantity, si) => joined(formatEntered(quantity, si, units[quantity])),
+    plain: (value) => withSign(String(value), formats),
     number,
     percent: (share, decimals = 0) => withSign(percent(share, decimals), formats),
     clock: (timeMs, timeZone = BROWSER_ZONE) => clockWords(timeZone, timeMs, formats),

@@ -1,5 +1,4 @@
-import { withSign } from '../settings/formats.ts'
-import { useFormats } from '../settings/preferences.tsx'
+import { useShow } from '../settings/preferences.tsx'
 import { TextField } from './TextField.tsx'
 import { type ReadText, useDraftText } from './useDraftText.ts'
 
@@ -16,7 +15,7 @@ type Props = {
 
 /** A plain number (turns, a percentage, a count); emptied, it means “as usual” where a placeholder says what that is. */
 export function NumberField({ label, value, onChange, least, most, whole = false, placeholder, hint }: Props) {
-  const formats = useFormats()
+  const show = useShow()
   const read = (typed: string): ReadText<number | undefined> => {
     if (typed.trim() === '' && placeholder !== undefined) return { ok: true, value: undefined }
     const number = typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'))
@@ -24,7 +23,7 @@ export function NumberField({ label, value, onChange, least, most, whole = false
     return whole && !Number.isInteger(number) ? { ok: false, message: 'Enter a whole number.' } : { ok: true, value: number }
   }
   const draft = useDraftText({
-    shown: value === undefined ? '' : withSign(String(Number(value.toFixed(4))), formats),
+    shown: value === undefined ? '' : show.plain(Number(value.toFixed(4))),
     value,
     read,
     commit: onChange,

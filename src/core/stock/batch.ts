@@ -64,7 +64,7 @@ function canFill(remnants: readonly number[], cuts: readonly Cut[], traces: numb
 
 const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))
 
-/** Takes from what is wanted the pieces that fill a remnant furthest, the longest before the others. */
+/** Cuts the pieces that fill a remnant furthest, long ones first, and takes them off the wanted counts. */
 function fill(end: number, lengths: readonly number[], wanted: number[]): void {
   // For each place the piece that ends there first, and how many of its kind lie before it.
   const last = new Int8Array(end + 1).fill(-1)

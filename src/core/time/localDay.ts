@@ -56,6 +56,17 @@ export function minutesAhead(timeZone: string, timeMs: number): number {
   return -new TZDateMini(timeMs, timeZone).getTimezoneOffset()
 }
 
+/** Whether a text is a calendar day of a zone that this application reckons with. */
+export function isDay(date: string, timeZone: string): boolean {
+  try {
+    localDay(date, timeZone)
+    return true
+  } catch (error) {
+    if (error instanceof CoreError) return false
+    throw error
+  }
+}
+
 /** Whether a name is a time zone that this machine knows. */
 export function isTimeZone(name: string): boolean {
   try {

@@ -15,14 +15,20 @@ export const diameter = (si: number): PhraseFigure => ({ quantity: 'diameter', s
 /** A figure without a unit, as ratios are. */
 export const figure = (si: number, decimals: number): PhraseFigure => ({ quantity: 'number', si, decimals })
 
-/** Builds a phrase: numbers without a unit are written as they are. */
+/** Builds a phrase: numbers without a unit are written as they are, with the reader's decimal sign. */
 export function say(texts: TemplateStringsArray, ...values: (string | number | PhraseFigure)[]): Phrase {
   return texts
     .flatMap((text, i) => {
       const value = values[i]
-      return value === undefined ? [text] : [text, typeof value === 'number' ? String(value) : value]
+      return value === undefined ? [text] : [text, typeof value === 'number' ? asItIs(value) : value]
     })
     .filter((part) => part !== '')
+}
+
+/** A number with its own decimals; a whole one needs no sign. */
+function asItIs(value: number): string | PhraseFigure {
+  const decimals = String(value).split('.')[1]?.length
+  return decimals === undefined ? String(value) : figure(value, decimals)
 }
 
 /** Sentences one after another, each beginning with a capital. */

@@ -93,7 +93,7 @@ test('what was typed comes back as typed: 30 lb is never 29.99', () => {
   )
 })
 
-test('what was typed in the other system is shown to what it is worth', () => {
+test('a length typed in the other system is shown with the decimals of a computed figure', () => {
   const shown = (m: number, unit: string) => formatEntered('length', m, unit).value
   expect([shown(5 * 0.3048, 'm'), shown(65 * 0.3048, 'm'), shown(1.375, 'm'), shown(0.0005, 'm'), shown(1.2, 'ft')]).toEqual([
     '1.52',

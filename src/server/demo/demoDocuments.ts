@@ -34,7 +34,7 @@ export function demoSettings(): DemoDocument {
   return checked({ kind: 'settings', id: CREW_SETTINGS_ID, content })
 }
 
-/** What is removed and brought back: the fish stay, since a trace begins with one. Drafts every trace. */
+/** The examples that can be removed and restored. The fish stay, since a trace begins with one. Drafts every trace. */
 export const exampleDocuments = (): DemoDocument[] => demoDocuments().filter(({ kind }) => kind !== 'fish')
 
 /** The ids of the same, without drafting a trace. */

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { activeHolds } from '../../../core/learning/markLessons.ts'
 import { defaultShapes, shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { type LocalDay, localDay } from '../../../core/time/localDay.ts'
 import { type SavedMark, sinkersQuery } from '../../api/documents.ts'
-import { observationsQuery } from '../../api/observations.ts'
 import { type Day, useDay } from '../../plan/useDay.ts'
+import { useHolds } from '../../plan/useHolds.ts'
 import { usePlan } from '../../plan/usePlan.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
@@ -41,8 +40,7 @@ export default function DayPlan({ mark, date, setup }: Props) {
 function Planned({ mark, day, water, owned, setup }: Omit<Props, 'date'> & { day: LocalDay; water: Day; owned: Owned[] }) {
   const show = useShow()
   const { content } = mark
-  const seen = useQuery(observationsQuery(mark.id)).data
-  const holds = useMemo(() => activeHolds(seen ?? []), [seen])
+  const holds = useHolds(mark.id)
   const box = useMemo(() => {
     const shapes = defaultShapes(owned, setup, content.method)
     return owned.filter(({ shape }) => shapes.includes(shape))

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
-import { CoreError } from '../../../core/errors.ts'
-import { localDay } from '../../../core/time/localDay.ts'
+import { isDay } from '../../../core/time/localDay.ts'
 import { marksQuery } from '../../api/documents.ts'
 
 /** The mark and the day that the sheet is printed for, from its address; the trace's own mark where that says none. */
@@ -22,15 +21,5 @@ export function useChosenDay(ownMarkId: string | undefined) {
         },
         { replace: true },
       ),
-  }
-}
-
-function isDay(date: string, timeZone: string): boolean {
-  try {
-    localDay(date, timeZone)
-    return true
-  } catch (error) {
-    if (error instanceof CoreError) return false
-    throw error
   }
 }

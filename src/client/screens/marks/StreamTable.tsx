@@ -1,8 +1,7 @@
 import { Download } from 'lucide-react'
 import type { Mark } from '../../../core/documents/mark.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { withSign } from '../../settings/formats.ts'
-import { useFormats, usePreferences } from '../../settings/preferences.tsx'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { download, fileName } from '../../ui/download.ts'
 import { type ReadText, useDraftText } from '../../ui/useDraftText.ts'
@@ -93,7 +92,7 @@ type CellProps = { name: string; value: number; column: Column; onChange: (value
 
 /** A number of the table. */
 function Cell({ name, value, column: { most, factor, decimals }, onChange }: CellProps) {
-  const formats = useFormats()
+  const show = useShow()
   const read = (text: string): ReadText<number> => {
     const number = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * factor
     return number >= 0 && number <= most
@@ -101,7 +100,7 @@ function Cell({ name, value, column: { most, factor, decimals }, onChange }: Cel
       : { ok: false, message: `From 0 to ${Math.floor(most / factor)}.` }
   }
   const { text, fault, type, leave, restore } = useDraftText({
-    shown: withSign(String(Number((value / factor).toFixed(decimals))), formats),
+    shown: show.plain(Number((value / factor).toFixed(decimals))),
     value,
     read,
     commit: onChange,

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import type { Mark } from '../../../core/documents/mark.ts'
 import { clockIn, dateIn } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
-import { usePreferences } from '../../settings/preferences.tsx'
+import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { type Show, tideUnit } from '../../settings/show.ts'
 import { Field, fieldClass } from '../../ui/controls.tsx'
 import { readTides, type TypedTide } from './readTides.ts'
 
@@ -16,10 +17,11 @@ type Props = { mark: Mark; onChange: (heights: Heights) => void }
 export function TypedTides({ mark, onChange }: Props) {
   const { timeZone, heights = [] } = mark
   const { units } = usePreferences()
-  const unit = units.length === 'ft' || units.length === 'in' ? 'ft' : 'm'
+  const show = useShow()
+  const unit = tideUnit(units)
   const unitM = QUANTITIES.length.units[unit]
   const [date, setDate] = useState(() => dateIn(timeZone, heights[0] ? Date.parse(heights[0].at) : Date.now()))
-  const [rows, setRows] = useState(() => rowsOf(heights, date, timeZone, unitM))
+  const [rows, setRows] = useState(() => rowsOf(heights, date, timeZone, unitM, show))
   const read = readTides(rows, { date, timeZone, unitM, heights })
   const isAtFault = (i: number) => (read.ok ? read.half === i : read.row === undefined || read.row === i)
   const days = new Set(heights.map(({ at }) => dateIn(timeZone, Date.parse(at)))).size
@@ -46,7 +48,7 @@ export function TypedTides({ mark, onChange }: Props) {
           onChange={({ target }) => {
             if (!target.value) return
             setDate(target.value)
-            setRows(rowsOf(heights, target.value, timeZone, unitM))
+            setRows(rowsOf(heights, target.value, timeZone, unitM, show))
           }}
         />
       </Field>
@@ -113,9 +115,12 @@ function TideRow({ name, row, isAtFault, onChange }: RowProps) {
 }
 
 /** What is known of a day, as it was typed, with empty rows after it. */
-function rowsOf(heights: Heights, date: string, timeZone: string, unitM: number): TypedTide[] {
+function rowsOf(heights: Heights, date: string, timeZone: string, unitM: number, show: Show): TypedTide[] {
   const known = heights
     .filter(({ at }) => dateIn(timeZone, Date.parse(at)) === date)
-    .map(({ at, heightM }) => ({ time: clockIn(timeZone, Date.parse(at)), height: String(Number((heightM / unitM).toFixed(2))) }))
+    .map(({ at, heightM }) => ({
+      time: clockIn(timeZone, Date.parse(at)),
+      height: show.plain(Number((heightM / unitM).toFixed(2))),
+    }))
   return [...known, ...Array.from({ length: Math.max(0, ROWS - known.length) }, () => ({ time: '', height: '' }))].slice(0, ROWS)
 }

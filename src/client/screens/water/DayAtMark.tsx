@@ -1,8 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
-import { useCallback, useDeferredValue, useMemo, useState } from 'react'
+import { useCallback, useDeferredValue, useState } from 'react'
 import { Link } from 'react-router'
 import type { Mark } from '../../../core/documents/mark.ts'
-import { activeHolds } from '../../../core/learning/markLessons.ts'
 import { shapesOf } from '../../../core/plan/defaultBox.ts'
 import type { Way } from '../../../core/plan/planDay.ts'
 import type { Owned } from '../../../core/setup/owned.ts'
@@ -11,12 +9,13 @@ import { HOUR_MS } from '../../../core/time/durations.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { observationsQuery } from '../../api/observations.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
 import { type Day, useDay } from '../../plan/useDay.ts'
+import { useHolds } from '../../plan/useHolds.ts'
 import { usePlan } from '../../plan/usePlan.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { tideUnit } from '../../settings/show.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { Empty, Failed, Loading } from '../../ui/states.tsx'
 import { useWidth } from '../../ui/useWidth.ts'
@@ -69,9 +68,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
     (timeMs: number) => setAtMs(Math.min(endMs - SCRUB_MS, startMs + Math.round((timeMs - startMs) / SCRUB_MS) * SCRUB_MS)),
     [startMs, endMs],
   )
-  // Without what was seen there, the book counts alone.
-  const seen = useQuery(observationsQuery(mark.id)).data
-  const holds = useMemo(() => activeHolds(seen ?? []), [seen])
+  const holds = useHolds(mark.id)
   const [way, setWay] = useState<Way>('fewest')
   const [hours, setHours] = useState<Hours>({ from: 0, to: 24 })
   const [fromMs, toMs] = [startMs + hours.from * HOUR_MS, hours.to === 24 ? endMs : startMs + hours.to * HOUR_MS]
@@ -219,7 +216,7 @@ function DayChart({ place, day, localDay: { date, timeZone, startMs, endMs }, ch
   const show = useShow()
   const { units } = usePreferences()
   const { ref, width } = useWidth<HTMLDivElement>()
-  const lengthUnit = units.depth === 'm' ? 'm' : 'ft'
+  const lengthUnit = tideUnit(units)
   const speedUnit = units.speed as keyof typeof QUANTITIES.speed.units
   const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
   const turns = day.tide?.turns ?? []
