@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useId, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { defaultConditions } from '../../../core/documents/conditions.ts'
@@ -5,7 +6,7 @@ import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { drawInWords } from '../../../core/edit/inWords.ts'
 import { emptyTrace } from '../../../core/families/emptyTrace.ts'
 import { assumedFor } from '../../../core/purpose/assumed.ts'
-import type { SavedOutfit } from '../../api/documents.ts'
+import { crewSettingsQuery, type SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { useCreate } from '../../documents/useCreation.ts'
@@ -31,15 +32,16 @@ export function PasteTrace({ outfits }: { outfits: SavedOutfit[] }) {
         : drawInWords({ trace: emptyTrace(NAME), outfit: outfit.content, catalogue }, { at: 'end', of: OUTFIT }, later),
     [later, outfit, catalogue],
   )
+  const own = useQuery(crewSettingsQuery).data?.content.conditions
   const making = useCreate('traces', { onMade: (made) => void navigate(`/traces/${made.id}`) })
-  if (!outfit) return null
+  if (!outfit) return <p className="text-sm text-quiet">To make a trace from text, add an outfit first.</p>
   return (
     <form
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault()
         if (!drawn?.ok || later !== text) return
-        const conditions = { ...defaultConditions(), ...assumedFor(outfit.content) }
+        const conditions = { ...defaultConditions(own), ...assumedFor(outfit.content) }
         making.create({ trace: drawn.trace, outfitId: outfit.id, conditions })
       }}
     >

@@ -41,6 +41,7 @@ export function OutfitChoice({ outfits, outfit: chosen, choices, choose }: NewTr
               onChange={() => choose({ outfitId: outfit.id })}
               aria-describedby={advice.reasons.length > 0 ? `${id}-${outfit.id}` : undefined}
               aria-label={outfit.content.name}
+              translate="no"
               className="mt-0.5 size-5 shrink-0"
             />
             <span className="min-w-0">

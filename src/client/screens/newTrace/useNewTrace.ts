@@ -109,9 +109,10 @@ export function useNewTrace(saved: readonly SavedOutfit[], first: SavedOutfit): 
   }, [catalogue, mark, method, bed])
 
   const { angler } = choices
+  const castKg = choices.said.amounts?.sinkerKg
   const outfits = useMemo(
-    () => rankedOutfits(catalogue, saved, { target, water, angler }),
-    [catalogue, saved, target, water, angler],
+    () => rankedOutfits(catalogue, saved, { target, water, angler, castKg }),
+    [catalogue, saved, target, water, angler, castKg],
   )
   const isAsked = target !== undefined || water !== undefined || angler !== undefined
   const outfit = saved.find(({ id }) => id === choices.outfitId) ?? (isAsked ? outfits[0]?.outfit : undefined) ?? first
