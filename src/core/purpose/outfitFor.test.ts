@@ -3,7 +3,7 @@ import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import type { Target } from '../documents/fish.ts'
 import type { Outfit } from '../documents/outfit.ts'
-import { withMainLine } from '../outfits/outfitLines.ts'
+import { mainLine, withMainLine } from '../outfits/outfitLines.ts'
 import { LB } from '../units/quantities.ts'
 import { ANGLERS, OUTFIT_SUITS, outfitFor, rankedOutfits } from './outfitFor.ts'
 
@@ -65,6 +65,21 @@ describe('one thing at a time', () => {
     ['line over the rod’s range', of(130), {}, 'marginal'],
     ['line at the top of the rod’s range', of(115), {}, 'marginal'],
   ] as const)('%s', (_, outfit, use, expected) => expect(suits(outfit, use)).toBe(expected))
+})
+
+test('a spool with more wound on than it holds is said to be so, and no run is measured on it', () => {
+  const tooFull = { ...of(30), wound: [{ ...mainLine(of(30)), lengthM: 10_000 }] }
+  const leavesNoRoom = {
+    ...tooFull,
+    wound: [...tooFull.wound, { ...mainLine(of(30)), role: 'topShot' as const, lengthM: undefined }],
+  }
+  for (const outfit of [tooFull, leavesNoRoom])
+    expect(outfitFor(catalogue, outfit, { water: shore }).reasons.map(({ why }) => why.join(''))).toContain(
+      'More is wound on than its spool holds. Wind on less.',
+    )
+  const { reasons } = outfitFor(catalogue, leavesNoRoom, { target: fish(10, { fights: ['runs'] }) })
+  expect(reasons.filter(({ why }) => why.includes('A run of '))).toEqual([])
+  expect(reasons.map(({ weighs }) => weighs)).toEqual(['for', 'not'])
 })
 
 test('a run that empties the spool asks for a larger reel, and what is left after one grows with the spool', () => {

@@ -3,9 +3,9 @@ import { isCastMethod } from '../catalogue/methods.ts'
 import type { Target } from '../documents/fish.ts'
 import type { Outfit } from '../documents/outfit.ts'
 import type { Water } from '../documents/water.ts'
-import { CoreError } from '../errors.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
-import { mainLine, spoolOf, woundOnM } from '../outfits/outfitLines.ts'
+import { mainLine } from '../outfits/outfitLines.ts'
+import { type SpoolFacts, spoolFacts } from '../outfits/spoolFacts.ts'
 import { figure, length, mass, type Phrase, say, strength } from '../units/phrase.ts'
 import { LB } from '../units/quantities.ts'
 
@@ -53,14 +53,15 @@ const STIFF_FROM = 0.9
  * the limits are ours and nominal.
  */
 export function outfitFor(catalogue: Catalogue, outfit: Outfit, use: OutfitUse): OutfitAdvice {
+  const spool = spoolFacts(catalogue, outfit, 0)
   const reasons = [
-    ...fishReasons(catalogue, outfit, use),
+    ...fishReasons(spool, outfit, use),
     ...groundReasons(outfit, use),
-    ...depthReasons(catalogue, outfit, use),
+    ...depthReasons(spool, outfit, use),
     ...castReasons(outfit, use),
     ...anglerReasons(outfit, use),
     ...rodReasons(outfit, use),
-    ...spoolReasons(catalogue, outfit, use),
+    ...spoolReasons(spool, use),
   ]
   const has = (weighs: OutfitReason['weighs']) => reasons.some((reason) => reason.weighs === weighs)
   return { suits: has('not') ? 'not' : has('against') ? 'marginal' : 'well', reasons }
@@ -83,9 +84,12 @@ export function rankedOutfits<T extends { content: Outfit }>(
     )
 }
 
+/** Undefined where what is wound leaves no room for the line that fills the rest. */
+type Spool = SpoolFacts | undefined
+
 const reason = (weighs: OutfitReason['weighs'], why: Phrase): OutfitReason => ({ weighs, why })
 
-function fishReasons(catalogue: Catalogue, outfit: Outfit, { target, water }: OutfitUse): OutfitReason[] {
+function fishReasons(spool: Spool, outfit: Outfit, { target, water }: OutfitUse): OutfitReason[] {
   if (!target) return []
   const { strengthN } = mainLine(outfit)
   const over = (target.typicalMassKg * GRAVITY_M_PER_S2) / strengthN
@@ -102,35 +106,19 @@ function fishReasons(catalogue: Catalogue, outfit: Outfit, { target, water }: Ou
             'not',
             say`${target.name} of ${weight} weighs ${figure(over, 1)} times its line class. Take the next line class and reel size up, not a fuller drag.`,
           )
-  return target.fights.includes('runs') ? [strong, runReason(catalogue, outfit, target, water)] : [strong]
+  return spool && target.fights.includes('runs') ? [strong, runReason(spool, target, water)] : [strong]
 }
 
 /** What a run leaves on the spool, beyond what is out to the bait. */
-function runReason(catalogue: Catalogue, outfit: Outfit, target: Target, water: OutfitUse['water']): OutfitReason {
+function runReason({ woundM }: SpoolFacts, target: Target, water: OutfitUse['water']): OutfitReason {
   const runM = RUN_M_PER_ROOT_KG * Math.sqrt(target.typicalMassKg)
   const outM = water?.distanceM ?? water?.depthM ?? 0
-  const allM = allWoundM(catalogue, outfit)
-  const spareM = allM - outM - runM
+  const spareM = woundM - outM - runM
   if (spareM <= 0)
-    return reason('not', say`Its spool holds ${length(allM)}, and a run takes ${length(runM)}. Take a larger reel.`)
-  return spareM < Math.max(SPARE_M, SPARE_SHARE * allM)
+    return reason('not', say`Its spool holds ${length(woundM)}, and a run takes ${length(runM)}. Take a larger reel.`)
+  return spareM < Math.max(SPARE_M, SPARE_SHARE * woundM)
     ? reason('against', say`A run of ${length(runM)} leaves ${length(spareM)} on the spool. A larger reel is safer.`)
     : reason('for', say`A run of ${length(runM)} leaves ${length(spareM)} on the spool.`)
-}
-
-const allWoundM = (catalogue: Catalogue, outfit: Outfit): number => {
-  const spool = spoolOrNone(catalogue, outfit)
-  return spool ? woundOnM(spool) : 0
-}
-
-function spoolOrNone(catalogue: Catalogue, outfit: Outfit) {
-  try {
-    return spoolOf(catalogue, outfit, 0)
-  } catch (error) {
-    // What is wound overfills the spool; the outfit's own page says so.
-    if (error instanceof CoreError) return undefined
-    throw error
-  }
 }
 
 function groundReasons(outfit: Outfit, { target, water }: OutfitUse): OutfitReason[] {
@@ -141,14 +129,13 @@ function groundReasons(outfit: Outfit, { target, water }: OutfitUse): OutfitReas
   return material === 'braid' ? [reason('for', say`Heavy braid holds a fish off rough ground.`)] : []
 }
 
-function depthReasons(catalogue: Catalogue, outfit: Outfit, { water }: OutfitUse): OutfitReason[] {
+function depthReasons(spool: Spool, outfit: Outfit, { water }: OutfitUse): OutfitReason[] {
   if (!water || water.depthM < DEEP_M) return []
-  const allM = allWoundM(catalogue, outfit)
-  if (allM < LINE_OVER_DEPTH * water.depthM)
+  if (spool && spool.woundM < LINE_OVER_DEPTH * water.depthM)
     return [
       reason(
         'not',
-        say`Its spool holds ${length(allM)}; ${{ quantity: 'depth', si: water.depthM }} of water needs twice the depth.`,
+        say`Its spool holds ${length(spool.woundM)}; ${{ quantity: 'depth', si: water.depthM }} of water needs twice the depth.`,
       ),
     ]
   return mainLine(outfit).material === 'braid'
@@ -187,10 +174,12 @@ function anglerReasons(outfit: Outfit, { angler }: OutfitUse): OutfitReason[] {
 /** From this line class on an outfit is heavy to hold, N. Ours. */
 const TIRING_N = 50 * LB
 
-function spoolReasons(catalogue: Catalogue, outfit: Outfit, { target, water }: OutfitUse): OutfitReason[] {
-  const share = spoolOrNone(catalogue, outfit)?.fillShare ?? 1
-  if (share >= FULL_SHARE || (!target && !water)) return []
-  return [reason('against', say`Its spool is ${figure(100 * share, 0)} % full. Wind more line on.`)]
+function spoolReasons(spool: Spool, { target, water }: OutfitUse): OutfitReason[] {
+  if (!target && !water) return []
+  if (!spool || spool.fillShare > 1)
+    return [reason(spool ? 'against' : 'not', say`More is wound on than its spool holds. Wind on less.`)]
+  if (spool.fillShare >= FULL_SHARE) return []
+  return [reason('against', say`Its spool is ${figure(100 * spool.fillShare, 0)} % full. Wind more line on.`)]
 }
 
 function rodReasons(outfit: Outfit, { water }: OutfitUse): OutfitReason[] {
