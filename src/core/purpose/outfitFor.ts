@@ -6,7 +6,7 @@ import type { Water } from '../documents/water.ts'
 import { GRAVITY_M_PER_S2 } from '../math/constants.ts'
 import { mainLine } from '../outfits/outfitLines.ts'
 import { type SpoolFacts, spoolFacts } from '../outfits/spoolFacts.ts'
-import { figure, length, mass, type Phrase, say, strength } from '../units/phrase.ts'
+import { depth, figure, length, mass, type Phrase, say, strength } from '../units/phrase.ts'
 import { LB } from '../units/quantities.ts'
 
 export const ANGLERS = ['usual', 'guest', 'tires'] as const
@@ -132,12 +132,7 @@ function groundReasons(outfit: Outfit, { target, water }: OutfitUse): OutfitReas
 function depthReasons(spool: Spool, outfit: Outfit, { water }: OutfitUse): OutfitReason[] {
   if (!water || water.depthM < DEEP_M) return []
   if (spool && spool.woundM < LINE_OVER_DEPTH * water.depthM)
-    return [
-      reason(
-        'not',
-        say`Its spool holds ${length(spool.woundM)}; ${{ quantity: 'depth', si: water.depthM }} of water needs twice the depth.`,
-      ),
-    ]
+    return [reason('not', say`Its spool holds ${length(spool.woundM)}; ${depth(water.depthM)} of water needs twice the depth.`)]
   return mainLine(outfit).material === 'braid'
     ? [reason('for', say`Thin braid cuts the current in deep water.`)]
     : [reason('against', say`Thick line bellies in deep water. Thin braid needs less sinker.`)]
