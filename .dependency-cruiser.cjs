@@ -33,6 +33,8 @@ const CORE_ROOMS = [
   'learning',
   'plan',
   'build',
+  'batch',
+  'change',
   'layout',
 ]
 /** The rooms of the client, the same way: what is drawn knows nothing of the server until `api`. */

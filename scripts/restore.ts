@@ -42,11 +42,11 @@ async function agreed(report: RestoreReport): Promise<boolean> {
   return answer.trim().toLowerCase() === 'yes'
 }
 
-function told({ added, continued, kept, apart, revisions, observations }: RestoreReport): string {
+function told({ added, continued, kept, apart, revisions, observations, stock }: RestoreReport): string {
   const names = apart.map(({ kind, name }) => `${name} (${kind})`).join(', ')
   return [
     `${added} documents new, ${continued} continued, ${kept} there already;`,
-    `${revisions} revisions and ${observations} observations brought in.`,
+    `${revisions} revisions, ${observations} observations and ${stock} entries of stock and batches brought in.`,
     ...(apart.length > 0 ? [`Left as they are here, since they went another way: ${names}.`] : []),
   ].join(' ')
 }

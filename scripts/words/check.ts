@@ -43,7 +43,7 @@ const A_BEFORE_VOWEL_BUT = /\ba (one|once|eu)\b/i
 const IDENTIFIER = /\b[a-z]+[A-Z]\w*\b|\b[a-z]+_[a-z]\w*\b/
 const IDENTIFIER_BUT = /\b(iCalendar|kN|mPa|height_m|spring_kn|neap_kn|direction_deg|kHz|kB|freeGape|endLiftAreaM2|depthM)\b/g
 
-const FORMULA = /[=∫√Σ]| [×/] |^[\w./-]+$/
+const FORMULA = /[=∫√Σ]| [×/] |^[\w./-]+$|^\w+ as \w+$/
 
 /** What is wrong with a text, as a sentence each. */
 export function faultsOf(text: string): string[] {

@@ -4,6 +4,7 @@ import { BenchScreen } from './screens/bench/BenchScreen.tsx'
 import { LibraryScreen } from './screens/library/LibraryScreen.tsx'
 import { NotFound, ScreenFailed } from './shell/NotFound.tsx'
 import { Shell } from './shell/Shell.tsx'
+import { PageTabs } from './ui/PageTabs.tsx'
 
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
@@ -11,9 +12,16 @@ const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
 const MarksScreen = lazy(() => import('./screens/marks/MarksScreen.tsx'))
 const MarkScreen = lazy(() => import('./screens/marks/MarkScreen.tsx'))
 const WaterScreen = lazy(() => import('./screens/water/WaterScreen.tsx'))
-const GearScreen = lazy(() => import('./screens/gear/GearScreen.tsx'))
+const TiedScreen = lazy(() => import('./screens/tied/TiedScreen.tsx'))
+const TiedCardScreen = lazy(() => import('./screens/tiedCard/TiedCardScreen.tsx'))
+const BatchesScreen = lazy(() => import('./screens/batches/BatchesScreen.tsx'))
+const ShoppingScreen = lazy(() => import('./screens/shopping/ShoppingScreen.tsx'))
+const TripsScreen = lazy(() => import('./screens/trips/TripsScreen.tsx'))
+const TripScreen = lazy(() => import('./screens/trip/TripScreen.tsx'))
+const FishingScreen = lazy(() => import('./screens/fishing/FishingScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
 const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
+const StockTake = lazy(() => import('./screens/gear/StockTake.tsx'))
 const SizesPage = lazy(() => import('./screens/gear/SizesPage.tsx'))
 const OutfitScreen = lazy(() => import('./screens/outfit/OutfitScreen.tsx'))
 const FishScreen = lazy(() => import('./screens/fish/FishScreen.tsx'))
@@ -24,13 +32,37 @@ const KnotScreen = lazy(() => import('./screens/knots/KnotScreen.tsx'))
 const GlossaryScreen = lazy(() => import('./screens/glossary/GlossaryScreen.tsx'))
 const SettingsScreen = lazy(() => import('./screens/settings/SettingsScreen.tsx'))
 
+const TRACE_TABS = [
+  { to: '/traces', name: 'Designs' },
+  { to: '/tied', name: 'Tied' },
+  { to: '/batches', name: 'Batches' },
+  { to: '/shopping', name: 'Shopping' },
+]
+const GEAR_TABS = [
+  { to: '/gear', name: 'Outfits' },
+  { to: '/gear/box', name: 'Tackle box' },
+  { to: '/gear/sizes', name: 'Hook sizes' },
+]
+
 export const router = createBrowserRouter([
   {
     element: <Shell />,
     errorElement: <ScreenFailed />,
     children: [
       { path: '/', element: <Navigate to="/traces" replace /> },
-      { path: '/traces', element: <LibraryScreen /> },
+      {
+        element: <PageTabs label="Traces" tabs={TRACE_TABS} />,
+        children: [
+          { path: '/traces', element: <LibraryScreen /> },
+          { path: '/tied', element: <TiedScreen /> },
+          { path: '/batches', element: <BatchesScreen /> },
+          { path: '/shopping', element: <ShoppingScreen /> },
+        ],
+      },
+      { path: '/trips', element: <TripsScreen /> },
+      { path: '/trips/:id', element: <TripScreen /> },
+      { path: '/trips/:id/fish', element: <FishingScreen /> },
+      { path: '/t/:code', element: <TiedCardScreen /> },
       { path: '/traces/new', element: <NewTraceScreen /> },
       { path: '/traces/:id', element: <BenchScreen /> },
       { path: '/traces/:id/build', element: <BuildSheetScreen /> },
@@ -40,10 +72,11 @@ export const router = createBrowserRouter([
       { path: '/water/marks/:id', element: <MarkScreen /> },
       {
         path: '/gear',
-        element: <GearScreen />,
+        element: <PageTabs label="Gear" tabs={GEAR_TABS} />,
         children: [
           { index: true, element: <OutfitsPage /> },
           { path: 'box', element: <BoxPage /> },
+          { path: 'box/count', element: <StockTake /> },
           { path: 'sizes', element: <SizesPage /> },
         ],
       },

@@ -70,8 +70,8 @@ test("a cell comes back as it was, also one that a spreadsheet would calculate (
     }),
   )
   const item: Gear = { formatVersion: GEAR_VERSION, kind: 'sinker', name: '+1', shape: 'bomb', massKg: 0.1 }
-  expect(writeGearCsv([item])).toContain("'+1")
-  expect(readGearCsv(writeGearCsv([item]))).toEqual({ ok: true, value: [item] })
+  expect(writeGearCsv([{ item }])).toContain("'+1")
+  expect(readGearCsv(writeGearCsv([{ item }]))).toEqual({ ok: true, value: [{ item }] })
 })
 
 describe('places of a GPX file (2026-11-29: lost)', () => {

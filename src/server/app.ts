@@ -5,6 +5,9 @@ import { DOCUMENT_KIND_NAMES, type DocumentKind } from '../shared/kindNames.ts'
 import type { BackupDesk } from './backup/backupDesk.ts'
 import type { KeptBackups } from './backup/keptBackups.ts'
 import { backupRoutes } from './backup/routes.ts'
+import { BatchRepository } from './batches/repository.ts'
+import { batchRoutes } from './batches/routes.ts'
+import { tiedRoutes } from './batches/tiedRoutes.ts'
 import { calculationRoutes } from './calculations/routes.ts'
 import type { Database } from './db/database.ts'
 import { DemoData } from './demo/demoData.ts'
@@ -27,9 +30,12 @@ import type { JobPool } from './jobs/jobPool.ts'
 import { OwnFigures } from './observations/ownFigures.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
+import { printRoutes } from './print/routes.ts'
 import { scaleRoutes } from './scale/routes.ts'
 import type { ScaleSource } from './scale/scaleSource.ts'
 import { standInScale } from './scale/standInScale.ts'
+import { StockRepository } from './stock/repository.ts'
+import { stockRoutes } from './stock/routes.ts'
 import { tideRoutes } from './tides/routes.ts'
 import { standInTides } from './tides/standInTides.ts'
 import type { TideService } from './tides/tideService.ts'
@@ -78,6 +84,7 @@ export function createApp(options: AppOptions): Koa {
   const app = new Koa()
   const documents = new DocumentRepository(db)
   const observations = new ObservationRepository(db)
+  const stock = new StockRepository(db)
   const ownFigures = new OwnFigures(observations, jobs)
   const checks = contentChecks(documents, tides)
   const routers = [
@@ -87,7 +94,11 @@ export function createApp(options: AppOptions): Koa {
     weatherRoutes(weather),
     scaleRoutes(scale, scaleTickMs),
     observationRoutes(observations),
-    demoRoutes(new DemoData(db, documents, observations)),
+    stockRoutes(stock),
+    batchRoutes(new BatchRepository(db, stock)),
+    tiedRoutes(documents),
+    printRoutes(jobs),
+    demoRoutes(new DemoData(db, documents, observations, stock)),
     ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),
   ]
 

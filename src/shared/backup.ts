@@ -16,6 +16,8 @@ export const restoreReport = z.object({
   apart: z.array(z.object({ kind: z.string(), id: z.string(), name: z.string() })),
   revisions: count,
   observations: count,
+  /** Movements of stock, and what was done of batches. */
+  stock: count,
 })
 export type RestoreReport = z.infer<typeof restoreReport>
 

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import { batchSchema } from '../core/documents/batch.ts'
 import { crewSettingsSchema } from '../core/documents/crewSettings.ts'
 import { fishSchema } from '../core/documents/fish.ts'
 import { gearSchema } from '../core/documents/gear.ts'
@@ -7,6 +8,8 @@ import { markSchema } from '../core/documents/mark.ts'
 import { outfitSchema } from '../core/documents/outfit.ts'
 import { readDocument } from '../core/documents/readDocument.ts'
 import { ruleSetSchema } from '../core/documents/ruleSet.ts'
+import { tiedSchema } from '../core/documents/tied.ts'
+import { tripSchema } from '../core/documents/trip.ts'
 import { newerWords, type Upgraded, upgrade } from '../core/documents/upgrade.ts'
 import { type DocumentKind, nameOf } from './kindNames.ts'
 import { traceContent, upgradeTraceContent } from './traceContent.ts'
@@ -39,7 +42,15 @@ export const DOCUMENT_KINDS = {
   fish: kind({ one: 'fish', many: 'fish', content: fishSchema, lift: firstFormat }),
   marks: kind({ one: 'mark', many: 'marks', content: markSchema, lift: (value) => upgrade('mark', value) }),
   'rule-sets': kind({ one: 'rule set', many: 'rule sets', content: ruleSetSchema, lift: (value) => upgrade('ruleSet', value) }),
-  settings: kind({ one: 'set of settings', many: 'settings', content: crewSettingsSchema, lift: firstFormat }),
+  batches: kind({ one: 'batch', many: 'batches', content: batchSchema, lift: firstFormat }),
+  trips: kind({ one: 'trip', many: 'trips', content: tripSchema, lift: firstFormat }),
+  tied: kind({ one: 'tied trace', many: 'tied traces', content: tiedSchema, lift: firstFormat }),
+  settings: kind({
+    one: 'set of settings',
+    many: 'settings',
+    content: crewSettingsSchema,
+    lift: (value) => upgrade('settings', value),
+  }),
 } satisfies { [K in DocumentKind]: unknown }
 
 export type ContentOf<K extends DocumentKind> = (typeof DOCUMENT_KINDS)[K] extends Kind<infer T> ? T : never

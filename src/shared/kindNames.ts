@@ -3,7 +3,18 @@ import { z } from 'zod'
 // Separate from the schemas, so that code that only moves documents starts quickly.
 
 /** The kinds of document, by the names of their addresses. */
-export const DOCUMENT_KIND_NAMES = ['traces', 'outfits', 'gear', 'fish', 'marks', 'rule-sets', 'settings'] as const
+export const DOCUMENT_KIND_NAMES = [
+  'traces',
+  'outfits',
+  'gear',
+  'fish',
+  'marks',
+  'rule-sets',
+  'settings',
+  'batches',
+  'tied',
+  'trips',
+] as const
 export type DocumentKind = (typeof DOCUMENT_KIND_NAMES)[number]
 
 /** The name in a content, valid or not. */

@@ -1,10 +1,11 @@
 import { z } from 'zod'
 import { type Observation, observationSchema } from '../core/documents/observation.ts'
 
-/** Which observations are asked for: those at one mark, of one kind, or all. */
+/** Which observations are asked for: those at one mark, on one trip, of one kind, or all. */
 export const observationsQuery = z.object({
   mark: z.uuid().optional(),
-  kind: z.enum(['hold', 'pull', 'straight', 'retraction']).optional(),
+  trip: z.uuid().optional(),
+  kind: z.enum(['hold', 'pull', 'straight', 'retraction', 'event']).optional(),
 })
 
 /** The most that one request may send. */

@@ -28,6 +28,12 @@ export type ListPage = z.infer<typeof listPage>
 /** A new document; the client names it, so that a request sent twice makes one. */
 export const createBody = z.strictObject({ id: z.uuid(), content: z.unknown() })
 
+/** The most documents that are created at once. */
+export const MAX_CREATED = 100
+/** Several new documents of a kind: all or none. One that is there already is a request sent twice. */
+export const createManyBody = z.strictObject({ documents: z.array(createBody).min(1).max(MAX_CREATED) })
+export const createdMany = z.object({ created: z.int().min(0) })
+
 /** A save says which revision it was made from; a stale one is refused with the current one. */
 export const saveBody = z.strictObject({ baseRevision: revisionNumber, content: z.unknown() })
 

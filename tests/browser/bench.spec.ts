@@ -36,9 +36,9 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
   await page.getByRole('link', { name: 'Build', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Hound trace to fix' })).toBeVisible()
   await expect(page.locator('[data-cut=leader]')).toContainText('FG (woven)')
-  await expect(page.getByText('mono 30 lb')).toBeVisible()
+  await expect(page.getByRole('cell', { name: 'mono 30 lb', exact: true }).first()).toBeVisible()
   await page.getByLabel('traces to make').fill('12')
-  await expect(page.getByText(/12 × [\d.]+ m =/).first()).toBeVisible()
+  await expect(page.locator('[data-cut=leader]')).toContainText(/12 × [\d.]+ m/)
 })
 
 test('every keystroke that reads recomputes; one that does not says why, and leaves the value from before the typing in force', async ({

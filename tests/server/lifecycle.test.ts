@@ -57,7 +57,9 @@ test('with DATABASE_URL it uses that server, says where it is in its last line, 
   const port = await freePort()
   const running = await start({ PORT: String(port), DATABASE_URL: inject('postgresUrl') })
   expect(running.said.trim().split('\n').at(-1)).toBe(`Wide Reach is at http://127.0.0.1:${port} (Ctrl-C stops it)`)
-  expect((await fetch(`http://127.0.0.1:${port}/api/health`)).status).toBe(200)
+  // Health has little patience with a database that other tests keep busy.
+  const health = async () => (await fetch(`http://127.0.0.1:${port}/api/health`)).status
+  await expect.poll(health, { timeout: 20_000 }).toBe(200)
   const page = await fetch(`http://127.0.0.1:${port}/traces/any`)
   expect([page.status, await page.text()]).toEqual([200, expect.stringContaining('<div id="root">')])
   expect(await running.stop()).toBe(0)

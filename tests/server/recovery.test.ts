@@ -1,4 +1,3 @@
-import { type ChildProcess, spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { once } from 'node:events'
 import { join } from 'node:path'
@@ -9,21 +8,8 @@ import { serverOn } from '../../scripts/lib/postgres/processes.ts'
 import { ROOT } from '../../scripts/lib/project.ts'
 import { healthBody } from '../../src/shared/health.ts'
 import { atDepth } from '../depth.ts'
+import { startProcess } from './serverProcess.ts'
 import { freshDatabase, startTestServer } from './testServer.ts'
-
-/** Starts the server as a process of its own and waits for the line that says it listens. */
-async function startProcess(databaseUrl: string, port: number): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['scripts/run.mjs', 'tests/server/serve.ts'], {
-    cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  await new Promise<void>((resolve, reject) => {
-    child.stdout!.on('data', (chunk) => String(chunk).includes('listening') && resolve())
-    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)))
-  })
-  return child
-}
 
 const SAVES_BEFORE_KILL = 60
 

@@ -4,9 +4,11 @@ import { type ContentOf, readContent, readList } from '../../shared/documentKind
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import { type TraceHead, traceHead } from '../../shared/traceHead.ts'
 import {
+  createdMany,
   emptiedTrash,
   type ListPage,
   listPage,
+  MAX_CREATED,
   revisionList,
   type Saved,
   type SavedRow,
@@ -45,6 +47,12 @@ async function everyPage<K extends DocumentKind>(kind: K, query: Record<string, 
     after = page.next === null ? undefined : { after: page.next }
   }
   return readList(kind, rows)
+}
+
+/** Reads a kind again after a change. A list that is on its way was asked for before the change, and would be taken for the newest. */
+export async function refreshKind(client: QueryClient, kind: DocumentKind): Promise<void> {
+  await client.cancelQueries({ queryKey: [kind] })
+  await client.invalidateQueries({ queryKey: [kind] })
 }
 
 /** Every document of a kind, contents and all. */
@@ -116,6 +124,15 @@ export const deleteDocument = <K extends DocumentKind>(kind: K, id: string) => f
 
 export const restoreDocument = <K extends DocumentKind>(kind: K, id: string) =>
   fetchOne(kind, `/${id}/restore`, { method: 'POST' })
+
+/** Creates documents, page by page; an id that is there already is left as it is. */
+export async function createDocuments<K extends DocumentKind>(
+  kind: K,
+  documents: readonly { id: string; content: ContentOf<K> }[],
+): Promise<void> {
+  for (let at = 0; at < documents.length; at += MAX_CREATED)
+    await request(createdMany, `/${kind}/many`, { method: 'POST', body: { documents: documents.slice(at, at + MAX_CREATED) } })
+}
 
 /** Deletes the trash of a kind for good. */
 export const emptyTrash = (kind: DocumentKind) => request(emptiedTrash, `/${kind}?trash=true`, { method: 'DELETE' })

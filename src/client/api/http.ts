@@ -36,6 +36,23 @@ type Sent = { method?: string; body?: unknown; file?: File; signal?: AbortSignal
 
 /** Sends one request and reads the answer by its contract. */
 export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent = {}): Promise<T> {
+  const response = await respond(path, sent)
+  const body: unknown = await response.json().catch(() => undefined)
+  const read = answer.safeParse(body)
+  if (!read.success)
+    throw new ApiError(response.status, 'unreadable', 'The server sent an unexpected answer. Reload the page.', body)
+  return read.data
+}
+
+/** Whether sending the same again is useless: the server refused it, and was neither away nor busy. */
+export const isRefusal = (error: unknown): error is ApiError =>
+  error instanceof ApiError && error.code !== 'offline' && error.status >= 400 && error.status < 500 && error.status !== 429
+
+/** Sends one request whose answer is a file. */
+export const requestFile = async (path: string, sent: Sent): Promise<Blob> => (await respond(path, sent)).blob()
+
+/** @throws ApiError if the request was refused or never arrived. */
+async function respond(path: string, sent: Sent): Promise<Response> {
   const response = await fetch(`/api${path}`, {
     method: sent.method ?? 'GET',
     ...(sent.signal && { signal: sent.signal }),
@@ -43,17 +60,12 @@ export async function request<T>(answer: z.ZodType<T>, path: string, sent: Sent 
   }).catch(() => {
     throw new ApiError(0, 'offline', OFFLINE, undefined)
   })
+  if (response.ok) return response
   const body: unknown = await response.json().catch(() => undefined)
-  if (!response.ok) {
-    const refused = errorBody.safeParse(body)
-    // A proxy, or a server on its way down, answers without our contract.
-    if (!refused.success) throw new ApiError(response.status, 'offline', OFFLINE, body)
-    throw new ApiError(response.status, refused.data.error.code, refused.data.error.message, body)
-  }
-  const read = answer.safeParse(body)
-  if (!read.success)
-    throw new ApiError(response.status, 'unreadable', 'The server sent an unexpected answer. Reload the page.', body)
-  return read.data
+  const refused = errorBody.safeParse(body)
+  // A proxy, or a server on its way down, answers without our contract.
+  if (!refused.success) throw new ApiError(response.status, 'offline', OFFLINE, body)
+  throw new ApiError(response.status, refused.data.error.code, refused.data.error.message, body)
 }
 
 function contentOf({ body, file }: Sent): RequestInit {

@@ -6,7 +6,7 @@ import { downAtX } from '../../core/layout/downAtX.ts'
 import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
 import { useStableCallback } from '../ui/useStableCallback.ts'
 import type { ReachLabel } from '../words/names.ts'
-import { drawnAs, ReachOption } from './ReachOption.tsx'
+import { drawnAs, isCrowded, ReachOption } from './ReachOption.tsx'
 
 type Props = {
   trace: Trace
@@ -37,7 +37,6 @@ const ACTIONS: Record<string, ReachAction> = {
   'Shift+ArrowRight': 'nudgeToHook',
 }
 
-const DROP_CLEARANCE = 30
 const NO_LABEL: ReachLabel = { above: [] }
 
 /** The reach: every part on one strip, each a choice in a list that the pointer or the arrow keys walk. It rests while only loads change. */
@@ -119,9 +118,7 @@ export const Reach = memo(function Reach({
             name={name(item.ref)}
             above={above.join('\n')}
             below={below}
-            crowded={layout.drops.some(
-              (drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE,
-            )}
+            crowded={isCrowded(layout, item)}
             chosen={item.id === selected}
             weakest={item.id === weakest}
             slides={rides(item.ref) !== undefined}

@@ -3,7 +3,7 @@ import type { LinkRef } from '../../core/documents/linkRef.ts'
 import type { Outfit, WoundLine } from '../../core/documents/outfit.ts'
 import { isLine, pieceById } from '../../core/documents/pieces.ts'
 import type { Piece, Trace } from '../../core/documents/trace.ts'
-import type { ReachItem } from '../../core/layout/reach.ts'
+import type { ReachItem, ReachLayout } from '../../core/layout/reach.ts'
 import { JointGlyph, LineGlyph, PartGlyph, ReelGlyph } from './glyphs.tsx'
 
 const LABEL_STEP = 13
@@ -87,6 +87,12 @@ function ItemBox({ item, selected }: { item: ReachItem; selected: boolean }) {
   )
 }
 
+const DROP_CLEARANCE = 30
+
+/** Whether a branch drops through the place of an item's length, which is then written with its name. */
+export const isCrowded = ({ drops }: ReachLayout, item: ReachItem): boolean =>
+  drops.some((drop) => drop.y0 === item.y && Math.abs(drop.x - (item.x0 + item.x1) / 2) < DROP_CLEARANCE)
+
 export function Glyph({ item, drawn }: { item: ReachItem; drawn: Drawn }) {
   const { kind, x0, x1, y } = item
   const x = (x0 + x1) / 2
@@ -114,7 +120,14 @@ export function Glyph({ item, drawn }: { item: ReachItem; drawn: Drawn }) {
 }
 
 /** What the part is, and under it its length. */
-function Labels({ item, above, below, crowded, chosen, weakest }: Pick<Props, 'item' | keyof Words | 'chosen' | 'weakest'>) {
+export function Labels({
+  item,
+  above,
+  below,
+  crowded,
+  chosen,
+  weakest,
+}: Pick<Props, 'item' | keyof Words | 'chosen' | 'weakest'>) {
   if (above === '' && !below) return null
   const x = (item.x0 + item.x1) / 2
   const lines = (crowded && below ? `${above}, ${below}` : above).split('\n')

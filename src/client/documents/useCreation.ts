@@ -3,7 +3,7 @@ import { useRef } from 'react'
 import stableJson from 'safe-stable-stringify'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
-import { createDocument, type SavedDocument } from '../api/documents.ts'
+import { createDocument, refreshKind, type SavedDocument } from '../api/documents.ts'
 import { newId } from '../api/newId.ts'
 
 type Creation<Content, Made> = {
@@ -54,7 +54,7 @@ export function useCreate<K extends DocumentKind>(
   return useCreation<ContentOf<K>, SavedDocument<K>>({
     make: (content, id) => createDocument(kind, content, id),
     onMade: (saved) => {
-      void client.invalidateQueries({ queryKey: [kind] })
+      void refreshKind(client, kind)
       onMade(saved)
     },
     ...(onError ? { onError } : {}),

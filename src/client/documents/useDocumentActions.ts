@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { copyName } from '../../core/documents/text.ts'
 import { type DocumentKind, nameOf, withName } from '../../shared/kindNames.ts'
-import { deleteDocument, restoreDocument, type SavedDocument } from '../api/documents.ts'
+import { deleteDocument, refreshKind, restoreDocument, type SavedDocument } from '../api/documents.ts'
 import { toast } from '../regional/toast.ts'
 import { useCreate } from './useCreation.ts'
 
@@ -18,7 +18,7 @@ export function useDocumentActions<K extends DocumentKind>(
   onCopied?: (saved: SavedDocument<K>) => void,
 ): DocumentActions<K> {
   const client = useQueryClient()
-  const refresh = () => client.invalidateQueries({ queryKey: [kind] })
+  const refresh = () => refreshKind(client, kind)
   const onError = (error: Error) => toast.error(error.message)
   const restore = useMutation({ mutationFn: (id: string) => restoreDocument(kind, id), onSuccess: refresh, onError })
   const remove = useMutation({

@@ -2,7 +2,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { ContentOf } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
-import { createDocument, documentQuery, type SavedDocument, type SaveResult, saveDocument } from '../api/documents.ts'
+import {
+  createDocument,
+  documentQuery,
+  refreshKind,
+  type SavedDocument,
+  type SaveResult,
+  saveDocument,
+} from '../api/documents.ts'
 import { newId } from '../api/newId.ts'
 
 type Options<K extends DocumentKind> = {
@@ -23,7 +30,7 @@ export function useSave<K extends DocumentKind>({ kind, saved, onSaved }: Option
     mutationFn: async ({ content, onto }: { content: ContentOf<K>; onto: number }): Promise<SaveResult<K>> =>
       saved ? saveDocument(kind, saved.id, onto, content) : { saved: await createDocument(kind, content, idOfNew) },
     onSuccess: (result) => {
-      void client.invalidateQueries({ queryKey: [kind] })
+      void refreshKind(client, kind)
       if ('stale' in result) return
       client.setQueryData(documentQuery(kind, result.saved.id).queryKey, result.saved)
       onSaved?.(result.saved)

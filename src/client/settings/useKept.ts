@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react'
 import { fromStorage } from './browserStorage.ts'
 
-const PREFIX = 'wide-reach.'
+export const PREFIX = 'wide-reach.'
 
 /** A yes or no that this browser keeps; one that keeps nothing starts from the usual. */
 export function useKept(name: string, usual: boolean): [boolean, (value: boolean) => void] {

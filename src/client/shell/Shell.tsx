@@ -1,16 +1,17 @@
-import { Moon, Sun, Sunset } from 'lucide-react'
-import { ToggleGroup } from 'radix-ui'
 import { lazy, Suspense } from 'react'
-import { NavLink, Outlet } from 'react-router'
+import { NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
-import { type Light, usePreferences } from '../settings/preferences.tsx'
+import { usePreferences } from '../settings/preferences.tsx'
 import { Loading } from '../ui/states.tsx'
 import { useRouteFocus } from './useRouteFocus.ts'
 
 const Help = lazy(() => import('./Help.tsx'))
+const LightSwitch = lazy(() => import('./LightSwitch.tsx'))
 
-const PLACES = [
-  { to: '/traces', name: 'Traces' },
+/** The main places; `with` has the other addresses of one. */
+const PLACES: readonly { to: string; name: string; with?: RegExp }[] = [
+  { to: '/traces', name: 'Traces', with: /^\/(tied|batches|shopping|t)(\/|$)/ },
+  { to: '/trips', name: 'Trips' },
   { to: '/water', name: 'Water' },
   { to: '/gear', name: 'Gear' },
   { to: '/fish', name: 'Fish' },
@@ -18,10 +19,9 @@ const PLACES = [
   { to: '/settings', name: 'Settings' },
 ]
 
-const LIGHT_ICONS: Record<Light, typeof Sun> = { day: Sun, dusk: Sunset, lamp: Moon }
-
 export function Shell() {
   const { units } = usePreferences()
+  const { pathname } = useLocation()
   useRouteFocus()
   return (
     <>
@@ -32,13 +32,16 @@ export function Shell() {
         <NavLink to="/traces" className="text-lg font-bold tracking-tight">
           Wide Reach
         </NavLink>
-        <nav aria-label="Main" className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-0">
-          {PLACES.map(({ to, name }) => (
+        <nav
+          aria-label="Main"
+          className="flex gap-1 max-sm:order-last max-sm:w-full max-sm:flex-wrap max-sm:justify-between max-sm:gap-0"
+        >
+          {PLACES.map(({ to, name, with: others }) => (
             <NavLink
               key={to}
               to={to}
               className={({ isActive }) =>
-                `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1 ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
+                `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1 ${isActive || others?.test(pathname) ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
               }
             >
               {name}
@@ -51,7 +54,9 @@ export function Shell() {
         <Suspense>
           <Help />
         </Suspense>
-        <LightSwitch />
+        <Suspense fallback={<span className="h-9.5 w-45 max-sm:ml-auto max-sm:w-34" />}>
+          <LightSwitch />
+        </Suspense>
       </header>
       <main id="main" tabIndex={-1} className="mx-auto max-w-[110rem] outline-none">
         <Suspense fallback={<Loading what="the screen" />}>
@@ -66,32 +71,5 @@ export function Shell() {
         }}
       />
     </>
-  )
-}
-
-function LightSwitch() {
-  const { light, setLight } = usePreferences()
-  return (
-    <ToggleGroup.Root
-      type="single"
-      value={light}
-      onValueChange={(next) => next && setLight(next as Light)}
-      aria-label="Light"
-      className="flex rounded-md border border-rule max-sm:ml-auto"
-    >
-      {(Object.keys(LIGHT_ICONS) as Light[]).map((name) => {
-        const Icon = LIGHT_ICONS[name]
-        return (
-          <ToggleGroup.Item
-            key={name}
-            value={name}
-            title={`${name} light`}
-            className="flex min-h-9 items-center justify-center gap-1 px-2 text-sm text-quiet first:rounded-l-md last:rounded-r-md data-[state=on]:bg-well data-[state=on]:font-semibold data-[state=on]:text-ink"
-          >
-            <Icon className="size-4" aria-hidden="true" /> <span className="max-sm:sr-only">{name}</span>
-          </ToggleGroup.Item>
-        )
-      })}
-    </ToggleGroup.Root>
   )
 }

@@ -1,6 +1,9 @@
 /** Hands the browser a text to keep as a file. */
-export function download(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+export const download = (name: string, type: string, text: string): void => downloadFile(name, new Blob([text], { type }))
+
+/** The same of a file as it came. */
+export function downloadFile(name: string, file: Blob): void {
+  const url = URL.createObjectURL(file)
   const link = document.createElement('a')
   link.href = url
   link.download = name

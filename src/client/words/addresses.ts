@@ -1,3 +1,5 @@
+import { codeOf } from '../../core/documents/tied.ts'
+
 /** The address of a screen with what is chosen there; what is not given stays open. */
 const addressOf = (path: string, chosen: Readonly<Record<string, string | null | undefined>>) => {
   const given = Object.entries(chosen).filter((entry): entry is [string, string] => typeof entry[1] === 'string')
@@ -15,3 +17,9 @@ export const sheetAddress = (trace: string, plan: { mark?: string | undefined; d
 /** A new trace on an outfit, for a mark. */
 export const newTraceAddress = (chosen: { outfit?: string | null | undefined; mark?: string | null | undefined }): string =>
   addressOf('/traces/new', chosen)
+
+/** The sheet of a batch of a trace. */
+export const batchAddress = (trace: string, batch: string): string => addressOf(`/traces/${trace}/build`, { batch })
+
+/** The card of a tied trace, as on its label. */
+export const cardAddress = (id: string): string => `/t/${codeOf(id)}`

@@ -13,6 +13,17 @@ export const GEAR_KIND_NAMES: Record<GearKind, string> = {
   bait: 'bait',
 }
 
+/** Several of a kind, as a heading. */
+export const GEAR_KIND_PLURALS: Record<GearKind, string> = {
+  line: 'Lines',
+  hook: 'Hooks',
+  sinker: 'Sinkers',
+  hardware: 'Hardware',
+  float: 'Floats',
+  lure: 'Lures',
+  bait: 'Baits',
+}
+
 /** What a thing is called where nobody named it: its main figure and what it is. */
 export function usualName(catalogue: Catalogue, item: Gear, show: Show): string {
   const figure =

@@ -58,9 +58,62 @@ export const HELP: readonly ScreenHelp[] = [
     title: 'Build sheet',
     text: [
       'What to cut, the parts to lay out, and the steps in order. Cut lengths include what each knot uses.',
-      'Set how many traces you tie. Print the sheet, or work from the screen.',
+      'Set how many traces you tie. Lay out says what the box has, what is short, and what a substitute does.',
+      'Start a batch to tick cuts and steps together with others, and to finish traces. Card makes a page as PDF.',
       'The sheet is of the trace as it is on the bench. Unsaved changes are marked.',
     ],
+  },
+  {
+    path: '/trips',
+    title: 'Trips',
+    text: ['Plan a trip: day, marks, rods. On the water, Fish logs what happens by one touch.'],
+  },
+  {
+    path: '/trips/:id',
+    title: 'A trip',
+    text: [
+      'When, where, who and with which rods. Proposed has the tide, the traces that suit, the bait to take and what to take care of.',
+      'Tick the packing list. Fish opens the screen for the water.',
+    ],
+  },
+  {
+    path: '/trips/:id/fish',
+    title: 'On the water',
+    text: [
+      'Touch what happens on the chosen rod. Nothing asks for typing, and each touch can be undone.',
+      'Without a network everything is kept in this browser, and sent in order later. The corner says what waits.',
+      'A closed page cannot wake the phone: keep it open for the next change.',
+    ],
+  },
+  {
+    path: '/tied',
+    title: 'Tied traces',
+    text: [
+      'Every trace on a winder: its age, where it is kept, and what became of it.',
+      'Old traces and those that were used hard are marked. Look at their knots before you fish them.',
+      'Labels print a code for each. A phone that reads it opens the card of that trace.',
+    ],
+  },
+  {
+    path: '/batches',
+    title: 'Batches',
+    text: [
+      'Several traces of one design, tied together. Start one on the build sheet of a trace.',
+      'Everyone sees the ticks of the others. You can stop and go on another day.',
+    ],
+  },
+  {
+    path: '/shopping',
+    title: 'Shopping',
+    text: [
+      'What to buy in whole packs: for batches, for spares, and to keep the minimum of each item.',
+      'Press Bought when you have it, and it is in the box.',
+    ],
+  },
+  {
+    path: '/t/:code',
+    title: 'A tied trace',
+    text: ['What is on this winder, and what it holds. Press a state when it goes on a rod or is lost.'],
   },
   {
     path: '/compare',
@@ -102,9 +155,19 @@ export const HELP: readonly ScreenHelp[] = [
     path: '/gear/box',
     title: 'The box',
     text: [
-      'The spools, hooks, sinkers and hardware that you own. The sinker plan and the drafts use them.',
-      'Add pieces one by one, or import a table.',
+      'The spools, hooks, sinkers and hardware that you own. The sinker plan, the drafts and batches use them.',
+      'On hand is what is there. Press + when you buy one and − when you use one. “Not counted” is not zero.',
+      'Open an item for its spools, its minimum, its cost and every movement, each of which can be undone.',
     ],
+  },
+  {
+    path: '/gear/box/count',
+    title: 'Count the box',
+    text: [
+      'Type what you find, kind by kind. What you type is kept until you write it.',
+      'The differences are shown before anything changes.',
+    ],
+    shortcuts: [{ keys: 'Enter', does: 'go to the next item' }],
   },
   { path: '/gear/sizes', title: 'Sizes', text: ['Hooks and swivels at true size, once the scale of your screen is set.'] },
   {

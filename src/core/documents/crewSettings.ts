@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { conditionsSchema } from './conditions.ts'
+import { CREW_SETTINGS_VERSION } from './versions.ts'
 
 const {
   startFactor,
@@ -30,10 +31,14 @@ const conditionDefaults = z.strictObject({
 
 /** What a crew goes by. There is one of it, so that a change of it is one save. */
 export const crewSettingsSchema = z.strictObject({
-  formatVersion: z.literal(1),
+  formatVersion: z.literal(CREW_SETTINGS_VERSION),
   /** The rule set that findings remind of; absent: none is in force. */
   ruleSetId: z.uuid().optional(),
   conditions: conditionDefaults.default({}),
+  /** Days after which a tied trace is to be looked at; absent: as usual. */
+  oldAfterDays: z.int().min(7, 'must be at least 7 days').max(3_650).optional(),
+  /** How surely the spares of a trip are to be enough; absent: as usual. */
+  sparesAssurance: z.number().min(0.5).max(0.99).optional(),
 })
 
 export type CrewSettings = z.infer<typeof crewSettingsSchema>
@@ -41,4 +46,4 @@ export type CrewSettings = z.infer<typeof crewSettingsSchema>
 /** The one document of its kind: its id is the same for every crew. */
 export const CREW_SETTINGS_ID = '5e771465-0000-4000-8000-000000000001'
 
-export const DEFAULT_CREW_SETTINGS: CrewSettings = { formatVersion: 1, conditions: {} }
+export const DEFAULT_CREW_SETTINGS: CrewSettings = { formatVersion: CREW_SETTINGS_VERSION, conditions: {} }

@@ -1,4 +1,5 @@
 import type { Quantity } from '../units/quantities.ts'
+import type { Batch } from './batch.ts'
 import type { Conditions } from './conditions.ts'
 import type { Joint } from './fields.ts'
 import type { Fish } from './fish.ts'
@@ -7,7 +8,9 @@ import type { Mark } from './mark.ts'
 import type { Moving } from './moving.ts'
 import type { Outfit, WoundLine } from './outfit.ts'
 import type { RuleSet } from './ruleSet.ts'
+import type { Tied } from './tied.ts'
 import type { Piece, Trace } from './trace.ts'
+import type { Trip } from './trip.ts'
 import type { Water } from './water.ts'
 
 type KeysOf<T> = T extends unknown ? keyof T & string : never
@@ -29,6 +32,9 @@ export type FieldName =
         | Moving
         | Fish
         | Gear
+        | Batch
+        | Tied
+        | Trip
         | Mark
         | RuleSet
         | Outfit
@@ -168,6 +174,35 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   marksM: is('marks along the line', 'words', 'none'),
   woundOn: is('wound on', 'words', 'unknown'),
   doubled: is('doubled line at the join', 'words', 'none'),
+  // of what is in the box
+  packCost: is('cost of a pack', 'number', 'unknown'),
+  keptIn: is('kept in', 'words', 'unknown'),
+  boughtOn: is('bought', 'words', 'unknown'),
+  minimumCount: is('keep at least', 'number', 'none'),
+  minimumM: is('keep at least', 'length', 'none'),
+  packCount: is('in a pack', 'number', '1'),
+  // of a batch and of tied traces
+  traceId: is('trace'),
+  traceRevision: is('revision', 'number'),
+  count: is('traces', 'number'),
+  forDate: is('for', 'words', 'no day'),
+  choices: is('gear chosen', 'words', 'nearest'),
+  batchId: is('batch', 'words', 'none'),
+  tiedOn: is('tied'),
+  tiedBy: is('tied by', 'words', 'unknown'),
+  state: is('state'),
+  differs: is('differs', 'words', 'nothing'),
+  substitutes: is('substitutes', 'words', 'none'),
+  usedHard: is('used hard', 'words', 'no'),
+  // of a trip
+  date: is('day'),
+  markIds: is('marks'),
+  people: is('people'),
+  rods: is('rods'),
+  baitMinutes: is('minutes a bait stays on', 'number', 'as usual'),
+  packing: is('packing list'),
+  startedAt: is('started', 'words', 'not yet'),
+  endedAt: is('ended', 'words', 'not yet'),
   // of a mark
   markKind: is('kind of mark', 'words', 'unknown'),
   latitudeDeg: is('latitude', 'degrees', 'unknown'),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { CONNECTION_IDS, METHOD_IDS, SINKER_SHAPE_IDS } from '../catalogue/ids.ts'
 import { massKg, materialSchema, revisionNumber, strengthN } from './fields.ts'
 import { text } from './text.ts'
+import { eventFields } from './tripEvent.ts'
 
 const revisionOf = z.strictObject({ id: z.uuid(), revision: revisionNumber })
 
@@ -13,6 +14,8 @@ const circumstances = {
   markId: z.uuid().optional(),
   trace: revisionOf.optional(),
   outfit: revisionOf.optional(),
+  /** The trip that it happened on. */
+  tripId: z.uuid().optional(),
 }
 
 /** A sinker seen to hold or to drag, and what was asked of it then. */
@@ -69,10 +72,20 @@ const straightSchema = z.strictObject({
 /** What was told earlier and was not so: it stays, and counts no more. */
 const retractionSchema = z.strictObject({ ...circumstances, kind: z.literal('retraction'), of: z.uuid() })
 
+/** Something that happened to a rod on a trip. */
+const eventSchema = z.strictObject({ ...circumstances, ...eventFields })
+
 /** Something that happened on the water or at the table. Observations are only ever added; what is learned is worked out from them. */
-export const observationSchema = z.discriminatedUnion('kind', [holdSchema, pullSchema, straightSchema, retractionSchema])
+export const observationSchema = z.discriminatedUnion('kind', [
+  holdSchema,
+  pullSchema,
+  straightSchema,
+  retractionSchema,
+  eventSchema,
+])
 
 export type Observation = z.infer<typeof observationSchema>
 export type Hold = Extract<Observation, { kind: 'hold' }>
 export type Pull = Extract<Observation, { kind: 'pull' }>
 export type StraightPull = Extract<Observation, { kind: 'straight' }>
+export type TripEvent = Extract<Observation, { kind: 'event' }>

@@ -18,7 +18,9 @@ test('what is of today stays as it is; of a later version its number is told; wh
   expect(lifted('trace', today)).toEqual(today)
   for (const kind of KINDS) {
     expect(upgrade(kind, { formatVersion: 99 })).toEqual({ newerVersion: 99 })
-    expect(lifted(kind, {}).formatVersion, kind).toBe({ trace: 4, outfit: 5, conditions: 4, mark: 3, ruleSet: 2, gear: 4 }[kind])
+    expect(lifted(kind, {}).formatVersion, kind).toBe(
+      { trace: 4, outfit: 5, conditions: 4, mark: 3, ruleSet: 2, gear: 5, settings: 2 }[kind],
+    )
     for (const odd of [null, 7, 'trace', [], { formatVersion: 0 }, { formatVersion: 1.5 }, { formatVersion: '1' }])
       expect(upgrade(kind, odd)).toEqual({ value: odd })
   }

@@ -18,7 +18,10 @@ const STEPS = {
   // A mark may do without a position and a port, and says where its current comes from.
   mark: [markToV2, (old) => old],
   ruleSet: [ruleSetToV2],
-  gear: [(old) => old, (old) => old, (old) => old],
+  // Last: what is kept of it, what it costs, and where it is.
+  gear: [(old) => old, (old) => old, (old) => old, (old) => old],
+  // Since then: when a tied trace is old, how sure spares are to be.
+  settings: [(old) => old],
 } as const satisfies Record<string, readonly Step[]>
 
 export type Upgradable = keyof typeof STEPS

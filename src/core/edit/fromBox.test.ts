@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
+import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
 import { rigOf } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
@@ -19,6 +20,17 @@ const taken = (id: string, item: Gear, from: Trace = trace) => {
 }
 
 describe('from the box', () => {
+  test('what is said of a thing in the box, its number, cost and place, is no part of the trace', () => {
+    const sinker: Gear = {
+      ...common,
+      ...{ kind: 'sinker', shape: 'bomb', massKg: 0.1, number: '27' },
+      ...{ packCost: 2, packCount: 5, keptIn: 'tray', minimumCount: 3, boughtOn: '2026-10-01' },
+    }
+    const sunk = taken('lead', sinker, FAMILY_FIXTURES.find(({ trace: each }) => each.family === 'runningLedger')!.trace)
+    expect(Object.keys(pieceNamed(sunk, 'lead')).sort()).toEqual(['attach', 'id', 'massKg', 'role', 'shape'])
+    expect(isAs(pieceNamed(sunk, 'lead'), sinker)).toBe(true)
+  })
+
   test('all that the box says of a thing is taken, and nothing of the old is left', () => {
     const hook: Gear = { ...common, kind: 'hook', pattern: 'j', size: '4/0', gapeM: 0.018 }
     const measured = taken('hook', { ...hook, wireM: 0.0012 })

@@ -1,4 +1,4 @@
-import type { Gear } from '../documents/gear.ts'
+import { type Gear, partFields } from '../documents/gear.ts'
 import { isLine, pieceById } from '../documents/pieces.ts'
 import { sameJson } from '../documents/sameJson.ts'
 import type { Piece } from '../documents/trace.ts'
@@ -35,11 +35,10 @@ export function fromBox(rig: Rig, id: string, item: Gear, bearsN?: number): Edit
     }))
     return { ...result, trace: measured }
   }
-  const { formatVersion: _version, name: _name, kind: _kind, ...own } = item
   const bare = Object.fromEntries(Object.entries(piece).filter(([field]) => !OWN_FIELDS.includes(field)))
   return checked(
     rig,
-    withPiece(trace, id, () => ({ ...bare, ...own }) as Piece),
+    withPiece(trace, id, () => ({ ...bare, ...partFields(item) }) as Piece),
     id,
   )
 }
@@ -81,7 +80,10 @@ export function asItem(piece: Piece): Gear | undefined {
 
 /** Whether a piece is all that the box says of a thing, and its own pulls of a spool. */
 export function isAs(piece: Piece, item: Gear, bearsN?: number): boolean {
-  if (item.kind !== 'line') return sameJson({ ...asItem(piece), name: '' }, { ...item, name: '' })
+  if (item.kind !== 'line') {
+    const same = asItem(piece)
+    return same?.kind === item.kind && sameJson(partFields(same), partFields(item))
+  }
   if (!isLine(piece)) return false
   const { material, strengthN, diameterM } = item
   return piece.material === material && piece.strengthN === (bearsN ?? strengthN) && piece.diameterM === diameterM

@@ -3,7 +3,7 @@ import { buriedM } from '../catalogue/hookSuggest.ts'
 import { hookDimensions } from '../catalogue/hooks.ts'
 import type { BaitForm } from '../catalogue/ids.ts'
 import type { Baited } from '../setup/baiting.ts'
-import { parseHookSize } from '../units/hookSize.ts'
+import { hookStep, parseHookSize } from '../units/hookSize.ts'
 import { type HookOutline, hookOutline } from './hookOutline.ts'
 
 /** A bait and its hooks in side view, mm: the bait lies along x, the hooks' shanks on x itself, their points below. */
@@ -67,13 +67,8 @@ export function takeDrawing(catalogue: Catalogue, baited: Baited): TakeDrawing {
 function besides({ hooks: { sizes } }: Catalogue, size: string): string[] {
   const parsed = parseHookSize(size)
   if (!parsed.ok) return []
-  const steps = sizes.map((each) => ({ each, step: stepOf(each) }))
+  const steps = sizes.map((each) => ({ each, step: hookStep(each) }))
   const smaller = steps.findLast(({ step }) => step < parsed.size.step)
   const larger = steps.find(({ step }) => step > parsed.size.step)
   return [smaller, larger].flatMap((row) => (row ? [row.each] : []))
-}
-
-function stepOf(size: string): number {
-  const parsed = parseHookSize(size)
-  return parsed.ok ? parsed.size.step : 0
 }

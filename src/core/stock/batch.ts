@@ -14,13 +14,37 @@ type Cut = { length: number; perTrace: number }
  * @param remnantsM lengths left; @param cutsM the cuts of one trace, with repeats.
  * Source: one-dimensional cutting stock, solved by search with bounds on length and on the number of pieces; the largest cuts first.
  */
-export function stockBatch({ remnantsM, cutsM }: { remnantsM: readonly number[]; cutsM: readonly number[] }): { traces: number } {
-  const remnants = remnantsM.map((m) => Math.round(m * PER_METRE))
+export function stockBatch({ remnantsM, cutsM }: Remnants): { traces: number } {
+  const remnants = remnantsM.map(micrometres)
   const cuts = cutsOf(cutsM)
   let traces = mostByBounds(remnants, cuts)
-  while (traces > 0 && !canFill(remnants, cuts, traces) && !canCut(remnants, cuts, traces)) traces -= 1
+  while (traces > 0 && !shares(remnants, cuts, traces)) traces -= 1
   return { traces }
 }
+
+/** What is cut from one remnant: its place in the list, and the cuts with how many of each. */
+export type RemnantCuts = { remnant: number; cuts: { cutM: number; count: number }[] }
+
+/**
+ * Which cuts come from which remnant, for so many complete traces; undefined where that many cannot be cut.
+ * @param remnantsM lengths left, m; @param cutsM the cuts of one trace with repeats, m.
+ */
+export function cutsFromRemnants({ remnantsM, cutsM }: Remnants, traces: number): RemnantCuts[] | undefined {
+  const cuts = cutsOf(cutsM)
+  return shares(remnantsM.map(micrometres), cuts, traces)?.flatMap((counts, remnant) => {
+    const taken = cuts.map(({ length }, kind) => ({ cutM: length / PER_METRE, count: counts[kind]! }))
+    return taken.some(({ count }) => count > 0) ? [{ remnant, cuts: taken.filter(({ count }) => count > 0) }] : []
+  })
+}
+
+type Remnants = { remnantsM: readonly number[]; cutsM: readonly number[] }
+/** How many of each cut come from each remnant. */
+type Shares = number[][]
+
+const micrometres = (m: number) => Math.round(m * PER_METRE)
+
+const shares = (remnants: readonly number[], cuts: readonly Cut[], traces: number): Shares | undefined =>
+  sharesByFilling(remnants, cuts, traces) ?? sharesBySearch(remnants, cuts, traces)
 
 /** The different cuts of a trace, the longest first, each with how often it is in one. */
 function cutsOf(cutsM: readonly number[]): Cut[] {
@@ -45,27 +69,28 @@ function mostByBounds(remnants: readonly number[], cuts: readonly Cut[]): number
 const piecesIn = (remnants: readonly number[], length: number) =>
   remnants.reduce((sum, each) => sum + Math.floor(each / length), 0)
 
-/** Whether filling one remnant after the other, each as far as the pieces that are left allow, cuts so many traces. */
-function canFill(remnants: readonly number[], cuts: readonly Cut[], traces: number): boolean {
+/** Fills one remnant after the other, each as far as the pieces that are left allow; undefined where that does not cut so many traces. */
+function sharesByFilling(remnants: readonly number[], cuts: readonly Cut[], traces: number): Shares | undefined {
   const step = cuts.reduce((common, { length }) => commonDivisor(common, length), 0)
-  if (Math.max(...remnants) / step > MAX_PLACES) return false
-  const places = remnants.map((each) => Math.floor(each / step))
-  return [places.toSorted((a, b) => a - b), places.toSorted((a, b) => b - a)].some((inOrder) => {
+  if (Math.max(...remnants) / step > MAX_PLACES) return undefined
+  const lengths = cuts.map(({ length }) => length / step)
+  const ascending = inOrder(remnants)
+  for (const order of [ascending, ascending.toReversed()]) {
     const wanted = cuts.map(({ perTrace }) => traces * perTrace)
-    for (const place of inOrder)
-      fill(
-        place,
-        cuts.map(({ length }) => length / step),
-        wanted,
-      )
-    return wanted.every((count) => count === 0)
-  })
+    const taken = remnants.map(() => cuts.map(() => 0))
+    for (const remnant of order) fill(Math.floor(remnants[remnant]! / step), lengths, wanted, taken[remnant]!)
+    if (wanted.every((count) => count === 0)) return taken
+  }
+  return undefined
 }
+
+/** The places of the remnants, the shortest first. */
+const inOrder = (remnants: readonly number[]) => remnants.map((_, i) => i).sort((a, b) => remnants[a]! - remnants[b]!)
 
 const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b))
 
-/** Cuts the pieces that fill a remnant furthest, long ones first, and takes them off the wanted counts. */
-function fill(end: number, lengths: readonly number[], wanted: number[]): void {
+/** Cuts the pieces that fill a remnant furthest, long ones first, and moves them from the wanted counts to the taken. */
+function fill(end: number, lengths: readonly number[], wanted: number[], taken: number[]): void {
   // For each place the piece that ends there first, and how many of its kind lie before it.
   const last = new Int8Array(end + 1).fill(-1)
   const used = new Int16Array(end + 1)
@@ -84,13 +109,16 @@ function fill(end: number, lengths: readonly number[], wanted: number[]): void {
   while (at > 0) {
     const kind = last[at]!
     wanted[kind]! -= 1
+    taken[kind]! += 1
     at -= lengths[kind]!
   }
 }
 
-/** Whether so many traces can be cut: the pieces of one length after the other are shared out over the remnants. */
-function canCut(remnants: readonly number[], cuts: readonly Cut[], traces: number): boolean {
-  const left = remnants.toSorted((a, b) => a - b)
+/** Shares the pieces of one length after the other out over the remnants; undefined where no way was found to cut so many traces. */
+function sharesBySearch(remnants: readonly number[], cuts: readonly Cut[], traces: number): Shares | undefined {
+  const order = inOrder(remnants)
+  const left = order.map((remnant) => remnants[remnant]!)
+  const taken: Shares = remnants.map(() => cuts.map(() => 0))
   const failed = new Set<string>()
   let tries = 0
 
@@ -124,13 +152,16 @@ function canCut(remnants: readonly number[], cuts: readonly Cut[], traces: numbe
     tries += 1
     if (tries > MAX_TRIES) return false
     const most = Math.min(pieces, Math.floor(here / cut.length))
-    for (let taken = most; taken >= 0; taken -= 1) {
-      left[remnant] = here - taken * cut.length
-      if (share(at, remnant + 1, pieces - taken)) return true
+    for (let count = most; count >= 0; count -= 1) {
+      left[remnant] = here - count * cut.length
+      taken[order[remnant]!]![at] = count
+      if (share(at, remnant + 1, pieces - count)) return true
     }
     left[remnant] = here
+    taken[order[remnant]!]![at] = 0
     return false
   }
   const [first] = cuts
-  return first === undefined || (mayTake(0) && share(0, 0, traces * first.perTrace))
+  const isDone = first === undefined || (mayTake(0) && share(0, 0, traces * first.perTrace))
+  return isDone ? taken : undefined
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { stockBatch } from './batch.ts'
+import { cutsFromRemnants, stockBatch } from './batch.ts'
 import { stockSpares } from './spares.ts'
 
 describe('spares', () => {
@@ -89,6 +89,35 @@ describe('a batch from remnants', () => {
         },
       ),
       { numRuns: 100 },
+    )
+  })
+
+  test('the cuts from each remnant are those of so many traces, and fit into it; more traces than there are give none', () => {
+    const cm = fc.integer({ min: 5, max: 300 })
+    fc.assert(
+      fc.property(
+        fc.array(cm, { minLength: 1, maxLength: 6 }),
+        fc.array(cm, { minLength: 1, maxLength: 4 }),
+        (remnants, cuts) => {
+          const given = { remnantsM: remnants.map((each) => each / 100), cutsM: cuts.map((each) => each / 100) }
+          const { traces } = stockBatch(given)
+          const taken = cutsFromRemnants(given, traces)!
+          const counts = new Map<number, number>()
+          for (const { remnant, cuts: from } of taken) {
+            expect(from.reduce((sum, { cutM, count }) => sum + cutM * count, 0)).toBeLessThanOrEqual(
+              given.remnantsM[remnant]! + 1e-9,
+            )
+            for (const { cutM, count } of from) {
+              const key = Math.round(cutM * 100)
+              counts.set(key, (counts.get(key) ?? 0) + count)
+            }
+          }
+          for (const length of new Set(cuts))
+            expect(counts.get(length) ?? 0).toBe(traces * cuts.filter((each) => each === length).length)
+          expect(cutsFromRemnants(given, traces + 1)).toBeUndefined()
+        },
+      ),
+      { numRuns: 200 },
     )
   })
 

@@ -23,6 +23,12 @@ export function parseHookSize(text: string): ParsedHookSize {
   }
 }
 
+/** The place of a size in the order of sizes, see `HookSize`; 0 where the text is no size. */
+export const hookStep = (text: string): number => {
+  const parsed = parseHookSize(text)
+  return parsed.ok ? parsed.size.step : 0
+}
+
 /** The size with what it means, so that 2 is never mistaken for 2/0. */
 export function describeHookSize(size: HookSize): string {
   const number = size.label.replace('/0', '')

@@ -6,9 +6,12 @@ import {
   Checksum,
   type CrewRow,
   type DocumentRow,
+  type FinishRow,
+  type MovementRow,
   type ObservationRow,
   type RevisionRow,
   type Row,
+  type TickRow,
 } from './format.ts'
 
 /** Rows that are read at a time. */
@@ -28,7 +31,7 @@ export async function* backupLines(db: Database, crewId?: string): AsyncGenerato
   yield lineOf({ row: 'wide-reach-backup', version: BACKUP_VERSION })
   const transaction = await db.startTransaction().setIsolationLevel('repeatable read').execute()
   try {
-    for (const rows of [crews, documents, revisions, observations])
+    for (const rows of [crews, documents, revisions, observations, movements, ticks, finishes])
       for await (const row of rows(transaction as unknown as Database, crewId)) yield lineOf(row)
   } finally {
     await transaction.rollback().execute()
@@ -75,6 +78,33 @@ async function* observations(db: Database, crewId: string | undefined): Rows<Obs
     .$if(crewId !== undefined, (each) => each.where('crewId', '=', crewId!))
   for await (const row of paged(query, ['crewId', 'id'], ({ crew, id }) => [crew, id]))
     yield { row: 'observation', ...row } as ObservationRow
+}
+
+async function* movements(db: Database, crewId: string | undefined): Rows<MovementRow> {
+  const query = db
+    .selectFrom('stockMovements')
+    .select(['crewId as crew', 'id', 'itemId', 'spool', 'quantity', 'reason', 'undoes', 'finishId', 'note', 'observer'])
+    .select(instant('recorded_at').as('recordedAt'))
+    .$if(crewId !== undefined, (each) => each.where('crewId', '=', crewId!))
+  for await (const row of paged(query, ['crewId', 'id'], ({ crew, id }) => [crew, id]))
+    yield { row: 'movement', ...row, quantity: Number(row.quantity) } as MovementRow
+}
+
+async function* ticks(db: Database, crewId: string | undefined): Rows<TickRow> {
+  const query = db
+    .selectFrom('batchTicks')
+    .select(['crewId as crew', 'id', 'batchId', 'part', 'change', 'observer', instant('recorded_at').as('recordedAt')])
+    .$if(crewId !== undefined, (each) => each.where('crewId', '=', crewId!))
+  for await (const row of paged(query, ['crewId', 'id'], ({ crew, id }) => [crew, id])) yield { row: 'tick', ...row } as TickRow
+}
+
+async function* finishes(db: Database, crewId: string | undefined): Rows<FinishRow> {
+  const query = db
+    .selectFrom('batchFinishes')
+    .select(['crewId as crew', 'id', 'batchId', 'tied', 'undoes', 'observer', instant('recorded_at').as('recordedAt')])
+    .$if(crewId !== undefined, (each) => each.where('crewId', '=', crewId!))
+  for await (const row of paged(query, ['crewId', 'id'], ({ crew, id }) => [crew, id]))
+    yield { row: 'finish', ...row } as FinishRow
 }
 
 /** All rows of a query in the order of their key, a page at a time from where the page before ended. */

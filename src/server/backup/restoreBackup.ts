@@ -6,7 +6,17 @@ import type { Tables } from '../db/tables.ts'
 import { isTooDeep } from '../http/nesting.ts'
 import { BackupFault } from './backupFault.ts'
 import { checkBackup, jsonOf } from './checkBackup.ts'
-import { anyRow, type CrewRow, type DocumentRow, type ObservationRow, type RevisionRow, type Row } from './format.ts'
+import {
+  anyRow,
+  type CrewRow,
+  type DocumentRow,
+  type FinishRow,
+  type MovementRow,
+  type ObservationRow,
+  type RevisionRow,
+  type Row,
+  type TickRow,
+} from './format.ts'
 
 /** Rows that go to the database in one statement. */
 const MAX_ROWS = 500
@@ -37,6 +47,8 @@ export async function restoreBackup(
   try {
     // Without statistics the planner takes just-filled tables for small and scans them for each foreign key check.
     await sql`set local enable_seqscan = off`.execute(transaction)
+    // The trigger leaves the levels of stock to `stockLevels` below.
+    await sql`set local wide_reach.restoring = 'on'`.execute(transaction)
     const restore = new Restore(transaction, crewId)
     let number = 0
     for await (const line of open()) {
@@ -76,6 +88,7 @@ class Restore {
     apart: [],
     revisions: 0,
     observations: 0,
+    stock: 0,
   }
   private readonly db: Transaction<Tables>
   private readonly crewId: string | undefined
@@ -106,6 +119,7 @@ class Restore {
     await this.startWriting()
     await this.writing
     await this.orderBySave()
+    await this.stockLevels()
     await this.checkWhole()
     for (const key of this.known.keys()) if (!this.continued.has(key) && !this.conflicts.has(key)) this.report.kept += 1
     return { ...this.report, continued: this.continued.size }
@@ -127,6 +141,9 @@ class Restore {
     else if (row === 'document') await this.documents(rows as DocumentRow[])
     else if (row === 'revision') await this.revisions(rows as RevisionRow[])
     else if (row === 'observation') await this.observations(rows as ObservationRow[])
+    else if (row === 'movement') await this.movements(rows as MovementRow[])
+    else if (row === 'tick') await this.ticks(rows as TickRow[])
+    else if (row === 'finish') await this.finishes(rows as FinishRow[])
   }
 
   private async crews(rows: readonly CrewRow[]): Promise<void> {
@@ -193,17 +210,71 @@ class Restore {
   }
 
   private async observations(rows: readonly ObservationRow[]): Promise<void> {
-    const added = await sql<{ count: string }>`with added as (
+    await this.addMissing(
+      'observations',
+      sql`
         insert into observations (crew_id, id, kind, at, mark_id, trace_id, trace_revision, outfit_id, outfit_revision,
           observer, details, recorded_at)
         select crew, id, kind, at, "markId", "traceId", "traceRevision", "outfitId", "outfitRevision",
           observer, details, "recordedAt"
         from ${records(rows)} (crew uuid, id uuid, kind text, at timestamptz, "markId" uuid, "traceId" uuid,
           "traceRevision" integer, "outfitId" uuid, "outfitRevision" integer, observer text, details jsonb,
-          "recordedAt" timestamptz)
-        on conflict do nothing returning 1
-      ) select count(*) as count from added`.execute(this.db)
-    this.report.observations += Number(added.rows[0]!.count)
+          "recordedAt" timestamptz)`,
+    )
+  }
+
+  /** A movement that was undone here and in the backup is undone once. */
+  private async movements(rows: readonly MovementRow[]): Promise<void> {
+    await this.addMissing(
+      'stock',
+      sql`
+        insert into stock_movements (crew_id, id, item_id, spool, quantity, reason, undoes, finish_id, note, observer, recorded_at)
+        select crew, id, "itemId", spool, quantity, reason, undoes, "finishId", note, observer, "recordedAt"
+        from ${records(rows)} (crew uuid, id uuid, "itemId" uuid, spool integer, quantity numeric, reason text, undoes uuid,
+          "finishId" uuid, note text, observer text, "recordedAt" timestamptz)`,
+    )
+  }
+
+  private async ticks(rows: readonly TickRow[]): Promise<void> {
+    await this.addMissing(
+      'stock',
+      sql`
+        insert into batch_ticks (crew_id, id, batch_id, part, change, observer, recorded_at)
+        select crew, id, "batchId", part, change, observer, "recordedAt"
+        from ${records(rows)} (crew uuid, id uuid, "batchId" uuid, part text, change integer, observer text,
+          "recordedAt" timestamptz)`,
+    )
+  }
+
+  private async finishes(rows: readonly FinishRow[]): Promise<void> {
+    await this.addMissing(
+      'stock',
+      sql`
+        insert into batch_finishes (crew_id, id, batch_id, tied, undoes, observer, recorded_at)
+        select crew, id, "batchId", tied, undoes, observer, "recordedAt"
+        from ${records(rows)} (crew uuid, id uuid, "batchId" uuid, tied uuid[], undoes uuid, observer text,
+          "recordedAt" timestamptz)`,
+    )
+  }
+
+  /** Runs an insert without the rows that the database has already, and adds their number to the report. */
+  private async addMissing(counted: 'observations' | 'stock', insert: ReturnType<typeof sql>): Promise<void> {
+    const { numAffectedRows } = await sql`${insert} on conflict do nothing`.execute(this.db)
+    this.report[counted] += Number(numAffectedRows ?? 0)
+  }
+
+  /**
+   * Works out the levels of the items that moved. What was used here and in the backup can be more than was ever bought: such a level
+   * is corrected to zero, by a movement that says so.
+   */
+  private async stockLevels(): Promise<void> {
+    if (this.report.stock === 0) return
+    await sql`insert into stock_movements (id, crew_id, item_id, spool, quantity, reason, note, observer)
+      select gen_random_uuid(), crew_id, item_id, spool, -sum(quantity), 'counted', 'restored from a backup', 'backup'
+      from stock_movements group by crew_id, item_id, spool having sum(quantity) < 0`.execute(this.db)
+    await sql`insert into stock_levels (crew_id, item_id, spool, quantity)
+      select crew_id, item_id, spool, sum(quantity) from stock_movements group by crew_id, item_id, spool
+      on conflict (crew_id, item_id, spool) do update set quantity = excluded.quantity`.execute(this.db)
   }
 
   /** Puts the added documents in the order they were saved, not the order of the file. */

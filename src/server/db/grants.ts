@@ -1,13 +1,21 @@
 import { sql } from 'kysely'
 import type { Database } from './database.ts'
 
-/** What the application may do with each table, and no more: revisions and observations are added, never changed. */
+/**
+ * What the application may do with each table, and no more: revisions, observations, movements of stock and ticks are added, never
+ * changed.
+ */
 const MAY: Record<string, string> = {
   crews: 'select, insert, update',
   documents: 'select, insert, update, delete',
   // Deleted only with the whole document, when the trash is emptied.
   document_revisions: 'select, insert, delete',
   observations: 'select, insert',
+  stock_movements: 'select, insert',
+  // Kept by the trigger on the movements, with the rights of whoever adds one.
+  stock_levels: 'select, insert, update',
+  batch_ticks: 'select, insert',
+  batch_finishes: 'select, insert',
 }
 
 const SEQUENCES = ['document_saves']

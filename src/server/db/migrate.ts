@@ -7,6 +7,8 @@ import { oneShape } from './migrations/004-one-shape.ts'
 import { emptyBin } from './migrations/005-empty-bin.ts'
 import { listOrder } from './migrations/006-list-order.ts'
 import { savedOrder } from './migrations/007-saved-order.ts'
+import { stock } from './migrations/008-stock.ts'
+import { tripEvents } from './migrations/009-trip-events.ts'
 
 /** Every migration by its number, oldest first. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = {
@@ -17,6 +19,8 @@ const MIGRATIONS: Record<string, Migration> = {
   '005-empty-bin': emptyBin,
   '006-list-order': listOrder,
   '007-saved-order': savedOrder,
+  '008-stock': stock,
+  '009-trip-events': tripEvents,
 }
 
 /** The names that the first seven had until 2026-11-30, as a database from before lists them. */

@@ -42,9 +42,55 @@ type ObservationTable = {
   recordedAt: Generated<Date>
 }
 
+/** What came in and went out of the box; rows are added, never changed. Quantities are pieces, or metres of a line. */
+type StockMovementTable = {
+  id: string
+  crewId: string
+  itemId: string
+  /** Of a line: which of its spools. */
+  spool: number
+  quantity: ColumnType<string, number, never>
+  reason: string
+  undoes: string | null
+  /** The finishing of traces of a batch that used it. */
+  finishId: string | null
+  note: string | null
+  observer: string
+  recordedAt: Generated<Date>
+}
+
+/** The sum of the movements, kept by a trigger; an item without a row was never counted. */
+type StockLevelTable = { crewId: string; itemId: string; spool: number; quantity: ColumnType<string, number, number> }
+
+/** What was done of a batch, part by part; rows are added, never changed. */
+type BatchTickTable = {
+  id: string
+  crewId: string
+  batchId: string
+  part: string
+  change: number
+  observer: string
+  recordedAt: Generated<Date>
+}
+
+/** Traces of a batch that were finished together, or the undoing of that; rows are added, never changed. */
+type BatchFinishTable = {
+  id: string
+  crewId: string
+  batchId: string
+  tied: string[]
+  undoes: string | null
+  observer: string
+  recordedAt: Generated<Date>
+}
+
 export type Tables = {
   crews: { id: string; name: string; demoLoadedAt: ColumnType<Date | null, null | undefined, Date | null> }
   documents: DocumentTable
   documentRevisions: RevisionTable
   observations: ObservationTable
+  stockMovements: StockMovementTable
+  stockLevels: StockLevelTable
+  batchTicks: BatchTickTable
+  batchFinishes: BatchFinishTable
 }

@@ -7,7 +7,8 @@ import { parseObservations } from '../../shared/observations.ts'
 import type { Database } from '../db/database.ts'
 import type { DocumentRepository } from '../documents/repository.ts'
 import type { ObservationRepository } from '../observations/repository.ts'
-import { demoObservations, EXAMPLE_IDS, exampleDocuments } from './demoDocuments.ts'
+import type { StockRepository } from '../stock/repository.ts'
+import { demoObservations, demoStock, EXAMPLE_IDS, exampleDocuments } from './demoDocuments.ts'
 
 /**
  * The demonstration data of a crew, removed and brought back whole. A demonstration document that was changed is the crew's own, and
@@ -18,9 +19,11 @@ export class DemoData {
   private readonly db: Database
   private readonly documents: DocumentRepository
   private readonly observations: ObservationRepository
+  private readonly stock: StockRepository
 
-  constructor(db: Database, documents: DocumentRepository, observations: ObservationRepository) {
+  constructor(db: Database, documents: DocumentRepository, observations: ObservationRepository, stock: StockRepository) {
     this.db = db
+    this.stock = stock
     this.documents = documents
     this.observations = observations
   }
@@ -61,6 +64,7 @@ export class DemoData {
     }
     const { retractions } = await this.demoObservations(crewId)
     await this.observations.add(crewId, observer, [...demoObservations(), ...retractions.map(retractionOf)])
+    await this.stock.move(crewId, observer, demoStock())
     return this.state(crewId)
   }
 

@@ -2,13 +2,15 @@ import { CREW_SETTINGS_ID, DEFAULT_CREW_SETTINGS } from '../../core/documents/cr
 import type { Observation } from '../../core/documents/observation.ts'
 import { readContent } from '../../shared/documentKinds.ts'
 import type { DocumentKind } from '../../shared/kindNames.ts'
+import type { NewMovement } from '../../shared/stock.ts'
 import { demoId } from './demoId.ts'
 import { DEMO_FISH } from './fish.ts'
-import { DEMO_GEAR } from './gear.ts'
+import { DEMO_GEAR, DEMO_ITEMS } from './gear.ts'
 import { DEMO_MARKS, demoHolds } from './marks.ts'
 import { DEMO_OUTFITS } from './outfits.ts'
 import { demoPulls } from './pulls.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
+import { DEMO_TIED } from './tied.ts'
 import { DEMO_TRACE_IDS, demoTraces } from './traces.ts'
 
 export type DemoDocument = { kind: DocumentKind; id: string; content: object }
@@ -24,6 +26,7 @@ export function demoDocuments(): DemoDocument[] {
     ...named('gear', DEMO_GEAR),
     ...named('fish', DEMO_FISH),
     ...named('rule-sets', DEMO_RULE_SETS),
+    ...named('tied', DEMO_TIED),
   ].map(checked)
 }
 
@@ -41,8 +44,22 @@ export const exampleDocuments = (): DemoDocument[] => demoDocuments().filter(({ 
 export const EXAMPLE_IDS: readonly string[] = [
   ...Object.values(DEMO_OUTFITS).map(({ id }) => id),
   ...DEMO_TRACE_IDS,
-  ...[...DEMO_MARKS, ...DEMO_GEAR, ...DEMO_RULE_SETS].map(({ name }) => demoId(name)),
+  ...[...DEMO_MARKS, ...DEMO_GEAR, ...DEMO_RULE_SETS, ...DEMO_TIED].map(({ name }) => demoId(name)),
 ]
+
+/** What of the demonstration gear is in the box: bought once, under ids that stay the same. */
+export const demoStock = (): NewMovement[] =>
+  DEMO_ITEMS.flatMap(({ gear: { name }, onHand = [] }) =>
+    onHand.map(
+      (quantity, i): NewMovement => ({
+        id: demoId(`${name}, stock ${i + 1}`),
+        itemId: demoId(name),
+        spool: i + 1,
+        quantity,
+        reason: 'bought',
+      }),
+    ),
+  )
 
 export const demoObservations = (): Observation[] => [...demoHolds(), ...demoPulls()]
 

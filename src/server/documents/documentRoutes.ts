@@ -5,6 +5,7 @@ import { type ContentOf, DOCUMENT_KINDS, hasHeads, readContent } from '../../sha
 import type { DocumentKind } from '../../shared/kindNames.ts'
 import {
   createBody,
+  createManyBody,
   type EmptiedTrash,
   type ListPage,
   MAX_BY_NAME,
@@ -88,6 +89,15 @@ export function documentRoutes<K extends DocumentKind>(kind: K, repository: Docu
     if (!created) throw new HttpError(409, 'exists', `There is already ${one} ${id}.`)
     ctx.status = 201
     ctx.body = orNotFound(document)
+  })
+
+  router.post('/many', async (ctx) => {
+    const { documents } = parseBody(ctx, createManyBody)
+    const crewId = crewOf(ctx)
+    const contents: { id: string; content: object }[] = []
+    for (const { id, content } of documents) contents.push({ id, content: await checked(crewId, content) })
+    ctx.status = 201
+    ctx.body = { created: await repository.createMany(crewId, kind, contents) }
   })
 
   /** Deletes the trash for good; the parameter keeps a slip from emptying a whole kind. */

@@ -4,6 +4,7 @@ import type { ListPage, SavedRow } from '../../shared/versioned.ts'
 import type { Database } from '../db/database.ts'
 import type { Tables } from '../db/tables.ts'
 
+type Created = { created: boolean; document: SavedRow | undefined }
 type SaveOutcome = { outcome: 'saved' | 'stale'; document: SavedRow } | { outcome: 'missing' } | { outcome: 'in-trash' }
 /** Which document is meant; every statement names the crew. */
 export type DocumentKey = { crewId: string; kind: DocumentKind; id: string }
@@ -22,12 +23,15 @@ export class DocumentRepository {
   /** A page of a list with contents, limited by count and, except for the first document, by bytes. */
   async list(crewId: string, kind: DocumentKind, { isTrash, after, limit }: ListQuery): Promise<ListPage> {
     const { rows } = await sql<Row & { savedOrder: string; found: string }>`
-      with page as (
-        select id, revision, binned_at, revision.saved_at, content, head.saved_order,
-          sum(pg_column_size(content)) over (order by head.saved_order desc) - pg_column_size(content) as bytes_before
-        from documents head join document_revisions revision using (crew_id, kind, id, revision)
-        where ${onPage(crewId, kind, isTrash, after)}
-        order by head.saved_order desc limit ${limit + 1}
+      with heads as (
+        -- Chosen before their contents are looked at: the running sum would be taken over all that come after.
+        select crew_id, kind, id, revision, binned_at, saved_order
+        from documents head where ${onPage(crewId, kind, isTrash, after)}
+        order by saved_order desc limit ${limit + 1}
+      ), page as (
+        select id, revision, binned_at, revision.saved_at, content, saved_order,
+          sum(pg_column_size(content)) over (order by saved_order desc) - pg_column_size(content) as bytes_before
+        from heads join document_revisions revision using (crew_id, kind, id, revision)
       )
       select page.*, (select count(*) from page) as found from page
       where bytes_before < ${MAX_PAGE_BYTES} order by saved_order desc limit ${limit}`.execute(this.db)
@@ -59,6 +63,16 @@ export class DocumentRepository {
     return rows.map(savedOf)
   }
 
+  /** Those of a kind whose ids lie between two. */
+  async findBetween(crewId: string, kind: DocumentKind, [first, last]: readonly [string, string]): Promise<SavedRow[]> {
+    const rows = await current(this.db, crewId, kind)
+      .select('revision.content')
+      .where('head.id', '>=', first)
+      .where('head.id', '<=', last)
+      .execute()
+    return rows.map(savedOf)
+  }
+
   find(key: DocumentKey): Promise<SavedRow | undefined> {
     return find(this.db, key)
   }
@@ -85,17 +99,27 @@ export class DocumentRepository {
   }
 
   /** Adds a document; one that is there already with the same content is a request sent twice, and is answered as saved. */
-  create(key: DocumentKey, content: object): Promise<{ created: boolean; document: SavedRow | undefined }> {
+  create(key: DocumentKey, content: object): Promise<Created> {
+    return this.db.transaction().execute((transaction) => createDocument(transaction, key, content))
+  }
+
+  /** Adds documents of a kind, all or none; those that are there already are left as they are. @returns the number added. */
+  createMany(crewId: string, kind: DocumentKind, documents: readonly { id: string; content: object }[]): Promise<number> {
     return this.db.transaction().execute(async (transaction) => {
-      const head = await transaction
+      const added = await transaction
         .insertInto('documents')
-        .values({ ...key, revision: 1 })
+        .values(documents.map(({ id }) => ({ crewId, kind, id, revision: 1 })))
         .onConflict((conflict) => conflict.doNothing())
         .returning('id')
-        .executeTakeFirst()
-      if (head) return { created: true, document: await addRevision(transaction, key, 1, content) }
-      const document = await find(transaction, key)
-      return { created: document?.revision === 1 && (await isContent(transaction, key, 1, content)), document }
+        .execute()
+      const isNew = new Set(added.map(({ id }) => id))
+      const rows = documents.filter(({ id }) => isNew.has(id))
+      if (rows.length > 0)
+        await transaction
+          .insertInto('documentRevisions')
+          .values(rows.map(({ id, content }) => ({ crewId, kind, id, revision: 1, content: JSON.stringify(content) })))
+          .execute()
+      return rows.length
     })
   }
 
@@ -155,6 +179,19 @@ export class DocumentRepository {
       return find(transaction, key)
     })
   }
+}
+
+/** Adds a document as part of a transaction; one that is there already with the same content counts as created. */
+export async function createDocument(transaction: Transaction<Tables>, key: DocumentKey, content: object): Promise<Created> {
+  const head = await transaction
+    .insertInto('documents')
+    .values({ ...key, revision: 1 })
+    .onConflict((conflict) => conflict.doNothing())
+    .returning('id')
+    .executeTakeFirst()
+  if (head) return { created: true, document: await addRevision(transaction, key, 1, content) }
+  const document = await find(transaction, key)
+  return { created: document?.revision === 1 && (await isContent(transaction, key, 1, content)), document }
 }
 
 /** The documents of a kind in a crew’s trash. */

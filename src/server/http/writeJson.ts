@@ -1,9 +1,9 @@
 import type { Middleware } from 'koa'
 
-/** Turns an answer into text once: left as it is, it would be again by whoever asks how long it is. */
+/** Serialises an answer once; Koa would do it again for Content-Length. Files are left as they are. */
 export const writeJson: Middleware = async (ctx, next) => {
   await next()
-  if (typeof ctx.body !== 'object' || ctx.body === null || 'pipe' in ctx.body) return
+  if (typeof ctx.body !== 'object' || ctx.body === null || 'pipe' in ctx.body || Buffer.isBuffer(ctx.body)) return
   ctx.body = JSON.stringify(ctx.body)
   ctx.type = 'json'
 }

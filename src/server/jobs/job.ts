@@ -7,6 +7,9 @@ import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
 import { activePulls, ownConnections } from '../../core/learning/knotLessons.ts'
 import { parseObservations } from '../../shared/observations.ts'
+import type { CardBody, LabelsBody } from '../../shared/print.ts'
+import { cardPdf } from '../print/cardPdf.ts'
+import { labelsPdf } from '../print/labelsPdf.ts'
 
 /** Work that may take a while, asked of the server. */
 export type Job =
@@ -15,6 +18,8 @@ export type Job =
   | { kind: 'evaluate'; request: unknown; own: readonly OwnConnection[] }
   /** Pulls and retractions as a text of JSON. */
   | { kind: 'ownFigures'; observations: string }
+  | { kind: 'labelsPdf'; body: LabelsBody }
+  | { kind: 'cardPdf'; body: CardBody }
 
 /** What came out, or why nothing did: as data, since a thrown error loses its code on its way between threads. */
 export type JobAnswer =
@@ -23,10 +28,20 @@ export type JobAnswer =
   | { kind: 'refused'; code: CoreError['code']; message: string; details: CoreError['details'] }
 
 /** Does a job. Runs in a thread of the pool. */
-export function doJob(job: Job): JobAnswer {
+export async function doJob(job: Job): Promise<JobAnswer> {
   try {
-    if (job.kind === 'calculate') return calculated(job.name, job.input)
-    return job.kind === 'evaluate' ? evaluated(job.request, job.own) : ownFigures(job.observations)
+    switch (job.kind) {
+      case 'calculate':
+        return calculated(job.name, job.input)
+      case 'evaluate':
+        return evaluated(job.request, job.own)
+      case 'ownFigures':
+        return ownFigures(job.observations)
+      case 'labelsPdf':
+        return { kind: 'done', output: await labelsPdf(job.body) }
+      case 'cardPdf':
+        return { kind: 'done', output: await cardPdf(job.body) }
+    }
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     const { code, message, details } = error

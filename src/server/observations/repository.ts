@@ -4,6 +4,12 @@ import type { Database } from '../db/database.ts'
 
 const PULLS: Observation['kind'][] = ['pull', 'retraction']
 
+type ObservationQuery = {
+  markId?: string | undefined
+  tripId?: string | undefined
+  kind?: Observation['kind'] | undefined
+}
+
 /** What happened on the water: rows that are only ever added. */
 export class ObservationRepository {
   private readonly db: Database
@@ -36,18 +42,16 @@ export class ObservationRepository {
   }
 
   /**
-   * Those of a crew, at one mark or of one kind where that is asked, in the order in which they were added: of two that speak of one thing
-   * the later counts. Retractions are returned with every kind.
+   * The observations of a crew, in the order they were added: if two are about one thing, the later counts. The query limits them to a
+   * mark, a trip or a kind; retractions are always included.
    */
-  async list(
-    crewId: string,
-    { markId, kind }: { markId?: string | undefined; kind?: Observation['kind'] | undefined } = {},
-  ): Promise<unknown[]> {
+  async list(crewId: string, { markId, tripId, kind }: ObservationQuery = {}): Promise<unknown[]> {
     const rows = await this.db
       .selectFrom('observations')
       .selectAll()
       .where('crewId', '=', crewId)
       .$if(markId !== undefined, (query) => query.where('markId', '=', markId ?? null))
+      .$if(tripId !== undefined, (query) => query.where(sql<boolean>`details ? 'tripId' and details ->> 'tripId' = ${tripId}`))
       .$if(kind !== undefined, (query) => query.where('kind', 'in', [kind ?? '', 'retraction']))
       .orderBy('recordedAt')
       .orderBy('at')

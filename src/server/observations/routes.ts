@@ -10,8 +10,8 @@ export function observationRoutes(repository: ObservationRepository): Router {
   const router = new Router({ prefix: '/api/observations' })
 
   router.get('/', async (ctx) => {
-    const { mark, kind } = parseQuery(ctx, observationsQuery)
-    ctx.body = await repository.list(crewOf(ctx), { markId: mark, kind })
+    const { mark, trip, kind } = parseQuery(ctx, observationsQuery)
+    ctx.body = await repository.list(crewOf(ctx), { markId: mark, tripId: trip, kind })
   })
 
   router.post('/', async (ctx) => {

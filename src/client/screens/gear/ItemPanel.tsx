@@ -3,6 +3,7 @@ import { GEAR_KINDS, type Gear, type GearKind } from '../../../core/documents/ge
 import { GEAR_VERSION } from '../../../core/documents/versions.ts'
 import { parseHookSize } from '../../../core/units/hookSize.ts'
 import { LB } from '../../../core/units/quantities.ts'
+import type { SavedDocument } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { HookToScale } from '../../charts/HookToScale.tsx'
 import { DocumentPanel } from '../../documents/DocumentFormFrame.tsx'
@@ -21,6 +22,8 @@ import { QuantityField } from '../../ui/QuantityField.tsx'
 import { TextField } from '../../ui/TextField.tsx'
 import { useDraftText } from '../../ui/useDraftText.ts'
 import { GEAR_KIND_NAMES, usualName } from '../../words/gearWords.ts'
+import { ItemStock } from './ItemStock.tsx'
+import { StockFields } from './StockFields.tsx'
 
 const common = { formatVersion: GEAR_VERSION, name: '' } as const
 const NEW: Record<GearKind, Gear> = {
@@ -35,13 +38,15 @@ const NEW: Record<GearKind, Gear> = {
 
 const FIELD_NAMES = { name: 'The item' }
 
-/** A new item for the box: its kind, its details, and a name that is made from them if none is typed. */
-export function ItemPanel({ onClose }: { onClose: () => void }) {
+type PanelProps = { saved?: SavedDocument<'gear'> | undefined; onClose: () => void }
+
+/** An item of the box, new or owned: its kind, its details, its stock, and a name that is made from them if none is typed. */
+export function ItemPanel({ saved, onClose }: PanelProps) {
   const catalogue = useCatalogue()
   const show = useShow()
   const form = useDocumentForm({
     kind: 'gear',
-    saved: undefined,
+    saved,
     blank: NEW.sinker,
     fieldNames: FIELD_NAMES,
     complete: (item) => ({ ...item, name: item.name.trim() || usualName(catalogue, item, show) }),
@@ -52,17 +57,19 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
     <DocumentPanel
       of={form}
       onClose={onClose}
-      title="New item in the box"
-      about="The bench and the tide plan choose from the sinkers in the box."
+      title={saved ? saved.content.name : 'New item in the box'}
+      about="The bench, the tide plan and batches choose from the box."
     >
-      <Field label="kind" htmlFor="item-kind">
-        <Select
-          id="item-kind"
-          value={item.kind}
-          onChoose={(next) => replace({ ...NEW[next], name: item.name })}
-          choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
-        />
-      </Field>
+      {!saved && (
+        <Field label="kind" htmlFor="item-kind">
+          <Select
+            id="item-kind"
+            value={item.kind}
+            onChoose={(next) => replace({ ...NEW[next], name: item.name })}
+            choices={GEAR_KINDS.map((value) => ({ value, text: GEAR_KIND_NAMES[value] }))}
+          />
+        </Field>
+      )}
       <KindFields key={item.kind} item={item} onChange={replace} />
       <NameField
         id="item-name"
@@ -70,6 +77,8 @@ export function ItemPanel({ onClose }: { onClose: () => void }) {
         placeholder={usualName(catalogue, item, show)}
         onChange={(name) => replace({ ...item, name })}
       />
+      <StockFields item={item} onChange={replace} />
+      {saved && <ItemStock itemId={saved.id} item={item} />}
     </DocumentPanel>
   )
 }

@@ -6,7 +6,7 @@ import { STARTING_OUTFITS } from '../../../core/outfits/startingOutfits.ts'
 import { percent } from '../../../core/units/percent.ts'
 import type { SavedOutfit } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
-import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
+import { DocumentHead } from '../../documents/DocumentHead.tsx'
 import { DocumentList } from '../../documents/DocumentList.tsx'
 import { QuickOutfit } from '../../documents/QuickOutfit.tsx'
 import type { DocumentActions } from '../../documents/useDocumentActions.ts'
@@ -105,32 +105,16 @@ function OutfitCard({ saved, isTrash, actions }: CardProps) {
   const remarks = outfitRemarks(catalogue, outfit, new Date())
   return (
     <li className="grid content-start gap-1 rounded-lg border border-rule bg-sheet p-3">
-      <div className="flex items-start gap-2">
-        <div className="mr-auto min-w-0">
-          {isTrash ? (
-            <strong translate="no">{outfit.name}</strong>
-          ) : (
-            <Link
-              to={`/gear/outfits/${id}`}
-              translate="no"
-              className="font-semibold underline decoration-dotted underline-offset-2"
-            >
-              {outfit.name}
-            </Link>
-          )}
-          {outfit.marking && <p className="text-sm">{outfit.marking}</p>}
-        </div>
-        <span className="flex">
-          <DocumentButtons
-            id={id}
-            name={outfit.name}
-            saved={saved}
-            isTrash={isTrash}
-            actions={{ ...actions, moveToTrash: () => void remove(saved) }}
-          />
-        </span>
-        {question}
-      </div>
+      <DocumentHead
+        saved={saved}
+        name={outfit.name}
+        to={`/gear/outfits/${id}`}
+        isTrash={isTrash}
+        actions={{ ...actions, moveToTrash: () => void remove(saved) }}
+      >
+        {outfit.marking && <p className="text-sm">{outfit.marking}</p>}
+      </DocumentHead>
+      {question}
       {!isTrash && (
         <Link to={newTraceAddress({ outfit: id })} className="w-fit text-sm underline">
           Make a trace on it

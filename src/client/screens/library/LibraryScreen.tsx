@@ -31,55 +31,53 @@ export function LibraryScreen() {
     void outfits.refetch()
   }
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
-      <ListFrame
-        kind="traces"
-        title="Traces"
-        isTrash={isTrash}
-        onTrash={setTrash}
-        count={outfits.data && heads.data?.length}
-        isComplete={!heads.hasNextPage}
-        error={heads.error ?? (outfits.data ? null : outfits.error)}
-        onRetry={retry}
-        actions={
+    <ListFrame
+      kind="traces"
+      title="Traces"
+      isTrash={isTrash}
+      onTrash={setTrash}
+      count={outfits.data && heads.data?.length}
+      isComplete={!heads.hasNextPage}
+      error={heads.error ?? (outfits.data ? null : outfits.error)}
+      onRetry={retry}
+      actions={
+        <>
+          <Suspense
+            fallback={
+              <Button tone="quiet" disabled>
+                <Upload className="size-4" aria-hidden="true" /> Import
+              </Button>
+            }
+          >
+            {outfits.data && <ImportPanel outfits={outfits.data} />}
+          </Suspense>
+          <Link to="/traces/new" className={buttonClass('strong')}>
+            <Plus className="size-4" aria-hidden="true" /> New trace
+          </Link>
+        </>
+      }
+      intro={<Suspense>{heads.data && <FirstSteps heads={heads.data} />}</Suspense>}
+      empty={{
+        title: 'No traces yet',
+        text: (
           <>
-            <Suspense
-              fallback={
-                <Button tone="quiet" disabled>
-                  <Upload className="size-4" aria-hidden="true" /> Import
-                </Button>
-              }
-            >
-              {outfits.data && <ImportPanel outfits={outfits.data} />}
-            </Suspense>
-            <Link to="/traces/new" className={buttonClass('strong')}>
-              <Plus className="size-4" aria-hidden="true" /> New trace
+            <Link to="/traces/new" className="underline">
+              Tie the first one
             </Link>
+            : choose an outfit and a family, and edit the draft.
           </>
-        }
-        intro={<Suspense>{heads.data && <FirstSteps heads={heads.data} />}</Suspense>}
-        empty={{
-          title: 'No traces yet',
-          text: (
-            <>
-              <Link to="/traces/new" className="underline">
-                Tie the first one
-              </Link>
-              : choose an outfit and a family, and edit the draft.
-            </>
-          ),
-        }}
-      >
-        <TraceList
-          key={String(isTrash)}
-          heads={heads.data ?? []}
-          complete={!heads.hasNextPage}
-          outfits={outfits.data ?? []}
-          marks={marks}
-          examples={examples ?? NO_EXAMPLES}
-          isTrash={isTrash}
-        />
-      </ListFrame>
-    </div>
+        ),
+      }}
+    >
+      <TraceList
+        key={String(isTrash)}
+        heads={heads.data ?? []}
+        complete={!heads.hasNextPage}
+        outfits={outfits.data ?? []}
+        marks={marks}
+        examples={examples ?? NO_EXAMPLES}
+        isTrash={isTrash}
+      />
+    </ListFrame>
   )
 }

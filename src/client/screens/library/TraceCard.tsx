@@ -3,12 +3,14 @@ import { Hammer } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { Link } from 'react-router'
+import type { Readiness } from '../../../core/batch/readiness.ts'
 import { familyName } from '../../../core/catalogue/familyIds.ts'
 import type { Outfit } from '../../../core/documents/outfit.ts'
 import { revisionQuery, type SavedTraceHead } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
 import { buttonClass } from '../../ui/controls.tsx'
+import { ReadyLine } from './ReadyLine.tsx'
 import type { TraceActions } from './useTraceActions.ts'
 import { VerdictRows } from './VerdictRows.tsx'
 
@@ -20,6 +22,8 @@ type Props = {
   outfit: Outfit | undefined
   /** The name of the mark that it is for. */
   mark: string | undefined
+  /** What of it is tied; undefined for a design that never was. */
+  readiness: Readiness | undefined
   isExample: boolean
   isTrash: boolean
   /** Whether the card stays in view: what it shows beside its head is fetched only then. */
@@ -30,7 +34,7 @@ type Props = {
 }
 
 /** A trace of the library: its head at once, its small reach and verdicts when it is in view. */
-export function TraceCard({ head, outfit, mark, isExample, isTrash, still, actions, picked, onPick }: Props) {
+export function TraceCard({ head, outfit, mark, readiness, isExample, isTrash, still, actions, picked, onPick }: Props) {
   const { id, revision } = head
   const { name, family, tags } = head.content
   const query = useQuery({ ...revisionQuery('traces', id, revision), enabled: still })
@@ -70,6 +74,7 @@ export function TraceCard({ head, outfit, mark, isExample, isTrash, still, actio
             </span>
           ))}
         </p>
+        {readiness && !isTrash && <ReadyLine {...readiness} />}
         <div className="mt-1 h-12 max-w-xl [&_svg]:h-12">
           {saved && outfit && <MiniReach trace={saved.content.trace} outfit={outfit} />}
           {query.error && <p className="text-sm text-fails">{query.error.message} It is kept unchanged.</p>}

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { SavedMark, SavedOutfit, SavedTraceHead } from '../../api/documents.ts'
+import { useReadiness } from '../../api/tied.ts'
 import { Button, buttonClass, fieldClass, Select } from '../../ui/controls.tsx'
 import { Empty } from '../../ui/states.tsx'
 import { CardGrid } from './CardGrid.tsx'
@@ -38,6 +39,7 @@ export function TraceList({ heads, complete, outfits, marks, examples, isTrash }
   const [sort, setSort] = useState<Sort>('saved')
   const tags = useMemo(() => [...new Set(heads.flatMap(({ content }) => content.tags))].toSorted(), [heads])
   const act = useTraceActions()
+  const readiness = useReadiness()
   const [picked, setPicked] = useState<readonly string[]>([])
   const pick = (id: string) =>
     setPicked((old) => (old.includes(id) ? old.filter((each) => each !== id) : [...old, id].slice(-MAX_COMPARED)))
@@ -116,6 +118,7 @@ export function TraceList({ heads, complete, outfits, marks, examples, isTrash }
               head={head}
               outfit={outfitOf.get(head.content.outfitId ?? '')}
               mark={markOf.get(head.content.markId ?? '')}
+              readiness={readiness.get(head.id)}
               isExample={examples.includes(head.id)}
               isTrash={isTrash}
               still={still}

@@ -1,4 +1,3 @@
-import { format } from 'date-fns'
 import { Plus, RotateCcw, Trash2 } from 'lucide-react'
 import { type ConnectionId, MATERIAL_IDS } from '../../../core/catalogue/ids.ts'
 import { nextLabelN } from '../../../core/catalogue/labels.ts'
@@ -9,6 +8,7 @@ import { doubledOnReel, doublingKnots, joinedOnReel, joinsOnReel } from '../../.
 import { LB } from '../../../core/units/quantities.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
+import { today } from '../../settings/today.ts'
 import { CheckField } from '../../ui/CheckField.tsx'
 import { Button, Field, fieldClass, Select, Sheet } from '../../ui/controls.tsx'
 import { above } from '../../ui/limits.ts'
@@ -103,7 +103,7 @@ function LayerFields({ line, under, fillsNow, onChange, onRemove }: LayerProps) 
         <Button
           tone="quiet"
           title="Wind the line on the other way round: its worn end goes under, and its condition starts again"
-          onClick={() => set({ condition: undefined, woundOn: format(new Date(), 'yyyy-MM-dd') })}
+          onClick={() => set({ condition: undefined, woundOn: today() })}
         >
           <RotateCcw className="size-4" aria-hidden="true" /> Reverse the line
         </Button>

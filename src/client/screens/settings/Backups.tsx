@@ -100,12 +100,12 @@ function Working({ what }: { what: string }) {
   )
 }
 
-const changes = ({ revisions, observations }: RestoreReport) => revisions + observations
+const changes = ({ revisions, observations, stock }: RestoreReport) => revisions + observations + stock
 
 const plural = (count: number, one: string) => `${count} ${one}${count === 1 ? '' : 's'}`
 
 function Report({ report }: { report: RestoreReport }) {
-  const { done, added, continued, kept, apart, revisions, observations } = report
+  const { done, added, continued, kept, apart, revisions, observations, stock } = report
   return (
     <div role="status" className="text-sm">
       {changes(report) === 0 ? (
@@ -113,8 +113,8 @@ function Report({ report }: { report: RestoreReport }) {
       ) : (
         <p>
           {done ? 'Added' : 'This adds'}: {plural(added, 'new document')}, {plural(continued, 'document')} continued (
-          {plural(revisions, 'revision')}), {plural(observations, 'observation')}. {plural(kept, 'document')}{' '}
-          {kept === 1 ? 'stays' : 'stay'} as {kept === 1 ? 'it is' : 'they are'}.
+          {plural(revisions, 'revision')}), {plural(observations, 'observation')}, {stock} {stock === 1 ? 'entry' : 'entries'} of
+          stock and batches. {plural(kept, 'document')} {kept === 1 ? 'stays' : 'stay'} as {kept === 1 ? 'it is' : 'they are'}.
         </p>
       )}
       {apart.length > 0 && (

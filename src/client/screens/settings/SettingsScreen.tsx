@@ -9,6 +9,7 @@ import { NumbersAndTimes } from './NumbersAndTimes.tsx'
 import { OwnLengths } from './OwnLengths.tsx'
 import { RegionWords } from './RegionWords.tsx'
 import { RuleSets } from './RuleSets.tsx'
+import { StockSettings } from './StockSettings.tsx'
 
 const SAMPLE_SI: Record<Quantity, number> = {
   strength: 133.446648457815,
@@ -52,6 +53,7 @@ export default function SettingsScreen() {
       <RegionWords />
       <OwnLengths />
       <RuleSets />
+      <StockSettings />
       <Backups />
       <Examples />
       <Sheet title="About the values">

@@ -1,17 +1,13 @@
 import { NavLink, Outlet } from 'react-router'
 
-const TABS = [
-  { to: '/gear', name: 'Outfits' },
-  { to: '/gear/box', name: 'Tackle box' },
-  { to: '/gear/sizes', name: 'Hook sizes' },
-]
+type Tab = { to: string; name: string }
 
-/** What a crew owns: outfits, and what is in the box. */
-export default function GearScreen() {
+/** Screens that belong together, each behind a tab; the chosen one is shown under them. */
+export function PageTabs({ label, tabs }: { label: string; tabs: readonly Tab[] }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
-      <nav aria-label="Gear" className="no-print flex gap-1">
-        {TABS.map(({ to, name }) => (
+      <nav aria-label={label} className="no-print flex flex-wrap gap-1">
+        {tabs.map(({ to, name }) => (
           <NavLink
             key={to}
             to={to}

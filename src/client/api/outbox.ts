@@ -1,0 +1,173 @@
+import { useQueryClient } from '@tanstack/react-query'
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { useEffect, useSyncExternalStore } from 'react'
+import { z } from 'zod'
+import { type Observation, observationSchema } from '../../core/documents/observation.ts'
+import { MAX_AT_ONCE } from '../../shared/observations.ts'
+import { type ApiError, isRefusal, request } from './http.ts'
+import { OBSERVATIONS } from './observations.ts'
+
+interface Stored extends DBSchema {
+  outbox: { key: number; value: { observation: unknown; refused?: string } }
+}
+
+/** So many that were sent are remembered. */
+const MAX_SENT = 500
+/** How often what waits is tried again. */
+const TRY_MS = 5_000
+
+/** The observations in this browser, by how far they have come. */
+export type OutboxState = {
+  waiting: readonly Observation[]
+  /** Sent lately: what is read from the server may be older than that. */
+  sent: readonly Observation[]
+  /** Refused by the server for good: kept, and shown with the reason. */
+  refused: readonly { observation: Observation; why: string }[]
+  /** The browser refused to store anything, for example in a private window. Closing the page loses what is waiting. */
+  isMemoryOnly: boolean
+}
+
+type Entry = { key: number; observation: Observation; refused?: string | undefined }
+
+/**
+ * Observations on their way to the server: stored in this browser before anything else, sent in the order they were made, and dropped
+ * only when the server has them. Each has its id, so that one sent twice is stored once.
+ */
+class Outbox {
+  private entries: Entry[] = []
+  private state: OutboxState = { waiting: [], sent: [], refused: [], isMemoryOnly: false }
+  private readonly listeners = new Set<() => void>()
+  private readonly database: Promise<IDBPDatabase<Stored> | undefined>
+  private isSending = false
+  private nextKey = 1
+
+  constructor() {
+    this.database = this.open()
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+  readonly snapshot = (): OutboxState => this.state
+
+  /** Keeps an observation, then tries to send. */
+  async add(observation: Observation): Promise<void> {
+    const database = await this.database
+    const key = await database?.add('outbox', { observation }).catch(() => undefined)
+    if (key === undefined) this.state = { ...this.state, isMemoryOnly: true }
+    this.nextKey = Math.max(this.nextKey, key ?? 0) + 1
+    this.entries = [...this.entries, { key: key ?? -this.nextKey, observation }]
+    this.publish()
+    await this.send()
+  }
+
+  /** Sends what waits. Two windows may both send it: the server stores each id once. */
+  async send(): Promise<boolean> {
+    const waiting = this.entries.filter(({ refused }) => refused === undefined).slice(0, MAX_AT_ONCE)
+    if (this.isSending || waiting.length === 0) return false
+    this.isSending = true
+    try {
+      await request(z.unknown(), '/observations/many', {
+        method: 'POST',
+        body: { observations: waiting.map(({ observation }) => observation) },
+      })
+      await this.remove(waiting)
+      return true
+    } catch (error) {
+      if (isRefusal(error)) await this.refuse(waiting, error)
+      return false
+    } finally {
+      this.isSending = false
+    }
+  }
+
+  /** Several that are refused together are sent one by one, so that a bad one does not hold up the others. */
+  private async refuse(entries: readonly Entry[], error: ApiError): Promise<void> {
+    const [only] = entries
+    if (entries.length === 1 && only) {
+      const database = await this.database
+      await database?.put('outbox', { observation: only.observation, refused: error.message }, only.key)
+      this.entries = this.entries.map((each) => (each.key === only.key ? { ...each, refused: error.message } : each))
+      this.publish()
+      return
+    }
+    for (const entry of entries)
+      try {
+        await request(z.unknown(), '/observations', { method: 'POST', body: entry.observation })
+        await this.remove([entry])
+      } catch (each) {
+        if (!isRefusal(each)) return
+        await this.refuse([entry], each)
+      }
+  }
+
+  private async remove(entries: readonly Entry[]): Promise<void> {
+    const keys = new Set(entries.map(({ key }) => key))
+    const database = await this.database
+    if (database) for (const key of keys) await database.delete('outbox', key)
+    this.entries = this.entries.filter(({ key }) => !keys.has(key))
+    const sent = entries.map(({ observation }) => observation)
+    this.state = { ...this.state, sent: [...this.state.sent, ...sent].slice(-MAX_SENT) }
+    this.publish()
+  }
+
+  private async open(): Promise<IDBPDatabase<Stored> | undefined> {
+    try {
+      const database = await openDB<Stored>('wide-reach', 1, {
+        upgrade: (old) => void old.createObjectStore('outbox', { autoIncrement: true }),
+      })
+      const keys = await database.getAllKeys('outbox')
+      const values = await database.getAll('outbox')
+      const read = values.flatMap(({ observation, refused }, i): Entry[] => {
+        const parsed = observationSchema.safeParse(observation)
+        return parsed.success ? [{ key: keys[i]!, observation: parsed.data, refused }] : []
+      })
+      this.entries = [...read, ...this.entries]
+      this.publish()
+      return database
+    } catch {
+      this.state = { ...this.state, isMemoryOnly: true }
+      this.publish()
+      return undefined
+    }
+  }
+
+  private publish(): void {
+    this.state = {
+      ...this.state,
+      waiting: this.entries.filter(({ refused }) => refused === undefined).map(({ observation }) => observation),
+      refused: this.entries.flatMap(({ observation, refused }) => (refused === undefined ? [] : [{ observation, why: refused }])),
+    }
+    for (const listener of this.listeners) listener()
+  }
+}
+
+/** One for the whole page. */
+const box = new Outbox()
+
+/** The outbox of this browser; while a page uses it, what waits is tried again and again. */
+export function useOutbox() {
+  const client = useQueryClient()
+  const state = useSyncExternalStore(box.subscribe, box.snapshot)
+  useEffect(() => {
+    const send = async () => {
+      if (await box.send()) await client.invalidateQueries(OBSERVATIONS)
+    }
+    void send()
+    const timer = setInterval(() => void send(), TRY_MS)
+    const onOnline = () => void send()
+    window.addEventListener('online', onOnline)
+    return () => {
+      clearInterval(timer)
+      window.removeEventListener('online', onOnline)
+    }
+  }, [client])
+  return {
+    ...state,
+    add: async (observation: Observation) => {
+      await box.add(observation)
+      await client.invalidateQueries(OBSERVATIONS)
+    },
+  }
+}

@@ -1,0 +1,109 @@
+import { useQuery } from '@tanstack/react-query'
+import { Link, useNavigate, useParams } from 'react-router'
+import type { Trip } from '../../../core/documents/trip.ts'
+import { TRIP_VERSION } from '../../../core/documents/versions.ts'
+import { documentQuery, marksQuery, outfitsQuery, type SavedMark, type SavedOutfit } from '../../api/documents.ts'
+import type { SavedTrip } from '../../api/trips.ts'
+import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { useDocumentForm } from '../../documents/useDocumentForm.ts'
+import { today } from '../../settings/today.ts'
+import { buttonClass } from '../../ui/controls.tsx'
+import { Failed, Loading } from '../../ui/states.tsx'
+import { usePageTitle } from '../../ui/usePageTitle.ts'
+import { Packing } from './Packing.tsx'
+import { Proposals } from './Proposals.tsx'
+import { TripFields } from './TripFields.tsx'
+import { TripRods } from './TripRods.tsx'
+
+const FIELD_NAMES = {
+  name: 'The name',
+  date: 'The day',
+  from: 'The time to begin',
+  to: 'The time to end',
+  people: 'A name of the people',
+  rods: 'The list of rods',
+  packing: 'The packing list',
+  baitMinutes: 'The minutes a bait stays on',
+}
+
+/** The plan of a trip, new or saved. */
+export default function TripScreen() {
+  const { id = '' } = useParams()
+  const isNew = id === 'new'
+  const trip = useQuery({ ...documentQuery('trips', id), enabled: !isNew })
+  const marks = useQuery(marksQuery)
+  const outfits = useQuery(outfitsQuery)
+  usePageTitle(isNew ? 'New trip' : 'Trip', trip.data?.content.name)
+  const error =
+    (isNew || trip.data ? null : trip.error) ?? (marks.data ? null : marks.error) ?? (outfits.data ? null : outfits.error)
+  if (error)
+    return (
+      <Failed
+        what="The trip"
+        error={error}
+        onRetry={() => {
+          if (!isNew) void trip.refetch()
+          void marks.refetch()
+          void outfits.refetch()
+        }}
+      />
+    )
+  if ((!isNew && !trip.data) || !marks.data || !outfits.data) return <Loading what="the trip" />
+  return <TripForm key={id} saved={trip.data} marks={marks.data} outfits={outfits.data} />
+}
+
+type Props = { saved: SavedTrip | undefined; marks: readonly SavedMark[]; outfits: readonly SavedOutfit[] }
+
+function TripForm({ saved, marks, outfits }: Props) {
+  const navigate = useNavigate()
+  const [firstMark] = marks
+  const form = useDocumentForm({
+    kind: 'trips',
+    saved,
+    blank: blankTrip(firstMark?.id),
+    fieldNames: FIELD_NAMES,
+    complete: (trip) => ({ ...trip, name: trip.name.trim() || usualName(trip, marks) }),
+    onSaved: (now) => void navigate(`/trips/${now.id}`, { replace: true }),
+  })
+  const { content, change } = form
+  return (
+    <DocumentFormFrame
+      of={form}
+      title={saved ? saved.content.name : 'New trip'}
+      back={{ to: '/trips', text: 'All trips' }}
+      actions={
+        saved && (
+          <Link to={`/trips/${saved.id}/fish`} className={buttonClass('strong')}>
+            Fish
+          </Link>
+        )
+      }
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
+        <div className="grid gap-3">
+          <TripFields trip={content} marks={marks} usualName={usualName(content, marks)} onChange={change} />
+          <TripRods trip={content} outfits={outfits} onChange={(rods) => change({ rods })} />
+        </div>
+        <div className="grid gap-3">
+          <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} />
+          <Packing packing={content.packing} onChange={(packing) => change({ packing })} />
+        </div>
+      </div>
+    </DocumentFormFrame>
+  )
+}
+
+const usualName = (trip: Trip, marks: readonly SavedMark[]): string =>
+  `${marks.find(({ id }) => id === trip.markIds[0])?.content.name ?? 'Trip'}, ${trip.date}`
+
+const blankTrip = (markId: string | undefined): Trip => ({
+  formatVersion: TRIP_VERSION,
+  name: '',
+  date: today(),
+  from: '18:00',
+  to: '23:00',
+  markIds: markId === undefined ? [] : [markId],
+  people: [],
+  rods: [],
+  packing: [],
+})
