@@ -70,7 +70,7 @@ const CORE_PACKAGES = npm(
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: { path: '^src' }, to: { circular: true } },
-    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^virtual:pwa-' } },
     ...CORE_ROOMS.map((room, i) =>
       only(`core-${room}`, `^src/core/${room}/`, [
         `^src/core/(${CORE_ROOMS.slice(0, i + 1).join('|')})/`,
@@ -96,7 +96,11 @@ module.exports = {
     ]),
     only('cli-is-thin', '^src/cli/', ['^src/(core|shared|files|cli)/', '^(node:)?fs$']),
     only('workers-are-thin', '^src/workers/', ['^src/(core|shared|files|workers)/']),
-    never('server-knows-no-client', '^src/server/', { path: '^src/(client|workers|files|cli)/' }),
+    only('offline-knows-the-contracts', '^src/offline/', [
+      '^src/shared/',
+      ...npm('workbox-expiration', 'workbox-precaching', 'workbox-routing', 'workbox-strategies'),
+    ]),
+    never('server-knows-no-client', '^src/server/', { path: '^src/(client|workers|offline|files|cli)/' }),
     never('server-resources-stand-alone', '^src/server/(documents|observations|calculations|tides|weather|health|backup)/', {
       path: '^src/server/(documents|observations|calculations|tides|weather|health|backup)/',
       pathNot: '^src/server/$1/',
@@ -124,7 +128,7 @@ module.exports = {
     ]),
     never(
       'every-folder-is-a-room',
-      `^src/(?!(core/(${CORE_ROOMS.join('|')})|client/(${CLIENT_ROOMS.join('|')})|server|shared|files|workers|cli)/)(?!core/errors\\.ts|client/(main|routes)\\.tsx)`,
+      `^src/(?!(core/(${CORE_ROOMS.join('|')})|client/(${CLIENT_ROOMS.join('|')})|server|shared|files|workers|offline|cli)/)(?!core/errors\\.ts|client/(main|routes)\\.tsx)`,
       { path: '.*' },
     ),
     never('a-view-of-a-moment-goes-through-the-table', '^src/client/(?!moments/)', {

@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
+    // Kept answers would hide what a test takes away; the tests of use without a network allow them.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'UTC',
     launchOptions: { executablePath: browserPath(), args: CHROMIUM_ARGS },

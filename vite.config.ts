@@ -1,6 +1,7 @@
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import { NONCE_PLACE } from './src/shared/nonce.ts'
 
 /** The toasts' styles come as a file (main.tsx): put into the page by their code, the page's rules would refuse them. */
@@ -28,9 +29,29 @@ const preloadFont: Plugin = {
   },
 }
 
+/** Installed on a phone, the application opens without a network. */
+const offline = VitePWA({
+  strategies: 'injectManifest',
+  srcDir: '../offline',
+  filename: 'serviceWorker.ts',
+  injectRegister: false,
+  registerType: 'prompt',
+  injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], globIgnores: ['**/serviceWorker.js'] },
+  manifest: {
+    name: 'Wide Reach',
+    short_name: 'Wide Reach',
+    description: 'Saltwater traces, tides and trips.',
+    start_url: '/',
+    display: 'standalone',
+    background_color: '#edf1ee',
+    theme_color: '#edf1ee',
+    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+  },
+})
+
 export default defineConfig({
   root: 'src/client',
-  plugins: [react({ jsxImportSource: '#regional' }), tailwind(), toastStylesByFile, preloadFont],
+  plugins: [react({ jsxImportSource: '#regional' }), tailwind(), toastStylesByFile, preloadFont, offline],
   // Every page is served with a nonce of its own in its place.
   html: { cspNonce: NONCE_PLACE },
   build: {

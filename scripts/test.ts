@@ -2,8 +2,11 @@
 import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { ensurePdfReader } from '../tests/readPdf.ts'
+import { ensureBrowser } from './lib/browser.ts'
 import { changesOfCheckout } from './lib/checkout.ts'
 import { firstLoad } from './lib/firstLoad.ts'
+import { ensurePostgres } from './lib/postgres/postgres.ts'
 import { runMain } from './lib/problem.ts'
 import { buildClient, ROOT } from './lib/project.ts'
 
@@ -119,7 +122,7 @@ const LANES: Step[][] = [
     { name: 'production build and first load', run: () => buildAndMeasure().finally(built) },
     { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
     { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
-    ...['.', 'src/core', 'src/client', 'tests/browser'].map(typescript),
+    ...['.', 'src/core', 'src/client', 'src/offline', 'tests/browser'].map(typescript),
     { name: 'import rules', run: importRules },
     { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
     { name: 'server tests', run: () => vitest('server') },
@@ -148,6 +151,10 @@ async function runLane(steps: readonly Step[]): Promise<Count> {
 await runMain(async () => {
   rmSync(RESULTS, { recursive: true, force: true })
   mkdirSync(RESULTS, { recursive: true })
+  // Before the lanes: two of them installing at a time would stand in each other's way.
+  ensurePostgres()
+  ensureBrowser()
+  ensurePdfReader()
   const before = changesOfCheckout()
   let total: Count = { passed: 0, failed: 0 }
   total = (await Promise.all(LANES.map(runLane))).reduce(together, total)

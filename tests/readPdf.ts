@@ -1,9 +1,13 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import jsQR from 'jsqr'
 import { installDebianPackage } from '../scripts/lib/debian.ts'
+
+export function ensurePdfReader(): void {
+  if (!existsSync('/usr/bin/pdftoppm')) installDebianPackage('poppler-utils', 'Reading PDFs back')
+}
 
 export type ReadPdf = { text: string; pages: { widthMm: number; heightMm: number }[]; codes: string[] }
 
@@ -40,12 +44,8 @@ export function readPdf(pdf: Uint8Array, looks: readonly (readonly Box[])[] = []
 }
 
 function run(tool: string, args: string[]): string {
-  const once = () => spawnSync(tool, args, { encoding: 'utf8' })
-  let { error, stdout, stderr, status } = once()
-  if ((error as NodeJS.ErrnoException | undefined)?.code === 'ENOENT') {
-    installDebianPackage('poppler-utils', 'Reading PDFs back')
-    ;({ error, stdout, stderr, status } = once())
-  }
+  ensurePdfReader()
+  const { error, stdout, stderr, status } = spawnSync(tool, args, { encoding: 'utf8' })
   if (status !== 0) throw new Error(`${tool}: ${error?.message ?? stderr}`)
   return stdout
 }

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
 /** The folders that the client’s bundles are made from. */
-export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/workers', 'src/files'] as const
+export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/workers', 'src/offline', 'src/files'] as const
 /** Where the database and its backups are kept. */
 export const DATA_FOLDER = process.env.DATA_FOLDER ? resolve(process.env.DATA_FOLDER) : join(ROOT, '.data')
 export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')

@@ -1,11 +1,12 @@
 import { lazy } from 'react'
-import { createBrowserRouter, Navigate } from 'react-router'
+import { createBrowserRouter } from 'react-router'
 import { BenchScreen } from './screens/bench/BenchScreen.tsx'
 import { LibraryScreen } from './screens/library/LibraryScreen.tsx'
 import { NotFound, ScreenFailed } from './shell/NotFound.tsx'
 import { Shell } from './shell/Shell.tsx'
 import { PageTabs } from './ui/PageTabs.tsx'
 
+const TodayScreen = lazy(() => import('./screens/today/TodayScreen.tsx'))
 const NewTraceScreen = lazy(() => import('./screens/newTrace/NewTraceScreen.tsx'))
 const BuildSheetScreen = lazy(() => import('./screens/buildSheet/BuildSheetScreen.tsx'))
 const CompareScreen = lazy(() => import('./screens/compare/CompareScreen.tsx'))
@@ -49,7 +50,7 @@ export const router = createBrowserRouter([
     element: <Shell />,
     errorElement: <ScreenFailed />,
     children: [
-      { path: '/', element: <Navigate to="/traces" replace /> },
+      { path: '/', element: <TodayScreen /> },
       {
         element: <PageTabs label="Traces" tabs={TRACE_TABS} />,
         children: [

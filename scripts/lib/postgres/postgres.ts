@@ -22,13 +22,17 @@ export type Postgres = {
   stop: () => Promise<void>
 }
 
+export function ensurePostgres(): void {
+  if (!binariesOf()) installDebianPackage('postgresql', 'Wide Reach')
+}
+
 /**
  * A PostgreSQL server of the project's own, on loopback, with its data in `wanted` (or, where user postgres cannot reach that,
  * in a private folder under /var/tmp). One that runs there already is shared; whoever leaves last stops it. While it is used it is
  * looked after: gone without being asked, it is started again on the same port.
  */
 export async function startPostgres(wanted: string, options: { durable: boolean }): Promise<Postgres> {
-  if (!binariesOf()) installDebianPackage('postgresql', 'Wide Reach')
+  ensurePostgres()
   const cluster = await openCluster(await reachableFolder(wanted))
   const users = new Users(cluster.folder)
   users.enter()

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { errorBody } from '../../shared/errors.ts'
+import { noteAnswer } from './network.ts'
 
 /** A request that was refused, or never arrived (`code` is then `offline`). */
 export class ApiError extends Error {
@@ -60,6 +61,7 @@ async function respond(path: string, sent: Sent): Promise<Response> {
   }).catch(() => {
     throw new ApiError(0, 'offline', OFFLINE, undefined)
   })
+  noteAnswer(response.headers, Date.now())
   if (response.ok) return response
   const body: unknown = await response.json().catch(() => undefined)
   const refused = errorBody.safeParse(body)

@@ -8,10 +8,10 @@ import { type ApiError, isRefusal, request } from './http.ts'
 import { OBSERVATIONS } from './observations.ts'
 
 interface Stored extends DBSchema {
-  outbox: { key: number; value: { observation: unknown; refused?: string } }
+  outbox: { key: number; value: { observation: unknown; refused?: string; isSent?: boolean } }
 }
 
-/** So many that were sent are remembered. */
+/** So many that were sent are remembered, also over a reload: without a network what the server said last may be older. */
 const MAX_SENT = 500
 /** How often what waits is tried again. */
 const TRY_MS = 5_000
@@ -35,6 +35,7 @@ type Entry = { key: number; observation: Observation; refused?: string | undefin
  */
 class Outbox {
   private entries: Entry[] = []
+  private sent: Entry[] = []
   private state: OutboxState = { waiting: [], sent: [], refused: [], isMemoryOnly: false }
   private readonly listeners = new Set<() => void>()
   private readonly database: Promise<IDBPDatabase<Stored> | undefined>
@@ -72,7 +73,7 @@ class Outbox {
         method: 'POST',
         body: { observations: waiting.map(({ observation }) => observation) },
       })
-      await this.remove(waiting)
+      await this.markSent(waiting)
       return true
     } catch (error) {
       if (isRefusal(error)) await this.refuse(waiting, error)
@@ -95,20 +96,23 @@ class Outbox {
     for (const entry of entries)
       try {
         await request(z.unknown(), '/observations', { method: 'POST', body: entry.observation })
-        await this.remove([entry])
+        await this.markSent([entry])
       } catch (each) {
         if (!isRefusal(each)) return
         await this.refuse([entry], each)
       }
   }
 
-  private async remove(entries: readonly Entry[]): Promise<void> {
+  private async markSent(entries: readonly Entry[]): Promise<void> {
     const keys = new Set(entries.map(({ key }) => key))
     const database = await this.database
-    if (database) for (const key of keys) await database.delete('outbox', key)
+    if (database)
+      for (const { key, observation } of entries)
+        if (key > 0) await database.put('outbox', { observation, isSent: true }, key).catch(() => undefined)
     this.entries = this.entries.filter(({ key }) => !keys.has(key))
-    const sent = entries.map(({ observation }) => observation)
-    this.state = { ...this.state, sent: [...this.state.sent, ...sent].slice(-MAX_SENT) }
+    this.sent = [...this.sent, ...entries]
+    for (const { key } of this.sent.slice(0, -MAX_SENT)) if (key > 0) await database?.delete('outbox', key)
+    this.sent = this.sent.slice(-MAX_SENT)
     this.publish()
   }
 
@@ -119,11 +123,13 @@ class Outbox {
       })
       const keys = await database.getAllKeys('outbox')
       const values = await database.getAll('outbox')
-      const read = values.flatMap(({ observation, refused }, i): Entry[] => {
-        const parsed = observationSchema.safeParse(observation)
-        return parsed.success ? [{ key: keys[i]!, observation: parsed.data, refused }] : []
-      })
-      this.entries = [...read, ...this.entries]
+      const read = (wasSent: boolean) =>
+        values.flatMap(({ observation, refused, isSent = false }, i): Entry[] => {
+          const parsed = observationSchema.safeParse(observation)
+          return isSent === wasSent && parsed.success ? [{ key: keys[i]!, observation: parsed.data, refused }] : []
+        })
+      this.entries = [...read(false), ...this.entries]
+      this.sent = [...read(true), ...this.sent]
       this.publish()
       return database
     } catch {
@@ -136,6 +142,7 @@ class Outbox {
   private publish(): void {
     this.state = {
       ...this.state,
+      sent: this.sent.map(({ observation }) => observation),
       waiting: this.entries.filter(({ refused }) => refused === undefined).map(({ observation }) => observation),
       refused: this.entries.flatMap(({ observation, refused }) => (refused === undefined ? [] : [{ observation, why: refused }])),
     }

@@ -4,14 +4,18 @@ import { z } from 'zod'
 import type { TripEvent } from '../../core/documents/observation.ts'
 import { activeObservations } from '../../core/learning/activeObservations.ts'
 import { parseObservations } from '../../shared/observations.ts'
+import { fromStorage } from '../settings/browserStorage.ts'
+import { PREFIX, useKept } from '../settings/useKept.ts'
 import type { SavedDocument } from './documents.ts'
 import { request } from './http.ts'
+import { useNetwork } from './network.ts'
+import { newId } from './newId.ts'
 import { useOutbox } from './outbox.ts'
 
 export type SavedTrip = SavedDocument<'trips'>
 
 /** What happened on a trip so far, by everyone who logs it, and what was taken back. */
-const tripEventsQuery = (tripId: string) =>
+export const tripEventsQuery = (tripId: string) =>
   queryOptions({
     queryKey: ['observations', 'trip', tripId],
     queryFn: async () =>
@@ -19,10 +23,18 @@ const tripEventsQuery = (tripId: string) =>
     refetchInterval: 10_000,
   })
 
-/** The events of a trip that count, the latest last: those on the server, and those of this phone that are not sent yet. */
-export function useTripEvents(tripId: string) {
+/** What an event says beside the trip, its id and the phone. */
+export type NewEvent = Omit<TripEvent, 'formatVersion' | 'kind' | 'id' | 'tripId' | 'phone'>
+
+/**
+ * The events of a trip that count, the latest last: those on the server, and those of this phone that are not sent yet; and ways to add,
+ * take back and correct one. Nothing is ever changed: a correction takes an event back and adds another.
+ */
+export function useTripLog(tripId: string) {
   const query = useQuery(tripEventsQuery(tripId))
   const outbox = useOutbox()
+  const phone = phoneId()
+  const clock = usePhoneClock()
   const events = useMemo(() => {
     const sent = query.data ?? []
     const known = new Set(sent.map(({ id }) => id))
@@ -31,5 +43,68 @@ export function useTripEvents(tripId: string) {
       .filter((each): each is TripEvent => each.kind === 'event')
       .sort((a, b) => a.at.localeCompare(b.at))
   }, [query.data, outbox.sent, outbox.waiting, tripId])
-  return { events, isLoading: query.isPending, error: query.data ? null : query.error, outbox }
+  const add = (event: NewEvent): TripEvent => {
+    const whole: TripEvent = { ...event, formatVersion: 1, kind: 'event', id: newId(), tripId, phone }
+    void outbox.add(whole)
+    return whole
+  }
+  const takeBack = ({ id, markId }: TripEvent) =>
+    void outbox.add({
+      formatVersion: 1,
+      kind: 'retraction',
+      id: newId(),
+      at: clock.nowIso(),
+      of: id,
+      tripId,
+      ...(markId === undefined ? {} : { markId }),
+    })
+  const correct = (event: TripEvent, change: Partial<NewEvent>) => {
+    const { formatVersion: _f, kind: _k, id: _i, tripId: _t, phone: by, ...rest } = event
+    takeBack(event)
+    void outbox.add({ ...rest, ...change, formatVersion: 1, kind: 'event', id: newId(), tripId, ...(by ? { phone: by } : {}) })
+  }
+  /** Goes by the server's clock from now on, and moves what this phone logged on this trip by its own. */
+  const useServerClock = () => {
+    for (const event of events)
+      if (event.phone === phone) correct(event, { at: new Date(Date.parse(event.at) - clock.aheadMs).toISOString() })
+    clock.followServer()
+  }
+  return {
+    events,
+    isLoading: query.isPending,
+    error: query.data ? null : query.error,
+    outbox,
+    clock,
+    add,
+    takeBack,
+    correct,
+    useServerClock,
+  }
+}
+
+/** A name of this browser among those that log a trip; where nothing is kept, one for as long as the page is open. */
+let knownPhone: string | undefined
+function phoneId(): string {
+  const key = `${PREFIX}phone`
+  knownPhone ??= fromStorage(() => localStorage.getItem(key)) ?? undefined
+  if (knownPhone === undefined) {
+    const made = newId().slice(0, 8)
+    fromStorage(() => localStorage.setItem(key, made))
+    knownPhone = made
+  }
+  return knownPhone
+}
+
+/** The time by which events are logged: of this device, or of the server where that was chosen. */
+export function usePhoneClock() {
+  const { clockAheadMs } = useNetwork()
+  const [isByServer, setByServer] = useKept('server-clock', false)
+  const correctionMs = isByServer ? clockAheadMs : 0
+  return {
+    /** How far this device is ahead of the server, ms, where that counts; 0 where the clocks agree or the server's is used. */
+    aheadMs: isByServer ? 0 : clockAheadMs,
+    nowMs: () => Date.now() - correctionMs,
+    nowIso: () => new Date(Date.now() - correctionMs).toISOString(),
+    followServer: () => setByServer(true),
+  }
 }

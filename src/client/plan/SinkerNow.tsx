@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
-import { useMemo } from 'react'
+import { useEffect, useMemo } from 'react'
 import { defaultShapes, shapesOf } from '../../core/plan/defaultBox.ts'
 import { changeAt } from '../../core/plan/planDay.ts'
 import type { Owned } from '../../core/setup/owned.ts'
 import type { Setup } from '../../core/setup/setup.ts'
-import { localDay } from '../../core/time/localDay.ts'
+import type { LocalDay } from '../../core/time/localDay.ts'
 import { type SavedMark, sinkersQuery } from '../api/documents.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { sinkerWords } from '../words/waterWords.ts'
@@ -12,13 +12,21 @@ import { type Day, useDay } from './useDay.ts'
 import { useHolds } from './useHolds.ts'
 import { usePlan } from './usePlan.ts'
 
-type Props = { mark: SavedMark; date: string; setup: Setup; atMs: number }
+type Props = {
+  mark: SavedMark
+  day: LocalDay
+  setup: Setup
+  atMs: number
+  /** Only the sinkers. */
+  isBrief?: boolean
+  /** Told when the next change is, ms; nothing where there is none. */
+  onNext?: (timeMs: number | undefined) => void
+}
 
-/** The sinker that holds at a time and the next change, in two lines. */
+/** The sinker that holds at a time of a day and the next change, in two lines. `day` must stay the same object while it is the same day. */
 export default function SinkerNow(props: Props) {
-  const { mark, date } = props
+  const { mark, day } = props
   const owned = useQuery(sinkersQuery)
-  const day = useMemo(() => localDay(date, mark.content.timeZone), [date, mark])
   const { day: water, isUntyped, error } = useDay(mark.content, day)
   if (isUntyped) return <p>The tide table of this mark has nothing for this day.</p>
   if (error && !water) return <p>The tide cannot be loaded right now. {error.message}</p>
@@ -28,7 +36,7 @@ export default function SinkerNow(props: Props) {
 
 type PlannedProps = Props & { water: Day; owned: Owned[]; fromMs: number; toMs: number }
 
-function Planned({ mark, setup, atMs, water, owned, fromMs, toMs }: PlannedProps) {
+function Planned({ mark, setup, atMs, isBrief = false, onNext, water, owned, fromMs, toMs }: PlannedProps) {
   const show = useShow()
   const holds = useHolds(mark.id)
   const box = useMemo(() => {
@@ -36,6 +44,8 @@ function Planned({ mark, setup, atMs, water, owned, fromMs, toMs }: PlannedProps
     return owned.filter(({ shape }) => shapes.includes(shape))
   }, [owned, setup, mark])
   const { result, error } = usePlan({ mark, holds, day: water, setup, owned: box, way: 'fewest', fromMs, toMs })
+  const nextMs = result?.changes.find(({ timeMs }) => timeMs > atMs)?.timeMs
+  useEffect(() => onNext?.(nextMs), [onNext, nextMs])
   if (error) return <p>The sinkers could not be worked out. {error.message}</p>
   if (!result) return <p role="status">Calculating …</p>
   const clock = (timeMs: number) => show.clock(timeMs, mark.content.timeZone)
@@ -50,7 +60,7 @@ function Planned({ mark, setup, atMs, water, owned, fromMs, toMs }: PlannedProps
         <strong>{words(on?.to)}</strong>
         {next && ` until ${clock(next.timeMs)}, then ${words(next.to)}`}
       </p>
-      <p className="text-sm text-quiet">{slack ? `Slack ${clock(slack.timeMs)}` : 'No slack later today'}</p>
+      {!isBrief && <p className="text-sm text-quiet">{slack ? `Slack ${clock(slack.timeMs)}` : 'No slack later today'}</p>}
     </>
   )
 }

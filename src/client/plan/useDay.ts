@@ -26,18 +26,28 @@ export type Day = {
   sky: Sky | undefined
 }
 
+/** The port's tide that a day at a mark is worked out from. */
+export const dayTideQuery = ({ portId }: Mark, { startMs, endMs }: LocalDay) => ({
+  ...tideQuery(portId ?? '', startMs - BESIDE_MS, endMs + BESIDE_MS),
+  enabled: portId !== undefined,
+})
+
+/** The wind forecast of a day at a mark. */
+export const dayWindQuery = ({ latitudeDeg, longitudeDeg }: Mark, { startMs, endMs }: LocalDay) => ({
+  ...windQuery(latitudeDeg ?? 0, longitudeDeg ?? 0, startMs, endMs),
+  enabled: latitudeDeg !== undefined && longitudeDeg !== undefined,
+})
+
 /** A day's tide, stream, wind and sky at a mark; without its wind where only that is not to be had. */
-export function useDay(mark: Mark, { startMs, endMs }: LocalDay) {
+export function useDay(mark: Mark, localDay: LocalDay) {
+  const { startMs, endMs } = localDay
   const { portId, latitudeDeg, longitudeDeg } = mark
-  const port = useQuery({ ...tideQuery(portId ?? '', startMs - BESIDE_MS, endMs + BESIDE_MS), enabled: portId !== undefined })
+  const port = useQuery(dayTideQuery(mark, localDay))
   const place = useMemo(
     () => (latitudeDeg === undefined || longitudeDeg === undefined ? undefined : { latitudeDeg, longitudeDeg }),
     [latitudeDeg, longitudeDeg],
   )
-  const wind = useQuery({
-    ...windQuery(latitudeDeg ?? 0, longitudeDeg ?? 0, startMs, endMs),
-    enabled: place !== undefined,
-  })
+  const wind = useQuery(dayWindQuery(mark, localDay))
   const tide = useMemo(() => {
     if (portId !== undefined) return port.data && tideAtMark(mark, port.data)
     return tideByTable(mark, { fromMs: startMs, toMs: endMs })

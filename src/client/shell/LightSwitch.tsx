@@ -13,7 +13,7 @@ export default function LightSwitch() {
       value={light}
       onValueChange={(next) => next && setLight(next as Light)}
       aria-label="Light"
-      className="flex rounded-md border border-rule max-sm:ml-auto"
+      className="flex rounded-md border border-rule"
     >
       {(Object.keys(LIGHT_ICONS) as Light[]).map((name) => {
         const Icon = LIGHT_ICONS[name]

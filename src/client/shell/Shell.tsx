@@ -1,22 +1,25 @@
+import { Settings } from 'lucide-react'
 import { lazy, Suspense } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import { Toaster } from 'sonner'
 import { usePreferences } from '../settings/preferences.tsx'
 import { Loading } from '../ui/states.tsx'
+import { NetworkNote } from './NetworkNote.tsx'
 import { useRouteFocus } from './useRouteFocus.ts'
 
 const Help = lazy(() => import('./Help.tsx'))
 const LightSwitch = lazy(() => import('./LightSwitch.tsx'))
+const NewVersion = lazy(() => import('./NewVersion.tsx'))
 
 /** The main places; `with` has the other addresses of one. */
 const PLACES: readonly { to: string; name: string; with?: RegExp }[] = [
+  { to: '/', name: 'Today' },
   { to: '/traces', name: 'Traces', with: /^\/(tied|batches|shopping|t)(\/|$)/ },
   { to: '/trips', name: 'Trips' },
   { to: '/water', name: 'Water' },
   { to: '/gear', name: 'Gear' },
   { to: '/fish', name: 'Fish' },
   { to: '/knots', name: 'Knots' },
-  { to: '/settings', name: 'Settings' },
 ]
 
 export function Shell() {
@@ -29,7 +32,7 @@ export function Shell() {
         Skip to content
       </a>
       <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule bg-sheet px-3 py-1.5 sm:px-6">
-        <NavLink to="/traces" className="text-lg font-bold tracking-tight">
+        <NavLink to="/" className="text-lg font-bold tracking-tight">
           Wide Reach
         </NavLink>
         <nav
@@ -40,6 +43,7 @@ export function Shell() {
             <NavLink
               key={to}
               to={to}
+              end={to === '/'}
               className={({ isActive }) =>
                 `flex items-center justify-center rounded-md px-2.5 py-1.5 max-sm:px-1 ${isActive || others?.test(pathname) ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
               }
@@ -54,10 +58,23 @@ export function Shell() {
         <Suspense>
           <Help />
         </Suspense>
-        <Suspense fallback={<span className="h-9.5 w-45 max-sm:ml-auto max-sm:w-34" />}>
+        <NavLink
+          to="/settings"
+          title="Settings"
+          className={({ isActive }) =>
+            `flex min-h-9 items-center gap-1 rounded-md px-2 max-sm:ml-auto ${isActive ? 'bg-well font-semibold' : 'text-quiet hover:bg-well'}`
+          }
+        >
+          <Settings className="size-4" aria-hidden="true" /> <span className="max-sm:sr-only">Settings</span>
+        </NavLink>
+        <Suspense fallback={<span className="h-9.5 w-45 max-sm:w-34" />}>
           <LightSwitch />
         </Suspense>
       </header>
+      <NetworkNote />
+      <Suspense>
+        <NewVersion />
+      </Suspense>
       <main id="main" tabIndex={-1} className="mx-auto max-w-[110rem] outline-none">
         <Suspense fallback={<Loading what="the screen" />}>
           <Outlet />

@@ -7,7 +7,7 @@ const addressOf = (path: string, chosen: Readonly<Record<string, string | null |
 }
 
 /** The day at a mark with a trace: at its own mark, where it has one. */
-export const planAddress = (trace: string, mark: string | undefined, day?: string): string =>
+export const planAddress = (trace: string | undefined, mark: string | undefined, day?: string): string =>
   addressOf('/water', { trace, mark, day })
 
 /** The build sheet of a trace, with the plan of a day at a mark. */

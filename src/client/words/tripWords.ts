@@ -1,5 +1,6 @@
 import type { TripStage } from '../../core/documents/trip.ts'
 import type { Happening } from '../../core/documents/tripEvent.ts'
+import type { AlarmKind } from '../../core/plan/alarms.ts'
 import type { TripCaution } from '../../core/plan/trip.ts'
 
 export const STAGE_WORDS: Record<TripStage, string> = { planned: 'planned', underWay: 'under way', ended: 'ended' }
@@ -9,6 +10,14 @@ export const CAUTION_WORDS: Record<TripCaution, string> = {
   lifeJacket: 'Wear a life jacket.',
   alone: 'Alone? Tell someone where you are and when you will be back.',
   localRules: 'Local rules and the licensed skipper come first.',
+}
+
+export const ALARM_WORDS: Record<AlarmKind, string> = {
+  wayBack: 'Start back',
+  sinker: 'Change the sinker',
+  rebait: 'Re-bait',
+  slack: 'Slack',
+  end: 'End of the hours',
 }
 
 const NAMES: Record<Happening['type'], string> = {

@@ -196,7 +196,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   usedHard: is('used hard', 'words', 'no'),
   // of a trip
   date: is('day'),
-  markIds: is('marks'),
+  marks: is('marks'),
   people: is('people'),
   rods: is('rods'),
   baitMinutes: is('minutes a bait stays on', 'number', 'as usual'),
@@ -208,6 +208,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   latitudeDeg: is('latitude', 'degrees', 'unknown'),
   longitudeDeg: is('longitude', 'degrees', 'unknown'),
   timeZone: is('time zone'),
+  wayBackM: is('way back closed from a tide of', 'depth', 'never'),
   portId: is('port', 'words', 'none'),
   highWaterAfterMin: is('high water after the port, minutes', 'number'),
   streamFrom: is('current from'),

@@ -59,6 +59,8 @@ export const markSchema = z
       .array(z.strictObject({ at: z.iso.datetime(), heightM: z.number().min(-20).max(20) }))
       .max(MAX_TABLE_ROWS, `has over ${MAX_TABLE_ROWS} rows`)
       .optional(),
+    /** How high the tide stands over chart datum when the way back is closed, where it can be. */
+    wayBackM: z.number().min(-5, 'is under −5 m').max(20, 'is over 20 m').optional(),
     notes: notes.optional(),
   })
   .superRefine(({ stream, latitudeDeg, longitudeDeg }, context) => {

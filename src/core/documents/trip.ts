@@ -30,7 +30,9 @@ export const tripSchema = z
     from: clock,
     to: clock,
     /** In the order in which they are fished. */
-    markIds: z.array(z.uuid()).max(MAX_MARKS),
+    marks: z
+      .array(z.strictObject({ id: z.uuid(), /** Left out, the hours are shared evenly. */ from: clock.optional() }))
+      .max(MAX_MARKS),
     /** Names or initials; a guest needs no account. */
     people: z.array(filledText(40, 'is empty')).max(MAX_PEOPLE),
     fishId: z.uuid().optional(),

@@ -69,6 +69,8 @@ export const eventFields = {
   kind: z.literal('event'),
   tripId: z.uuid(),
   rod: z.string().max(40),
+  /** Which of the phones on the trip logged it. */
+  phone: text(12).optional(),
   what: happening,
   sinkerKg: massKg.optional(),
   told: told.optional(),

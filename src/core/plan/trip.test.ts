@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import type { TripEvent } from '../documents/observation.ts'
 import type { Happening } from '../documents/tripEvent.ts'
-import { baitsFor, rodNow, tripCautions, tripSpan } from './trip.ts'
+import { baitsFor, rodNow, tripCautions, tripSpan, visitsOf } from './trip.ts'
 
 test('hours past midnight end the next day; a night when the clocks change has an hour more', () => {
   const span = (date: string, from: string, to: string) => {
@@ -12,6 +12,19 @@ test('hours past midnight end the next day; a night when the clocks change has a
   expect(span('2026-11-30', '20:00', '02:00')).toBe(6)
   expect(span('2026-10-24', '20:00', '04:00')).toBe(9)
   expect(span('2026-12-31', '22:00', '22:00')).toBe(24)
+})
+
+test('marks without an hour share the time evenly; an hour that cannot be counts as none', () => {
+  const [a, b, c] = ['a', 'b', 'c'].map((id) => ({ id }))
+  const hours = (marks: { id: string; from?: string }[], from = '20:00', to = '02:00') =>
+    visitsOf({ date: '2026-11-30', from, to, marks }, 'UTC').map(({ markId, fromMs, toMs }) =>
+      [markId, ...[fromMs, toMs].map((ms) => new Date(ms).toISOString().slice(11, 16))].join(' '),
+    )
+  expect(hours([a!, b!, c!])).toEqual(['a 20:00 22:00', 'b 22:00 00:00', 'c 00:00 02:00'])
+  expect(hours([a!, { ...b!, from: '01:00' }, c!])).toEqual(['a 20:00 01:00', 'b 01:00 01:30', 'c 01:30 02:00'])
+  expect(hours([a!, b!, { ...c!, from: '00:00' }])).toEqual(['a 20:00 22:00', 'b 22:00 00:00', 'c 00:00 02:00'])
+  expect(hours([a!, { ...b!, from: '04:00' }])).toEqual(['a 20:00 23:00', 'b 23:00 02:00'])
+  expect(hours([])).toEqual([])
 })
 
 test('baits: each hook is baited anew as often as the hours ask for, and a quarter more', () => {

@@ -2,7 +2,7 @@ import type { MarkKind } from '../documents/mark.ts'
 import type { TripEvent } from '../documents/observation.ts'
 import type { Trip, TripRod } from '../documents/trip.ts'
 import { DAY_MS } from '../time/durations.ts'
-import { instantAt } from '../time/localDay.ts'
+import { instantAt, type LocalDay, localDay } from '../time/localDay.ts'
 
 /** The hours of a trip as instants; hours that end before they begin end the next day. */
 export function tripSpan(
@@ -12,9 +12,49 @@ export function tripSpan(
   const fromMs = instantAt(date, from, timeZone)
   const sameDayMs = instantAt(date, to, timeZone)
   if (sameDayMs > fromMs) return { fromMs, toMs: sameDayMs }
-  const nextDay = new Date(Date.parse(date) + DAY_MS).toISOString().slice(0, 10)
-  return { fromMs, toMs: instantAt(nextDay, to, timeZone) }
+  return { fromMs, toMs: instantAt(dayAfter(date), to, timeZone) }
 }
+
+/** The day of a trip, with the hours past midnight that it has. */
+export function tripDay(trip: Pick<Trip, 'date' | 'from' | 'to'>, timeZone: string): LocalDay {
+  const day = localDay(trip.date, timeZone)
+  return { ...day, endMs: Math.max(day.endMs, tripSpan(trip, timeZone).toMs) }
+}
+
+/** The time at one mark of a trip. */
+export type Visit = { markId: string; fromMs: number; toMs: number }
+
+/**
+ * When a trip is at which mark. A mark with an hour begins then; those between share the time evenly. An hour outside those of the trip,
+ * or before the one ahead of it, counts as none.
+ */
+export function visitsOf(trip: Pick<Trip, 'date' | 'from' | 'to' | 'marks'>, timeZone: string): Visit[] {
+  const { fromMs, toMs } = tripSpan(trip, timeZone)
+  const begins: (number | undefined)[] = []
+  let lastMs = fromMs
+  for (const [i, { from }] of trip.marks.entries()) {
+    const atMs = i === 0 ? fromMs : from && afterMs(fromMs, trip.date, from, timeZone)
+    const isIn = atMs && atMs >= lastMs && atMs < toMs
+    begins.push(isIn ? atMs : undefined)
+    if (isIn) lastMs = atMs
+  }
+  for (let i = 0; i < begins.length; i += 1) {
+    if (begins[i] !== undefined) continue
+    const before = begins[i - 1] ?? fromMs
+    const next = begins.findIndex((at, j) => j > i && at !== undefined)
+    const until = next < 0 ? toMs : begins[next]!
+    begins[i] = before + (until - before) / ((next < 0 ? begins.length : next) - i + 1)
+  }
+  return trip.marks.map(({ id }, i) => ({ markId: id, fromMs: begins[i]!, toMs: begins[i + 1] ?? toMs }))
+}
+
+/** A clock time as the first instant of it at or after another. */
+function afterMs(startMs: number, date: string, clock: string, timeZone: string): number {
+  const sameDayMs = instantAt(date, clock, timeZone)
+  return sameDayMs >= startMs ? sameDayMs : instantAt(dayAfter(date), clock, timeZone)
+}
+
+const dayAfter = (date: string): string => new Date(Date.parse(date) + DAY_MS).toISOString().slice(0, 10)
 
 /** How long a bait stays on the bottom, minutes, and what is taken beyond that. Working values of the craft: 15 to 30 minutes, a quarter in reserve. */
 export const DEFAULT_BAIT_MINUTES = 20

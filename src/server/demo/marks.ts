@@ -38,6 +38,8 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
     formatVersion: MARK_VERSION,
     name: 'Long Ledge',
+    markKind: 'rock',
+    wayBackM: 3.4,
     latitudeDeg: 58.571,
     longitudeDeg: -9.447,
     timeZone: ZONE,

@@ -10,7 +10,10 @@ import { sinkerWords } from '../../words/waterWords.ts'
 import { ChoicePanel } from './ChoicePanel.tsx'
 
 /** What is answered by one touch on a list. */
-export type AskedFew = 'snag' | 'sinker' | 'bait' | 'trace' | 'lost' | 'seen'
+export type AskedFew = 'snag' | 'sinker' | 'bait' | 'trace' | 'lost' | 'seen' | 'retied'
+
+/** Lengths that are cut away, m. */
+const CUT_M = [1, 2, 5, 10, 20]
 
 type Props = {
   asked: AskedFew
@@ -51,6 +54,19 @@ export function AskPanel({ asked, rod, onSave, onClose }: Props) {
           choices={[
             { key: 'run', name: 'on the way in' },
             { key: 'side', name: 'at the side' },
+          ]}
+        />
+      )
+    case 'retied':
+      return (
+        <ChoicePanel
+          title="Re-tied"
+          about="How much line was cut away?"
+          onClose={onClose}
+          onChoose={(cutM) => onSave({ type: 'retied', ...(cutM === '' ? {} : { cutM: Number(cutM) }) })}
+          choices={[
+            { key: '', name: 'only the knot' },
+            ...CUT_M.map((cutM) => ({ key: String(cutM), name: `about ${show.entered('length', cutM)}` })),
           ]}
         />
       )

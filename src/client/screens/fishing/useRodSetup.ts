@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { tried } from '../../../core/analysis/judged.ts'
 import { linkKey } from '../../../core/documents/linkRef.ts'
@@ -7,8 +6,8 @@ import type { Told } from '../../../core/documents/tripEvent.ts'
 import { judge } from '../../../core/moments/judge.ts'
 import { MOMENT_NAMES } from '../../../core/moments/moments.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
-import { revisionQuery, type SavedOutfit } from '../../api/documents.ts'
-import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import type { SavedOutfit } from '../../api/documents.ts'
+import { useTripSetup } from '../../plan/useTripSetup.ts'
 import { linkName } from '../../words/names.ts'
 
 /** A link that can break, as it is offered: the likeliest under a fish first. */
@@ -16,20 +15,9 @@ export type BreakableLink = { key: string; name: string; chance: number }
 
 /** The trace on a rod with what the application says of it now, to be stored with what happens. */
 export function useRodSetup(trace: TripRod['trace'], outfit: SavedOutfit | undefined) {
-  const catalogue = useCatalogue()
-  const design = useQuery({
-    ...revisionQuery('traces', trace?.id ?? '', trace?.revision ?? 0),
-    enabled: trace !== undefined,
-  }).data
-  const setup = useMemo(
-    (): Setup | undefined =>
-      design && outfit
-        ? { trace: design.content.trace, conditions: design.content.conditions, outfit: outfit.content, catalogue }
-        : undefined,
-    [design, outfit, catalogue],
-  )
+  const setup = useTripSetup(trace, outfit)
   const said = useMemo(() => (setup ? tried(() => saidOf(setup)) : undefined), [setup])
-  return { setup, design, ...(said?.ok ? said.value : NOTHING_SAID) }
+  return { setup, ...(said?.ok ? said.value : NOTHING_SAID) }
 }
 
 const NOTHING_SAID: { told: Told | undefined; links: BreakableLink[] } = { told: undefined, links: [] }

@@ -12,7 +12,7 @@ import { TraceList } from './TraceList.tsx'
 
 // The dialog loads after the page that it opens over.
 const ImportPanel = lazy(() => import('./ImportPanel.tsx'))
-const FirstSteps = lazy(() => import('./FirstSteps.tsx'))
+const FirstSteps = lazy(() => import('../../documents/FirstSteps.tsx'))
 
 const NO_MARKS: never[] = []
 const NO_EXAMPLES: never[] = []

@@ -9,8 +9,8 @@ import type { Outfit } from '../../../core/documents/outfit.ts'
 import { revisionQuery, type SavedTraceHead } from '../../api/documents.ts'
 import { MiniReach } from '../../charts/MiniReach.tsx'
 import { DocumentButtons } from '../../documents/DocumentButtons.tsx'
+import { ReadyWords } from '../../documents/ReadyWords.tsx'
 import { buttonClass } from '../../ui/controls.tsx'
-import { ReadyLine } from './ReadyLine.tsx'
 import type { TraceActions } from './useTraceActions.ts'
 import { VerdictRows } from './VerdictRows.tsx'
 
@@ -74,7 +74,7 @@ export function TraceCard({ head, outfit, mark, readiness, isExample, isTrash, s
             </span>
           ))}
         </p>
-        {readiness && !isTrash && <ReadyLine {...readiness} />}
+        {readiness && !isTrash && <ReadyWords {...readiness} />}
         <div className="mt-1 h-12 max-w-xl [&_svg]:h-12">
           {saved && outfit && <MiniReach trace={saved.content.trace} outfit={outfit} />}
           {query.error && <p className="text-sm text-fails">{query.error.message} It is kept unchanged.</p>}

@@ -23,6 +23,7 @@ const FIELD_NAMES = {
   latitudeDeg: 'The latitude',
   longitudeDeg: 'The longitude',
   depthM: 'The depth',
+  wayBackM: 'The height at which the way back closes',
   stream: 'The current table',
   heights: 'The tide table',
 }
@@ -85,6 +86,18 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 hint={hasTide(mark) ? 'at chart datum, without the tide' : 'where the bait lies'}
               />
               <BedField of={mark} onChange={change} />
+              {mark.markKind !== 'boat' && mark.markKind !== 'pier' && (
+                <QuantityField
+                  label="way back closes at"
+                  quantity="depth"
+                  valueSi={mark.wayBackM}
+                  placeholder="never"
+                  check={(m) => (m >= -5 && m <= 20 ? undefined : 'Must be from −5 to 20 m.')}
+                  onChange={(wayBackM) => change({ wayBackM })}
+                  onClear={() => change({ wayBackM: undefined })}
+                  hint="height of the tide; a trip warns half an hour before"
+                />
+              )}
             </div>
           </Sheet>
           <Sheet title="Tide">

@@ -3,9 +3,8 @@ import { type ReactNode, useMemo } from 'react'
 import { Link } from 'react-router'
 import { hookPieces } from '../../../core/documents/pieces.ts'
 import type { Trip } from '../../../core/documents/trip.ts'
-import { baitsFor, DEFAULT_BAIT_MINUTES, tripCautions, tripSpan } from '../../../core/plan/trip.ts'
+import { baitsFor, DEFAULT_BAIT_MINUTES, tripCautions, tripDay, tripSpan } from '../../../core/plan/trip.ts'
 import { HOUR_MS } from '../../../core/time/durations.ts'
-import { localDay } from '../../../core/time/localDay.ts'
 import { revisionQuery, type SavedMark, type SavedOutfit } from '../../api/documents.ts'
 import { useReadiness } from '../../api/tied.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
@@ -25,7 +24,7 @@ type Props = {
 
 /** What the application proposes for a trip, each with its reason: hours, traces, what to tie, bait, and what to take care of. */
 export function Proposals(props: Props) {
-  const mark = props.marks.find(({ id }) => id === props.trip.markIds[0])
+  const mark = props.marks.find(({ id }) => id === props.trip.marks[0]?.id)
   return (
     <Sheet title="Proposed">
       <ul className="grid gap-2">
@@ -52,8 +51,8 @@ function Water({ mark, trip }: { mark: SavedMark; trip: Trip }) {
   const { timeZone } = mark.content
   const { fromMs, toMs } = tripSpan(trip, timeZone)
   const day = useMemo(
-    () => ({ ...localDay(trip.date, timeZone), endMs: Math.max(localDay(trip.date, timeZone).endMs, toMs) }),
-    [trip.date, timeZone, toMs],
+    () => tripDay({ date: trip.date, from: trip.from, to: trip.to }, timeZone),
+    [trip.date, trip.from, trip.to, timeZone],
   )
   const { day: water, isUntyped, windError } = useDay(mark.content, day)
   const clock = (timeMs: number) => show.clock(timeMs, timeZone)
@@ -93,7 +92,7 @@ function Traces({ trip, outfits, onChange }: Props) {
   const readiness = useReadiness()
   const taken = new Set(trip.rods.map(({ trace }) => trace?.id))
   const suits = heads
-    .filter(({ content }) => content.markId !== null && trip.markIds.includes(content.markId))
+    .filter(({ content }) => content.markId !== null && trip.marks.some(({ id }) => id === content.markId))
     .filter(({ content }) => outfits.some(({ id }) => id === content.outfitId))
   const open = suits.filter(({ id }) => !taken.has(id)).slice(0, 4)
   return (
@@ -139,7 +138,7 @@ function Traces({ trip, outfits, onChange }: Props) {
         ))}
       </ul>
       {trip.rods[0]?.trace && (
-        <Link to={planAddress(trip.rods[0].trace.id, trip.markIds[0], trip.date)} className="underline">
+        <Link to={planAddress(trip.rods[0].trace.id, trip.marks[0]?.id, trip.date)} className="underline">
           Sinkers of the day
         </Link>
       )}

@@ -16,7 +16,7 @@ const NONE = ''
 /** When, where, who and for what. */
 export function TripFields({ trip, marks, usualName, onChange }: Props) {
   const fish = useQuery(fishQuery).data ?? []
-  const left = marks.filter(({ id }) => !trip.markIds.includes(id))
+  const left = marks.filter(({ id }) => !trip.marks.some((each) => each.id === id))
   return (
     <Sheet title="When and where">
       <div className="grid gap-2">
@@ -48,18 +48,30 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
             />
           </span>
         </Field>
-        {trip.markIds.map((id, i) => (
+        {trip.marks.map(({ id, from }, i) => (
           <Field key={id} label={i === 0 ? 'mark' : `then`} htmlFor={`trip-mark-${i}`}>
             <span id={`trip-mark-${i}`} className="flex items-center gap-1">
               <span className="mr-auto" translate="no">
                 {marks.find((mark) => mark.id === id)?.content.name ?? 'a deleted mark'}
               </span>
               {i > 0 && (
+                <input
+                  type="time"
+                  aria-label="from"
+                  title="From this hour; left empty, the marks share the time"
+                  className={`${fieldClass} w-auto`}
+                  value={from ?? ''}
+                  onChange={({ target }) =>
+                    onChange({ marks: trip.marks.with(i, { id, ...(target.value ? { from: target.value } : {}) }) })
+                  }
+                />
+              )}
+              {i > 0 && (
                 <Button
                   tone="quiet"
                   aria-label="Fish this mark earlier"
                   title="Earlier"
-                  onClick={() => onChange({ markIds: swapped(trip.markIds, i) })}
+                  onClick={() => onChange({ marks: swapped(trip.marks, i) })}
                 >
                   <ArrowUp className="size-4" aria-hidden="true" />
                 </Button>
@@ -68,19 +80,19 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
                 tone="quiet"
                 aria-label="Leave this mark out"
                 title="Leave out"
-                onClick={() => onChange({ markIds: trip.markIds.filter((each) => each !== id) })}
+                onClick={() => onChange({ marks: trip.marks.filter((each) => each.id !== id) })}
               >
                 <X className="size-4" aria-hidden="true" />
               </Button>
             </span>
           </Field>
         ))}
-        {left.length > 0 && trip.markIds.length < MAX_MARKS && (
-          <Field label={trip.markIds.length === 0 ? 'mark' : 'another mark'} htmlFor="trip-mark">
+        {left.length > 0 && trip.marks.length < MAX_MARKS && (
+          <Field label={trip.marks.length === 0 ? 'mark' : 'another mark'} htmlFor="trip-mark">
             <Select
               id="trip-mark"
               value={NONE}
-              onChoose={(id) => id !== NONE && onChange({ markIds: [...trip.markIds, id] })}
+              onChoose={(id) => id !== NONE && onChange({ marks: [...trip.marks, { id }] })}
               choices={[{ value: NONE, text: 'choose a mark' }, ...namesOf(left)]}
             />
           </Field>
@@ -120,7 +132,7 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
   )
 }
 
-const swapped = (ids: readonly string[], at: number): string[] => ids.with(at, ids[at - 1]!).with(at - 1, ids[at]!)
+const swapped = (marks: Trip['marks'], at: number): Trip['marks'] => marks.with(at, marks[at - 1]!).with(at - 1, marks[at]!)
 
 /** Names with commas between; what is typed stays as it is until the field is left. */
 function People({ people, onChange }: { people: readonly string[]; onChange: (people: string[]) => void }) {

@@ -6,6 +6,8 @@ import { documentQuery, marksQuery, outfitsQuery, type SavedMark, type SavedOutf
 import type { SavedTrip } from '../../api/trips.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import type { Show } from '../../settings/show.ts'
 import { today } from '../../settings/today.ts'
 import { buttonClass } from '../../ui/controls.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
@@ -56,13 +58,14 @@ type Props = { saved: SavedTrip | undefined; marks: readonly SavedMark[]; outfit
 
 function TripForm({ saved, marks, outfits }: Props) {
   const navigate = useNavigate()
+  const show = useShow()
   const [firstMark] = marks
   const form = useDocumentForm({
     kind: 'trips',
     saved,
     blank: blankTrip(firstMark?.id),
     fieldNames: FIELD_NAMES,
-    complete: (trip) => ({ ...trip, name: trip.name.trim() || usualName(trip, marks) }),
+    complete: (trip) => ({ ...trip, name: trip.name.trim() || usualName(trip, marks, show) }),
     onSaved: (now) => void navigate(`/trips/${now.id}`, { replace: true }),
   })
   const { content, change } = form
@@ -81,7 +84,7 @@ function TripForm({ saved, marks, outfits }: Props) {
     >
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <div className="grid gap-3">
-          <TripFields trip={content} marks={marks} usualName={usualName(content, marks)} onChange={change} />
+          <TripFields trip={content} marks={marks} usualName={usualName(content, marks, show)} onChange={change} />
           <TripRods trip={content} outfits={outfits} onChange={(rods) => change({ rods })} />
         </div>
         <div className="grid gap-3">
@@ -93,8 +96,8 @@ function TripForm({ saved, marks, outfits }: Props) {
   )
 }
 
-const usualName = (trip: Trip, marks: readonly SavedMark[]): string =>
-  `${marks.find(({ id }) => id === trip.markIds[0])?.content.name ?? 'Trip'}, ${trip.date}`
+const usualName = (trip: Trip, marks: readonly SavedMark[], show: Show): string =>
+  `${marks.find(({ id }) => id === trip.marks[0]?.id)?.content.name ?? 'Trip'}, ${show.date(trip.date)}`
 
 const blankTrip = (markId: string | undefined): Trip => ({
   formatVersion: TRIP_VERSION,
@@ -102,7 +105,7 @@ const blankTrip = (markId: string | undefined): Trip => ({
   date: today(),
   from: '18:00',
   to: '23:00',
-  markIds: markId === undefined ? [] : [markId],
+  marks: markId === undefined ? [] : [{ id: markId }],
   people: [],
   rods: [],
   packing: [],

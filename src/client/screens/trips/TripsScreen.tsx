@@ -46,7 +46,7 @@ export default function TripsScreen() {
                         {show.date(content.date)}, {content.from} to {content.to} · {STAGE_WORDS[stage]}
                       </p>
                       <p className="truncate text-sm" translate="no">
-                        {[markName(content.markIds[0]), ...content.people].filter(Boolean).join(' · ')}
+                        {[markName(content.marks[0]?.id), ...content.people].filter(Boolean).join(' · ')}
                       </p>
                       {!isTrash && (
                         <Link to={`/trips/${id}/fish`} className="text-sm underline">

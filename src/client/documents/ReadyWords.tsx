@@ -1,9 +1,9 @@
 import { Link } from 'react-router'
-import type { Readiness } from '../../../core/batch/readiness.ts'
-import { useShow } from '../../settings/preferences.tsx'
+import type { Readiness } from '../../core/batch/readiness.ts'
+import { useShow } from '../settings/preferences.tsx'
 
 /** How many of a design are tied and ready, and what its batches still want. */
-export function ReadyLine({ ready, short }: Readiness) {
+export function ReadyWords({ ready, short }: Readiness) {
   const show = useShow()
   return (
     <p className="text-sm">

@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
 import { Check } from 'lucide-react'
 import { Link } from 'react-router'
-import { demoQuery, useDemoChange } from '../../api/demo.ts'
-import { marksQuery, outfitsQuery, type SavedTraceHead } from '../../api/documents.ts'
-import { toast } from '../../regional/toast.ts'
-import { useKept } from '../../settings/useKept.ts'
-import { Button, buttonClass } from '../../ui/controls.tsx'
-import { newTraceAddress } from '../../words/addresses.ts'
+import { demoQuery, useDemoChange } from '../api/demo.ts'
+import { marksQuery, outfitsQuery, type SavedTraceHead } from '../api/documents.ts'
+import { toast } from '../regional/toast.ts'
+import { useKept } from '../settings/useKept.ts'
+import { Button, buttonClass } from '../ui/controls.tsx'
+import { newTraceAddress } from '../words/addresses.ts'
 
 /** Where to begin: a rod, a mark and a trace of one’s own, each until it is there; and that the rest is an example. */
 export default function FirstSteps({ heads }: { heads: readonly SavedTraceHead[] }) {

@@ -1,0 +1,35 @@
+import { useMemo } from 'react'
+import { alarmsOf } from '../../../core/plan/alarms.ts'
+import { wayBackClosesMs } from '../../../core/plan/wayBack.ts'
+import type { LocalDay } from '../../../core/time/localDay.ts'
+import type { SavedMark } from '../../api/documents.ts'
+import { useDay } from '../../plan/useDay.ts'
+import { Alarms } from './Alarms.tsx'
+
+type Props = {
+  mark: SavedMark
+  day: LocalDay
+  nowMs: number
+  endMs: number
+  sinkerMs: number | undefined
+  castMs: number | undefined
+  baitMinutes: number
+}
+
+/** What comes next at a mark: on its rods, and with its water. */
+export function TripAlarms({ mark, day: localDay, nowMs, endMs, sinkerMs, castMs, baitMinutes }: Props) {
+  const { day } = useDay(mark.content, localDay)
+  const alarms = useMemo(
+    () =>
+      alarmsOf({
+        wayBackMs: wayBackClosesMs(mark.content, day?.tide, localDay.startMs, localDay.endMs),
+        sinkerMs,
+        castMs,
+        baitMinutes,
+        slackMs: day?.slacks.find(({ timeMs }) => timeMs > nowMs)?.timeMs,
+        endMs,
+      }),
+    [mark, day, localDay, sinkerMs, castMs, baitMinutes, nowMs, endMs],
+  )
+  return <Alarms alarms={alarms} nowMs={nowMs} timeZone={localDay.timeZone} />
+}

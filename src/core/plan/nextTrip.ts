@@ -1,0 +1,21 @@
+import { stageOf, type Trip } from '../documents/trip.ts'
+import { tripSpan } from './trip.ts'
+
+type Stored = { id: string; content: Trip }
+
+/** The trip to look at: the one under way, else the first that is not over; undefined where there is none. `zoneOf` gives the zone of a mark. */
+export function nextTrip<T extends Stored>(
+  trips: readonly T[],
+  zoneOf: (markId: string | undefined) => string,
+  nowMs: number,
+): T | undefined {
+  const open = trips
+    .filter(({ content }) => stageOf(content) !== 'ended')
+    .map((trip) => ({ trip, ...tripSpan(trip.content, zoneOf(trip.content.marks[0]?.id)) }))
+    .sort((a, b) => a.fromMs - b.fromMs)
+  const underWay = open.findLast(({ trip, toMs }) => stageOf(trip.content) === 'underWay' && toMs > nowMs - LATE_MS)
+  return (underWay ?? open.find(({ toMs }) => toMs > nowMs))?.trip
+}
+
+/** A trip that nobody ended counts as under way for so long after its hours, ms. */
+const LATE_MS = 6 * 3_600_000
