@@ -1,4 +1,4 @@
-import { execFileSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
@@ -17,12 +17,13 @@ export function buildClient(): void {
   const now = sourcesDigest()
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
   console.error('Building the client …')
-  execFileSync(process.execPath, [join(ROOT, 'node_modules', 'vite', 'bin', 'vite.js'), 'build', '--logLevel', 'warn'], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build'], {
     cwd: ROOT,
-    stdio: ['ignore', 'inherit', 'inherit'],
+    encoding: 'utf8',
     // Whoever calls: another mode would build React's slower development half.
     env: { ...process.env, NODE_ENV: 'production' },
   })
+  if (status !== 0) throw new Error(`The client cannot be built.\n${stdout}${stderr}`)
   writeFileSync(stamp, now)
 }
 

@@ -1,33 +1,12 @@
-import type { APIRequestContext, Page } from '@playwright/test'
+import { join } from 'node:path'
+import { freePort } from '../../scripts/lib/freePort.ts'
+import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
+import { ROOT } from '../../scripts/lib/project.ts'
+import { startProcess } from '../server/serverProcess.ts'
 import { counted, expect, seriousFaults, test } from './fixtures.ts'
+import { eventsOf, startTrip } from './tripSteps.ts'
 
 test.use({ viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true })
-
-type Event = {
-  id: string
-  kind: string
-  rod: string
-  at: string
-  what: { type: string }
-  told?: { first?: { chance: number }[] }
-}
-
-const eventsOf = async (request: APIRequestContext, url: string, trip: string): Promise<Event[]> =>
-  (await request.get(`${url}/api/observations?trip=${trip}`)).json()
-
-/** Plans a trip for the first mark with the first trace that is proposed, and starts it. */
-async function startTrip(page: Page, url: string): Promise<string> {
-  await page.goto(`${url}/trips/new`)
-  await page.getByRole('button', { name: 'Take it' }).first().click()
-  await page.getByRole('textbox', { name: 'to pack' }).fill('headlamp')
-  await page.getByRole('textbox', { name: 'to pack' }).press('Enter')
-  await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await page.waitForURL(/trips\/[0-9a-f-]{36}$/)
-  await page.goto(`${page.url()}/fish`)
-  await page.getByRole('button', { name: 'Start the trip' }).click()
-  await expect(page.getByRole('button', { name: 'End the trip' })).toBeVisible()
-  return page.url().split('/').at(-2)!
-}
 
 test('one touch logs a cast, two a fish; what was said before is stored with it, and each can be undone', async ({
   page,
@@ -87,46 +66,6 @@ test('one touch logs a cast, two a fish; what was said before is stored with it,
   expect(await seriousFaults(page)).toEqual([])
 })
 
-test('forty events on two phones without a network: all are kept, and arrive once each and in order when it is back', async ({
-  page,
-  browser,
-  app,
-}) => {
-  const trip = await startTrip(page, app.url)
-  const otherPhone = await browser.newContext({ viewport: { width: 360, height: 740 } })
-  const other = await otherPhone.newPage()
-  await other.goto(`${app.url}/trips/${trip}/fish`)
-  await expect(other.getByRole('button', { name: 'End the trip' })).toBeVisible()
-  const phones = [page, other]
-  for (const phone of phones) await phone.context().setOffline(true)
-  const touched: Record<'cast' | 'bite', number>[] = phones.map(() => ({ cast: 0, bite: 0 }))
-  await Promise.all(
-    phones.map(async (phone, i) => {
-      for (let n = 0; n < 20; n += 1) {
-        const type = (n + i) % 3 === 0 ? 'bite' : 'cast'
-        await phone
-          .getByRole('button', { name: type === 'bite' ? 'Bite' : /^Cast/ })
-          .first()
-          .click()
-        touched[i]![type] += 1
-      }
-    }),
-  )
-  for (const phone of phones) await expect(phone.getByText('20 waiting')).toBeVisible()
-  expect(await eventsOf(page.request, app.url, trip).catch(() => [])).toEqual([])
-  for (const phone of phones) await phone.context().setOffline(false)
-  for (const phone of phones) {
-    await expect(phone.getByText('all sent')).toBeVisible()
-    await expect(phone.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(40)
-  }
-  const events = await eventsOf(page.request, app.url, trip)
-  expect(new Set(events.map(({ id }) => id)).size).toBe(40)
-  expect(events).toHaveLength(40)
-  for (const type of ['cast', 'bite'] as const)
-    expect(events.filter(({ what }) => what.type === type)).toHaveLength(touched[0]![type] + touched[1]![type])
-  await otherPhone.close()
-})
-
 test('what waits outlasts a reload, and what the server refuses for good is kept and shown', async ({ page, app }) => {
   const trip = await startTrip(page, app.url)
   await page.route('**/api/observations/**', (route) => route.abort())
@@ -145,4 +84,47 @@ test('what waits outlasts a reload, and what the server refuses for good is kept
     'The request is not valid. It is kept in this browser.',
   )
   expect(await eventsOf(page.request, app.url, trip)).toEqual([])
+})
+
+test('a clock that is an hour wrong is said, and what this phone logged is put right', async ({ page, app }) => {
+  // The page's own clock; the server's is right.
+  await page.clock.install({ time: Date.now() + 3_600_000 })
+  const trip = await startTrip(page, app.url)
+  await page.getByRole('button', { name: /^Cast/ }).click()
+  await expect(page.getByText('all sent')).toBeVisible()
+  const note = page.getByRole('region', { name: 'Clock' })
+  await expect(note).toContainText('This phone’s clock is 1 h ahead of the server’s.')
+  await note.getByRole('button', { name: /Use the server’s time/ }).click()
+  await expect(note).toBeHidden()
+  await page.getByRole('button', { name: 'Bite', exact: true }).click()
+  await expect(page.getByText('all sent')).toBeVisible()
+  const events = await eventsOf(page.request, app.url, trip)
+  const [wrong, ...rest] = events.filter(({ kind }) => kind === 'event')
+  expect(rest.map(({ what }) => what.type)).toEqual(['cast', 'bite'])
+  expect(Date.parse(wrong!.at) - Date.parse(rest[0]!.at)).toBe(3_600_000)
+  for (const { at } of rest) expect(Math.abs(Date.parse(at) - Date.now())).toBeLessThan(180_000)
+})
+
+test('a server killed while events are sent: each is there once when it is back', async ({ page }) => {
+  const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
+  const port = await freePort()
+  let server = await startProcess(postgres.adminUrl, port)
+  const url = `http://127.0.0.1:${port}`
+  try {
+    const trip = await startTrip(page, url)
+    // Dead before the answer to the third: it may or may not have been stored.
+    let sent = 0
+    page.on('request', (request) => {
+      if (request.url().endsWith('/observations/many') && ++sent === 3) server.kill('SIGKILL')
+    })
+    for (let n = 0; n < 6; n += 1) await page.getByRole('button', { name: /^Cast/ }).click()
+    await expect(page.getByText(/^[1-6] waiting/)).toBeVisible()
+    server = await startProcess(postgres.adminUrl, port)
+    await expect(page.getByText('all sent')).toBeVisible()
+    const events = await eventsOf(page.request, url, trip)
+    expect(events.map(({ what }) => what.type)).toEqual(Array.from({ length: 6 }, () => 'cast'))
+  } finally {
+    server.kill('SIGKILL')
+    await removePostgres(postgres)
+  }
 })

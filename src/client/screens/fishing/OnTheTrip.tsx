@@ -9,6 +9,8 @@ import { DEFAULT_BAIT_MINUTES, rodNow, tripDay, tripSpan, visitsOf } from '../..
 import { pieceName } from '../../../core/setup/names.ts'
 import type { SavedFish, SavedMark, SavedOutfit } from '../../api/documents.ts'
 import { type SavedTrip, useTripLog } from '../../api/trips.ts'
+import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
+import type { TakenAlong } from '../../documents/useTakeAlong.ts'
 import { useTripStage } from '../../documents/useTripStage.ts'
 import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -31,9 +33,15 @@ import { useRodSetup } from './useRodSetup.ts'
 const SinkerNow = lazy(() => import('../../plan/SinkerNow.tsx'))
 const ChangeNow = lazy(() => import('./ChangeNow.tsx'))
 
-type Props = { saved: SavedTrip; marks: readonly SavedMark[]; outfits: readonly SavedOutfit[]; fish: readonly SavedFish[] }
+type Props = {
+  saved: SavedTrip
+  marks: readonly SavedMark[]
+  outfits: readonly SavedOutfit[]
+  fish: readonly SavedFish[]
+  taken: TakenAlong
+}
 
-export function OnTheTrip({ saved, marks, outfits, fish }: Props) {
+export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const { trip, start, end, goOn } = useTripStage(saved)
   const nowMs = useNow(10_000)
   const log = useTripLog(saved.id)
@@ -165,6 +173,7 @@ export function OnTheTrip({ saved, marks, outfits, fish }: Props) {
       <section aria-label="What happened" className="rounded-lg border border-rule bg-sheet p-3">
         <TripLog events={events} rodName={rodName} linkName={linkName} timeZone={mark?.content.timeZone} onUndo={log.takeBack} />
       </section>
+      <TakeAlongNote taken={taken} />
       <div className="flex flex-wrap justify-between gap-2">
         <Link to={`/trips/${saved.id}`} className={buttonClass('quiet')}>
           Plan

@@ -17,7 +17,7 @@ import type { SavedTrip } from '../../api/trips.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import FirstSteps from '../../documents/FirstSteps.tsx'
 import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
-import { useTakeAlong } from '../../documents/useTakeAlong.ts'
+import { useTakeAlong, type Wanted, wantedFor } from '../../documents/useTakeAlong.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { today } from '../../settings/today.ts'
 import { buttonClass } from '../../ui/controls.tsx'
@@ -43,20 +43,30 @@ export default function TodayScreen() {
     return (id: string | undefined) => (id === undefined ? undefined : zones.get(id)) ?? 'UTC'
   }, [marks.data])
   const next = trips.data && nextTrip(trips.data.documents, zoneOf, nowMs)
-  const taken = useTakeAlong(next)
+  const place = useMemo(
+    () => (marks.data && heads.data && trips.data ? usualPlace(marks.data, heads.data, trips.data.documents) : undefined),
+    [marks.data, heads.data, trips.data],
+  )
+  const date = today()
+  const wanted = useMemo((): Wanted | undefined => {
+    if (!marks.data || !place) return undefined
+    if (next) return wantedFor(next, marks.data)
+    const { mark, head } = place
+    return {
+      water: mark ? [{ mark, day: localDay(date, mark.content.timeZone) }] : [],
+      rods: head?.content.outfitId ? [{ outfitId: head.content.outfitId, trace: { id: head.id, revision: head.revision } }] : [],
+    }
+  }, [marks.data, place, next, date])
+  const taken = useTakeAlong(wanted)
   const failed = all.find(({ data, error }) => error && !data)
   if (failed?.error)
     return <Failed what="Today" error={failed.error} onRetry={() => void Promise.all(all.map(({ refetch }) => refetch()))} />
-  if (!trips.data || !marks.data || !outfits.data || !heads.data) return <Loading what="today" />
+  if (!trips.data || !marks.data || !outfits.data || !heads.data || !place) return <Loading what="today" />
   const given = { marks: marks.data, outfits: outfits.data, nowMs }
   return (
     <div className="mx-auto grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
       {marks.data.length === 0 && <FirstSteps heads={heads.data} />}
-      {next ? (
-        <NextTrip key={next.id} trip={next} {...given} />
-      ) : (
-        <MarkToday heads={heads.data} trips={trips.data.documents} {...given} />
-      )}
+      {next ? <NextTrip key={next.id} trip={next} {...given} /> : <MarkToday {...place} {...given} />}
       <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data} />
       {marks.data.length > 0 && <FirstSteps heads={heads.data} />}
       <TakeAlongNote taken={taken} />
@@ -116,17 +126,18 @@ function NextTrip({ trip: { id, content: trip }, marks, outfits, nowMs }: Given 
   )
 }
 
-type MarkTodayProps = Given & { heads: readonly SavedTraceHead[]; trips: readonly SavedTrip[] }
+/** A mark with the trace that is fished there. */
+type Place = { mark: SavedMark | undefined; head: SavedTraceHead | undefined }
 
-/** Without a trip: the day at the mark that was fished last, or that a trace is made for. */
-function MarkToday({ heads, trips, marks, outfits, nowMs }: MarkTodayProps) {
-  const lastTrip = trips.toSorted((a, b) => b.content.date.localeCompare(a.content.date))[0]
-  const made = heads.find(({ content }) => marks.some(({ id }) => id === content.markId))
-  const mark =
-    marks.find(({ id }) => id === lastTrip?.content.marks[0]?.id) ??
-    marks.find(({ id }) => id === made?.content.markId) ??
-    marks[0]
-  const head = heads.find(({ content }) => content.markId === mark?.id)
+/** Without a trip: the mark that was fished last, else one that a trace is made for. */
+function usualPlace(marks: readonly SavedMark[], heads: readonly SavedTraceHead[], trips: readonly SavedTrip[]): Place {
+  const last = trips.toSorted((a, b) => b.content.date.localeCompare(a.content.date))[0]?.content.marks[0]?.id
+  const made = heads.find(({ content }) => marks.some(({ id }) => id === content.markId))?.content.markId
+  const mark = marks.find(({ id }) => id === last) ?? marks.find(({ id }) => id === made) ?? marks[0]
+  return { mark, head: heads.find(({ content }) => content.markId === mark?.id) }
+}
+
+function MarkToday({ mark, head, outfits, nowMs }: Given & Place) {
   const timeZone = mark?.content.timeZone ?? 'UTC'
   const date = today()
   const day = useMemo(() => localDay(date, timeZone), [date, timeZone])

@@ -1,11 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { Trip } from '../../../core/documents/trip.ts'
 import { TRIP_VERSION } from '../../../core/documents/versions.ts'
 import { documentQuery, marksQuery, outfitsQuery, type SavedMark, type SavedOutfit } from '../../api/documents.ts'
 import type { SavedTrip } from '../../api/trips.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
+import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
+import { useTakeAlong, wantedFor } from '../../documents/useTakeAlong.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { today } from '../../settings/today.ts'
@@ -57,6 +60,8 @@ export default function TripScreen() {
 type Props = { saved: SavedTrip | undefined; marks: readonly SavedMark[]; outfits: readonly SavedOutfit[] }
 
 function TripForm({ saved, marks, outfits }: Props) {
+  const wanted = useMemo(() => saved && wantedFor(saved, marks), [saved, marks])
+  const taken = useTakeAlong(wanted)
   const navigate = useNavigate()
   const show = useShow()
   const [firstMark] = marks
@@ -89,6 +94,7 @@ function TripForm({ saved, marks, outfits }: Props) {
         </div>
         <div className="grid gap-3">
           <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} />
+          {saved && <TakeAlongNote taken={taken} />}
           <Packing packing={content.packing} onChange={(packing) => change({ packing })} />
         </div>
       </div>

@@ -1,0 +1,98 @@
+import type { Page } from '@playwright/test'
+import { expect, HOUND, test } from './fixtures.ts'
+import { eventsOf, planTrip, startTrip } from './tripSteps.ts'
+
+// The service worker is the part under test here.
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, serviceWorkers: 'allow' })
+
+/** Waits until this phone has its copy. */
+const isKept = (page: Page) => expect(page.getByText(/^A copy of .* is on this device/)).toBeVisible({ timeout: 90_000 })
+
+test('opened once, everything of a trip opens and computes without a network', async ({ page, app }) => {
+  const trip = await planTrip(page, app.url)
+  await page.goto(app.url)
+  await isKept(page)
+  await page.context().setOffline(true)
+  await page.reload()
+  await expect(page.getByText(/^No network: this is what the server said/)).toBeVisible()
+  const glance = page.getByRole('region', { name: 'Next trip' })
+  await expect(glance).toContainText(/(high|low) water \d/)
+  await expect(glance).toContainText(/\d g/)
+  await page.goto(`${app.url}/trips/${trip}`)
+  await expect(page.getByRole('checkbox', { name: 'headlamp' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Proposed' })).toContainText('baits:')
+  await page.goto(`${app.url}/traces/${HOUND}`)
+  await expect(page.locator('[data-moment=run]')).toContainText(/holds|watch|fails/)
+  await page.goto(`${app.url}/traces/${HOUND}/build`)
+  await expect(page.getByRole('heading', { name: /cut/i }).first()).toBeVisible()
+  await page.goto(`${app.url}/knots`)
+  await expect(page.getByRole('link', { name: /uni/i }).first()).toBeVisible()
+  await page.goto(`${app.url}/water`)
+  await expect(page.getByText(/^slack/).first()).toBeVisible()
+})
+
+test('a trip is started and forty events are logged on two phones without a network, reloaded in between: all arrive once, in order', async ({
+  page,
+  browser,
+  app,
+}) => {
+  const trip = await planTrip(page, app.url)
+  const otherPhone = await browser.newContext({ viewport: { width: 360, height: 740 }, serviceWorkers: 'allow' })
+  const phones = [page, await otherPhone.newPage()]
+  for (const phone of phones) {
+    await phone.goto(`${app.url}/trips/${trip}/fish`)
+    await isKept(phone)
+    await phone.context().setOffline(true)
+  }
+  await page.getByRole('button', { name: 'Start the trip' }).click()
+  await expect(page.getByRole('button', { name: 'End the trip' })).toBeVisible()
+  const touched: string[][] = [[], []]
+  const touch = async (phone: Page, i: number, times: number) => {
+    for (let n = 0; n < times; n += 1) {
+      const name = (n + i) % 3 === 0 ? 'Bite' : 'Cast'
+      await phone
+        .getByRole('button', { name: new RegExp(`^${name}`) })
+        .first()
+        .click()
+      touched[i]!.push(name.toLowerCase())
+    }
+  }
+  await Promise.all(phones.map((phone, i) => touch(phone, i, 10)))
+  for (const phone of phones) {
+    await expect(phone.getByText('10 waiting')).toBeVisible()
+    await phone.reload()
+    await expect(phone.getByText('10 waiting')).toBeVisible()
+  }
+  await expect(page.getByRole('button', { name: 'End the trip' })).toBeVisible()
+  await Promise.all(phones.map((phone, i) => touch(phone, i, 10)))
+  for (const phone of phones) await expect(phone.getByText('20 waiting')).toBeVisible()
+  expect(await eventsOf(page.request, app.url, trip).catch(() => [])).toEqual([])
+  for (const phone of phones) await phone.context().setOffline(false)
+  for (const phone of phones) {
+    await expect(phone.getByText('all sent')).toBeVisible()
+    await expect(phone.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(40)
+  }
+  const events = await eventsOf(page.request, app.url, trip)
+  expect(new Set(events.map(({ id }) => id)).size).toBe(40)
+  expect(events).toHaveLength(40)
+  // Each phone's own are in the order in which they were touched.
+  const byPhone = [...new Set(events.map(({ phone }) => phone))].map((of) => events.filter(({ phone }) => phone === of))
+  expect(byPhone.map((own) => own.map(({ what }) => what.type).join()).toSorted()).toEqual(touched.map(String).toSorted())
+  for (const own of byPhone) expect(own.map(({ at }) => at)).toEqual(own.map(({ at }) => at).toSorted())
+  await expect
+    .poll(async () => (await (await page.request.get(`${app.url}/api/trips/${trip}`)).json()).content.startedAt)
+    .toMatch(/^\d{4}/)
+  await otherPhone.close()
+})
+
+test('what was sent is still there when the page is reloaded without a network', async ({ page, app }) => {
+  await startTrip(page, app.url)
+  await isKept(page)
+  await page.getByRole('button', { name: /^Cast/ }).click()
+  await expect(page.getByText('all sent')).toBeVisible()
+  // Offline before the list is read again: what is kept of the server is older than what was sent.
+  await page.context().setOffline(true)
+  await page.reload()
+  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(1)
+  await expect(page.getByText('all sent')).toBeVisible()
+})
