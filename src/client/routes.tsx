@@ -20,6 +20,7 @@ const ShoppingScreen = lazy(() => import('./screens/shopping/ShoppingScreen.tsx'
 const TripsScreen = lazy(() => import('./screens/trips/TripsScreen.tsx'))
 const TripScreen = lazy(() => import('./screens/trip/TripScreen.tsx'))
 const FishingScreen = lazy(() => import('./screens/fishing/FishingScreen.tsx'))
+const LogScreen = lazy(() => import('./screens/fishing/LogScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
 const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
 const StockTake = lazy(() => import('./screens/gear/StockTake.tsx'))
@@ -63,6 +64,7 @@ export const router = createBrowserRouter([
       { path: '/trips', element: <TripsScreen /> },
       { path: '/trips/:id', element: <TripScreen /> },
       { path: '/trips/:id/fish', element: <FishingScreen /> },
+      { path: '/trips/:id/log', element: <LogScreen /> },
       { path: '/t/:code', element: <TiedCardScreen /> },
       { path: '/traces/new', element: <NewTraceScreen /> },
       { path: '/traces/:id', element: <BenchScreen /> },

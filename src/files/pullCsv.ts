@@ -2,6 +2,7 @@ import { type Catalogue, NOMINAL_CATALOGUE } from '../core/catalogue/catalogue.t
 import { observationSchema, type Pull, type StraightPull } from '../core/documents/observation.ts'
 import { KNOT_FACTS, type KnotId } from '../core/knots/facts.ts'
 import { parseQuantity } from '../core/units/parseQuantity.ts'
+import { idOf } from './idOf.ts'
 import { type CsvRow, type LineFault, type ReadFile, readCsv, refused } from './readCsv.ts'
 import { writeCsv } from './writeCsv.ts'
 
@@ -101,17 +102,6 @@ function materialNamed({ materials }: Catalogue, typed: string): Pull['material'
   return (Object.keys(materials) as Pull['material'][]).find((id) =>
     [id, materials[id].name].some((name) => plain(name) === wanted),
   )
-}
-
-/** An id made from a text: the same text, the same id. Source: FNV-1a (G. Fowler, L. C. Noll, K.-P. Vo), four times over. */
-function idOf(text: string): string {
-  const words = [0, 1, 2, 3].map((seed) => {
-    let hash = (0x811c9dc5 ^ (seed * 0x9e3779b1)) >>> 0
-    for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193) >>> 0
-    return Math.imul(hash ^ (hash >>> 15), 0x85ebca6b) >>> 0
-  })
-  const hex = words.map((word) => word.toString(16).padStart(8, '0')).join('')
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-a${hex.slice(17, 20)}-${hex.slice(20, 32)}`
 }
 
 /** The same table of what was pulled. */

@@ -1,5 +1,7 @@
 import type { Catalogue } from '../core/catalogue/catalogue.ts'
 import type { Mark } from '../core/documents/mark.ts'
+import type { TripEvent } from '../core/documents/observation.ts'
+import type { EventTarget } from '../files/eventCsv.ts'
 import type { Waypoint } from '../files/gpx.ts'
 import type { ToldPull } from '../files/pullCsv.ts'
 import type { ReadFile } from '../files/readCsv.ts'
@@ -11,6 +13,7 @@ export type FileFormats = {
   gear: { with: { owned: readonly Owned<TableItems['gear']>[] }; read: ReadFile<TableChange<TableItems['gear']>[]> }
   fish: { with: { owned: readonly Owned<TableItems['fish']>[] }; read: ReadFile<TableChange<TableItems['fish']>[]> }
   pulls: { with: object; read: ReadFile<ToldPull[]> }
+  events: { with: { target: EventTarget }; read: ReadFile<TripEvent[]> }
   stream: { with: object; read: ReadFile<Mark['stream'][number][]> }
   heights: { with: { timeZone: string }; read: ReadFile<NonNullable<Mark['heights']>[number][]> }
   places: { with: object; read: ReadFile<Waypoint[]> }

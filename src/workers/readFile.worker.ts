@@ -1,3 +1,4 @@
+import { readEventCsv } from '../files/eventCsv.ts'
 import { readGpx } from '../files/gpx.ts'
 import { readHeightCsv } from '../files/heightCsv.ts'
 import { readPullCsv } from '../files/pullCsv.ts'
@@ -18,6 +19,8 @@ answer<ReadFileRequest, ReadFileResult>((request) => {
       return readTableChanges('fish', text.value, request.owned)
     case 'pulls':
       return readPullCsv(text.value)
+    case 'events':
+      return readEventCsv(text.value, request.target)
     case 'stream':
       return readStreamCsv(text.value)
     case 'heights':

@@ -63,7 +63,7 @@ const boxOf = (gear: readonly SavedDocument<'gear'>[], levels: Levels): BoxItem[
 
 /** A change of stock: movements to add, a count, or a movement to undo. */
 export type StockChange =
-  | { do: 'move'; movements: readonly Omit<NewMovement, 'id'>[] }
+  | { do: 'move'; movements: readonly (Omit<NewMovement, 'id'> & { id?: string })[] }
   | { do: 'count'; counts: readonly Omit<StockCount, 'id'>[] }
   | { do: 'undo'; movementId: string }
 
@@ -90,7 +90,7 @@ function bodiesOf(change: StockChange): { ids: string[]; requests: { path: strin
     change.do === 'move'
       ? (['/stock/movements', 'movements', change.movements] as const)
       : (['/stock/counts', 'counts', change.counts] as const)
-  const named = rows.map((row) => ({ ...row, id: newId() }))
+  const named = rows.map((row) => ({ id: newId(), ...row }))
   const pages = Array.from({ length: Math.ceil(named.length / MAX_MOVEMENTS) }, (_, i) =>
     named.slice(i * MAX_MOVEMENTS, (i + 1) * MAX_MOVEMENTS),
   )

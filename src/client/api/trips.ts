@@ -1,7 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { z } from 'zod'
-import type { TripEvent } from '../../core/documents/observation.ts'
+import type { Hold, TripEvent } from '../../core/documents/observation.ts'
 import { activeObservations } from '../../core/learning/activeObservations.ts'
 import { parseObservations } from '../../shared/observations.ts'
 import { fromStorage } from '../settings/browserStorage.ts'
@@ -35,29 +35,37 @@ export function useTripLog(tripId: string) {
   const outbox = useOutbox()
   const phone = phoneId()
   const clock = usePhoneClock()
-  const events = useMemo(() => {
+  const active = useMemo(() => {
     const sent = query.data ?? []
     const known = new Set(sent.map(({ id }) => id))
     const own = [...outbox.sent, ...outbox.waiting].filter((each) => each.tripId === tripId && !known.has(each.id))
     return activeObservations([...sent, ...own])
-      .filter((each): each is TripEvent => each.kind === 'event')
-      .sort((a, b) => a.at.localeCompare(b.at))
   }, [query.data, outbox.sent, outbox.waiting, tripId])
-  const add = (event: NewEvent): TripEvent => {
+  const events = useMemo(
+    () => active.filter((each): each is TripEvent => each.kind === 'event').sort((a, b) => a.at.localeCompare(b.at)),
+    [active],
+  )
+  /** `seen`: what a sinker did just then, from which its mark learns. */
+  const add = (event: NewEvent, seen?: Omit<Hold, 'formatVersion' | 'kind' | 'id' | 'tripId' | 'at'>): TripEvent => {
     const whole: TripEvent = { ...event, formatVersion: 1, kind: 'event', id: newId(), tripId, phone }
     void outbox.add(whole)
+    if (seen) void outbox.add({ ...seen, formatVersion: 1, kind: 'hold', id: newId(), tripId, at: event.at })
     return whole
   }
-  const takeBack = ({ id, markId }: TripEvent) =>
-    void outbox.add({
-      formatVersion: 1,
-      kind: 'retraction',
-      id: newId(),
-      at: clock.nowIso(),
-      of: id,
-      tripId,
-      ...(markId === undefined ? {} : { markId }),
-    })
+  const takeBack = ({ id, at, what, markId }: TripEvent) => {
+    const isSeen = what.type === 'held' || what.type === 'dragged'
+    const seen = isSeen ? active.filter((each) => each.kind === 'hold' && each.at === at) : []
+    for (const of of [id, ...seen.map((each) => each.id)])
+      void outbox.add({
+        formatVersion: 1,
+        kind: 'retraction',
+        id: newId(),
+        at: clock.nowIso(),
+        of,
+        tripId,
+        ...(markId === undefined ? {} : { markId }),
+      })
+  }
   const correct = (event: TripEvent, change: Partial<NewEvent>) => {
     const { formatVersion: _f, kind: _k, id: _i, tripId: _t, phone: by, ...rest } = event
     takeBack(event)

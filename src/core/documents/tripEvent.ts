@@ -61,6 +61,8 @@ const told = z.strictObject({
     .array(z.strictObject({ link: text(120), chance: z.number().min(0).max(1) }))
     .max(200)
     .optional(),
+  /** The chance that the sinker that is on holds. */
+  holds: z.number().min(0).max(1).optional(),
 })
 export type Told = z.infer<typeof told>
 

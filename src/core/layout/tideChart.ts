@@ -24,7 +24,7 @@ export type TideChartLayout = {
   rateTicksMperS: number[]
 }
 
-/** MinimumSinker height of the rate's axis, so that a whisper of a stream does not look like a race, m/s. */
+/** Least height of the rate's axis, so that a whisper of a stream does not look like a race, m/s. */
 const MIN_RATE = 0.4
 
 /**

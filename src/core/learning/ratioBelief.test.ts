@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { normalCdf, normalPdf } from '../math/normal.ts'
-import { learnRatio } from './ratioBelief.ts'
+import { heldChance, learnRatio } from './ratioBelief.ts'
 
 const prior = { median: 0.5, spread: 0.3 }
 const demandArb = fc.double({ min: 0.1, max: 3, noNaN: true })
@@ -62,4 +62,18 @@ describe('what holds and drags teach', () => {
     expect(median).toBeLessThan(0.86)
     expect(spread).toBeLessThan(0.08)
   })
+})
+
+test('a demand is held with the chance that one more of the same was held', () => {
+  const belief = { median: 2, spread: 0.3 }
+  expect(heldChance(belief, 2)).toBeCloseTo(0.5, 9)
+  // Σ over the belief of Φ((x − ln d) / 0.2), by hand on a grid.
+  const sum = Array.from({ length: 20_001 }, (_, i) => Math.log(2) + 0.3 * 8 * (i / 10_000 - 1)).reduce(
+    (all, x) => {
+      const weight = Math.exp(-((x - Math.log(2)) ** 2) / (2 * 0.09))
+      return [all[0]! + weight, all[1]! + weight * normalCdf((x - Math.log(1.5)) / 0.2)]
+    },
+    [0, 0],
+  )
+  expect(heldChance(belief, 1.5)).toBeCloseTo(sum[1]! / sum[0]!, 6)
 })

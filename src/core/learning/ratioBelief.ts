@@ -39,6 +39,10 @@ export function learnRatio(prior: Belief, evidence: readonly Evidence[]): Learne
   return { median: quantile(0.5), spread: Math.sqrt(variance), low: quantile(0.1), high: quantile(0.9) }
 }
 
+/** The chance that a demand is held, by what is thought of the ratio: the belief's spread and that of a single demand together. */
+export const heldChance = ({ median, spread }: Belief, demand: number): number =>
+  normalCdf(Math.log(median / demand) / Math.hypot(spread, NOISE))
+
 /** Where a running sum over a grid, each weight spread over its cell, passes a share. */
 function quantileOf(at: (i: number) => number, mass: readonly number[], wanted: number): number {
   const step = at(1) - at(0)

@@ -3,13 +3,13 @@ import { BREAK_MOMENTS, type Happening } from '../../../core/documents/tripEvent
 import { percent } from '../../../core/units/percent.ts'
 import { BigButton } from './BigButton.tsx'
 import { ChoicePanel } from './ChoicePanel.tsx'
-import type { BreakableLink } from './useRodSetup.ts'
+import type { NamedLink } from './useRodSetup.ts'
 
 const DURING = { cast: 'casting', run: 'a fish ran', snag: 'snagged', hand: 'in the hand' }
 const UNSEEN = ''
 
 type Props = {
-  links: readonly BreakableLink[]
+  links: readonly NamedLink[]
   onSave: (what: Extract<Happening, { type: 'break' }>) => void
   onClose: () => void
 }

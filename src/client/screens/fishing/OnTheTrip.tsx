@@ -5,6 +5,7 @@ import type { TripEvent } from '../../../core/documents/observation.ts'
 import { hookPieces } from '../../../core/documents/pieces.ts'
 import { stageOf, type TripRod } from '../../../core/documents/trip.ts'
 import type { Happening } from '../../../core/documents/tripEvent.ts'
+import type { HoldNow } from '../../../core/plan/holdNow.ts'
 import { DEFAULT_BAIT_MINUTES, rodNow, tripDay, tripSpan, visitsOf } from '../../../core/plan/trip.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import type { SavedFish, SavedMark, SavedOutfit } from '../../api/documents.ts'
@@ -23,6 +24,7 @@ import { BigButton } from './BigButton.tsx'
 import { BreakPanel } from './BreakPanel.tsx'
 import { ClockNote } from './ClockNote.tsx'
 import { FishPanel } from './FishPanel.tsx'
+import { MarkWater } from './MarkWater.tsx'
 import { type Asked, RodButtons } from './RodButtons.tsx'
 import { SendingState } from './SendingState.tsx'
 import { TripAlarms } from './TripAlarms.tsx'
@@ -43,6 +45,7 @@ type Props = {
 
 export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const { trip, start, end, goOn } = useTripStage(saved)
+  const show = useShow()
   const nowMs = useNow(10_000)
   const log = useTripLog(saved.id)
   const { events, error, outbox, clock } = log
@@ -64,124 +67,145 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const stage = stageOf(trip)
   const rodName = (id: string) =>
     outfits.find((each) => each.id === trip.rods.find((each_) => each_.id === id)?.outfitId)?.content.name ?? ''
+  const rods = trip.rods.map(({ id }) => ({ id, name: rodName(id) }))
   const linkName = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
-  const happened = (what: Happening) => {
+  const happened = (what: Happening, now: HoldNow | undefined) => {
     if (!rod) return
-    const event = log.add({
-      at: clock.nowIso(),
-      rod: rod.id,
-      what,
-      ...(markId === undefined ? {} : { markId }),
-      ...(on?.trace ? { trace: on.trace } : {}),
-      ...(outfit ? { outfit: { id: outfit.id, revision: outfit.revision } } : {}),
-      ...(on?.sinkerKg === undefined ? {} : { sinkerKg: on.sinkerKg }),
-      ...(told ? { told } : {}),
-    })
+    const isSeen = what.type === 'held' || what.type === 'dragged'
+    const seen =
+      isSeen && now && markId !== undefined
+        ? { markId, method: now.method, shape: now.shape, massKg: now.massKg, demand: now.demand, held: what.type === 'held' }
+        : undefined
+    const event = log.add(
+      {
+        at: clock.nowIso(),
+        rod: rod.id,
+        what,
+        ...(markId === undefined ? {} : { markId }),
+        ...(on?.trace ? { trace: on.trace } : {}),
+        ...(outfit ? { outfit: { id: outfit.id, revision: outfit.revision } } : {}),
+        ...(on?.sinkerKg === undefined ? {} : { sinkerKg: on.sinkerKg }),
+        ...(told ? { told: { ...told, ...(now ? { holds: now.chance } : {}) } } : {}),
+      },
+      seen,
+    )
     setAsked(undefined)
     navigator.vibrate?.(30)
     toast(`${happeningWords(what, linkName)} is logged.`, { action: { label: 'Undo', onClick: () => log.takeBack(event) } })
   }
   const isOver = stage === 'ended'
   return (
-    <div className="mx-auto grid max-w-xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
-      <header className="flex flex-wrap items-center gap-x-3">
-        <h1 className="mr-auto text-xl font-bold" translate="no">
-          {mark?.content.name ?? trip.name}
-        </h1>
-        <SendingState outbox={outbox} nowMs={nowMs} timeZone={mark?.content.timeZone} />
-      </header>
-      {error && events.length === 0 && <Fault>{error.message}</Fault>}
-      {trip.marks.length > 1 && (
-        <Select
-          aria-label="Mark"
-          className="min-h-13 w-full rounded-md border border-edge bg-well px-2"
-          value={markId}
-          onChoose={setMarkId}
-          choices={trip.marks.map(({ id }) => ({
-            value: id,
-            text: marks.find((each) => each.id === id)?.content.name ?? 'a deleted mark',
-            isName: true,
-          }))}
-        />
-      )}
-      {trip.rods.length === 0 && (
-        <p>
-          This trip has no rods yet.{' '}
-          <Link to={`/trips/${saved.id}`} className="underline">
-            Add them to the plan
-          </Link>
-          .
-        </p>
-      )}
-      {trip.rods.length > 1 && (
-        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Rods">
-          {trip.rods.map((each) => (
-            <RodTab
-              key={each.id}
-              rod={each}
-              name={rodName(each.id)}
-              events={events}
-              isChosen={each.id === rodId}
-              onChoose={() => setRodId(each.id)}
+    <MarkWater mark={mark} day={day} setup={setup} sinkerKg={on?.sinkerKg} nowMs={nowMs}>
+      {({ water, holdNow }) => (
+        <div className="mx-auto grid max-w-xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
+          <header className="flex flex-wrap items-center gap-x-3">
+            <h1 className="mr-auto text-xl font-bold" translate="no">
+              {mark?.content.name ?? trip.name}
+            </h1>
+            <span className="text-sm text-quiet tabular-nums">{show.clock(nowMs, mark?.content.timeZone)}</span>
+            <SendingState outbox={outbox} timeZone={mark?.content.timeZone} />
+          </header>
+          {error && events.length === 0 && <Fault>{error.message}</Fault>}
+          {trip.marks.length > 1 && (
+            <Select
+              aria-label="Mark"
+              className="min-h-13 w-full rounded-md border border-edge bg-well px-2"
+              value={markId}
+              onChoose={setMarkId}
+              choices={trip.marks.map(({ id }) => ({
+                value: id,
+                text: marks.find((each) => each.id === id)?.content.name ?? 'a deleted mark',
+                isName: true,
+              }))}
             />
-          ))}
+          )}
+          {trip.rods.length === 0 && (
+            <p>
+              This trip has no rods yet.{' '}
+              <Link to={`/trips/${saved.id}`} className="underline">
+                Add them to the plan
+              </Link>
+              .
+            </p>
+          )}
+          {trip.rods.length > 1 && (
+            <div className="grid grid-cols-2 gap-2" role="group" aria-label="Rods">
+              {trip.rods.map((each) => (
+                <RodTab
+                  key={each.id}
+                  rod={each}
+                  name={rodName(each.id)}
+                  events={events}
+                  isChosen={each.id === rodId}
+                  onChoose={() => setRodId(each.id)}
+                />
+              ))}
+            </div>
+          )}
+          {stage === 'planned' && <BigButton name="Start the trip" onClick={start} />}
+          {!isOver && <ClockNote aheadMs={clock.aheadMs} onFollow={log.useServerClock} />}
+          {rod && on && !isOver && (
+            <>
+              <RodButtons
+                on={on}
+                baitMinutes={trip.baitMinutes}
+                nowMs={nowMs}
+                onHappened={(what) => happened(what, holdNow)}
+                onAsk={setAsked}
+              />
+              <TripAlarms
+                mark={mark}
+                water={water}
+                day={day}
+                nowMs={nowMs}
+                endMs={tripSpan(trip, timeZone).toMs}
+                sinkerMs={nextSinkerMs}
+                castMs={firstCastMs(trip.rods, events)}
+                baitMinutes={trip.baitMinutes ?? DEFAULT_BAIT_MINUTES}
+              />
+              {setup && (
+                <Later what="What to change">
+                  <ChangeNow setup={setup} events={events.filter(({ rod: each }) => each === rod.id)} nowMs={nowMs} />
+                </Later>
+              )}
+              {mark && setup && (
+                <section aria-label="Sinker now" className="rounded-lg border border-rule bg-sheet p-3">
+                  <Later what="The sinker of now">
+                    <SinkerNow mark={mark} day={day} setup={setup} atMs={nowMs} onNext={setNextSinkerMs} />
+                  </Later>
+                </section>
+              )}
+            </>
+          )}
+          {asked === 'fish' && rod && (
+            <FishPanel
+              fish={fish}
+              target={fish.find(({ id }) => id === trip.fishId)}
+              hooks={setup ? hookPieces(setup.trace).map((hook) => ({ id: hook.id, name: pieceName(hook) })) : []}
+              onSave={(what) => happened(what, holdNow)}
+              onClose={() => setAsked(undefined)}
+            />
+          )}
+          {asked === 'break' && (
+            <BreakPanel links={links} onSave={(what) => happened(what, holdNow)} onClose={() => setAsked(undefined)} />
+          )}
+          {asked && asked !== 'fish' && asked !== 'break' && rod && (
+            <AskPanel asked={asked} rod={rod} onSave={(what) => happened(what, holdNow)} onClose={() => setAsked(undefined)} />
+          )}
+          <section aria-label="What happened" className="rounded-lg border border-rule bg-sheet p-3">
+            <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
+          </section>
+          <TakeAlongNote taken={taken} />
+          <div className="flex flex-wrap justify-between gap-2">
+            <Link to={`/trips/${saved.id}`} className={buttonClass('quiet')}>
+              Plan
+            </Link>
+            {stage === 'underWay' && <BigButton name="End the trip" onClick={end} />}
+            {isOver && <BigButton name="Go on fishing" onClick={goOn} />}
+          </div>
         </div>
       )}
-      {stage === 'planned' && <BigButton name="Start the trip" onClick={start} />}
-      {!isOver && <ClockNote aheadMs={clock.aheadMs} onFollow={log.useServerClock} />}
-      {rod && on && !isOver && (
-        <>
-          <RodButtons on={on} baitMinutes={trip.baitMinutes} nowMs={nowMs} onHappened={happened} onAsk={setAsked} />
-          {mark && (
-            <TripAlarms
-              mark={mark}
-              day={day}
-              nowMs={nowMs}
-              endMs={tripSpan(trip, timeZone).toMs}
-              sinkerMs={nextSinkerMs}
-              castMs={firstCastMs(trip.rods, events)}
-              baitMinutes={trip.baitMinutes ?? DEFAULT_BAIT_MINUTES}
-            />
-          )}
-          {setup && (
-            <Later what="What to change">
-              <ChangeNow setup={setup} events={events.filter(({ rod: each }) => each === rod.id)} nowMs={nowMs} />
-            </Later>
-          )}
-          {mark && setup && (
-            <section aria-label="Sinker now" className="rounded-lg border border-rule bg-sheet p-3">
-              <Later what="The sinker of now">
-                <SinkerNow mark={mark} day={day} setup={setup} atMs={nowMs} onNext={setNextSinkerMs} />
-              </Later>
-            </section>
-          )}
-        </>
-      )}
-      {asked === 'fish' && rod && (
-        <FishPanel
-          fish={fish}
-          target={fish.find(({ id }) => id === trip.fishId)}
-          hooks={setup ? hookPieces(setup.trace).map((hook) => ({ id: hook.id, name: pieceName(hook) })) : []}
-          onSave={happened}
-          onClose={() => setAsked(undefined)}
-        />
-      )}
-      {asked === 'break' && <BreakPanel links={links} onSave={happened} onClose={() => setAsked(undefined)} />}
-      {asked && asked !== 'fish' && asked !== 'break' && rod && (
-        <AskPanel asked={asked} rod={rod} onSave={happened} onClose={() => setAsked(undefined)} />
-      )}
-      <section aria-label="What happened" className="rounded-lg border border-rule bg-sheet p-3">
-        <TripLog events={events} rodName={rodName} linkName={linkName} timeZone={mark?.content.timeZone} onUndo={log.takeBack} />
-      </section>
-      <TakeAlongNote taken={taken} />
-      <div className="flex flex-wrap justify-between gap-2">
-        <Link to={`/trips/${saved.id}`} className={buttonClass('quiet')}>
-          Plan
-        </Link>
-        {stage === 'underWay' && <BigButton name="End the trip" onClick={end} />}
-        {isOver && <BigButton name="Go on fishing" onClick={goOn} />}
-      </div>
-    </div>
+    </MarkWater>
   )
 }
 

@@ -3,16 +3,15 @@ import type { useOutbox } from '../../api/outbox.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Panel } from '../../ui/Panel.tsx'
 
-type Props = { outbox: ReturnType<typeof useOutbox>; nowMs: number; timeZone: string | undefined }
+type Props = { outbox: ReturnType<typeof useOutbox>; timeZone: string | undefined }
 
-/** The time, and whether what is logged has reached the server. */
-export function SendingState({ outbox: { waiting, refused, isMemoryOnly }, nowMs, timeZone }: Props) {
+/** Whether what is logged has reached the server. */
+export function SendingState({ outbox: { waiting, refused, isMemoryOnly }, timeZone }: Props) {
   const show = useShow()
   const [isOpen, setOpen] = useState(false)
   const words = refused.length > 0 ? `${refused.length} refused` : waiting.length > 0 ? `${waiting.length} waiting` : 'all sent'
   return (
     <span className="text-sm">
-      <span className="text-quiet tabular-nums">{show.clock(nowMs, timeZone)} · </span>
       <span role="status">
         <button
           type="button"

@@ -3,11 +3,12 @@ import { alarmsOf } from '../../../core/plan/alarms.ts'
 import { wayBackClosesMs } from '../../../core/plan/wayBack.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { useDay } from '../../plan/useDay.ts'
+import type { Day } from '../../plan/useDay.ts'
 import { Alarms } from './Alarms.tsx'
 
 type Props = {
-  mark: SavedMark
+  mark: SavedMark | undefined
+  water: Day | undefined
   day: LocalDay
   nowMs: number
   endMs: number
@@ -16,13 +17,12 @@ type Props = {
   baitMinutes: number
 }
 
-/** What comes next at a mark: on its rods, and with its water. */
-export function TripAlarms({ mark, day: localDay, nowMs, endMs, sinkerMs, castMs, baitMinutes }: Props) {
-  const { day } = useDay(mark.content, localDay)
+/** What comes next on a trip: on its rods, and with the water of its mark. */
+export function TripAlarms({ mark, water: day, day: localDay, nowMs, endMs, sinkerMs, castMs, baitMinutes }: Props) {
   const alarms = useMemo(
     () =>
       alarmsOf({
-        wayBackMs: wayBackClosesMs(mark.content, day?.tide, localDay.startMs, localDay.endMs),
+        wayBackMs: mark && wayBackClosesMs(mark.content, day?.tide, localDay.startMs, localDay.endMs),
         sinkerMs,
         castMs,
         baitMinutes,

@@ -1,38 +1,74 @@
+import { useState } from 'react'
 import type { TripEvent } from '../../../core/documents/observation.ts'
+import type { SavedFish } from '../../api/documents.ts'
+import type { useTripLog } from '../../api/trips.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { happeningWords } from '../../words/tripWords.ts'
+import { CorrectPanel } from './CorrectPanel.tsx'
+import type { NamedLink } from './useRodSetup.ts'
 
 type Props = {
-  events: readonly TripEvent[]
-  rodName: (rod: string) => string
-  linkName: (link: string) => string
+  log: ReturnType<typeof useTripLog>
+  rods: readonly { id: string; name: string }[]
+  links: readonly NamedLink[]
+  fish: readonly SavedFish[]
   timeZone: string | undefined
-  onUndo: (event: TripEvent) => void
 }
 
-/** What happened, the latest first; each can be taken back. */
-export function TripLog({ events, rodName, linkName, timeZone, onUndo }: Props) {
+/** What happened, the latest first; each can be corrected and taken back. */
+export function TripLog({ log, rods, links, fish, timeZone }: Props) {
   const show = useShow()
-  if (events.length === 0) return <p className="text-quiet">Nothing is logged yet. Every touch above is listed here.</p>
+  const [correcting, setCorrecting] = useState<TripEvent>()
+  const { events } = log
+  const nameOf = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
+  if (events.length === 0) return <p className="text-quiet">Nothing is logged yet.</p>
   return (
-    <ul aria-label="Log">
-      {events.toReversed().map((event) => (
-        <li key={event.id} className="flex items-center gap-3 border-rule not-first:border-t">
-          <span className="w-14 text-quiet tabular-nums">{show.clock(Date.parse(event.at), timeZone)}</span>
-          <span className="mr-auto">
-            {happeningWords(event.what, linkName)} <span className="text-sm text-quiet">{rodName(event.rod)}</span>
-          </span>
-          <Button
-            tone="quiet"
-            className="min-h-13!"
-            aria-label={`Undo ${happeningWords(event.what, linkName)}`}
-            onClick={() => onUndo(event)}
-          >
-            Undo
-          </Button>
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul aria-label="Log">
+        {events.toReversed().map((event) => (
+          <li key={event.id} className="flex items-center gap-3 border-rule not-first:border-t">
+            <button
+              type="button"
+              className="mr-auto flex min-h-13! min-w-0 items-center gap-3 text-left"
+              onClick={() => setCorrecting(event)}
+            >
+              <span className="w-14 shrink-0 text-quiet tabular-nums">{show.clock(Date.parse(event.at), timeZone)}</span>
+              <span>
+                {happeningWords(event.what, nameOf)}{' '}
+                <span className="text-sm text-quiet">{rods.find(({ id }) => id === event.rod)?.name}</span>
+                <span className="sr-only">, correct</span>
+              </span>
+            </button>
+            <Button
+              tone="quiet"
+              className="min-h-13!"
+              aria-label={`Undo ${happeningWords(event.what, nameOf)}`}
+              onClick={() => log.takeBack(event)}
+            >
+              Undo
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {correcting && (
+        <CorrectPanel
+          event={correcting}
+          rods={rods}
+          links={links}
+          fish={fish}
+          timeZone={timeZone}
+          onSave={(change) => {
+            log.correct(correcting, change)
+            setCorrecting(undefined)
+          }}
+          onTakeOut={() => {
+            log.takeBack(correcting)
+            setCorrecting(undefined)
+          }}
+          onClose={() => setCorrecting(undefined)}
+        />
+      )}
+    </>
   )
 }

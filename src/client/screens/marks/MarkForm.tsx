@@ -86,7 +86,7 @@ export function MarkForm({ saved, blank, ports }: Props) {
                 hint={hasTide(mark) ? 'at chart datum, without the tide' : 'where the bait lies'}
               />
               <BedField of={mark} onChange={change} />
-              {mark.markKind !== 'boat' && mark.markKind !== 'pier' && (
+              {(mark.markKind === 'rock' || mark.markKind === 'beach') && (
                 <QuantityField
                   label="way back closes at"
                   quantity="depth"

@@ -49,7 +49,7 @@ export default function TripsScreen() {
                         {[markName(content.marks[0]?.id), ...content.people].filter(Boolean).join(' · ')}
                       </p>
                       {!isTrash && (
-                        <Link to={`/trips/${id}/fish`} className="text-sm underline">
+                        <Link to={`/trips/${id}/${stage === 'ended' ? 'log' : 'fish'}`} className="text-sm underline">
                           {stage === 'ended' ? 'Log' : 'Fish'}
                         </Link>
                       )}
