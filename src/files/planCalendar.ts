@@ -31,4 +31,4 @@ export function writeCalendar(
 }
 
 /** A line break in a name would begin a line of the calendar’s own. */
-const oneLine = (text: string): string => text.replace(/\p{Cc}+/gu, ' ')
+export const oneLine = (text: string): string => text.replace(/\p{Cc}+/gu, ' ')

@@ -10,7 +10,7 @@ test('a page that is gone to has the keyboard on its heading, and its title', as
     ['Knots', /Knots/],
     ['Settings', /Settings/],
   ] as const) {
-    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: link }).click()
+    await page.getByRole('banner').getByRole('link', { name: link }).click()
     await expect(heading).toBeFocused()
     await expect(page).toHaveTitle(title)
   }

@@ -25,11 +25,13 @@ describe('the demonstration data', () => {
     expect(before.missing).toBe(0)
     expect(observed.length).toBeGreaterThan(40)
     const counts = async () =>
-      Promise.all(['traces', 'outfits', 'marks', 'gear', 'rule-sets', 'tied'].map(async (kind) => (await list(kind)).length))
+      Promise.all(
+        ['traces', 'outfits', 'marks', 'gear', 'rule-sets', 'tied', 'trips'].map(async (kind) => (await list(kind)).length),
+      )
     const all = await counts()
     expect(before.shown).toHaveLength(all.reduce((sum, count) => sum + count, 0))
     expect(await state('DELETE')).toEqual({ shown: [], missing: before.shown.length })
-    expect(await counts()).toEqual([0, 0, 0, 0, 0, 0])
+    expect(await counts()).toEqual([0, 0, 0, 0, 0, 0, 0])
     expect((await list('fish')).length).toBeGreaterThan(5)
     expect(await activeIds()).toEqual([])
     expect((await state('POST')).shown.toSorted()).toEqual(before.shown.toSorted())

@@ -1,12 +1,12 @@
 import { useMemo } from 'react'
 import type { Hold } from '../../core/documents/observation.ts'
+import type { Day } from '../../core/plan/dayAtMark.ts'
 import type { Way } from '../../core/plan/planDay.ts'
 import type { Owned } from '../../core/setup/owned.ts'
 import type { Setup } from '../../core/setup/setup.ts'
 import { runPlanDay } from '../../workers/runPlanDay.ts'
 import type { SavedMark } from '../api/documents.ts'
 import { useJob } from '../jobs/useJob.ts'
-import type { Day } from './useDay.ts'
 
 type PlanQuery = {
   mark: SavedMark

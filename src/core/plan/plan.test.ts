@@ -12,7 +12,7 @@ import { prepareSetup } from '../setup/prepareSetup.ts'
 import { minimumSinker } from '../setup/settling/minimumSinker.ts'
 import { settlingOf } from '../setup/settling/settling.ts'
 import { atMark, streamAt, type Wind } from './atMark.ts'
-import { type Plan, type PlanInput, planDay } from './planDay.ts'
+import { type Plan, type PlanInput, planDay, planLegs } from './planDay.ts'
 import { slacksOf, streamThrough } from './streamThrough.ts'
 import { tideAtMark } from './tideAtMark.ts'
 
@@ -252,5 +252,34 @@ describe('the plan of a day', () => {
       trace: { ...ledger.trace, pieces: ledger.trace.pieces.filter(({ role }) => role !== 'sinker' && role !== 'bait') },
     }
     expect(planDay({ ...day, setup: bare }).rows[0]).toMatchObject({ take: undefined, wanted: { trouble: expect.any(String) } })
+  })
+})
+
+describe('a plan over several marks', () => {
+  const noonMs = tide.startMs + 12 * HOUR_MS
+  const leg = (from: number, to: number, mark = MARK) => ({
+    ...day,
+    mark,
+    fromMs: tide.startMs + from * HOUR_MS,
+    toMs: tide.startMs + to * HOUR_MS,
+  })
+
+  test('at one mark cut in two is that of the mark', () => {
+    const [whole, cut] = [planLegs([leg(6, 18)], 'fewest'), planLegs([leg(6, 12), leg(12, 18)], 'fewest')]
+    expect(cut.rows.map(({ timeMs, take }) => [timeMs, take?.massKg])).toEqual(
+      whole.rows.map(({ timeMs, take }) => [timeMs, take?.massKg]),
+    )
+    expect(cut.counts).toEqual(whole.counts)
+  })
+
+  test('changes on arriving where the next mark wants another; never more often than the marks by themselves and one between', () => {
+    const deeper = { ...MARK, depthM: 3 * MARK.depthM }
+    const both = planLegs([leg(6, 12), leg(12, 18, deeper)], 'fewest')
+    const alone = [planLegs([leg(6, 12)], 'fewest'), planLegs([leg(12, 18, deeper)], 'fewest')]
+    expect(both.counts.fewest).toBeLessThanOrEqual(alone[0]!.counts.fewest + alone[1]!.counts.fewest + 1)
+    const last = both.rows.filter(({ timeMs }) => timeMs < noonMs).at(-1)!.take?.massKg
+    const first = both.rows.find(({ timeMs }) => timeMs >= noonMs)!.take?.massKg
+    if (first !== last) expect(both.changes.map(({ timeMs }) => timeMs)).toContain(noonMs)
+    for (const { take, wanted } of both.rows) if (take) expect('wantedKg' in wanted && take.massKg >= wanted.wantedKg).toBe(true)
   })
 })

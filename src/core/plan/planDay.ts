@@ -49,22 +49,33 @@ const COST_OF_CHANGE: Record<Way, number> = { fewest: 6, lightest: 0.01 }
  * @param onRow called after each half hour, with the share that is done.
  * @throws CoreError where the outfit's spool does not hold, or the tide is not known.
  */
-export function planDay(input: PlanInput, onRow: (share: number) => void = () => {}): Plan {
-  const judge = judgeOf(input)
-  const times: number[] = []
-  for (let timeMs = input.fromMs; timeMs < input.toMs; timeMs += STEP_MS) times.push(timeMs)
-  const judged = times.map((timeMs, i) => {
+export const planDay = (input: PlanInput, onRow: (share: number) => void = () => {}): Plan => planLegs([input], input.way, onRow)
+
+/** The time at one mark of several: what a plan of a day is made from. */
+export type Leg = Omit<PlanInput, 'way'>
+
+/**
+ * The same over several marks, one after another: the fewest changes over the whole of it. A sinker that still holds at the next mark
+ * stays on.
+ */
+export function planLegs(legs: readonly Leg[], way: Way, onRow: (share: number) => void = () => {}): Plan {
+  const steps = legs.flatMap((leg) => {
+    const judge = judgeOf(leg)
+    const count = Math.max(0, Math.ceil((leg.toMs - leg.fromMs) / STEP_MS))
+    return Array.from({ length: count }, (_, i) => ({ timeMs: leg.fromMs + i * STEP_MS, judge, isArrival: i === 0 }))
+  })
+  const judged = steps.map(({ timeMs, judge }, i) => {
     const one = judge(timeMs)
-    onRow((i + 1) / times.length)
+    onRow((i + 1) / steps.length)
     return one
   })
-  const taken = Object.fromEntries(WAYS.map((way) => [way, takesOf(judged, COST_OF_CHANGE[way])])) as Record<Way, Take[]>
+  const taken = Object.fromEntries(WAYS.map((each) => [each, takesOf(judged, COST_OF_CHANGE[each])])) as Record<Way, Take[]>
   const rows = judged.map((each, i): PlanRow => {
-    const take = taken[input.way][i]
+    const take = taken[way][i]
     return { ...each.now, take, wanted: each.wantedOf(take) }
   })
-  const counts = Object.fromEntries(WAYS.map((way) => [way, changesIn(taken[way])])) as Record<Way, number>
-  return { rows, changes: changesOf(rows, judge), counts }
+  const counts = Object.fromEntries(WAYS.map((each) => [each, changesIn(taken[each])])) as Record<Way, number>
+  return { rows, changes: changesOf(rows, steps), counts }
 }
 
 type Take = Owned | undefined
@@ -104,8 +115,10 @@ type JudgedTime = {
   wantedOf: (sinker: Owned | undefined) => RequiredSinker
 }
 
+type Judge = (timeMs: number) => JudgedTime
+
 /** What holds at an instant. */
-function judgeOf({ setup, mark, holds, tide, winds, owned }: PlanInput): (timeMs: number) => JudgedTime {
+function judgeOf({ setup, mark, holds, tide, winds, owned }: Leg): Judge {
   const prepared = preparedWithSinker(setup)
   const wantedIn = requiredSinkerAt(learnedHolding(setup.catalogue, mark, holds))
   const box = owned.toSorted((a, b) => a.massKg - b.massKg)
@@ -137,20 +150,34 @@ const isSame = (a: Owned | undefined, b: Owned | undefined) => a?.massKg === b?.
 /** The last change at or before an instant: what is on. */
 export const changeAt = (changes: readonly Change[], timeMs: number) => changes.findLast((change) => change.timeMs <= timeMs)
 
-/** The changes, the first sinker of the session among them: the last five minutes that the old one holds, or the first of a lighter one. */
-function changesOf(rows: readonly PlanRow[], judge: (timeMs: number) => JudgedTime): Change[] {
+/** What is on when some hours begin, and the changes in them. */
+export function planChangesWithin(changes: readonly Change[], fromMs: number, toMs: number): Change[] {
+  const on = changeAt(changes, fromMs)
+  const later = changes.filter(({ timeMs }) => timeMs > fromMs && timeMs < toMs)
+  return on ? [{ ...on, timeMs: fromMs }, ...later] : later
+}
+
+/**
+ * The changes, the first sinker of the session among them: the last five minutes that the old one holds, or the first of a lighter one.
+ * At another mark the change is made on arriving.
+ */
+function changesOf(rows: readonly PlanRow[], steps: readonly { judge: Judge; isArrival: boolean }[]): Change[] {
   return rows.flatMap((row, i): Change[] => {
     const before = rows[i - 1]
+    const step = steps[i]
     if (i === 0) return [{ timeMs: row.timeMs, from: undefined, to: row.take }]
-    if (!before || isSame(before.take, row.take)) return []
+    if (!before || !step || isSame(before.take, row.take)) return []
+    const change = { from: before.take, to: row.take }
+    if (step.isArrival) return [{ timeMs: row.timeMs, ...change }]
     const heavier = !row.take || (before.take !== undefined && row.take.massKg > before.take.massKg)
     let [early, late] = [before.timeMs, row.timeMs]
     while (late - early > CHANGE_MS) {
       const middle = early + Math.floor((late - early) / 2 / CHANGE_MS) * CHANGE_MS
-      const stays = heavier ? before.take && judge(middle).holds(before.take) : row.take && !judge(middle).holds(row.take)
+      const judged = step.judge(middle)
+      const stays = heavier ? before.take && judged.holds(before.take) : row.take && !judged.holds(row.take)
       if (stays) early = middle
       else late = middle
     }
-    return [{ timeMs: heavier ? early : late, from: before.take, to: row.take }]
+    return [{ timeMs: heavier ? early : late, ...change }]
   })
 }

@@ -12,11 +12,12 @@ import { demoPulls } from './pulls.ts'
 import { DEMO_RULE_SETS } from './ruleSets.ts'
 import { DEMO_TIED } from './tied.ts'
 import { DEMO_TRACE_IDS, demoTraces } from './traces.ts'
+import { DEMO_TRIP_IDS, demoEvents, demoTrips } from './trips.ts'
 
 export type DemoDocument = { kind: DocumentKind; id: string; content: object }
 
 /** Every document of the demonstration data but the crew's settings, checked by the contract of its kind. */
-export function demoDocuments(): DemoDocument[] {
+export function demoDocuments(today = todayUtc()): DemoDocument[] {
   const named = (kind: DocumentKind, contents: readonly { name: string }[]) =>
     contents.map((content) => ({ kind, id: demoId(content.name), content }))
   return [
@@ -27,6 +28,7 @@ export function demoDocuments(): DemoDocument[] {
     ...named('fish', DEMO_FISH),
     ...named('rule-sets', DEMO_RULE_SETS),
     ...named('tied', DEMO_TIED),
+    ...demoTrips(today).map(({ id, content }) => ({ kind: 'trips' as const, id, content })),
   ].map(checked)
 }
 
@@ -44,6 +46,7 @@ export const exampleDocuments = (): DemoDocument[] => demoDocuments().filter(({ 
 export const EXAMPLE_IDS: readonly string[] = [
   ...Object.values(DEMO_OUTFITS).map(({ id }) => id),
   ...DEMO_TRACE_IDS,
+  ...DEMO_TRIP_IDS,
   ...[...DEMO_MARKS, ...DEMO_GEAR, ...DEMO_RULE_SETS, ...DEMO_TIED].map(({ name }) => demoId(name)),
 ]
 
@@ -61,7 +64,16 @@ export const demoStock = (): NewMovement[] =>
     ),
   )
 
-export const demoObservations = (): Observation[] => [...demoHolds(), ...demoPulls()]
+/** What the scenario's crew observed; on its trips, up to some days before `today`. */
+export function demoObservations(today = todayUtc()): Observation[] {
+  if (observed?.today !== today) observed = { today, all: [...demoHolds(), ...demoPulls(), ...demoEvents(today)] }
+  return observed.all
+}
+
+/** Drawn once a day: it takes a second. */
+let observed: { today: string; all: Observation[] } | undefined
+
+const todayUtc = (): string => new Date().toISOString().slice(0, 10)
 
 function checked({ kind, id, content }: DemoDocument): DemoDocument {
   const read = readContent(kind, content)

@@ -1,4 +1,5 @@
 import { type Harmonics, harmonicsOf, heightsThrough, meanRangesM, turnsThrough } from '../../core/physics/tide/height.ts'
+import type { TideSpan } from '../../core/physics/tide/tideSpan.ts'
 import { assertInYears } from '../../core/time/years.ts'
 import type { Port } from '../../shared/tides.ts'
 import type { TideService } from './tideService.ts'
@@ -41,18 +42,21 @@ const PORTS: readonly (Port & { harmonics: Harmonics })[] = [
   },
 ]
 
-/** Tides of the invented ports, predicted from invented constants; stands in for a real service. */
+/** The tide of an invented port, predicted from invented constants. */
+export function standInTide(portId: string, fromMs: number, toMs: number): TideSpan | undefined {
+  const port = PORTS.find(({ id }) => id === portId)
+  if (!port) return undefined
+  assertInYears(fromMs)
+  assertInYears(toMs)
+  return {
+    heights: heightsThrough(port.harmonics, fromMs, toMs, STEP_S),
+    turns: turnsThrough(port.harmonics, fromMs - AROUND_MS, toMs + AROUND_MS),
+    ...meanRangesM(port.harmonics),
+  }
+}
+
+/** Stands in for a real service. */
 export const standInTides: TideService = {
   ports: async () => PORTS.map(({ harmonics: _, ...port }) => port),
-  tide: async (portId, fromMs, toMs) => {
-    const port = PORTS.find(({ id }) => id === portId)
-    if (!port) return undefined
-    assertInYears(fromMs)
-    assertInYears(toMs)
-    return {
-      heights: heightsThrough(port.harmonics, fromMs, toMs, STEP_S),
-      turns: turnsThrough(port.harmonics, fromMs - AROUND_MS, toMs + AROUND_MS),
-      ...meanRangesM(port.harmonics),
-    }
-  },
+  tide: async (portId, fromMs, toMs) => standInTide(portId, fromMs, toMs),
 }

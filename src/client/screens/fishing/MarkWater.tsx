@@ -1,11 +1,12 @@
 import { type ReactNode, useMemo } from 'react'
 import { tried } from '../../../core/analysis/judged.ts'
+import type { Day } from '../../../core/plan/dayAtMark.ts'
 import { type HoldNow, holdNow } from '../../../core/plan/holdNow.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { MINUTE_MS } from '../../../core/time/durations.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import { type Day, useDay } from '../../plan/useDay.ts'
+import { useDay } from '../../plan/useDay.ts'
 import { useHolds } from '../../plan/useHolds.ts'
 
 type Now = { water: Day | undefined; holdNow: HoldNow | undefined }

@@ -1,9 +1,9 @@
 import { useMemo } from 'react'
 import { alarmsOf } from '../../../core/plan/alarms.ts'
+import type { Day } from '../../../core/plan/dayAtMark.ts'
 import { wayBackClosesMs } from '../../../core/plan/wayBack.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
 import type { SavedMark } from '../../api/documents.ts'
-import type { Day } from '../../plan/useDay.ts'
 import { Alarms } from './Alarms.tsx'
 
 type Props = {

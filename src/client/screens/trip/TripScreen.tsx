@@ -19,6 +19,9 @@ import { Packing } from './Packing.tsx'
 import { Proposals } from './Proposals.tsx'
 import { TripFields } from './TripFields.tsx'
 import { TripRods } from './TripRods.tsx'
+import { TripShare } from './TripShare.tsx'
+import { TripSheet } from './TripSheet.tsx'
+import { useTripSheet } from './useTripSheet.ts'
 
 const FIELD_NAMES = {
   name: 'The name',
@@ -74,26 +77,32 @@ function TripForm({ saved, marks, outfits }: Props) {
     onSaved: (now) => void navigate(`/trips/${now.id}`, { replace: true }),
   })
   const { content, change } = form
+  const { sheet, entries, ...proposed } = useTripSheet(content, marks, outfits)
+  const name = content.name.trim() || usualName(content, marks, show)
   return (
     <DocumentFormFrame
       of={form}
       title={saved ? saved.content.name : 'New trip'}
       back={{ to: '/trips', text: 'All trips' }}
       actions={
-        saved && (
-          <Link to={`/trips/${saved.id}/fish`} className={buttonClass('strong')}>
-            Fish
-          </Link>
-        )
+        <>
+          <TripShare name={name} sheet={sheet} entries={entries} />
+          {saved && (
+            <Link to={`/trips/${saved.id}/fish`} className={buttonClass('strong')}>
+              Fish
+            </Link>
+          )}
+        </>
       }
     >
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
+      <TripSheet name={name} sheet={sheet} />
+      <div className="no-print grid grid-cols-[minmax(0,1fr)] items-start gap-3 lg:grid-cols-2">
         <div className="grid gap-3">
           <TripFields trip={content} marks={marks} usualName={usualName(content, marks, show)} onChange={change} />
           <TripRods trip={content} outfits={outfits} onChange={(rods) => change({ rods })} />
         </div>
         <div className="grid gap-3">
-          <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} />
+          <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} {...proposed} />
           {saved && <TakeAlongNote taken={taken} />}
           <Packing packing={content.packing} onChange={(packing) => change({ packing })} />
         </div>

@@ -1,0 +1,50 @@
+import type { Catalogue } from '../../../core/catalogue/catalogue.ts'
+import { type Plan, planChangesWithin } from '../../../core/plan/planDay.ts'
+import { WAY_BACK_MARGIN_MS, wayBackClosesMs } from '../../../core/plan/wayBack.ts'
+import type { TripVisit } from '../../plan/useTripPlan.ts'
+import type { Show } from '../../settings/show.ts'
+import { assumedWords } from '../../words/assumedWords.ts'
+import { sinkerWords } from '../../words/waterWords.ts'
+
+type Given = { show: Show; catalogue: Catalogue; plan: Plan | undefined }
+
+/** The hours at a mark in lines: tide, slack, wind, dark, sinkers, and the way back. */
+export function visitLines(
+  { mark: { content: mark }, fromMs, toMs, day }: TripVisit,
+  { show, catalogue, plan }: Given,
+): string[] {
+  const clock = (timeMs: number) => show.clock(timeMs, mark.timeZone)
+  const within = ({ timeMs }: { timeMs: number }) => timeMs >= fromMs && timeMs <= toMs
+  if (!day) return ['The tide of this mark is unknown for this day.']
+  const turns = day.tide?.turns.filter(within) ?? []
+  const slacks = day.slacks.filter(within)
+  const wind = day.winds.filter(within).map(({ speedMperS }) => speedMperS)
+  const dark = (day.sky?.dark ?? []).filter((span) => span.toMs > fromMs && span.fromMs < toMs)
+  const closesMs = wayBackClosesMs(mark, day.tide, fromMs, toMs)
+  const changes = plan ? planChangesWithin(plan.changes, fromMs, toMs) : []
+  return [
+    ...(closesMs === undefined
+      ? []
+      : [
+          `The tide closes the way back at ${clock(closesMs)}. Start back by ${clock(Math.max(fromMs, closesMs - WAY_BACK_MARGIN_MS))}.`,
+        ]),
+    ...turns.map(
+      ({ timeMs, kind, heightM }) => `${kind === 'high' ? 'High' : 'Low'} water ${clock(timeMs)}, ${show.depth(heightM)}.`,
+    ),
+    slacks.length > 0 ? `Slack ${slacks.map(({ timeMs }) => clock(timeMs)).join(', ')}.` : 'No slack in these hours.',
+    ...dark.map(
+      (span) => `Dark without a moon from ${clock(Math.max(fromMs, span.fromMs))} to ${clock(Math.min(toMs, span.toMs))}.`,
+    ),
+    wind.length > 0
+      ? `Wind up to ${show.computed('speed', Math.max(...wind))} by the forecast.`
+      : 'No wind is known; the plan assumes none.',
+    ...(changes.length > 0
+      ? [
+          `Sinkers: ${changes
+            .map(({ timeMs, to }) => `${clock(timeMs)} ${to ? sinkerWords(catalogue, to, show) : 'none in the box holds'}`)
+            .join(', ')}.`,
+        ]
+      : []),
+    ...assumedWords(mark, show),
+  ]
+}

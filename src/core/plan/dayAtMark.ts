@@ -1,0 +1,47 @@
+import { hasTide, type Mark } from '../documents/mark.ts'
+import { type Sky, skyThrough } from '../physics/sky/sky.ts'
+import type { HeightPoint } from '../physics/tide/height.ts'
+import { heightAtM, type TideSpan } from '../physics/tide/tideSpan.ts'
+import { atMark, type Wind } from './atMark.ts'
+import { type StreamPoint, slacksOf, streamThrough } from './streamThrough.ts'
+import { tideAtMark, tideByTable } from './tideAtMark.ts'
+
+const STREAM_STEP_S = 300
+
+/** A day at a mark, all but the sinkers; its tide, and without a position its sky, may be unknown. */
+export type Day = {
+  tide: TideSpan | undefined
+  heights: HeightPoint[]
+  stream: StreamPoint[]
+  slacks: StreamPoint[]
+  winds: (Wind & { overTide: boolean })[]
+  sky: Sky | undefined
+}
+
+type Between = { startMs: number; endMs: number }
+
+/** A day's tide, stream, wind and sky at a mark; undefined while its port's tide is not there, or where its own table has nothing of the day. */
+export function dayAtMark(
+  mark: Mark,
+  { startMs, endMs }: Between,
+  port: TideSpan | undefined,
+  winds: readonly Wind[],
+): Day | undefined {
+  const own = mark.portId === undefined ? tideByTable(mark, { fromMs: startMs, toMs: endMs }) : undefined
+  const tide = mark.portId === undefined ? own : port && tideAtMark(mark, port)
+  if (!tide && hasTide(mark)) return undefined
+  const stream = streamThrough(mark, tide, startMs, endMs, STREAM_STEP_S)
+  const inDay = winds.filter(({ timeMs }) => timeMs >= startMs && timeMs <= endMs)
+  const { latitudeDeg, longitudeDeg } = mark
+  return {
+    tide,
+    heights: tide ? stream.map(({ timeMs }) => ({ timeMs, heightM: heightAtM(tide, timeMs) })) : [],
+    stream,
+    slacks: slacksOf(stream),
+    winds: inDay.map((each) => ({ ...each, overTide: atMark(mark, tide, inDay, each.timeMs).windOverTide })),
+    sky:
+      latitudeDeg === undefined || longitudeDeg === undefined
+        ? undefined
+        : skyThrough({ latitudeDeg, longitudeDeg }, { fromMs: startMs, toMs: endMs }),
+  }
+}
