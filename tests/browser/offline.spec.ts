@@ -88,9 +88,10 @@ test('a trip is started and forty events are logged on two phones without a netw
 })
 
 test('what was sent is still there when the page is reloaded without a network', async ({ page, app }) => {
-  await startTrip(page, app.url)
+  const trip = await startTrip(page, app.url)
   await isKept(page)
   await page.getByRole('button', { name: /^Cast/ }).click()
+  await expect.poll(async () => (await eventsOf(page.request, app.url, trip)).length).toBe(1)
   await expect(page.getByText('all sent')).toBeVisible()
   // Offline before the list is read again: what is kept of the server is older than what was sent.
   await page.context().setOffline(true)

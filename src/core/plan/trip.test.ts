@@ -63,8 +63,8 @@ test('what is on a rod follows its own events: changes, a lost sinker, the last 
 })
 
 test('rock asks for the way back and a life jacket, a boat for the jacket only; alone is said of one and of none named', () => {
-  expect(tripCautions('rock', 1)).toEqual(['wayBack', 'lifeJacket', 'alone', 'localRules'])
-  expect(tripCautions('boat', 2)).toEqual(['lifeJacket', 'localRules'])
-  expect(tripCautions('beach', 2)).toEqual(['wayBack', 'localRules'])
-  expect(tripCautions(undefined, 0)).toEqual(['alone', 'localRules'])
+  expect(tripCautions(['rock'], 1)).toEqual(['wayBack', 'lifeJacket', 'alone', 'localRules'])
+  expect(tripCautions(['boat'], 2)).toEqual(['lifeJacket', 'localRules'])
+  expect(tripCautions(['beach'], 2)).toEqual(['wayBack', 'localRules'])
+  expect(tripCautions([undefined], 0)).toEqual(['alone', 'localRules'])
 })

@@ -67,10 +67,10 @@ export function baitsFor(hooks: number, hours: number, minutes: number = DEFAULT
 
 export type TripCaution = 'wayBack' | 'lifeJacket' | 'alone' | 'localRules'
 
-/** What to take care of on a trip, by the kind of its first mark and how many people go. */
-export const tripCautions = (kind: MarkKind | undefined, people: number): TripCaution[] => [
-  ...(kind === 'rock' || kind === 'beach' ? ['wayBack' as const] : []),
-  ...(kind === 'boat' || kind === 'rock' || kind === 'pier' ? ['lifeJacket' as const] : []),
+/** What to take care of on a trip, by the kinds of its marks and how many people go. */
+export const tripCautions = (kinds: readonly (MarkKind | undefined)[], people: number): TripCaution[] => [
+  ...(kinds.some((kind) => kind === 'rock' || kind === 'beach') ? ['wayBack' as const] : []),
+  ...(kinds.some((kind) => kind === 'boat' || kind === 'rock' || kind === 'pier') ? ['lifeJacket' as const] : []),
   ...(people < 2 ? ['alone' as const] : []),
   'localRules',
 ]

@@ -23,6 +23,7 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
     formatVersion: MARK_VERSION,
     name: 'Hesk Bar',
+    markKind: 'beach',
     latitudeDeg: 58.622,
     longitudeDeg: -9.401,
     timeZone: ZONE,
@@ -56,6 +57,7 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
     formatVersion: MARK_VERSION,
     name: 'Kettle Narrows',
+    markKind: 'boat',
     latitudeDeg: 58.655,
     longitudeDeg: -9.288,
     timeZone: ZONE,
@@ -71,6 +73,7 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
     formatVersion: MARK_VERSION,
     name: 'Outer Bank',
+    markKind: 'boat',
     latitudeDeg: 58.702,
     longitudeDeg: -9.563,
     timeZone: ZONE,
@@ -86,6 +89,7 @@ export const DEMO_MARKS: readonly z.input<typeof markSchema>[] = [
   {
     formatVersion: MARK_VERSION,
     name: 'The Sill',
+    markKind: 'boat',
     latitudeDeg: 58.812,
     longitudeDeg: -9.71,
     timeZone: ZONE,

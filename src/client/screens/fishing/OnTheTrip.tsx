@@ -200,6 +200,9 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
             <Link to={`/trips/${saved.id}`} className={buttonClass('quiet')}>
               Plan
             </Link>
+            <Link to={`/trips/${saved.id}/log`} className={buttonClass(isOver ? 'strong' : 'quiet')}>
+              Log
+            </Link>
             {stage === 'underWay' && <BigButton name="End the trip" onClick={end} />}
             {isOver && <BigButton name="Go on fishing" onClick={goOn} />}
           </div>

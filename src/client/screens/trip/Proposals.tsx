@@ -12,7 +12,7 @@ type Props = {
   marks: readonly SavedMark[]
   outfits: readonly SavedOutfit[]
   /** What is said of the hours at each mark. */
-  visits: readonly { id: string; title: string; lines: readonly string[] }[]
+  visits: readonly { id: string; title: string; lines: readonly string[]; wayBack: string | undefined }[]
   /** Why the water is not there, or that it comes. */
   waterNote: string | undefined
   baitLines: readonly string[]
@@ -31,10 +31,12 @@ export function Proposals(props: Props) {
             {waterNote}
           </li>
         )}
-        {visits.map(({ id, title, lines }) => (
+        {visits.map(({ id, title, lines, wayBack }) => (
           <Proposal key={id} title={title}>
             {lines.map((line) => (
-              <p key={line}>{line}</p>
+              <p key={line} className={line === wayBack ? 'font-semibold text-watch' : ''}>
+                {line}
+              </p>
             ))}
           </Proposal>
         ))}

@@ -12,6 +12,8 @@ import { NumberField } from '../../ui/NumberField.tsx'
 type Props = { trip: Trip; marks: readonly SavedMark[]; usualName: string; onChange: (change: Partial<Trip>) => void }
 
 const NONE = ''
+/** As wide as an hour is in any language. */
+const HOUR = 'min-h-9 w-32 shrink-0 rounded-md border border-edge bg-well px-2 py-1'
 
 /** When, where, who and for what. */
 export function TripFields({ trip, marks, usualName, onChange }: Props) {
@@ -30,11 +32,11 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
           />
         </Field>
         <Field label="hours" htmlFor="trip-from">
-          <span className="flex items-center gap-2">
+          <span className="flex flex-wrap items-center gap-2">
             <input
               id="trip-from"
               type="time"
-              className={fieldClass}
+              className={HOUR}
               value={trip.from}
               onChange={({ target }) => target.value && onChange({ from: target.value })}
             />
@@ -42,7 +44,7 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
             <input
               type="time"
               aria-label="to"
-              className={fieldClass}
+              className={HOUR}
               value={trip.to}
               onChange={({ target }) => target.value && onChange({ to: target.value })}
             />
@@ -59,7 +61,7 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
                   type="time"
                   aria-label="from"
                   title="From this hour; left empty, the marks share the time"
-                  className={`${fieldClass} w-auto`}
+                  className={HOUR}
                   value={from ?? ''}
                   onChange={({ target }) =>
                     onChange({ marks: trip.marks.with(i, { id, ...(target.value ? { from: target.value } : {}) }) })

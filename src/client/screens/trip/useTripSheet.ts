@@ -11,7 +11,7 @@ import { useTripSetup } from '../../plan/useTripSetup.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { CAUTION_WORDS } from '../../words/tripWords.ts'
 import type { SheetPart } from './TripSheet.tsx'
-import { visitLines } from './visitLines.ts'
+import { visitLines, wayBackLine } from './visitLines.ts'
 
 /** All that is said of a planned trip: on the screen, on paper, as text and in a calendar. */
 export function useTripSheet(trip: Trip, marks: readonly SavedMark[], outfits: readonly SavedOutfit[]) {
@@ -28,6 +28,7 @@ export function useTripSheet(trip: Trip, marks: readonly SavedMark[], outfits: r
   const said = visits.map((visit) => ({
     id: `${visit.mark.id} ${visit.fromMs}`,
     title: `${visit.mark.content.name}, ${show.clock(visit.fromMs, visit.mark.content.timeZone)} to ${show.clock(visit.toMs, visit.mark.content.timeZone)}`,
+    wayBack: wayBackLine(visit, show),
     lines: visitLines(visit, { show, catalogue, plan: plan.result }),
   }))
   const first = visits[0]?.mark.content
@@ -40,7 +41,10 @@ export function useTripSheet(trip: Trip, marks: readonly SavedMark[], outfits: r
           `${baitsFor(hooks, (toMs - fromMs) / HOUR_MS, minutes)} baits: ${hooks} ${hooks === 1 ? 'hook' : 'hooks'}, one every ${minutes} minutes for ${show.plain((toMs - fromMs) / HOUR_MS)} hours, and a quarter in reserve.`,
           'Half a fish makes two baits.',
         ]
-  const cautions = tripCautions(first?.markKind, trip.people.length).map((each) => CAUTION_WORDS[each])
+  const cautions = tripCautions(
+    visits.map(({ mark }) => mark.content.markKind),
+    trip.people.length,
+  ).map((each) => CAUTION_WORDS[each])
   const rodLines = trip.rods.map(({ outfitId, trace, tiedId, sinkerKg }) =>
     [
       outfitOf(outfitId)?.content.name ?? 'a deleted outfit',

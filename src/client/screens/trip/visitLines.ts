@@ -8,11 +8,19 @@ import { sinkerWords } from '../../words/waterWords.ts'
 
 type Given = { show: Show; catalogue: Catalogue; plan: Plan | undefined }
 
-/** The hours at a mark in lines: tide, slack, wind, dark, sinkers, and the way back. */
-export function visitLines(
-  { mark: { content: mark }, fromMs, toMs, day }: TripVisit,
-  { show, catalogue, plan }: Given,
-): string[] {
+/** When the tide closes the way back from a mark in these hours; undefined where it does not. */
+export function wayBackLine({ mark: { content: mark }, fromMs, toMs, day }: TripVisit, show: Show): string | undefined {
+  const closesMs = wayBackClosesMs(mark, day?.tide, fromMs, toMs)
+  if (closesMs === undefined) return undefined
+  const clock = (timeMs: number) => show.clock(timeMs, mark.timeZone)
+  return `The tide closes the way back at ${clock(closesMs)}. Start back by ${clock(Math.max(fromMs, closesMs - WAY_BACK_MARGIN_MS))}.`
+}
+
+/** The hours at a mark in lines: the way back, tide, slack, wind, dark and sinkers. */
+export function visitLines(visit: TripVisit, { show, catalogue, plan }: Given): string[] {
+  const { fromMs, toMs, day } = visit
+  const mark = visit.mark.content
+  const wayBack = wayBackLine(visit, show)
   const clock = (timeMs: number) => show.clock(timeMs, mark.timeZone)
   const within = ({ timeMs }: { timeMs: number }) => timeMs >= fromMs && timeMs <= toMs
   if (!day) return ['The tide of this mark is unknown for this day.']
@@ -20,14 +28,9 @@ export function visitLines(
   const slacks = day.slacks.filter(within)
   const wind = day.winds.filter(within).map(({ speedMperS }) => speedMperS)
   const dark = (day.sky?.dark ?? []).filter((span) => span.toMs > fromMs && span.fromMs < toMs)
-  const closesMs = wayBackClosesMs(mark, day.tide, fromMs, toMs)
   const changes = plan ? planChangesWithin(plan.changes, fromMs, toMs) : []
   return [
-    ...(closesMs === undefined
-      ? []
-      : [
-          `The tide closes the way back at ${clock(closesMs)}. Start back by ${clock(Math.max(fromMs, closesMs - WAY_BACK_MARGIN_MS))}.`,
-        ]),
+    ...(wayBack === undefined ? [] : [wayBack]),
     ...turns.map(
       ({ timeMs, kind, heightM }) => `${kind === 'high' ? 'High' : 'Low'} water ${clock(timeMs)}, ${show.depth(heightM)}.`,
     ),
