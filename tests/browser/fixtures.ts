@@ -29,7 +29,7 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
       if (message.text().includes('Content Security Policy')) faults.push(message.text())
     })
     page.on('request', (request) => {
-      if (!request.url().startsWith('data:') && new URL(request.url()).hostname !== new URL(app.url).hostname)
+      if (!/^(data|blob):/.test(request.url()) && new URL(request.url()).hostname !== new URL(app.url).hostname)
         faults.push(`left the machine: ${request.url()}`)
     })
     await use(page)

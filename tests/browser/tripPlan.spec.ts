@@ -102,19 +102,42 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   const csv = await textOf(download)
   expect(csv.trim().split('\n')).toHaveLength(5)
   await page.getByRole('button', { name: 'Import' }).click()
-  await page
-    .getByLabel('CSV file')
-    .setInputFiles({
-      name: 'log.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`${csv}\n${csv.split('\n')[1]!.replace(/[^,]*$/, '')}`),
-    })
+  await page.getByLabel('CSV file').setInputFiles({
+    name: 'log.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`${csv}\n${csv.split('\n')[1]!.replace(/[^,]*$/, '')}`),
+  })
   await expect(page.getByRole('dialog')).toContainText('5 events in this table.')
   await page
     .getByRole('dialog')
     .getByRole('button', { name: /^Import/ })
     .click()
   await expect(log).toHaveCount(5)
+
+  // A photo of a megabyte is made small, and stays here; what is no picture is said to be none.
+  const photo = Buffer.from(
+    await page.evaluate(async () => {
+      const canvas = new OffscreenCanvas(2_400, 1_800)
+      const context = canvas.getContext('2d')!
+      const noise = context.createImageData(2_400, 1_800)
+      for (let i = 0; i < noise.data.length; i += 1) noise.data[i] = i % 4 === 3 ? 255 : (i * 2_654_435_761) % 251
+      context.putImageData(noise, 0, 0)
+      const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })).arrayBuffer())
+      return btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''))
+    }),
+    'base64',
+  )
+  expect(photo.length).toBeGreaterThan(1_000_000)
+  const add = page.getByLabel('Add photos')
+  await add.setInputFiles({ name: 'fish.jpg', mimeType: 'image/jpeg', buffer: photo })
+  await expect(page.getByRole('img', { name: /^Added/ })).toHaveCount(1)
+  const size = await page.getByRole('img', { name: /^Added/ }).evaluate(async (image: HTMLImageElement) => {
+    await image.decode()
+    return Math.max(image.naturalWidth, image.naturalHeight)
+  })
+  expect(size).toBeLessThanOrEqual(1_600)
+  await add.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
+  await expect(page.getByText('“notes.txt” is not a picture that this browser can read.')).toBeVisible()
 
   const after = page.getByRole('region', { name: 'After the trip' })
   const levelOf = async () => {

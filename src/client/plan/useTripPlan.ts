@@ -17,7 +17,7 @@ import { dayTideQuery, dayWindQuery } from './useDay.ts'
 export type TripVisit = { mark: SavedMark; fromMs: number; toMs: number; day: Day | undefined }
 
 /** The hours of a trip at each of its marks, with the water there. */
-export function useTripVisits({ date, from, to, marks: places }: Trip, marks: readonly SavedMark[]) {
+export function useTripVisits({ date, from, to, marks: places, wind: expected }: Trip, marks: readonly SavedMark[]) {
   const visits = useMemo(() => {
     const first = marks.find(({ id }) => id === places[0]?.id)
     const trip = { date, from, to, marks: places }
@@ -37,14 +37,19 @@ export function useTripVisits({ date, from, to, marks: places }: Trip, marks: re
             mark,
             fromMs,
             toMs,
-            day: dayAtMark(mark.content, localDay, tideData[i], windData[i] ?? []),
+            day: dayAtMark(
+              mark.content,
+              localDay,
+              tideData[i],
+              expected ? [localDay.startMs, localDay.endMs].map((timeMs) => ({ timeMs, ...expected })) : (windData[i] ?? []),
+            ),
           }),
         ),
-      [visits, tideData, windData],
+      [visits, tideData, windData, expected],
     ),
     isLoading: tides.some(({ isLoading }) => isLoading),
     error: tides.find(({ error, data }) => error && !data)?.error ?? null,
-    windError: winds.find(({ error, data }) => error && !data)?.error ?? null,
+    windError: expected ? null : (winds.find(({ error, data }) => error && !data)?.error ?? null),
   }
 }
 

@@ -16,7 +16,7 @@ test('the chances of the links of one path are one together, the likeliest first
   for (const family of ['runningLedger', 'pulley'] as const) {
     const { told, links } = toldOf(setup(family))
     const chances = told.first!.map(({ chance }) => chance)
-    expect(chances.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 6)
+    expect(chances.reduce((sum, each) => sum + each, 0)).toBeCloseTo(1, 3)
     expect(chances).toEqual(chances.toSorted((a, b) => b - a))
     expect(new Set(links.map(({ key }) => key)).size).toBe(links.length)
     expect(links.length).toBeGreaterThanOrEqual(chances.length)

@@ -7,6 +7,9 @@ import type { Setup } from '../setup/setup.ts'
 /** A link that can break, and the chance that it is the first under a fish on the trace's first hook. */
 export type BreakableLink = { key: string; ref: LinkRef; chance: number }
 
+/** A chance as it is stored with every event: to a hundredth of a percent. */
+const stored = (chance: number): number => Math.round(chance * 1e4) / 1e4
+
 /** What is said of a trace: its verdicts, and which link breaks first, the likeliest first. */
 export function toldOf(setup: Setup): { told: Told; links: BreakableLink[] } {
   const { moments, setup: prepared } = judge(setup)
@@ -30,6 +33,9 @@ export function toldOf(setup: Setup): { told: Told; links: BreakableLink[] } {
   const byChance = [...links.values()].sort((a, b) => b.chance - a.chance)
   return {
     links: byChance,
-    told: { verdicts, first: byChance.filter(({ chance }) => chance > 0).map(({ key, chance }) => ({ link: key, chance })) },
+    told: {
+      verdicts,
+      first: byChance.map(({ key, chance }) => ({ link: key, chance: stored(chance) })).filter(({ chance }) => chance > 0),
+    },
   }
 }

@@ -39,6 +39,10 @@ export const tripSchema = z
     rods: z.array(rodSchema).max(MAX_RODS),
     /** Minutes that a bait stays on. */
     baitMinutes: z.int().min(5, 'is under 5 minutes').max(240, 'is over 4 hours').optional(),
+    /** The wind that is expected, in place of a forecast: its speed, and where it comes from, clockwise from north. */
+    wind: z
+      .strictObject({ speedMperS: z.number().min(0).max(60, 'is over 60 m/s'), fromDeg: z.number().min(0).max(360) })
+      .optional(),
     packing: z.array(z.strictObject({ text: filledText(80, 'is empty'), isPacked: z.boolean() })).max(MAX_PACKING),
     notes: notes.optional(),
     startedAt: z.iso.datetime().optional(),

@@ -9,7 +9,8 @@ export const securityHeaders = (): Middleware =>
         defaultSrc: ["'self'"],
         scriptSrc: ["'self'"],
         styleSrc: ["'self'"],
-        imgSrc: ["'self'", 'data:'],
+        // Photos that this browser keeps are shown as blobs.
+        imgSrc: ["'self'", 'data:', 'blob:'],
         workerSrc: ["'self'"],
         connectSrc: ["'self'"],
         fontSrc: ["'self'"],

@@ -15,6 +15,7 @@ import { useWidth } from '../../ui/useWidth.ts'
 import { happeningWords } from '../../words/tripWords.ts'
 import { AfterTrip } from './AfterTrip.tsx'
 import { LogFiles } from './LogFiles.tsx'
+import { Photos } from './Photos.tsx'
 import { SendingState } from './SendingState.tsx'
 import { TripLog } from './TripLog.tsx'
 import { useRodSetup } from './useRodSetup.ts'
@@ -81,6 +82,7 @@ function Log({ saved, marks, outfits, fish }: Records) {
       <Sheet title="What happened" aside={<LogFiles saved={saved} marks={marks} log={log} />}>
         <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
       </Sheet>
+      <Photos tripId={id} timeZone={mark?.content.timeZone} />
       {trip.notes && (
         <Sheet title="Notes">
           <p className="whitespace-pre-wrap" translate="no">

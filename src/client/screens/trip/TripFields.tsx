@@ -9,6 +9,8 @@ import { NotesField } from '../../documents/NotesField.tsx'
 import { Button, Field, fieldClass, namesOf, Select, Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 
+import { WindFields } from './WindFields.tsx'
+
 type Props = { trip: Trip; marks: readonly SavedMark[]; usualName: string; onChange: (change: Partial<Trip>) => void }
 
 const NONE = ''
@@ -118,6 +120,7 @@ export function TripFields({ trip, marks, usualName, onChange }: Props) {
           hint="minutes on the bottom"
           onChange={(baitMinutes) => onChange({ baitMinutes })}
         />
+        <WindFields wind={trip.wind} onChange={(wind) => onChange({ wind })} />
         <Field label="name" htmlFor="trip-name">
           <input
             id="trip-name"

@@ -29,7 +29,7 @@ export function useTripSheet(trip: Trip, marks: readonly SavedMark[], outfits: r
     id: `${visit.mark.id} ${visit.fromMs}`,
     title: `${visit.mark.content.name}, ${show.clock(visit.fromMs, visit.mark.content.timeZone)} to ${show.clock(visit.toMs, visit.mark.content.timeZone)}`,
     wayBack: wayBackLine(visit, show),
-    lines: visitLines(visit, { show, catalogue, plan: plan.result }),
+    lines: visitLines(visit, { show, catalogue, plan: plan.result, isWindExpected: trip.wind !== undefined }),
   }))
   const first = visits[0]?.mark.content
   const { fromMs, toMs } = tripSpan(trip, first?.timeZone ?? 'UTC')

@@ -6,7 +6,7 @@ import type { Show } from '../../settings/show.ts'
 import { assumedWords } from '../../words/assumedWords.ts'
 import { sinkerWords } from '../../words/waterWords.ts'
 
-type Given = { show: Show; catalogue: Catalogue; plan: Plan | undefined }
+type Given = { show: Show; catalogue: Catalogue; plan: Plan | undefined; isWindExpected: boolean }
 
 /** When the tide closes the way back from a mark in these hours; undefined where it does not. */
 export function wayBackLine({ mark: { content: mark }, fromMs, toMs, day }: TripVisit, show: Show): string | undefined {
@@ -17,7 +17,7 @@ export function wayBackLine({ mark: { content: mark }, fromMs, toMs, day }: Trip
 }
 
 /** The hours at a mark in lines: the way back, tide, slack, wind, dark and sinkers. */
-export function visitLines(visit: TripVisit, { show, catalogue, plan }: Given): string[] {
+export function visitLines(visit: TripVisit, { show, catalogue, plan, isWindExpected }: Given): string[] {
   const { fromMs, toMs, day } = visit
   const mark = visit.mark.content
   const wayBack = wayBackLine(visit, show)
@@ -39,7 +39,7 @@ export function visitLines(visit: TripVisit, { show, catalogue, plan }: Given): 
       (span) => `Dark without a moon from ${clock(Math.max(fromMs, span.fromMs))} to ${clock(Math.min(toMs, span.toMs))}.`,
     ),
     wind.length > 0
-      ? `Wind up to ${show.computed('speed', Math.max(...wind))} by the forecast.`
+      ? `Wind up to ${show.computed('speed', Math.max(...wind))}, ${isWindExpected ? 'as you expect' : 'by the forecast'}.`
       : 'No wind is known; the plan assumes none.',
     ...(changes.length > 0
       ? [
