@@ -7,6 +7,7 @@ import { defaultConditions } from '../src/core/documents/conditions.ts'
 import type { Outfit } from '../src/core/documents/outfit.ts'
 import { draft } from '../src/core/families/draft.ts'
 import { familyOf } from '../src/core/families/families.ts'
+import { demoId } from '../src/server/demo/demoId.ts'
 import { browserPath, CHROMIUM_ARGS, ensureBrowser } from './lib/browser.ts'
 import { startBuiltApp } from './lib/builtApp.ts'
 import { runMain } from './lib/problem.ts'
@@ -14,7 +15,6 @@ import { buildClient, ROOT } from './lib/project.ts'
 
 const HOUND = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
 const TOPE = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d204'
-const CONGER = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 const PULLEY = '/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
 type View = {
   file: string
@@ -33,7 +33,6 @@ const VIEWS: readonly View[] = [
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
   { file: 'bench-take', path: PULLEY, width: 1280, light: 'day', open: 'take' },
   { file: 'fish', path: '/fish', width: 1280, light: 'day' },
-  { file: 'findings', path: TOPE, width: 1280, light: 'day', press: /^All \d+ findings$/ },
   {
     file: 'compare',
     path: `/compare?with=${[HOUND, TOPE].map((path) => path.replace('/traces/', '')).join(',')}`,
@@ -41,7 +40,6 @@ const VIEWS: readonly View[] = [
     light: 'day',
   },
   { file: 'moving', path: '?moving', width: 1280, light: 'day', family: 'tandemTroll' },
-  { file: 'bench-settle', path: CONGER, width: 1280, light: 'day', open: 'settle' },
   {
     file: 'new-trace',
     path: '/traces/new',
@@ -58,7 +56,9 @@ const VIEWS: readonly View[] = [
   { file: 'tied', path: '/tied', width: 1280, light: 'dusk' },
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
   { file: 'knots', path: '/knots', width: 1280, light: 'day' },
-  { file: 'phone-knot-lamp', path: '/knots/uni', width: 390, light: 'lamp', press: 'step 3' },
+  { file: 'phone-today', path: '/', width: 390, light: 'day' },
+  { file: 'phone-trip-lamp', path: `/trips/${demoId('trip Hesk Bar, next')}/fish`, width: 390, light: 'lamp', press: 'Start the trip' },
+  { file: 'trip-log', path: `/trips/${demoId('trip Hesk Bar, trip 9')}/log`, width: 1280, light: 'day' },
 ]
 
 /** The address of a view of a mark, found by its name. */

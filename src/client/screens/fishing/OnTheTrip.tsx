@@ -58,6 +58,9 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const timeZone = first?.content.timeZone ?? 'UTC'
   const { date, from, to } = trip
   const day = useMemo(() => tripDay({ date, from, to }, timeZone), [date, from, to, timeZone])
+  const span = useMemo(() => tripSpan({ date, from, to }, timeZone), [date, from, to, timeZone])
+  // On another day than its own, the water of its beginning is looked at.
+  const atMs = nowMs >= day.startMs && nowMs <= day.endMs ? nowMs : span.fromMs
   const visit = visitsOf(trip, timeZone).findLast(({ fromMs }) => fromMs <= nowMs)
   const markId = chosenMarkId ?? visit?.markId ?? first?.id
   const mark = marks.find(({ id }) => id === markId)
@@ -95,7 +98,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   }
   const isOver = stage === 'ended'
   return (
-    <MarkWater mark={mark} day={day} setup={setup} sinkerKg={on?.sinkerKg} nowMs={nowMs}>
+    <MarkWater mark={mark} day={day} setup={setup} sinkerKg={on?.sinkerKg} nowMs={atMs}>
       {({ water, holdNow }) => (
         <div className="mx-auto grid max-w-xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
           <header className="flex flex-wrap items-center gap-x-3">
@@ -158,7 +161,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
                 water={water}
                 day={day}
                 nowMs={nowMs}
-                endMs={tripSpan(trip, timeZone).toMs}
+                span={span}
                 sinkerMs={nextSinkerMs}
                 castMs={firstCastMs(trip.rods, events)}
                 baitMinutes={trip.baitMinutes ?? DEFAULT_BAIT_MINUTES}
@@ -171,7 +174,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
               {mark && setup && (
                 <section aria-label="Sinker now" className="rounded-lg border border-rule bg-sheet p-3">
                   <Later what="The sinker of now">
-                    <SinkerNow mark={mark} day={day} setup={setup} atMs={nowMs} onNext={setNextSinkerMs} />
+                    <SinkerNow mark={mark} day={day} setup={setup} atMs={atMs} onNext={setNextSinkerMs} />
                   </Later>
                 </section>
               )}

@@ -11,25 +11,25 @@ type Props = {
   water: Day | undefined
   day: LocalDay
   nowMs: number
-  endMs: number
+  span: { fromMs: number; toMs: number }
   sinkerMs: number | undefined
   castMs: number | undefined
   baitMinutes: number
 }
 
 /** What comes next on a trip: on its rods, and with the water of its mark. */
-export function TripAlarms({ mark, water: day, day: localDay, nowMs, endMs, sinkerMs, castMs, baitMinutes }: Props) {
+export function TripAlarms({ mark, water: day, day: localDay, nowMs, span, sinkerMs, castMs, baitMinutes }: Props) {
   const alarms = useMemo(
     () =>
       alarmsOf({
-        wayBackMs: mark && wayBackClosesMs(mark.content, day?.tide, localDay.startMs, localDay.endMs),
+        wayBackMs: mark && wayBackClosesMs(mark.content, day?.tide, span.fromMs, span.toMs),
         sinkerMs,
         castMs,
         baitMinutes,
-        slackMs: day?.slacks.find(({ timeMs }) => timeMs > nowMs)?.timeMs,
-        endMs,
+        slackMs: day?.slacks.find(({ timeMs }) => timeMs > Math.max(nowMs, span.fromMs) && timeMs < span.toMs)?.timeMs,
+        endMs: span.toMs,
       }),
-    [mark, day, localDay, sinkerMs, castMs, baitMinutes, nowMs, endMs],
+    [mark, day, localDay, sinkerMs, castMs, baitMinutes, nowMs, span],
   )
   return <Alarms alarms={alarms} nowMs={nowMs} timeZone={localDay.timeZone} />
 }

@@ -89,7 +89,7 @@ function NextTrip({ trip: { id, content: trip }, marks, outfits, nowMs }: Given 
   const stage = stageOf(trip)
   return (
     <section aria-label="Next trip" className="grid gap-2 rounded-lg border border-rule bg-sheet p-3">
-      <header className="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <header className="flex items-center gap-x-3">
         <div className="mr-auto min-w-0">
           <h1 className="text-xl font-bold" translate="no">
             {trip.name}

@@ -60,7 +60,7 @@ export function WaterGlance({ mark, day: localDay, nowMs, span, trace, outfit }:
         {!day?.sky
           ? 'unknown without a position'
           : now?.night
-            ? `${hoursWords(now.night, clock)}${now.dark ? `; no moon ${hoursWords(now.dark, clock)}` : '; a moon is up'}`
+            ? `${hoursWords(now.night, clock, atMs === nowMs)}${now.dark ? `; no moon ${hoursWords(now.dark, clock, atMs === nowMs)}` : '; a moon is up'}`
             : 'not again'}
       </Fact>
     </dl>
@@ -76,10 +76,17 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
   )
 }
 
-const hoursWords = ({ fromMs, toMs }: { fromMs?: number; toMs?: number }, clock: (timeMs: number) => string): string =>
+/** Hours that have begun begin now, or, before a trip, with it. */
+const hoursWords = (
+  { fromMs, toMs }: { fromMs?: number; toMs?: number },
+  clock: (timeMs: number) => string,
+  isNow: boolean,
+): string =>
   fromMs === undefined
     ? toMs === undefined
-      ? 'now'
+      ? isNow
+        ? 'now'
+        : 'all the time'
       : `until ${clock(toMs)}`
     : toMs === undefined
       ? `from ${clock(fromMs)}`
