@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
-import { counted, expect, seriousFaults, tabTo, test } from './fixtures.ts'
+import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { counted, expect, seriousFaults, test as shared, tabTo } from './fixtures.ts'
 
 /** The words of a part of the page as they are seen, without the choices of closed lists. */
 const wordsOn = (part: Locator) =>
@@ -14,20 +15,20 @@ const wordsOn = (part: Locator) =>
     return count
   })
 
-/** Without the examples and anything of one’s own. */
+/** An application of its own: what other tests put into theirs would be read too. */
+const test = shared.extend({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+  app: async ({}, use) => {
+    const own = await startBuiltApp()
+    await use(own)
+    await own.close()
+  },
+})
+
+/** Without the examples. */
 async function emptied(page: Page, url: string): Promise<void> {
-  for (const kind of ['traces', 'marks', 'outfits']) {
-    const { documents } = await (await page.request.get(`${url}/api/${kind}`)).json()
-    for (const { id } of documents) await page.request.delete(`${url}/api/${kind}/${id}`)
-  }
   expect((await page.request.delete(`${url}/api/demo`)).ok()).toBe(true)
 }
-
-// Other tests of this worker begin with the examples alone.
-test.afterEach(async ({ page, app }) => {
-  await emptied(page, app.url)
-  await page.request.post(`${app.url}/api/demo`)
-})
 
 for (const width of [1280, 390])
   test(`the first evening at ${width} px: from the first page to the sheet and the plan of one’s own rod and mark`, async ({

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures.ts'
+import { expect, HOUND, test } from './fixtures.ts'
 import { eventsOf, planTrip, startTrip } from './tripSteps.ts'
 
 // The service worker is the part under test here.
@@ -10,10 +10,10 @@ const isKept = (page: Page) => expect(page.getByText(/^A copy of .* is on this d
 
 test('opened once, everything of a trip opens and computes without a network', async ({ page, app }) => {
   const trip = await planTrip(page, app.url)
-  const { content } = await (await page.request.get(`${app.url}/api/trips/${trip}`)).json()
-  const trace = content.rods[0].trace.id
-  await page.goto(app.url)
-  await isKept(page)
+  for (const path of [`/trips/${trip}`, '/']) {
+    await page.goto(app.url + path)
+    await isKept(page)
+  }
   await page.context().setOffline(true)
   await page.reload()
   await expect(page.getByText(/^No network: this is what the server said/)).toBeVisible()
@@ -23,9 +23,9 @@ test('opened once, everything of a trip opens and computes without a network', a
   await page.goto(`${app.url}/trips/${trip}`)
   await expect(page.getByRole('checkbox', { name: 'headlamp' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Proposed' })).toContainText('baits:')
-  await page.goto(`${app.url}/traces/${trace}`)
+  await page.goto(`${app.url}/traces/${HOUND}`)
   await expect(page.locator('[data-moment=run]')).toContainText(/holds|watch|fails/)
-  await page.goto(`${app.url}/traces/${trace}/build`)
+  await page.goto(`${app.url}/traces/${HOUND}/build`)
   await expect(page.getByRole('heading', { name: /cut/i }).first()).toBeVisible()
   await page.goto(`${app.url}/knots`)
   await expect(page.getByRole('link', { name: /uni/i }).first()).toBeVisible()

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, seriousFaults, test } from './fixtures.ts'
+import { expect, HOUND, seriousFaults, test } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
 /** What a download holds. */
@@ -54,6 +54,16 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   const trip = await startTrip(page, app.url)
+  const tied = {
+    formatVersion: 1,
+    name: 'Spare hound trace',
+    traceId: HOUND,
+    traceRevision: 1,
+    tiedOn: '2026-11-20',
+    state: 'ready',
+  }
+  const made = await page.request.post(`${app.url}/api/tied`, { data: { id: crypto.randomUUID(), content: tied } })
+  expect(made.status()).toBe(201)
   const main = page.getByRole('main')
   await main.getByRole('button', { name: 'Sinker' }).click()
   await page
@@ -64,7 +74,7 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   await main.getByRole('button', { name: 'Trace', exact: true }).click()
   await page
     .getByRole('dialog')
-    .getByRole('button', { name: /^Hound trace 2/ })
+    .getByRole('button', { name: /^Spare hound trace/ })
     .click()
   await main.getByRole('button', { name: 'Fish', exact: true }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click()
@@ -148,10 +158,10 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   await after.getByRole('button', { name: 'Take one out of the box' }).click()
   await expect(after).toContainText('taken out of the box')
   expect(await levelOf()).toBe(before - 1)
-  await after.getByRole('button', { name: 'Confirm Hound trace 2' }).click()
-  await expect(after.getByRole('button', { name: 'Confirm Hound trace 2' })).toHaveCount(0)
+  await after.getByRole('button', { name: 'Confirm Spare hound trace' }).click()
+  await expect(after.getByRole('button', { name: 'Confirm Spare hound trace' })).toHaveCount(0)
   const { documents } = await (await page.request.get(`${app.url}/api/tied`)).json()
-  expect(documents.find(({ content }: any) => content.name === 'Hound trace 2').content).toMatchObject({
+  expect(documents.find(({ content }: any) => content.name === 'Spare hound trace').content).toMatchObject({
     state: 'ready',
     usedHard: true,
   })

@@ -1,5 +1,5 @@
 import type { APIRequestContext, Page } from '@playwright/test'
-import { expect } from './fixtures.ts'
+import { expect, HOUND } from './fixtures.ts'
 
 export type Event = {
   id: string
@@ -15,15 +15,24 @@ export type Event = {
 export const eventsOf = async (request: APIRequestContext, url: string, trip: string): Promise<Event[]> =>
   (await request.get(`${url}/api/observations?trip=${trip}`)).json()
 
-/** Plans a trip for the first mark with the first trace that is proposed; its id. */
-export async function planTrip(page: Page, url: string): Promise<string> {
-  await page.goto(`${url}/trips/new`)
-  await page.getByRole('button', { name: 'Take it' }).first().click()
-  await page.getByRole('textbox', { name: 'to pack' }).fill('headlamp')
-  await page.getByRole('textbox', { name: 'to pack' }).press('Enter')
-  await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await page.waitForURL(/trips\/[0-9a-f-]{36}$/)
-  return page.url().split('/').at(-1)!
+/** A trip of today at the mark of the hound trace, around the clock; its id. */
+export async function planTrip({ request }: Page, url: string): Promise<string> {
+  const { content: trace, revision } = await (await request.get(`${url}/api/traces/${HOUND}`)).json()
+  const id = crypto.randomUUID()
+  const content = {
+    formatVersion: 1,
+    name: 'A day out',
+    date: new Date().toISOString().slice(0, 10),
+    from: '00:00',
+    to: '00:00',
+    marks: [{ id: trace.markId }],
+    people: ['AB'],
+    rods: [{ id: 'rod-1', outfitId: trace.outfitId, trace: { id: HOUND, revision } }],
+    packing: [{ text: 'headlamp', isPacked: false }],
+  }
+  const created = await request.post(`${url}/api/trips`, { data: { id, content } })
+  expect(created.status(), await created.text()).toBe(201)
+  return id
 }
 
 /** On the water with a trip that was planned before. */

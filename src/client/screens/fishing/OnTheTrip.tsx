@@ -94,7 +94,11 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
     )
     setAsked(undefined)
     navigator.vibrate?.(30)
-    toast(`${happeningWords(what, linkName)} is logged.`, { action: { label: 'Undo', onClick: () => log.takeBack(event) } })
+    toast(`${happeningWords(what, linkName)} is logged.`, {
+      action: { label: 'Undo', onClick: () => log.takeBack(event) },
+      // The log below offers the same for good.
+      duration: 4_000,
+    })
   }
   const isOver = stage === 'ended'
   return (

@@ -29,7 +29,7 @@ export function TripAlarms({ mark, water: day, day: localDay, nowMs, span, sinke
         slackMs: day?.slacks.find(({ timeMs }) => timeMs > Math.max(nowMs, span.fromMs) && timeMs < span.toMs)?.timeMs,
         endMs: span.toMs,
       }),
-    [mark, day, localDay, sinkerMs, castMs, baitMinutes, nowMs, span],
+    [mark, day, sinkerMs, castMs, baitMinutes, nowMs, span],
   )
   return <Alarms alarms={alarms} nowMs={nowMs} timeZone={localDay.timeZone} />
 }
