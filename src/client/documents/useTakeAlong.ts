@@ -43,6 +43,8 @@ export function useTakeAlong(wanted: Wanted | undefined): TakenAlong {
     let isGone = false
     const take = async () => {
       await underControl()
+      // What the page shows comes first.
+      await new Promise((resolve) => setTimeout(resolve, AFTER_MS))
       if (isGone) return
       setTaken('loading')
       const isWhole = await readAll(client, wanted)
@@ -64,6 +66,8 @@ function underControl(): Promise<unknown> {
   if (navigator.serviceWorker.controller) return Promise.resolve()
   return new Promise((resolve) => navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }))
 }
+
+const AFTER_MS = 3_000
 
 const GROUND = ['trips', 'marks', 'outfits', 'fish', 'gear', 'rule-sets', 'tied', 'batches'] as const
 

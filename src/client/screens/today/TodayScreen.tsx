@@ -29,6 +29,8 @@ import { STAGE_WORDS } from '../../words/tripWords.ts'
 import { GearGlance } from './GearGlance.tsx'
 import { WaterGlance } from './WaterGlance.tsx'
 
+const NONE: readonly never[] = []
+
 /** The first page: the next trip at one look, or the day at a mark. */
 export default function TodayScreen() {
   usePageTitle('Today')
@@ -44,31 +46,31 @@ export default function TodayScreen() {
   }, [marks.data])
   const next = trips.data && nextTrip(trips.data.documents, zoneOf, nowMs)
   const place = useMemo(
-    () => (marks.data && heads.data && trips.data ? usualPlace(marks.data, heads.data, trips.data.documents) : undefined),
+    () => (marks.data && trips.data ? usualPlace(marks.data, heads.data ?? NONE, trips.data.documents) : undefined),
     [marks.data, heads.data, trips.data],
   )
   const date = today()
   const wanted = useMemo((): Wanted | undefined => {
-    if (!marks.data || !place) return undefined
+    if (!marks.data || !heads.data || !place) return undefined
     if (next) return wantedFor(next, marks.data)
     const { mark, head } = place
     return {
       water: mark ? [{ mark, day: localDay(date, mark.content.timeZone) }] : [],
       rods: head?.content.outfitId ? [{ outfitId: head.content.outfitId, trace: { id: head.id, revision: head.revision } }] : [],
     }
-  }, [marks.data, place, next, date])
+  }, [marks.data, heads.data, place, next, date])
   const taken = useTakeAlong(wanted)
   const failed = all.find(({ data, error }) => error && !data)
   if (failed?.error)
     return <Failed what="Today" error={failed.error} onRetry={() => void Promise.all(all.map(({ refetch }) => refetch()))} />
-  if (!trips.data || !marks.data || !outfits.data || !heads.data || !place) return <Loading what="today" />
-  const given = { marks: marks.data, outfits: outfits.data, nowMs }
+  if (!trips.data || !marks.data || !place) return <Loading what="today" />
+  const given = { marks: marks.data, outfits: outfits.data ?? NONE, nowMs }
   return (
     <div className="mx-auto grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
-      {marks.data.length === 0 && <FirstSteps heads={heads.data} />}
+      {heads.data && marks.data.length === 0 && <FirstSteps heads={heads.data} />}
       {next ? <NextTrip key={next.id} trip={next} {...given} /> : <MarkToday {...place} {...given} />}
-      <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data} />
-      {marks.data.length > 0 && <FirstSteps heads={heads.data} />}
+      <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data ?? NONE} />
+      {heads.data && marks.data.length > 0 && <FirstSteps heads={heads.data} />}
       <TakeAlongNote taken={taken} />
     </div>
   )
