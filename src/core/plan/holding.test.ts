@@ -12,7 +12,7 @@ import { minimumSinker } from '../setup/settling/minimumSinker.ts'
 import { atMark } from './atMark.ts'
 import { defaultShapes, shapesOf } from './defaultBox.ts'
 import { holdingOf, requiredSinkerAt } from './holding.ts'
-import { changeAt } from './planDay.ts'
+import { changeAt, planChangesWithin } from './planDay.ts'
 import { settledOn } from './preparedWithSinker.ts'
 
 const outfit = braidOutfit(50)
@@ -84,4 +84,16 @@ test('what is on is the last change at or before an instant', () => {
   const changes = [0, 100, 200].map((timeMs) => ({ timeMs, from: undefined, to: { shape: 'pear' as const, massKg: timeMs + 1 } }))
   expect([0, 99, 100, 500].map((timeMs) => changeAt(changes, timeMs)?.to?.massKg)).toEqual([1, 1, 101, 201])
   expect(changeAt(changes, -1)).toBeUndefined()
+})
+
+test('some hours begin with what is on, and have each change in them once', () => {
+  const changes = [0, 100, 200].map((timeMs) => ({ timeMs, from: undefined, to: { shape: 'pear' as const, massKg: timeMs + 1 } }))
+  const within = (from: number, to: number) =>
+    planChangesWithin(changes, from, to).map(({ timeMs, to: on }) => [timeMs, on?.massKg])
+  expect(within(50, 150)).toEqual([
+    [50, 1],
+    [100, 101],
+  ])
+  expect(within(100, 200)).toEqual([[100, 101]])
+  expect(within(-50, 50)).toEqual([[0, 1]])
 })

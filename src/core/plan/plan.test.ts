@@ -274,6 +274,9 @@ describe('a plan over several marks', () => {
 
   test('changes on arriving where the next mark wants another; never more often than the marks by themselves and one between', () => {
     const deeper = { ...MARK, depthM: 3 * MARK.depthM }
+    const still = { ...MARK, stream: MARK.stream.map((row) => ({ ...row, springMperS: 0, neapMperS: 0 })) }
+    const arrival = planLegs([leg(8.75, 9.75), leg(9.75, 10.75, still)], 'lightest').changes.at(-1)!
+    expect([arrival.timeMs - tide.startMs, arrival.to]).toEqual([9.75 * HOUR_MS, BOX[0]])
     const both = planLegs([leg(6, 12), leg(12, 18, deeper)], 'fewest')
     const alone = [planLegs([leg(6, 12)], 'fewest'), planLegs([leg(12, 18, deeper)], 'fewest')]
     expect(both.counts.fewest).toBeLessThanOrEqual(alone[0]!.counts.fewest + alone[1]!.counts.fewest + 1)

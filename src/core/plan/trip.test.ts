@@ -24,6 +24,12 @@ test('marks without an hour share the time evenly; an hour that cannot be counts
   expect(hours([a!, { ...b!, from: '01:00' }, c!])).toEqual(['a 20:00 01:00', 'b 01:00 01:30', 'c 01:30 02:00'])
   expect(hours([a!, b!, { ...c!, from: '00:00' }])).toEqual(['a 20:00 22:00', 'b 22:00 00:00', 'c 00:00 02:00'])
   expect(hours([a!, { ...b!, from: '04:00' }])).toEqual(['a 20:00 23:00', 'b 23:00 02:00'])
+  // Not before the mark ahead of it.
+  expect(hours([a!, { ...b!, from: '01:00' }, { ...c!, from: '00:00' }])).toEqual([
+    'a 20:00 01:00',
+    'b 01:00 01:30',
+    'c 01:30 02:00',
+  ])
   expect(hours([])).toEqual([])
 })
 
