@@ -57,7 +57,13 @@ const VIEWS: readonly View[] = [
   { file: 'phone-bench-lamp', path: TOPE, width: 390, light: 'lamp' },
   { file: 'knots', path: '/knots', width: 1280, light: 'day' },
   { file: 'phone-today', path: '/', width: 390, light: 'day' },
-  { file: 'phone-trip-lamp', path: `/trips/${demoId('trip Hesk Bar, next')}/fish`, width: 390, light: 'lamp', press: 'Start the trip' },
+  {
+    file: 'phone-trip-lamp',
+    path: `/trips/${demoId('trip Hesk Bar, next')}/fish`,
+    width: 390,
+    light: 'lamp',
+    press: 'Start the trip',
+  },
   { file: 'trip-log', path: `/trips/${demoId('trip Hesk Bar, trip 9')}/log`, width: 1280, light: 'day' },
 ]
 

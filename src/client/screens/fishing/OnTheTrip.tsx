@@ -194,7 +194,12 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
             />
           )}
           {asked === 'break' && (
-            <BreakPanel links={links} onSave={(what) => happened(what, holdNow)} onClose={() => setAsked(undefined)} />
+            <BreakPanel
+              setup={setup}
+              links={links}
+              onSave={(what) => happened(what, holdNow)}
+              onClose={() => setAsked(undefined)}
+            />
           )}
           {asked && asked !== 'fish' && asked !== 'break' && rod && (
             <AskPanel asked={asked} rod={rod} onSave={(what) => happened(what, holdNow)} onClose={() => setAsked(undefined)} />
