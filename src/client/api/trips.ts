@@ -72,7 +72,7 @@ export function useTripLog(tripId: string) {
     void outbox.add({ ...rest, ...change, formatVersion: 1, kind: 'event', id: newId(), tripId, ...(by ? { phone: by } : {}) })
   }
   /** Goes by the server's clock from now on, and moves what this phone logged on this trip by its own. */
-  const useServerClock = () => {
+  const followServerClock = () => {
     for (const event of events)
       if (event.phone === phone) correct(event, { at: new Date(Date.parse(event.at) - clock.aheadMs).toISOString() })
     clock.followServer()
@@ -86,7 +86,7 @@ export function useTripLog(tripId: string) {
     add,
     takeBack,
     correct,
-    useServerClock,
+    followServerClock,
   }
 }
 
@@ -111,7 +111,8 @@ export function usePhoneClock() {
   return {
     /** How far this device is ahead of the server, ms, where that counts; 0 where the clocks agree or the server's is used. */
     aheadMs: isByServer ? 0 : clockAheadMs,
-    nowMs: () => Date.now() - correctionMs,
+    /** What is taken off this device's time, ms. */
+    correctionMs,
     nowIso: () => new Date(Date.now() - correctionMs).toISOString(),
     followServer: () => setByServer(true),
   }

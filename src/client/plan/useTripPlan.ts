@@ -2,11 +2,14 @@ import { useQueries, useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import type { Trip } from '../../core/documents/trip.ts'
 import { activeHolds } from '../../core/learning/markLessons.ts'
+import type { Wind } from '../../core/plan/atMark.ts'
 import { type Day, dayAtMark } from '../../core/plan/dayAtMark.ts'
 import { defaultShapes } from '../../core/plan/defaultBox.ts'
 import type { Leg } from '../../core/plan/planDay.ts'
 import { tripDay, visitsOf } from '../../core/plan/trip.ts'
 import type { Setup } from '../../core/setup/setup.ts'
+import { HOUR_MS } from '../../core/time/durations.ts'
+import type { LocalDay } from '../../core/time/localDay.ts'
 import { runPlanLegs } from '../../workers/runPlanLegs.ts'
 import { type SavedMark, sinkersQuery } from '../api/documents.ts'
 import { observationsQuery } from '../api/observations.ts'
@@ -37,12 +40,7 @@ export function useTripVisits({ date, from, to, marks: places, wind: expected }:
             mark,
             fromMs,
             toMs,
-            day: dayAtMark(
-              mark.content,
-              localDay,
-              tideData[i],
-              expected ? [localDay.startMs, localDay.endMs].map((timeMs) => ({ timeMs, ...expected })) : (windData[i] ?? []),
-            ),
+            day: dayAtMark(mark.content, localDay, tideData[i], expected ? hourly(localDay, expected) : (windData[i] ?? [])),
           }),
         ),
       [visits, tideData, windData, expected],
@@ -52,6 +50,10 @@ export function useTripVisits({ date, from, to, marks: places, wind: expected }:
     windError: expected ? null : (winds.find(({ error, data }) => error && !data)?.error ?? null),
   }
 }
+
+/** The same wind at each hour of a day, as a forecast gives it. */
+const hourly = ({ startMs, endMs }: LocalDay, wind: NonNullable<Trip['wind']>): Wind[] =>
+  Array.from({ length: Math.floor((endMs - startMs) / HOUR_MS) + 1 }, (_, i) => ({ timeMs: startMs + i * HOUR_MS, ...wind }))
 
 /** The same list as long as what is in it is the same. */
 function useSame<T>(list: readonly T[]): readonly T[] {

@@ -201,6 +201,7 @@ export const FIELD_INFO: Readonly<Record<FieldName, FieldInfo>> = {
   rods: is('rods'),
   baitMinutes: is('minutes a bait stays on', 'number', 'as usual'),
   packing: is('packing list'),
+  gearIds: is('gear along', 'words', 'the whole box'),
   wind: is('expected wind', 'words', 'as forecast'),
   startedAt: is('started', 'words', 'not yet'),
   endedAt: is('ended', 'words', 'not yet'),

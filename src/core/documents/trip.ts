@@ -9,6 +9,7 @@ export const MAX_RODS = 8
 export const MAX_MARKS = 12
 const MAX_PEOPLE = 20
 export const MAX_PACKING = 100
+export const MAX_GEAR = 500
 
 /** A rod on a trip: the outfit, the trace that is on it, and the sinker that it begins with. */
 const rodSchema = z.strictObject({
@@ -43,6 +44,8 @@ export const tripSchema = z
     wind: z
       .strictObject({ speedMperS: z.number().min(0).max(60, 'is over 60 m/s'), fromDeg: z.number().min(0).max(360) })
       .optional(),
+    /** What of the box goes along; left out, all of it. */
+    gearIds: z.array(z.uuid()).max(MAX_GEAR).optional(),
     packing: z.array(z.strictObject({ text: filledText(80, 'is empty'), isPacked: z.boolean() })).max(MAX_PACKING),
     notes: notes.optional(),
     startedAt: z.iso.datetime().optional(),

@@ -11,10 +11,16 @@ import { momentName } from '../../words/momentNames.ts'
 /** So many are read at a glance. */
 const MAX_SHOWN = 3
 
-type Props = { setup: Setup; events: readonly TripEvent[]; nowMs: number }
+type Props = {
+  setup: Setup
+  /** What of the box is along; undefined, all of it. */
+  gearIds: readonly string[] | undefined
+  events: readonly TripEvent[]
+  nowMs: number
+}
 
 /** What to change on this rod now, the first to try first; nothing where nothing asks for it. */
-export default function ChangeNow({ setup, events, nowMs }: Props) {
+export default function ChangeNow({ setup, gearIds, events, nowMs }: Props) {
   const gear = useQuery(gearQuery).data
   // Each minute is soon enough, and keeps the phone cool.
   const minute = Math.floor(nowMs / 60_000)
@@ -23,12 +29,12 @@ export default function ChangeNow({ setup, events, nowMs }: Props) {
       tried(() =>
         whatToChange(
           setup,
-          gear?.map(({ content }) => content),
+          gear?.filter(({ id }) => !gearIds || gearIds.includes(id)).map(({ content }) => content),
           events,
           (minute + 1) * 60_000,
         ),
       ),
-    [setup, gear, events, minute],
+    [setup, gear, gearIds, events, minute],
   )
   if (!changes.ok) return null
   const shown = changes.value.filter(({ id }) => id !== 'nothing').slice(0, MAX_SHOWN)

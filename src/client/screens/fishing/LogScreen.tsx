@@ -15,6 +15,7 @@ import { useWidth } from '../../ui/useWidth.ts'
 import { happeningWords } from '../../words/tripWords.ts'
 import { AfterTrip } from './AfterTrip.tsx'
 import { LogFiles } from './LogFiles.tsx'
+import { namedRods } from './namedRods.ts'
 import { Photos } from './Photos.tsx'
 import { SendingState } from './SendingState.tsx'
 import { TripLog } from './TripLog.tsx'
@@ -41,7 +42,7 @@ function Log({ saved, marks, outfits, fish }: Records) {
   const [rod] = trip.rods
   const outfitOf = (outfitId: string | undefined) => outfits.find((each) => each.id === outfitId)
   const { links } = useRodSetup(rod?.trace, outfitOf(rod?.outfitId))
-  const rods = trip.rods.map(({ id: rodId, outfitId }) => ({ id: rodId, name: outfitOf(outfitId)?.content.name ?? 'a rod' }))
+  const rods = namedRods(trip, outfits)
   const nameOf = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
   const caught = log.events.filter(({ what }) => what.type === 'fish').length
   return (

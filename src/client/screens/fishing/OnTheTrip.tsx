@@ -25,6 +25,7 @@ import { BreakPanel } from './BreakPanel.tsx'
 import { ClockNote } from './ClockNote.tsx'
 import { FishPanel } from './FishPanel.tsx'
 import { MarkWater } from './MarkWater.tsx'
+import { namedRods } from './namedRods.ts'
 import { type Asked, RodButtons } from './RodButtons.tsx'
 import { SendingState } from './SendingState.tsx'
 import { TripAlarms } from './TripAlarms.tsx'
@@ -46,9 +47,9 @@ type Props = {
 export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const { trip, start, end, goOn } = useTripStage(saved)
   const show = useShow()
-  const nowMs = useNow(10_000)
   const log = useTripLog(saved.id)
   const { events, error, outbox, clock } = log
+  const nowMs = useNow(10_000) - clock.correctionMs
   const [rodId, setRodId] = useState(trip.rods[0]?.id)
   const [chosenMarkId, setMarkId] = useState<string>()
   const [nextSinkerMs, setNextSinkerMs] = useState<number>()
@@ -68,9 +69,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const on = rod && rodNow(rod, events)
   const { setup, told, links } = useRodSetup(on?.trace, outfit)
   const stage = stageOf(trip)
-  const rodName = (id: string) =>
-    outfits.find((each) => each.id === trip.rods.find((each_) => each_.id === id)?.outfitId)?.content.name ?? ''
-  const rods = trip.rods.map(({ id }) => ({ id, name: rodName(id) }))
+  const rods = namedRods(trip, outfits)
   const linkName = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
   const happened = (what: Happening, now: HoldNow | undefined) => {
     if (!rod) return
@@ -141,7 +140,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
                 <RodTab
                   key={each.id}
                   rod={each}
-                  name={rodName(each.id)}
+                  name={rods.find(({ id }) => id === each.id)?.name ?? ''}
                   events={events}
                   isChosen={each.id === rodId}
                   onChoose={() => setRodId(each.id)}
@@ -150,7 +149,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
             </div>
           )}
           {stage === 'planned' && <BigButton name="Start the trip" onClick={start} />}
-          {!isOver && <ClockNote aheadMs={clock.aheadMs} onFollow={log.useServerClock} />}
+          {!isOver && <ClockNote aheadMs={clock.aheadMs} onFollow={log.followServerClock} />}
           {rod && on && !isOver && (
             <>
               <RodButtons
@@ -172,7 +171,12 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
               />
               {setup && (
                 <Later what="What to change">
-                  <ChangeNow setup={setup} events={events.filter(({ rod: each }) => each === rod.id)} nowMs={nowMs} />
+                  <ChangeNow
+                    setup={setup}
+                    gearIds={trip.gearIds}
+                    events={events.filter(({ rod: each }) => each === rod.id)}
+                    nowMs={nowMs}
+                  />
                 </Later>
               )}
               {mark && setup && (

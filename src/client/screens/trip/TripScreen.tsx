@@ -18,6 +18,7 @@ import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { Packing } from './Packing.tsx'
 import { Proposals } from './Proposals.tsx'
 import { TripFields } from './TripFields.tsx'
+import { TripGear } from './TripGear.tsx'
 import { TripRods } from './TripRods.tsx'
 import { TripShare } from './TripShare.tsx'
 import { TripSheet } from './TripSheet.tsx'
@@ -104,6 +105,7 @@ function TripForm({ saved, marks, outfits }: Props) {
         <div className="grid gap-3">
           <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} {...proposed} />
           {saved && <TakeAlongNote taken={taken} />}
+          <TripGear gearIds={content.gearIds} onChange={(gearIds) => change({ gearIds })} />
           <Packing packing={content.packing} onChange={(packing) => change({ packing })} />
         </div>
       </div>
