@@ -10,6 +10,7 @@ const isKept = (page: Page) => expect(page.getByText(/^A copy of .* is on this d
 
 test('opened once, everything of a trip opens and computes without a network', async ({ page, app }) => {
   const trip = await planTrip(page, app.url)
+  const { content } = await (await page.request.get(`${app.url}/api/trips/${trip}`)).json()
   for (const path of [`/trips/${trip}`, '/']) {
     await page.goto(app.url + path)
     await isKept(page)
@@ -29,7 +30,7 @@ test('opened once, everything of a trip opens and computes without a network', a
   await expect(page.getByRole('heading', { name: /cut/i }).first()).toBeVisible()
   await page.goto(`${app.url}/knots`)
   await expect(page.getByRole('link', { name: /uni/i }).first()).toBeVisible()
-  await page.goto(`${app.url}/water`)
+  await page.goto(`${app.url}/water?mark=${content.marks[0].id}&day=${content.date}`)
   await expect(page.getByText(/^slack/).first()).toBeVisible()
 })
 

@@ -90,6 +90,7 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   await page.getByRole('button', { name: 'the sinker' }).click()
   await expect(page.getByText('all sent')).toBeVisible()
   await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'On the tide' })).toBeVisible()
   const log = page.getByRole('list', { name: 'Log' }).getByRole('listitem')
   await expect(log).toHaveCount(4)
 

@@ -70,24 +70,22 @@ function PurchaseRow({ purchase, isBusy, onBuy }: RowProps) {
   )
 }
 
-/** Puts what was bought into the box, with a way back. The row is gone by then, so this is of the list. */
+/** Puts what was bought into the box, with a way back. By then its row is gone, and with the last one the whole list. */
 function useBuying() {
   const change = useStockChange()
   const buy = ({ item, packs }: Purchase) =>
-    change.mutate(
-      { do: 'move', movements: boughtMovements(item, packs) },
-      {
-        onSuccess: ({ ids }) =>
-          toast(`“${item.gear.name}” is in the box.`, {
-            action: {
-              label: 'Undo',
-              onClick: () => {
-                for (const movementId of ids) change.mutate({ do: 'undo', movementId })
-              },
+    void change
+      .mutateAsync({ do: 'move', movements: boughtMovements(item, packs) })
+      .then(({ ids }) =>
+        toast(`“${item.gear.name}” is in the box.`, {
+          action: {
+            label: 'Undo',
+            onClick: () => {
+              for (const movementId of ids) change.mutate({ do: 'undo', movementId })
             },
-          }),
-        onError: (error) => toast.error(error.message),
-      },
-    )
+          },
+        }),
+      )
+      .catch((error: Error) => toast.error(error.message))
   return { buy, isBusy: change.isPending }
 }
