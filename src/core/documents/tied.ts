@@ -9,6 +9,9 @@ import { MAX_PIECES } from './vocabulary.ts'
 export const TIED_STATES = ['ready', 'onRod', 'lost', 'cutOff', 'retired'] as const
 export type TiedState = (typeof TIED_STATES)[number]
 
+/** Whether a tied trace came to its end. */
+export const isEnd = (state: TiedState): boolean => state !== 'ready' && state !== 'onRod'
+
 /** One trace that was tied: which design, when, by whom, where it lies, and what became of it. */
 export const tiedSchema = z.strictObject({
   formatVersion: z.literal(TIED_VERSION),
@@ -58,6 +61,6 @@ export const DEFAULT_OLD_DAYS = 180
 /** Why a tied trace that is to be fished should be looked at first. */
 export type TiedReminder = 'old' | 'usedHard'
 export function remindersOf({ state, tiedOn, usedHard }: Tied, today: string, oldDays: number): TiedReminder[] {
-  if (state !== 'ready' && state !== 'onRod') return []
+  if (isEnd(state)) return []
   return [...(ageDays(tiedOn, today) >= oldDays ? ['old' as const] : []), ...(usedHard ? ['usedHard' as const] : [])]
 }

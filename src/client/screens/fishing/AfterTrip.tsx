@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import type { TripEvent } from '../../../core/documents/observation.ts'
-import type { Tied } from '../../../core/documents/tied.ts'
+import { isEnd, type Tied } from '../../../core/documents/tied.ts'
 import type { Trip } from '../../../core/documents/trip.ts'
 import { afterTrip } from '../../../core/plan/afterTrip.ts'
 import { gearQuery, listQuery, type SavedDocument } from '../../api/documents.ts'
@@ -22,8 +22,9 @@ export function AfterTrip({ trip, events }: Props) {
   const moved = after.tied.flatMap(({ id, state, usedHard }) => {
     const saved = tied.find((each) => each.id === id)
     if (!saved) return []
-    const isSaid =
-      saved.content.state === state && (saved.content.usedHard ?? false) === (usedHard || (saved.content.usedHard ?? false))
+    const { state: now, usedHard: wasUsedHard = false } = saved.content
+    // What came to its end since is not brought back.
+    const isSaid = isEnd(now) || (now === state && (wasUsedHard || !usedHard))
     return isSaid ? [] : [{ saved, state, usedHard }]
   })
   const lost = after.lostSinkers.map((each) => ({
