@@ -18,6 +18,8 @@ type Props = {
   day: LocalDay
   setup: Setup
   atMs: number
+  /** The hours that are fished, for which changes are few; left out, or at another time, the whole day. */
+  hours?: { fromMs: number; toMs: number } | undefined
   /** Only the sinkers. */
   isBrief?: boolean
   /** Told when the next change is, ms; nothing where there is none. */
@@ -26,13 +28,15 @@ type Props = {
 
 /** The sinker that holds at a time of a day and the next change, in two lines. `day` must stay the same object while it is the same day. */
 export default function SinkerNow(props: Props) {
-  const { mark, day } = props
+  const { mark, day, hours, atMs } = props
+  const isFished = hours && atMs >= hours.fromMs && atMs < hours.toMs
+  const span = isFished ? hours : { fromMs: day.startMs, toMs: day.endMs }
   const owned = useQuery(sinkersQuery)
   const { day: water, isUntyped, error } = useDay(mark.content, day)
   if (isUntyped) return <p>The tide table of this mark has nothing for this day.</p>
   if (error && !water) return <p>The tide cannot be loaded right now. {error.message}</p>
   if (!water || !owned.data) return <p role="status">Calculating …</p>
-  return <Planned {...props} water={water} owned={owned.data} fromMs={day.startMs} toMs={day.endMs} />
+  return <Planned {...props} water={water} owned={owned.data} fromMs={span.fromMs} toMs={span.toMs} />
 }
 
 type PlannedProps = Props & { water: Day; owned: Owned[]; fromMs: number; toMs: number }

@@ -62,7 +62,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const span = useMemo(() => tripSpan({ date, from, to }, timeZone), [date, from, to, timeZone])
   // On another day than its own, the water of its beginning is looked at.
   const atMs = nowMs >= day.startMs && nowMs <= day.endMs ? nowMs : span.fromMs
-  const visit = visitsOf(trip, timeZone).findLast(({ fromMs }) => fromMs <= nowMs)
+  const visit = visitsOf(trip, timeZone).findLast(({ fromMs }) => fromMs <= atMs)
   const markId = chosenMarkId ?? visit?.markId ?? first?.id
   const mark = marks.find(({ id }) => id === markId)
   const outfit = outfits.find(({ id }) => id === rod?.outfitId)
@@ -182,7 +182,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
               {mark && setup && (
                 <section aria-label="Sinker now" className="rounded-lg border border-rule bg-sheet p-3">
                   <Later what="The sinker of now">
-                    <SinkerNow mark={mark} day={day} setup={setup} atMs={atMs} onNext={setNextSinkerMs} />
+                    <SinkerNow mark={mark} day={day} setup={setup} atMs={atMs} hours={visit} onNext={setNextSinkerMs} />
                   </Later>
                 </section>
               )}

@@ -113,6 +113,7 @@ function NextTrip({ trip: { id, content: trip }, marks, outfits, nowMs }: Given 
           day={day}
           nowMs={nowMs}
           span={span}
+          hours={visit}
           trace={rod?.trace}
           outfit={outfits.find((each) => each.id === rod?.outfitId)}
         />

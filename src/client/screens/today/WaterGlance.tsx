@@ -18,12 +18,14 @@ type Props = {
   nowMs: number
   /** The hours of the trip; undefined where there is none. */
   span: { fromMs: number; toMs: number } | undefined
+  /** The hours at this mark. */
+  hours?: { fromMs: number; toMs: number } | undefined
   trace: TripRod['trace']
   outfit: SavedOutfit | undefined
 }
 
 /** Five facts of the water: the time, the tide, the sinker, slack and dark. */
-export function WaterGlance({ mark, day: localDay, nowMs, span, trace, outfit }: Props) {
+export function WaterGlance({ mark, day: localDay, nowMs, span, hours, trace, outfit }: Props) {
   const show = useShow()
   const { day, isUntyped, error } = useDay(mark.content, localDay)
   const setup = useTripSetup(trace, outfit)
@@ -46,7 +48,7 @@ export function WaterGlance({ mark, day: localDay, nowMs, span, trace, outfit }:
         {setup ? (
           <ErrorBoundary fallback={<p>The sinkers need a network once.</p>}>
             <Suspense fallback={<p>Calculating …</p>}>
-              <SinkerNow mark={mark} day={localDay} setup={setup} atMs={atMs} isBrief />
+              <SinkerNow mark={mark} day={localDay} setup={setup} atMs={atMs} hours={hours} isBrief />
             </Suspense>
           </ErrorBoundary>
         ) : trace ? (
