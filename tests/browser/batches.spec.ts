@@ -243,6 +243,7 @@ test('what is bought from the shopping list is in the box and off the list; undo
   const row = page.getByRole('listitem').filter({ hasText: 'fluoro 40 lb' })
   await expect(row).toContainText('1 × 50 m')
   await row.getByRole('button', { name: 'Bought fluoro 40 lb' }).click()
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
   await expect(row).toHaveCount(0)
   expect((await boxOf(page.request, app.url))['fluoro 40 lb']!.spools).toEqual([6, 50])
   await page.getByRole('button', { name: 'Undo' }).click()

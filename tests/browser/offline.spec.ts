@@ -30,7 +30,7 @@ test('opened once, everything of a trip opens and computes without a network', a
   await expect(page.getByRole('heading', { name: /cut/i }).first()).toBeVisible()
   await page.goto(`${app.url}/knots`)
   await expect(page.getByRole('link', { name: /uni/i }).first()).toBeVisible()
-  await page.goto(`${app.url}/water?mark=${content.marks[0].id}&day=${content.date}`)
+  await page.goto(`${app.url}/water?trace=${HOUND}&mark=${content.marks[0].id}&day=${content.date}`)
   await expect(page.getByText(/^slack/).first()).toBeVisible()
 })
 

@@ -34,6 +34,7 @@ test('a trip over two marks has the hours, water and sinkers of each, and the wa
   await expect(gear.getByText(/^1 of \d+$/)).toBeVisible()
   await page.getByLabel('wind', { exact: true }).fill('20 kn')
   await expect(proposed.getByText('Wind up to 20.0 kn, as you expect.')).toHaveCount(2)
+  await expect(proposed.getByText(/^Sinkers: 18:00 /)).toBeVisible()
   await page.getByRole('button', { name: 'Share' }).click()
   await expect(page.getByText('The plan is copied as text.')).toBeVisible()
   const text = await page.evaluate(() => navigator.clipboard.readText())
