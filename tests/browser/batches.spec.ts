@@ -240,7 +240,8 @@ test('the box is counted by the keyboard: differences first, then written; a cou
 
 test('what is bought from the shopping list is in the box and off the list; undone, it is on it again', async ({ page, app }) => {
   await page.goto(`${app.url}/shopping`)
-  const row = page.getByRole('listitem').filter({ hasText: 'fluoro 40 lb' })
+  // The message about it is a list item too, outside the page's main part.
+  const row = page.getByRole('main').getByRole('listitem').filter({ hasText: 'fluoro 40 lb' })
   await expect(row).toContainText('1 × 50 m')
   await row.getByRole('button', { name: 'Bought fluoro 40 lb' }).click()
   await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()

@@ -78,8 +78,6 @@ function useBuying() {
       .mutateAsync({ do: 'move', movements: boughtMovements(item, packs) })
       .then(({ ids }) =>
         toast(`“${item.gear.name}” is in the box.`, {
-          // The whole list is worked out again meanwhile, which may take seconds.
-          duration: 30_000,
           action: {
             label: 'Undo',
             onClick: () => {
