@@ -71,7 +71,7 @@ export default defineConfig({
             // Nearly every screen handles documents: what does so is one file. What the first page takes from that room stays out of it.
             {
               name: 'documents',
-              test: /src.client.documents.(?!FirstSteps|TakeAlong|useTakeAlong|ReadyWords|useTripStage)/,
+              test: /src.client.documents.(?!FirstSteps|OfflineCopyNote|useOfflineCopy|ReadyWords|useTripStage)/,
               minShareCount: 2,
               priority: 1.5,
             },

@@ -1,4 +1,5 @@
 import { stageOf, type Trip } from '../documents/trip.ts'
+import { HOUR_MS } from '../time/durations.ts'
 import { tripSpan } from './trip.ts'
 
 type Stored = { id: string; content: Trip }
@@ -18,4 +19,4 @@ export function nextTrip<T extends Stored>(
 }
 
 /** A trip that nobody ended counts as under way for so long after its hours, ms. */
-const LATE_MS = 6 * 3_600_000
+const LATE_MS = 6 * HOUR_MS

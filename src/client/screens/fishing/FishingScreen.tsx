@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
-import { useTakeAlong, wantedFor } from '../../documents/useTakeAlong.ts'
+import { offlineNeedsOf, useOfflineCopy } from '../../documents/useOfflineCopy.ts'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { OnTheTrip } from './OnTheTrip.tsx'
@@ -12,8 +12,8 @@ export default function FishingScreen() {
   const { records, error, retry } = useTripRecords(id)
   usePageTitle(records?.saved.content.name ?? 'Trip')
   const [saved, marks] = [records?.saved, records?.marks]
-  const wanted = useMemo(() => saved && marks && wantedFor(saved, marks), [saved, marks])
-  const taken = useTakeAlong(wanted)
+  const needs = useMemo(() => saved && marks && offlineNeedsOf(saved, marks), [saved, marks])
+  const taken = useOfflineCopy(needs)
   if (error) return <Failed what="The trip" error={error} onRetry={retry} />
   if (!records) return <Loading what="the trip" />
   return <OnTheTrip key={id} {...records} taken={taken} />

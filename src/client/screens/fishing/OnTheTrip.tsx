@@ -10,8 +10,8 @@ import { DEFAULT_BAIT_MINUTES, rodNow, tripDay, tripSpan, visitsOf } from '../..
 import { pieceName } from '../../../core/setup/names.ts'
 import type { SavedFish, SavedMark, SavedOutfit } from '../../api/documents.ts'
 import { type SavedTrip, useTripLog } from '../../api/trips.ts'
-import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
-import type { TakenAlong } from '../../documents/useTakeAlong.ts'
+import { OfflineCopyNote } from '../../documents/OfflineCopyNote.tsx'
+import type { OfflineCopy } from '../../documents/useOfflineCopy.ts'
 import { useTripStage } from '../../documents/useTripStage.ts'
 import { toast } from '../../regional/toast.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -41,7 +41,7 @@ type Props = {
   marks: readonly SavedMark[]
   outfits: readonly SavedOutfit[]
   fish: readonly SavedFish[]
-  taken: TakenAlong
+  taken: OfflineCopy
 }
 
 export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
@@ -211,7 +211,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
           <section aria-label="What happened" className="rounded-lg border border-rule bg-sheet p-3">
             <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
           </section>
-          <TakeAlongNote taken={taken} />
+          <OfflineCopyNote taken={taken} />
           <div className="flex flex-wrap justify-between gap-2">
             <Link to={`/trips/${saved.id}`} className={buttonClass('quiet')}>
               Plan

@@ -16,8 +16,8 @@ import {
 import type { SavedTrip } from '../../api/trips.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import FirstSteps from '../../documents/FirstSteps.tsx'
-import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
-import { useTakeAlong, type Wanted, wantedFor } from '../../documents/useTakeAlong.ts'
+import { OfflineCopyNote } from '../../documents/OfflineCopyNote.tsx'
+import { type OfflineNeeds, offlineNeedsOf, useOfflineCopy } from '../../documents/useOfflineCopy.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { today } from '../../settings/today.ts'
 import { buttonClass } from '../../ui/controls.tsx'
@@ -50,16 +50,16 @@ export default function TodayScreen() {
     [marks.data, heads.data, trips.data],
   )
   const date = today()
-  const wanted = useMemo((): Wanted | undefined => {
+  const needs = useMemo((): OfflineNeeds | undefined => {
     if (!marks.data || !heads.data || !place) return undefined
-    if (next) return wantedFor(next, marks.data)
+    if (next) return offlineNeedsOf(next, marks.data)
     const { mark, head } = place
     return {
       water: mark ? [{ mark, day: localDay(date, mark.content.timeZone) }] : [],
       rods: head?.content.outfitId ? [{ outfitId: head.content.outfitId, trace: { id: head.id, revision: head.revision } }] : [],
     }
   }, [marks.data, heads.data, place, next, date])
-  const taken = useTakeAlong(wanted)
+  const taken = useOfflineCopy(needs)
   const failed = all.find(({ data, error }) => error && !data)
   if (failed?.error)
     return <Failed what="Today" error={failed.error} onRetry={() => void Promise.all(all.map(({ refetch }) => refetch()))} />
@@ -71,7 +71,7 @@ export default function TodayScreen() {
       {next ? <NextTrip key={next.id} trip={next} {...given} /> : <MarkToday {...place} {...given} />}
       <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data ?? NONE} />
       {heads.data && marks.data.length > 0 && <FirstSteps heads={heads.data} />}
-      <TakeAlongNote taken={taken} />
+      <OfflineCopyNote taken={taken} />
     </div>
   )
 }

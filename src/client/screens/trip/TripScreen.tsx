@@ -6,9 +6,9 @@ import { TRIP_VERSION } from '../../../core/documents/versions.ts'
 import { documentQuery, marksQuery, outfitsQuery, type SavedMark, type SavedOutfit } from '../../api/documents.ts'
 import type { SavedTrip } from '../../api/trips.ts'
 import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
-import { TakeAlongNote } from '../../documents/TakeAlongNote.tsx'
+import { OfflineCopyNote } from '../../documents/OfflineCopyNote.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
-import { useTakeAlong, wantedFor } from '../../documents/useTakeAlong.ts'
+import { offlineNeedsOf, useOfflineCopy } from '../../documents/useOfflineCopy.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { today } from '../../settings/today.ts'
@@ -64,8 +64,8 @@ export default function TripScreen() {
 type Props = { saved: SavedTrip | undefined; marks: readonly SavedMark[]; outfits: readonly SavedOutfit[] }
 
 function TripForm({ saved, marks, outfits }: Props) {
-  const wanted = useMemo(() => saved && wantedFor(saved, marks), [saved, marks])
-  const taken = useTakeAlong(wanted)
+  const needs = useMemo(() => saved && offlineNeedsOf(saved, marks), [saved, marks])
+  const taken = useOfflineCopy(needs)
   const navigate = useNavigate()
   const show = useShow()
   const [firstMark] = marks
@@ -104,7 +104,7 @@ function TripForm({ saved, marks, outfits }: Props) {
         </div>
         <div className="grid gap-3">
           <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} {...proposed} />
-          {saved && <TakeAlongNote taken={taken} />}
+          {saved && <OfflineCopyNote taken={taken} />}
           <TripGear gearIds={content.gearIds} onChange={(gearIds) => change({ gearIds })} />
           <Packing packing={content.packing} onChange={(packing) => change({ packing })} />
         </div>

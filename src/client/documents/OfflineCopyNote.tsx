@@ -1,8 +1,8 @@
 import { useShow } from '../settings/preferences.tsx'
-import type { TakenAlong } from './useTakeAlong.ts'
+import type { OfflineCopy } from './useOfflineCopy.ts'
 
 /** Says whether this browser has what a trip needs without a network. */
-export function TakeAlongNote({ taken }: { taken: TakenAlong }) {
+export function OfflineCopyNote({ taken }: { taken: OfflineCopy }) {
   const show = useShow()
   return (
     <p role="status" className="text-sm text-quiet">
