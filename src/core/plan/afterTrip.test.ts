@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import type { TripEvent } from '../documents/observation.ts'
+import type { Tied } from '../documents/tied.ts'
 import type { Happening } from '../documents/tripEvent.ts'
-import { afterTrip } from './afterTrip.ts'
+import { afterTrip, isChangedBy } from './afterTrip.ts'
 
 const ROD = { id: 'a', outfitId: crypto.randomUUID(), tiedId: 'first' }
 const event = (what: Happening, more: Partial<TripEvent> = {}): TripEvent => ({
@@ -50,4 +51,23 @@ test('a sinker is lost alone or with its trace; a snag that gave all back loses 
     [events[0]!.id, 0.15],
     [events[2]!.id, 0.17],
   ])
+})
+
+test('a tied trace is changed where its state or its use differs, and never after its end', () => {
+  const tied = (state: Tied['state'], usedHard?: boolean): Tied => ({
+    formatVersion: 1,
+    name: 'one',
+    traceId: crypto.randomUUID(),
+    traceRevision: 1,
+    tiedOn: '2026-11-20',
+    state,
+    ...(usedHard === undefined ? {} : { usedHard }),
+  })
+  const ready = { id: 'one', state: 'ready' as const, usedHard: false }
+  expect(isChangedBy(tied('ready'), ready)).toBe(false)
+  expect(isChangedBy(tied('onRod'), ready)).toBe(true)
+  expect(isChangedBy(tied('ready'), { ...ready, usedHard: true })).toBe(true)
+  expect(isChangedBy(tied('ready', true), { ...ready, usedHard: true })).toBe(false)
+  expect(isChangedBy(tied('ready'), { ...ready, state: 'lost' })).toBe(true)
+  for (const end of ['lost', 'cutOff', 'retired'] as const) expect(isChangedBy(tied(end), ready)).toBe(false)
 })

@@ -1,5 +1,5 @@
 import type { TripEvent } from '../documents/observation.ts'
-import type { TiedState } from '../documents/tied.ts'
+import { isEnd, type Tied, type TiedState } from '../documents/tied.ts'
 import type { Trip } from '../documents/trip.ts'
 
 /** What a trip did to the gear: to be confirmed, one by one. */
@@ -8,6 +8,10 @@ export type AfterTrip = {
   lostSinkers: { eventId: string; massKg: number }[]
   tied: { id: string; state: Extract<TiedState, 'ready' | 'lost' | 'cutOff'>; usedHard: boolean }[]
 }
+
+/** Whether a tied trace is to be changed after a trip. One that came to its end since is not brought back. */
+export const isChangedBy = ({ state, usedHard = false }: Tied, after: AfterTrip['tied'][number]): boolean =>
+  !isEnd(state) && (state !== after.state || (after.usedHard && !usedHard))
 
 /** What was lost, and where each tied trace is now, by the events of a trip in their order. */
 export function afterTrip({ rods }: Pick<Trip, 'rods'>, events: readonly TripEvent[]): AfterTrip {

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
 import type { TripEvent } from '../../../core/documents/observation.ts'
-import { isEnd, type Tied } from '../../../core/documents/tied.ts'
+import type { Tied } from '../../../core/documents/tied.ts'
 import type { Trip } from '../../../core/documents/trip.ts'
-import { afterTrip } from '../../../core/plan/afterTrip.ts'
+import { afterTrip, isChangedBy } from '../../../core/plan/afterTrip.ts'
 import { gearQuery, listQuery, type SavedDocument } from '../../api/documents.ts'
 import { itemHistoryQuery, levelsQuery, useStockChange } from '../../api/stock.ts'
 import type { SavedTied } from '../../api/tied.ts'
@@ -19,13 +19,9 @@ export function AfterTrip({ trip, events }: Props) {
   const gear = useQuery(gearQuery).data ?? []
   const tied = useQuery(listQuery('tied')).data?.documents ?? []
   const after = afterTrip(trip, events)
-  const moved = after.tied.flatMap(({ id, state, usedHard }) => {
-    const saved = tied.find((each) => each.id === id)
-    if (!saved) return []
-    const { state: now, usedHard: wasUsedHard = false } = saved.content
-    // What came to its end since is not brought back.
-    const isSaid = isEnd(now) || (now === state && (wasUsedHard || !usedHard))
-    return isSaid ? [] : [{ saved, state, usedHard }]
+  const moved = after.tied.flatMap((each) => {
+    const saved = tied.find(({ id }) => id === each.id)
+    return saved && isChangedBy(saved.content, each) ? [{ ...each, saved }] : []
   })
   const lost = after.lostSinkers.map((each) => ({
     ...each,
