@@ -62,20 +62,13 @@ export default defineConfig({
     rolldownOptions: {
       output: {
         codeSplitting: {
-          // Each file is a request: what is read first is one, and what few screens share is joined to what is loaded with it.
-          // Joined further, files import each other in a ring and read constants before they are set; npm test looks for that.
+          // Each file is a request, and a start is bound by their number: what is read first is one, and what two screens share another.
+          // Groups may not import each other in a ring, which reads constants before they are set; npm test looks for that.
           groups: [
             { name: 'first', tags: ['$initial'], priority: 2 },
-            // Dialogs; the help that is on every page needs them and no documents.
+            // Dialogs; the help that is on every page needs them and nothing else that is shared.
             { name: 'panel', test: /src.client.ui.Panel/, priority: 1.7 },
-            // Nearly every screen handles documents: what does so is one file. What the first page takes from that room stays out of it.
-            {
-              name: 'documents',
-              test: /src.client.documents.(?!FirstSteps|OfflineCopyNote|useOfflineCopy|ReadyWords|useTripStage)/,
-              minShareCount: 2,
-              priority: 1.5,
-            },
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 3_200, priority: 1 },
+            { name: 'shared', minShareCount: 2, priority: 1 },
           ],
         },
       },

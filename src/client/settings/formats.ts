@@ -19,13 +19,12 @@ export const BROWSER_FORMATS: Formats = browserFormats()
 
 function browserFormats(): Formats {
   const sign = new Intl.NumberFormat().formatToParts(1.5).find(({ type }) => type === 'decimal')?.value
-  const first = new Intl.DateTimeFormat()
-    .formatToParts(0)
-    .find(({ type }) => type === 'day' || type === 'month' || type === 'year')
-  const isTwelve = new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions().hour12
+  // One for both: the first of a page loads the language's own rules, 10 to 20 ms each.
+  const dates = new Intl.DateTimeFormat(undefined, { year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric' })
+  const first = dates.formatToParts(0).find(({ type }) => type === 'day' || type === 'month' || type === 'year')
   return {
     decimalSign: sign === ',' ? ',' : '.',
-    clock: isTwelve ? '12' : '24',
+    clock: dates.resolvedOptions().hour12 ? '12' : '24',
     dayOrder: FORMAT_CHOICES.dayOrder.find((part) => part === first?.type) ?? 'day',
   }
 }
