@@ -14,6 +14,7 @@ const CORE_ROOMS = [
   'math',
   'time',
   'physics',
+  'statistics',
   'stock',
   'catalogue',
   'calculations',

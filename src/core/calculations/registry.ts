@@ -1,14 +1,17 @@
 import type { z } from 'zod'
 import type { Calculation } from '../physics/calculation.ts'
 import { TIDE_CALCULATIONS } from '../physics/tide/tideCalculations.ts'
+import { STATISTICS_CALCULATIONS } from '../statistics/statisticsCalculations.ts'
 import { STOCK_CALCULATIONS } from '../stock/stockCalculations.ts'
 import { MOMENT_CALCULATIONS } from './momentCalculations.ts'
 
 /** Every calculation under its name. */
-export const CALCULATIONS = { ...MOMENT_CALCULATIONS, ...TIDE_CALCULATIONS, ...STOCK_CALCULATIONS } satisfies Record<
-  string,
-  unknown
->
+export const CALCULATIONS = {
+  ...MOMENT_CALCULATIONS,
+  ...TIDE_CALCULATIONS,
+  ...STOCK_CALCULATIONS,
+  ...STATISTICS_CALCULATIONS,
+} satisfies Record<string, unknown>
 
 export type CalculationName = keyof typeof CALCULATIONS
 
