@@ -33,6 +33,7 @@ const CORE_ROOMS = [
   'analysis',
   'learning',
   'plan',
+  'lessons',
   'build',
   'batch',
   'change',

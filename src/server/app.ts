@@ -27,6 +27,9 @@ import { securityHeaders } from './http/securityHeaders.ts'
 import { serveClient } from './http/serveClient.ts'
 import { writeJson } from './http/writeJson.ts'
 import type { JobPool } from './jobs/jobPool.ts'
+import { TallyRepository } from './lessons/repository.ts'
+import { lessonRoutes } from './lessons/routes.ts'
+import { TripSums } from './lessons/sums.ts'
 import { OwnFigures } from './observations/ownFigures.ts'
 import { ObservationRepository } from './observations/repository.ts'
 import { observationRoutes } from './observations/routes.ts'
@@ -97,6 +100,7 @@ export function createApp(options: AppOptions): Koa {
     stockRoutes(stock),
     batchRoutes(new BatchRepository(db, stock)),
     tiedRoutes(documents),
+    lessonRoutes(new TripSums(new TallyRepository(db), jobs, tides)),
     printRoutes(jobs),
     demoRoutes(new DemoData(db, documents, observations, stock)),
     ...DOCUMENT_KIND_NAMES.map((kind) => documentRoutes(kind, documents, checks[kind] as ContentCheck<DocumentKind> | undefined)),

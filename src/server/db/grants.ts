@@ -16,6 +16,7 @@ const MAY: Record<string, string> = {
   stock_levels: 'select, insert, update',
   batch_ticks: 'select, insert',
   batch_finishes: 'select, insert',
+  trip_tallies: 'select, insert, update',
 }
 
 const SEQUENCES = ['document_saves']

@@ -9,6 +9,7 @@ import { listOrder } from './migrations/006-list-order.ts'
 import { savedOrder } from './migrations/007-saved-order.ts'
 import { stock } from './migrations/008-stock.ts'
 import { tripEvents } from './migrations/009-trip-events.ts'
+import { tripTallies } from './migrations/010-trip-tallies.ts'
 
 /** Every migration by its number, oldest first. They only run forward. */
 const MIGRATIONS: Record<string, Migration> = {
@@ -21,6 +22,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '007-saved-order': savedOrder,
   '008-stock': stock,
   '009-trip-events': tripEvents,
+  '010-trip-tallies': tripTallies,
 }
 
 /** The names that the first seven had until 2026-11-30, as a database from before lists them. */

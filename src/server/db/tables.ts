@@ -84,6 +84,9 @@ type BatchFinishTable = {
   recordedAt: Generated<Date>
 }
 
+/** What a trip counted, as long as `version` is that of the trip and its events. */
+type TripTallyTable = { crewId: string; tripId: string; version: string; tally: JSONColumnType<object> }
+
 export type Tables = {
   crews: { id: string; name: string; demoLoadedAt: ColumnType<Date | null, null | undefined, Date | null> }
   documents: DocumentTable
@@ -93,4 +96,5 @@ export type Tables = {
   stockLevels: StockLevelTable
   batchTicks: BatchTickTable
   batchFinishes: BatchFinishTable
+  tripTallies: TripTallyTable
 }

@@ -6,8 +6,10 @@ import { NOMINAL_CATALOGUE, type OwnConnection, withOwn } from '../../core/catal
 import { type Issue, plainIssues } from '../../core/documents/issue.ts'
 import { CoreError } from '../../core/errors.ts'
 import { activePulls, ownConnections } from '../../core/learning/knotLessons.ts'
+import type { Sums } from '../../core/lessons/sums.ts'
 import { parseObservations } from '../../shared/observations.ts'
 import type { CardBody, LabelsBody } from '../../shared/print.ts'
+import { addUpKept, type ToTally, tallyTrips } from '../lessons/tally.ts'
 import { cardPdf } from '../print/cardPdf.ts'
 import { labelsPdf } from '../print/labelsPdf.ts'
 
@@ -18,6 +20,9 @@ export type Job =
   | { kind: 'evaluate'; request: unknown; own: readonly OwnConnection[] }
   /** Pulls and retractions as a text of JSON. */
   | { kind: 'ownFigures'; observations: string }
+  | { kind: 'tallyTrips'; input: ToTally }
+  /** Tallies as a text of JSON. */
+  | { kind: 'addUp'; trips: Sums['trips']; kept: string }
   | { kind: 'labelsPdf'; body: LabelsBody }
   | { kind: 'cardPdf'; body: CardBody }
 
@@ -37,6 +42,10 @@ export async function doJob(job: Job): Promise<JobAnswer> {
         return evaluated(job.request, job.own)
       case 'ownFigures':
         return ownFigures(job.observations)
+      case 'tallyTrips':
+        return { kind: 'done', output: tallyTrips(job.input) }
+      case 'addUp':
+        return { kind: 'done', output: addUpKept(job.trips, job.kept) }
       case 'labelsPdf':
         return { kind: 'done', output: await labelsPdf(job.body) }
       case 'cardPdf':
