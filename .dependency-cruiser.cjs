@@ -51,6 +51,7 @@ const CLIENT_ROOMS = [
   'api',
   'scale',
   'jobs',
+  'lessons',
   'plan',
   'documents',
   'moments',

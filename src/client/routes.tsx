@@ -20,6 +20,7 @@ const ShoppingScreen = lazy(() => import('./screens/shopping/ShoppingScreen.tsx'
 const TripsScreen = lazy(() => import('./screens/trips/TripsScreen.tsx'))
 const TripScreen = lazy(() => import('./screens/trip/TripScreen.tsx'))
 const FishingScreen = lazy(() => import('./screens/fishing/FishingScreen.tsx'))
+const LearnScreen = lazy(() => import('./screens/learn/LearnScreen.tsx'))
 const LogScreen = lazy(() => import('./screens/fishing/LogScreen.tsx'))
 const OutfitsPage = lazy(() => import('./screens/gear/OutfitsPage.tsx'))
 const BoxPage = lazy(() => import('./screens/gear/BoxPage.tsx'))
@@ -39,6 +40,10 @@ const TRACE_TABS = [
   { to: '/tied', name: 'Tied' },
   { to: '/batches', name: 'Batches' },
   { to: '/shopping', name: 'Shopping' },
+]
+const TRIP_TABS = [
+  { to: '/trips', name: 'Trips' },
+  { to: '/learn', name: 'Learned', hasPages: true },
 ]
 const GEAR_TABS = [
   { to: '/gear', name: 'Outfits' },
@@ -61,7 +66,14 @@ export const router = createBrowserRouter([
           { path: '/shopping', element: <ShoppingScreen /> },
         ],
       },
-      { path: '/trips', element: <TripsScreen /> },
+      {
+        element: <PageTabs label="Trips" tabs={TRIP_TABS} />,
+        children: [
+          { path: '/trips', element: <TripsScreen /> },
+          { path: '/learn', element: <LearnScreen /> },
+          { path: '/learn/:topic', element: <LearnScreen /> },
+        ],
+      },
       { path: '/trips/:id', element: <TripScreen /> },
       { path: '/trips/:id/fish', element: <FishingScreen /> },
       { path: '/trips/:id/log', element: <LogScreen /> },

@@ -5,6 +5,9 @@ import type { Sums } from '../core/lessons/sums.ts'
 /** The sums of a crew’s trips, and how many trips are not counted yet: the next answer has more of them. */
 export type LearnedSums = Sums & { waiting: number }
 
+/** Which trip is left out. */
+export const sumsQuery = z.object({ without: z.uuid().optional() })
+
 const number = z.number()
 const trips = z.array(number)
 const foretold = { chance: number, of: number, happened: number }

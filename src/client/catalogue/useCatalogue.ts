@@ -8,6 +8,9 @@ export type KnownCatalogue = {
   /** Whether the crew’s own pull tests replace nominal figures. */
   own: boolean
   setOwn: (own: boolean) => void
+  /** Whether breaks on the water count in them. */
+  field: boolean
+  setField: (field: boolean) => void
 }
 
 export const CatalogueContext = createContext<KnownCatalogue>({
@@ -15,6 +18,8 @@ export const CatalogueContext = createContext<KnownCatalogue>({
   nominal: NOMINAL_CATALOGUE,
   own: true,
   setOwn: () => {},
+  field: false,
+  setField: () => {},
 })
 
 export const useCatalogue = (): Catalogue => useContext(CatalogueContext).catalogue

@@ -15,7 +15,7 @@ const NewVersion = lazy(() => import('./NewVersion.tsx'))
 const PLACES: readonly { to: string; name: string; with?: RegExp }[] = [
   { to: '/', name: 'Today' },
   { to: '/traces', name: 'Traces', with: /^\/(tied|batches|shopping|t)(\/|$)/ },
-  { to: '/trips', name: 'Trips' },
+  { to: '/trips', name: 'Trips', with: /^\/learn(\/|$)/ },
   { to: '/water', name: 'Water' },
   { to: '/gear', name: 'Gear' },
   { to: '/fish', name: 'Fish' },

@@ -69,6 +69,23 @@ export const HELP: readonly ScreenHelp[] = [
     text: ['Plan a trip: day, marks, rods. On the water, Fish logs what happens by one touch.'],
   },
   {
+    path: '/learn',
+    title: 'What your trips teach',
+    text: [
+      'The largest surprises come first: what broke, held, was lost or was caught otherwise than foretold or than elsewhere. Each has its numbers, its trips and one thing to do.',
+      'The six pages have all of it. Bars are 90 % ranges: few events make long bars.',
+      'A correction in a log changes what is learned. What was foretold is stored with each event and stays.',
+    ],
+  },
+  {
+    path: '/learn/:id',
+    title: 'What your trips teach',
+    text: [
+      'A bar is the range that holds the true figure nine times in ten, its disc the best guess, and a stroke what was foretold.',
+      'Red stands out. Open “in … trips” for the logs that it comes from.',
+    ],
+  },
+  {
     path: '/trips/:id',
     title: 'A trip',
     text: [

@@ -1,6 +1,6 @@
 import type { Batch } from '../documents/batch.ts'
 import type { Tied } from '../documents/tied.ts'
-import { sparesFor } from './spareRates.ts'
+import { type SeenLosses, sparesFor } from './spareRates.ts'
 
 type Stored<T> = { id: string; content: T }
 
@@ -38,7 +38,12 @@ export function readinessOf(
 }
 
 /** Spares for some hours of fishing with some designs, enough in a share of trips, the assurance. */
-export type Spares = { hours: number; designs: readonly { id: string; revision: number }[]; assurance: number }
+export type Spares = {
+  hours: number
+  designs: readonly { id: string; revision: number }[]
+  assurance: number
+  seen: SeenLosses
+}
 
 /** Traces of one design that are still to be tied, and what for: the name of a batch, or spares. */
 export type ToTie = { why: string; traceId: string; revision: number; traces: number; choices: Batch['choices'] }
@@ -47,7 +52,7 @@ export type ToTie = { why: string; traceId: string; revision: number; traces: nu
 export function tracesToTie(batches: readonly Stored<Batch>[], tied: readonly Stored<Tied>[], spares: Spares): ToTie[] {
   const done = tiedOfBatches(tied)
   const ready = readinessOf(tied, [], '')
-  const enough = sparesFor(spares.hours, spares.assurance)
+  const enough = sparesFor(spares.hours, spares.assurance, spares.seen)
   return [
     ...batches.map(({ id, content: { name, traceId, traceRevision, count, choices } }) => ({
       why: name,

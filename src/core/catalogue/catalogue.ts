@@ -40,6 +40,8 @@ export type Measured = {
   tests: number
   /** Of the tests, those in which the knot slipped before anything broke. */
   slipped?: number
+  /** Breaks on the water that count in it beside the tests. */
+  breaks?: number
   origin: 'nominal' | 'own'
 }
 
@@ -75,6 +77,7 @@ export type OwnConnection = {
   spread: number
   tests: number
   slipped?: number
+  breaks?: number
 }
 
 /** Gape as a share of a bait’s thickness, and of its length, by how a pattern’s gape is measured. */
@@ -169,6 +172,7 @@ export function efficiencyOf({ connections, own }: Catalogue, joint: TiedConnect
       spread: crew.spread,
       tests: crew.tests,
       ...(crew.slipped ? { slipped: crew.slipped } : {}),
+      ...(crew.breaks ? { breaks: crew.breaks } : {}),
       origin: 'own',
     }
   const nominal = efficiency[material]

@@ -29,6 +29,10 @@ const conditionDefaults = z.strictObject({
   pulledSpread: pulledSpread.unwrap().optional(),
 })
 
+/** So many events or cases, more than none. */
+const weight = z.number().min(0.01, 'must be over 0').max(10_000)
+const rate = z.strictObject({ events: weight, hours: weight })
+
 /** What a crew goes by. There is one of it, so that a change of it is one save. */
 export const crewSettingsSchema = z.strictObject({
   formatVersion: z.literal(CREW_SETTINGS_VERSION),
@@ -39,6 +43,16 @@ export const crewSettingsSchema = z.strictObject({
   oldAfterDays: z.int().min(7, 'must be at least 7 days').max(3_650).optional(),
   /** How surely the spares of a trip are to be enough; absent: as usual. */
   sparesAssurance: z.number().min(0.5).max(0.99).optional(),
+  /** Breaks on the water count in the figures of knots, beside pull tests. */
+  fieldBreaks: z.boolean().optional(),
+  /** What is thought before anything was logged; absent: as usual. */
+  priors: z
+    .strictObject({
+      losses: rate.optional(),
+      fish: rate.optional(),
+      share: z.strictObject({ yes: weight, no: weight }).optional(),
+    })
+    .optional(),
 })
 
 export type CrewSettings = z.infer<typeof crewSettingsSchema>

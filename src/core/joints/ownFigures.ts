@@ -39,14 +39,19 @@ export function ownFiguresAt(rig: Rig, ref: LinkRef): OwnFigure[] {
   }
 }
 
-/** So many of one’s own pulls, in words. */
-export const yourPulls = (count: number): string => (count === 1 ? 'your test' : `your ${count} tests`)
+/** So many of one’s own pulls, in words, and so many breaks on the water beside them. */
+export function yourPulls(tests: number, breaks = 0): string {
+  const pulls = tests === 1 ? 'your test' : `your ${tests} tests`
+  if (breaks === 0) return pulls
+  const broke = breaks === 1 ? '1 break on the water' : `${breaks} breaks on the water`
+  return tests === 0 ? broke : `${pulls} and ${broke}`
+}
 
 const rounded = (share: number) => Math.round(100 * share)
 
 /** What a figure rests on, in words: “your 6 pulls in mono: 81 % ± 3 %”. The spread is that of a single knot. */
-export const ownFigureText = ({ materials }: Catalogue, { tests, material, mean, spread }: OwnFigure): string =>
-  `${yourPulls(tests)} in ${materials[material].name}: ${rounded(mean)}\u00a0% ± ${rounded(mean * spread)}\u00a0%`
+export const ownFigureText = ({ materials }: Catalogue, { tests, breaks, material, mean, spread }: OwnFigure): string =>
+  `${yourPulls(tests, breaks)} in ${materials[material].name}: ${rounded(mean)}\u00a0% ± ${rounded(mean * spread)}\u00a0%`
 
 /** The same of all of a link’s figures; empty where it has none. */
 export const ownFiguresText = (rig: Rig, ref: LinkRef): string =>

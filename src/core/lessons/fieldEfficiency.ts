@@ -1,7 +1,7 @@
 import type { Catalogue, OwnConnection } from '../catalogue/catalogue.ts'
 import type { ConnectionId, Material } from '../catalogue/ids.ts'
 import type { Pull } from '../documents/observation.ts'
-import { testsOf } from '../learning/knotLessons.ts'
+import { knotLesson, testsOf } from '../learning/knotLessons.ts'
 import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
 import { type TestedEfficiency, testedEfficiency } from '../physics/strength/testedEfficiency.ts'
@@ -16,6 +16,8 @@ export type FieldEfficiency = {
   pulls: number
   chains: number
   wentFirst: number
+  /** Of the pulls, those in which it slipped: where they are a notable share it works no higher than they say. */
+  slipped: number
   tested: TestedEfficiency
   field: { mean: number; low: number; high: number }
 }
@@ -48,8 +50,11 @@ export function fieldEfficiencies(
     if (kind.of !== 'knot' || kind.material === undefined) return []
     const { connection, material } = kind
     const tests = testsOf(catalogue, pulls, connection, material)
-    if (!tests) return []
+    const lesson = knotLesson(catalogue, pulls, connection, material)
+    if (!tests || !lesson) return []
     const tested = testedEfficiency(tests)
+    // Where slips are the ceiling, no break lifts it.
+    const ceiling = lesson.posterior.mean < tested.mean ? lesson.posterior.mean : 1
     const chains = sums.chains.filter(({ links }) => links.some((link) => link.kind === key))
     const breaks = (of: ChainSum, wanted: (at: number) => boolean) =>
       of.first.reduce((sum, { at, times }) => sum + (wanted(at) ? times : 0), 0)
@@ -60,15 +65,20 @@ export function fieldEfficiencies(
         pulls: tests.tested.length,
         chains: chains.reduce((sum, chain) => sum + breaks(chain, () => true), 0),
         wentFirst: chains.reduce((sum, chain) => sum + breaks(chain, (at) => chain.links[at]?.kind === key), 0),
-        tested,
-        field: weighted(tested, (mean) => logLikelihood(chains, key, mean / tests.nominalEfficiency, chancesOf)),
+        slipped: lesson.slipped,
+        tested: lesson.posterior,
+        field: weighted(tested, ceiling, (mean) => logLikelihood(chains, key, mean / tests.nominalEfficiency, chancesOf)),
       },
     ]
   })
 }
 
 /** The interval of the pull tests as a normal distribution, each mean weighted by what was seen. */
-function weighted({ mean, low, high }: TestedEfficiency, logWeight: (mean: number) => number): FieldEfficiency['field'] {
+function weighted(
+  { mean, low, high }: TestedEfficiency,
+  ceiling: number,
+  logWeight: (mean: number) => number,
+): FieldEfficiency['field'] {
   // The interval holds nine in ten: 1.645 deviations on either side.
   const deviation = (high - low) / (2 * 1.645)
   const from = Math.max(LEAST, mean - REACH * deviation * 1.645)
@@ -86,7 +96,9 @@ function weighted({ mean, low, high }: TestedEfficiency, logWeight: (mean: numbe
     }
     return grid.at(-1)!
   }
-  return { mean: mass.reduce((sum, each, i) => sum + each * grid[i]!, 0) / total, low: quantile(TAIL), high: quantile(1 - TAIL) }
+  const found = mass.reduce((sum, each, i) => sum + each * grid[i]!, 0) / total
+  const down = Math.min(1, ceiling / found)
+  return { mean: down * found, low: down * quantile(TAIL), high: down * quantile(1 - TAIL) }
 }
 
 /** The logarithm of how likely the first breaks of some chains are, if a kind of knot keeps so many times as much as nominal. */
@@ -120,10 +132,12 @@ function withMean(link: FailingLink, times: number): FailingLink {
 }
 
 /** The figures of pull tests and breaks together, to be laid over the catalogue. */
-export const asOwn = ({ connection, material, pulls, field, tested }: FieldEfficiency): OwnConnection => ({
+export const asOwn = ({ connection, material, pulls, chains, slipped, field, tested }: FieldEfficiency): OwnConnection => ({
   connection,
   material,
-  mean: Math.min(1, field.mean),
+  mean: field.mean,
   spread: tested.variation,
   tests: pulls,
+  ...(slipped > 0 ? { slipped } : {}),
+  breaks: chains,
 })

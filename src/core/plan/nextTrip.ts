@@ -20,3 +20,9 @@ export function nextTrip<T extends Stored>(
 
 /** A trip that nobody ended counts as under way for so long after its hours, ms. */
 const LATE_MS = 6 * HOUR_MS
+
+/** The trip that ended last; undefined where none has. */
+export const lastTrip = <T extends Stored>(trips: readonly T[]): T | undefined =>
+  trips
+    .filter(({ content }) => stageOf(content) === 'ended')
+    .reduce<T | undefined>((last, trip) => (last && last.content.date >= trip.content.date ? last : trip), undefined)

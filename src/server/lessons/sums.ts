@@ -26,8 +26,9 @@ export class TripSums {
     this.tides = tides
   }
 
-  async of(crewId: string): Promise<LearnedSums> {
-    const heads = await this.tallies.heads(crewId)
+  /** @param without a trip that is left out, to see what it changed. */
+  async of(crewId: string, without?: string): Promise<LearnedSums> {
+    const heads = (await this.tallies.heads(crewId)).filter(({ id }) => id !== without)
     const stale = heads.filter(({ isTallied }) => !isTallied)
     const now = stale.slice(-AT_ONCE)
     const tallied =

@@ -5,6 +5,7 @@ import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { useTripLog } from '../../api/trips.ts'
 import { TripChart } from '../../charts/TripChart.tsx'
+import WhatChanged from '../../lessons/WhatChanged.tsx'
 import { useDay } from '../../plan/useDay.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { tideUnit } from '../../settings/show.ts'
@@ -80,6 +81,7 @@ function Log({ saved, marks, outfits, fish }: Records) {
         </Sheet>
       )}
       <AfterTrip trip={trip} events={log.events} />
+      {trip.startedAt !== undefined && <WhatChanged tripId={id} title="What this trip changed" most={6} />}
       <Sheet title="What happened" aside={<LogFiles saved={saved} marks={marks} log={log} />}>
         <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
       </Sheet>

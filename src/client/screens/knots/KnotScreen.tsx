@@ -147,7 +147,7 @@ function Figures({ id, lines, turns }: { id: KnotId; lines: readonly LineSpec[];
         return (
           <Row key={i} name={`holds in ${catalogue.materials[line.material].name}`}>
             <strong>{show.computed('strength', figure.mean * line.strengthN)}</strong>, {percent(figure.mean)} ±{' '}
-            {percent(figure.mean * figure.spread)} {figure.origin === 'own' ? yourPulls(figure.tests) : 'nominal'}
+            {percent(figure.mean * figure.spread)} {figure.origin === 'own' ? yourPulls(figure.tests, figure.breaks) : 'nominal'}
           </Row>
         )
       })}

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { marksQuery } from '../../api/documents.ts'
 import { portsQuery } from '../../api/tides.ts'
+import { LearnedAtMarks } from '../../lessons/LearnedAtMarks.tsx'
 import { Failed, Loading } from '../../ui/states.tsx'
 import { MarkForm } from './MarkForm.tsx'
 import { newMark } from './newMark.ts'
@@ -21,5 +22,12 @@ export default function MarkScreen() {
   const saved = marks.data.find((mark) => mark.id === id)
   if (!saved)
     return <Failed what="The mark" error={new Error('This mark was deleted or never existed. Look in the trash of the marks.')} />
-  return <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data ?? []} />
+  return (
+    <>
+      <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data ?? []} />
+      <div className="mx-auto max-w-4xl px-3 pb-3">
+        <LearnedAtMarks markIds={[saved.id]} />
+      </div>
+    </>
+  )
 }

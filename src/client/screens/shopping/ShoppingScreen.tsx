@@ -4,11 +4,13 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { z } from 'zod'
 import { shoppingList } from '../../../core/batch/shopping.ts'
-import { DEFAULT_ASSURANCE, sparesFor } from '../../../core/batch/spareRates.ts'
-import { crewSettingsQuery, listQuery } from '../../api/documents.ts'
+import { sparesFor } from '../../../core/batch/spareRates.ts'
+import { listQuery } from '../../api/documents.ts'
 import { useBox } from '../../api/stock.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { useAssurance } from '../../lessons/useAssurance.ts'
+import { useSeenLosses } from '../../lessons/useSeenLosses.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { useKeptJson } from '../../settings/useKeptJson.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -35,12 +37,14 @@ export default function ShoppingScreen() {
   const batches = useQuery(listQuery('batches'))
   const tied = useQuery(listQuery('tied'))
   const heads = useTraceHeads().data ?? []
-  const assurance = useQuery(crewSettingsQuery).data?.content.sparesAssurance ?? DEFAULT_ASSURANCE
+  const assurance = useAssurance()
+  const seen = useSeenLosses()
   const [spares, setSpares] = useKeptJson('spares', spareChoice, NO_SPARES)
   const { wanted, isLoading, missing } = useWanted(batches.data?.documents ?? [], tied.data?.documents ?? [], {
     hours: spares.hours,
     designs: heads.filter(({ id }) => spares.designs.includes(id)),
     assurance,
+    seen,
   })
   const list = useMemo(() => (box ? shoppingList(wanted, box, catalogue) : undefined), [wanted, box, catalogue])
   const error = boxError ?? (batches.data ? null : batches.error) ?? (tied.data ? null : tied.error)
@@ -78,8 +82,11 @@ export default function ShoppingScreen() {
       </div>
       <Sheet title="Spares" className="no-print">
         <p className="mb-2 text-sm text-quiet">
-          Nominal: one trace is lost in ten hours. For {show.plain(spares.hours)} hours, {sparesFor(spares.hours, assurance)}{' '}
-          spares of each design are enough in {show.percent(assurance)} of trips. You can change that share in Settings.
+          {seen.exposure > 0
+            ? `Your log: ${seen.events} traces lost in ${show.number(seen.exposure, 0)} hours of one rod.`
+            : 'Nominal: one trace is lost in ten hours.'}{' '}
+          For {show.plain(spares.hours)} hours, {sparesFor(spares.hours, assurance, seen)} spares of each design are enough in{' '}
+          {show.percent(assurance)} of trips. You can change that share in Settings.
         </p>
         <div className="w-64">
           <NumberField

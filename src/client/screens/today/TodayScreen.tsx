@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query'
-import { useMemo } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import { Link } from 'react-router'
 import { stageOf } from '../../../core/documents/trip.ts'
-import { nextTrip } from '../../../core/plan/nextTrip.ts'
+import { lastTrip, nextTrip } from '../../../core/plan/nextTrip.ts'
 import { tripDay, tripSpan, visitsOf } from '../../../core/plan/trip.ts'
 import { localDay } from '../../../core/time/localDay.ts'
 import {
@@ -29,6 +29,9 @@ import { STAGE_WORDS } from '../../words/tripWords.ts'
 import { GearGlance } from './GearGlance.tsx'
 import { WaterGlance } from './WaterGlance.tsx'
 
+// Not among the first facts: it comes after them.
+const WhatChanged = lazy(() => import('../../lessons/WhatChanged.tsx'))
+
 const NONE: readonly never[] = []
 
 /** The first page: the next trip at one look, or the day at a mark. */
@@ -45,6 +48,7 @@ export default function TodayScreen() {
     return (id: string | undefined) => (id === undefined ? undefined : zones.get(id)) ?? 'UTC'
   }, [marks.data])
   const next = trips.data && nextTrip(trips.data.documents, zoneOf, nowMs)
+  const last = trips.data && lastTrip(trips.data.documents)
   const place = useMemo(
     () => (marks.data && trips.data ? usualPlace(marks.data, heads.data ?? NONE, trips.data.documents) : undefined),
     [marks.data, heads.data, trips.data],
@@ -69,6 +73,11 @@ export default function TodayScreen() {
     <div className="mx-auto grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
       {heads.data && marks.data.length === 0 && <FirstSteps heads={heads.data} />}
       {next ? <NextTrip key={next.id} trip={next} {...given} /> : <MarkToday {...place} {...given} />}
+      {last && (
+        <Suspense>
+          <WhatChanged tripId={last.id} title="What the last trip taught" most={2} />
+        </Suspense>
+      )}
       <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data ?? NONE} />
       {heads.data && marks.data.length > 0 && <FirstSteps heads={heads.data} />}
       <OfflineCopyNote taken={taken} />

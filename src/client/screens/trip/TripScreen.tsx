@@ -9,6 +9,7 @@ import { DocumentFormFrame } from '../../documents/DocumentFormFrame.tsx'
 import { OfflineCopyNote } from '../../documents/OfflineCopyNote.tsx'
 import { useDocumentForm } from '../../documents/useDocumentForm.ts'
 import { offlineNeedsOf, useOfflineCopy } from '../../documents/useOfflineCopy.ts'
+import { LearnedAtMarks } from '../../lessons/LearnedAtMarks.tsx'
 import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { today } from '../../settings/today.ts'
@@ -104,6 +105,7 @@ function TripForm({ saved, marks, outfits }: Props) {
         </div>
         <div className="grid gap-3">
           <Proposals trip={content} marks={marks} outfits={outfits} onChange={change} {...proposed} />
+          <LearnedAtMarks markIds={content.marks.map(({ id }) => id)} />
           {saved && <OfflineCopyNote taken={taken} />}
           <TripGear gearIds={content.gearIds} onChange={(gearIds) => change({ gearIds })} />
           <Packing packing={content.packing} onChange={(packing) => change({ packing })} />

@@ -17,49 +17,47 @@ export default function TripsScreen() {
   const marks = useQuery(marksQuery).data
   const markName = (id: string | undefined) => marks?.find((mark) => mark.id === id)?.content.name
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 p-3 sm:px-6">
-      <DocumentList
-        kind="trips"
-        title="Trips"
-        searchText={({ name, people, notes }) => [name, ...people, notes].join(' ')}
-        actions={() => (
-          <Link to="/trips/new" className={buttonClass('strong')}>
-            <Plus className="size-4" aria-hidden="true" /> Plan a trip
-          </Link>
-        )}
-        empty={{
-          title: 'No trips yet',
-          text: 'Plan one: the day, the mark and the rods. On the water, one touch logs what happens.',
-        }}
-      >
-        {(trips, isTrash, actions) => (
-          <ul className="grid gap-2 md:grid-cols-2">
-            {trips
-              .toSorted((a, b) => `${b.content.date} ${b.content.from}`.localeCompare(`${a.content.date} ${a.content.from}`))
-              .map((saved) => {
-                const { id, content } = saved
-                const stage = stageOf(content)
-                return (
-                  <li key={id} className="rounded-lg border border-rule bg-sheet p-3">
-                    <DocumentHead saved={saved} name={content.name} to={`/trips/${id}`} isTrash={isTrash} actions={actions}>
-                      <p className="text-sm text-quiet">
-                        {show.date(content.date)}, {content.from} to {content.to} · {STAGE_WORDS[stage]}
-                      </p>
-                      <p className="truncate text-sm" translate="no">
-                        {[markName(content.marks[0]?.id), ...content.people].filter(Boolean).join(' · ')}
-                      </p>
-                      {!isTrash && (
-                        <Link to={`/trips/${id}/${stage === 'ended' ? 'log' : 'fish'}`} className="text-sm underline">
-                          {stage === 'ended' ? 'Log' : 'Fish'}
-                        </Link>
-                      )}
-                    </DocumentHead>
-                  </li>
-                )
-              })}
-          </ul>
-        )}
-      </DocumentList>
-    </div>
+    <DocumentList
+      kind="trips"
+      title="Trips"
+      searchText={({ name, people, notes }) => [name, ...people, notes].join(' ')}
+      actions={() => (
+        <Link to="/trips/new" className={buttonClass('strong')}>
+          <Plus className="size-4" aria-hidden="true" /> Plan a trip
+        </Link>
+      )}
+      empty={{
+        title: 'No trips yet',
+        text: 'Plan one: the day, the mark and the rods. On the water, one touch logs what happens.',
+      }}
+    >
+      {(trips, isTrash, actions) => (
+        <ul className="grid gap-2 md:grid-cols-2">
+          {trips
+            .toSorted((a, b) => `${b.content.date} ${b.content.from}`.localeCompare(`${a.content.date} ${a.content.from}`))
+            .map((saved) => {
+              const { id, content } = saved
+              const stage = stageOf(content)
+              return (
+                <li key={id} className="rounded-lg border border-rule bg-sheet p-3">
+                  <DocumentHead saved={saved} name={content.name} to={`/trips/${id}`} isTrash={isTrash} actions={actions}>
+                    <p className="text-sm text-quiet">
+                      {show.date(content.date)}, {content.from} to {content.to} · {STAGE_WORDS[stage]}
+                    </p>
+                    <p className="truncate text-sm" translate="no">
+                      {[markName(content.marks[0]?.id), ...content.people].filter(Boolean).join(' · ')}
+                    </p>
+                    {!isTrash && (
+                      <Link to={`/trips/${id}/${stage === 'ended' ? 'log' : 'fish'}`} className="text-sm underline">
+                        {stage === 'ended' ? 'Log' : 'Fish'}
+                      </Link>
+                    )}
+                  </DocumentHead>
+                </li>
+              )
+            })}
+        </ul>
+      )}
+    </DocumentList>
   )
 }

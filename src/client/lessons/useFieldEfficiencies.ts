@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import type { Catalogue } from '../../core/catalogue/catalogue.ts'
+import type { FieldEfficiency } from '../../core/lessons/fieldEfficiency.ts'
+import { runLessons } from '../../workers/runLessons.ts'
+import { sumsQuery } from '../api/lessons.ts'
+import { pullsQuery } from '../api/observations.ts'
+import { useJob } from '../jobs/useJob.ts'
+
+/** What breaks on the water say of the crew’s knots; nothing is asked for unless it is wanted. */
+export function useFieldEfficiencies(nominal: Catalogue, isWanted: boolean) {
+  const sums = useQuery({ ...sumsQuery, enabled: isWanted }).data
+  const pulls = useQuery({ ...pullsQuery, enabled: isWanted }).data
+  const input = useMemo(
+    () => (isWanted && sums && pulls ? { kind: 'knots' as const, chains: sums.chains, catalogue: nominal, pulls } : undefined),
+    [isWanted, sums, pulls, nominal],
+  )
+  const job = useJob({
+    name: 'field-efficiencies',
+    input,
+    run: async (asked, signal, onProgress): Promise<{ efficiencies: FieldEfficiency[] }> =>
+      asked ? runLessons(asked, signal, onProgress) : { efficiencies: [] },
+    keepsPrevious: true,
+  })
+  return { ...job, efficiencies: input ? job.result?.efficiencies : undefined }
+}

@@ -1,0 +1,50 @@
+import { useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { DEFAULT_PRIORS, type Priors } from '../../core/lessons/priors.ts'
+import type { LearnedSums } from '../../shared/lessons.ts'
+import type { LessonsAnswers } from '../../workers/lessons.protocol.ts'
+import { runLessons } from '../../workers/runLessons.ts'
+import { crewSettingsQuery } from '../api/documents.ts'
+import { sumsQuery } from '../api/lessons.ts'
+import { type Job, useJob } from '../jobs/useJob.ts'
+
+/** What the crew thinks before anything was logged. */
+export function usePriors(): Priors {
+  const own = useQuery(crewSettingsQuery).data?.content.priors
+  return useMemo(
+    () => ({
+      losses: own?.losses ?? DEFAULT_PRIORS.losses,
+      fish: own?.fish ?? DEFAULT_PRIORS.fish,
+      share: own?.share ?? DEFAULT_PRIORS.share,
+    }),
+    [own],
+  )
+}
+
+export type KnownLessons = { sums: LearnedSums; lessons: LessonsAnswers['lessons'] }
+
+/** What all logged trips teach. */
+export function useLessons(): {
+  known: KnownLessons | undefined
+  error: Error | null
+  retry: () => void
+  job: Job<LessonsAnswers['lessons']>
+} {
+  const query = useQuery(sumsQuery)
+  const sums = query.data
+  const priors = usePriors()
+  const input = useMemo(() => sums && { kind: 'lessons' as const, sums, priors }, [sums, priors])
+  const job = useJob({
+    name: 'lessons',
+    input,
+    run: async (asked, signal, onProgress) => {
+      if (!asked) throw new Error('The sums of the trips are not here yet.')
+      return runLessons(asked, signal, onProgress)
+    },
+    keepsPrevious: true,
+    ...(sums ? {} : { startsBy: 'hand' as const }),
+  })
+  const lessons = job.result
+  const known = useMemo(() => (sums && lessons ? { sums, lessons } : undefined), [sums, lessons])
+  return { known, error: sums ? job.error : query.error, retry: () => void query.refetch(), job }
+}

@@ -1,0 +1,70 @@
+import { Link } from 'react-router'
+import { isKnot } from '../../../core/knots/choose.ts'
+import { kindOfKey } from '../../../core/lessons/linkKinds.ts'
+import { learnShare } from '../../../core/statistics/rates.ts'
+import { useCatalogue } from '../../catalogue/useCatalogue.ts'
+import { TripLinks } from '../../lessons/TripLinks.tsx'
+import { testAddress } from '../../lessons/testAddress.ts'
+import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Sheet } from '../../ui/controls.tsx'
+import { linkKindName, oddsWords } from '../../words/lessonWords.ts'
+import { KnotsInField } from './KnotsInField.tsx'
+import { LessonRow } from './LessonRow.tsx'
+
+/** What broke first against what was foretold to, and what that says of the knots. */
+export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }) {
+  const catalogue = useCatalogue()
+  const show = useShow()
+  const { share } = usePriors()
+  const { unseen, notForetold } = sums
+  return (
+    <>
+      <Sheet title="What broke first">
+        <p className="text-sm text-quiet">
+          Of each knot and line: the share of breaks under a fish in which it broke first, with its 90 % range. The stroke is what
+          was foretold. {lessons.breaks.length} were looked at; one stands out only where chance would seldom bring so many in any
+          of them.
+        </p>
+        {lessons.breaks.length === 0 && <p className="mt-2">No break was seen yet that a chance was said of.</p>}
+        <ul className="mt-1">
+          {lessons.breaks.map((lesson) => {
+            const { value, of, happened, expected, atLeast, standsOut, trips } = lesson
+            const kind = kindOfKey(value)
+            return (
+              <LessonRow
+                key={value}
+                name={{ text: linkKindName(catalogue, value), isTyped: false }}
+                interval={learnShare({ priorYes: share.yes, priorNo: share.no, yes: happened, no: of - happened })}
+                most={1}
+                expected={expected / of}
+                isStrong={standsOut}
+                figure={`${happened} of ${of}, ${show.number(expected, 1)} foretold`}
+                aside={happened > expected && <span>so many or more by chance: {oddsWords(atLeast)}</span>}
+              >
+                {standsOut && kind.of === 'knot' && isKnot(kind.connection) && (
+                  <Link to={testAddress(kind)} className="text-tide underline">
+                    Pull-test it
+                  </Link>
+                )}
+                <TripLinks trips={sums.trips} at={trips} />
+              </LessonRow>
+            )
+          })}
+        </ul>
+        <NotCounted unseen={unseen} notForetold={notForetold} />
+      </Sheet>
+      <KnotsInField />
+    </>
+  )
+}
+
+/** Breaks that say nothing of what was foretold. */
+function NotCounted({ unseen, notForetold }: { unseen: number; notForetold: number }) {
+  const breaks = (count: number) => (count === 1 ? 'one break' : `${count} breaks`)
+  const parts = [
+    ...(unseen > 0 ? [`${breaks(unseen)} that nobody saw`] : []),
+    ...(notForetold > 0 ? [`${breaks(notForetold)} without a chance said before, in a snag or a cast`] : []),
+  ]
+  return parts.length > 0 && <p className="mt-2 text-sm text-quiet">Not counted: {parts.join(', ')}.</p>
+}

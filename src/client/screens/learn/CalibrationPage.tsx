@@ -1,0 +1,50 @@
+import type { Calibration } from '../../../core/lessons/lessons.ts'
+import { ReliabilityChart } from '../../charts/ReliabilityChart.tsx'
+import type { KnownLessons } from '../../lessons/useLessons.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Sheet } from '../../ui/controls.tsx'
+
+/** How often what was called likely happened: whether Wide Reach can be believed. */
+export function CalibrationPage({ known: { lessons } }: { known: KnownLessons }) {
+  return (
+    <>
+      <p className="text-sm text-quiet">
+        Each chance was stored before the event and is never worked out again. On the dashed line, what was called 70 % happens 70
+        times of 100.
+      </p>
+      <Reliability title="A sinker holds" of={lessons.calibration.holds} />
+      <Reliability title="A knot or line breaks first" of={lessons.calibration.breaks} />
+    </>
+  )
+}
+
+function Reliability({ title, of: { bins, of, brier } }: { title: string; of: Calibration }) {
+  const show = useShow()
+  return (
+    <Sheet title={title}>
+      {brier === undefined ? (
+        <p>Nothing was foretold and then seen yet.</p>
+      ) : (
+        <div className="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_minmax(0,1fr)]">
+          <ReliabilityChart
+            bins={bins}
+            summary={`${title}: how often it happened, by how likely it was called. In words beside it.`}
+          />
+          <div>
+            <ul className="grid gap-0.5">
+              {bins.map(({ from, said, of: cases, happened, share }) => (
+                <li key={from} className="tabular-nums">
+                  Called {show.percent(said)}, it happened {show.percent(happened / cases)} (n = {cases},{' '}
+                  {show.percent(share.low)} to {show.percent(share.high)})
+                </li>
+              ))}
+            </ul>
+            <p className="mt-1 text-sm text-quiet">
+              {of} in all. Brier score {show.number(brier, 3)}: 0 is perfect, and 0.25 is what always saying 50 % gets.
+            </p>
+          </div>
+        </div>
+      )}
+    </Sheet>
+  )
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react'
+import type { Dimension } from '../../../core/lessons/counts.ts'
+import { CATCH_DIMENSIONS, type Catch, hoursToSettle, type Rated } from '../../../core/lessons/lessons.ts'
+import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
+import { useNames } from '../../lessons/useNames.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { CATCH_WORDS } from '../../words/lessonWords.ts'
+import { LessonRow } from './LessonRow.tsx'
+import { RatedRows } from './RatedRows.tsx'
+
+/** Bites and fish by the state of the water and by what was fished, and how hooks held. */
+export function FishPage({ known: { lessons, sums } }: { known: KnownLessons }) {
+  const [event, setEvent] = useState<Catch>('bites')
+  const rated = lessons.fish.find((each) => each.event === event)
+  return (
+    <>
+      <Sheet title="How often">
+        <Field label="show" htmlFor="catch">
+          <Select
+            id="catch"
+            value={event}
+            choices={lessons.fish.map((each) => ({ value: each.event, text: CATCH_WORDS[each.event] }))}
+            onChoose={setEvent}
+          />
+        </Field>
+        {rated && (
+          <RatedRows
+            rated={rated}
+            dimensions={CATCH_DIMENSIONS}
+            trips={sums.trips}
+            words={CATCH_WORDS[event]}
+            note={(by) => <Settling rated={rated} by={by} />}
+          />
+        )}
+      </Sheet>
+      <Hooked hooked={lessons.hooked} />
+    </>
+  )
+}
+
+/** How much longer to fish until the largest difference of a dimension is settled, if it is as it looks. */
+function Settling({ rated: { event, rows, all }, by }: { rated: Rated<Catch>; by: Dimension }) {
+  const { fish } = usePriors()
+  const show = useShow()
+  const of = rows.filter((row) => row.by === by && row.aboveOthers !== undefined)
+  const first = of.toSorted((a, b) => Math.abs(b.aboveOthers! - 0.5) - Math.abs(a.aboveOthers! - 0.5))[0]
+  if (!first || !all) return null
+  const own = { events: first.counts[event], exposure: first.counts.hours }
+  const dimension = of.reduce(
+    (sum, { counts }) => ({ events: sum.events + counts[event], exposure: sum.exposure + counts.hours }),
+    { events: 0, exposure: 0 },
+  )
+  const hours = hoursToSettle(own, { events: dimension.events - own.events, exposure: dimension.exposure - own.exposure }, fish)
+  if (hours === 0) return null
+  return (
+    <p className="text-sm text-quiet">
+      {hours === undefined
+        ? 'These are too alike for more hours to settle it.'
+        : `If it is as it looks, about ${show.number(hours, 0)} more hours would settle the largest difference.`}
+    </p>
+  )
+}
+
+function Hooked({ hooked }: { hooked: KnownLessons['lessons']['hooked'] }) {
+  const nameOf = useNames()
+  const show = useShow()
+  if (hooked.length === 0) return null
+  return (
+    <Sheet title="Hooked deep">
+      <p className="text-sm text-quiet">The share of fish that were hooked deep, by kind of hook, with its 90 % range.</p>
+      <ul className="mt-1">
+        {hooked.map(({ hook, lip, deep, foul, deepShare }) => (
+          <LessonRow
+            key={hook}
+            name={nameOf('hook', hook)}
+            interval={deepShare}
+            most={1}
+            figure={`${deep} of ${lip + deep + foul}: ${show.percent(deepShare.mean)} (${show.percent(deepShare.low)} to ${show.percent(deepShare.high)})`}
+          />
+        ))}
+      </ul>
+    </Sheet>
+  )
+}

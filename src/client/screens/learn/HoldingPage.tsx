@@ -1,0 +1,45 @@
+import { Link } from 'react-router'
+import { learnShare } from '../../../core/statistics/rates.ts'
+import { TripLinks } from '../../lessons/TripLinks.tsx'
+import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
+import { useNames } from '../../lessons/useNames.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Sheet } from '../../ui/controls.tsx'
+import { planAddress } from '../../words/addresses.ts'
+import { oddsWords } from '../../words/lessonWords.ts'
+import { LessonRow } from './LessonRow.tsx'
+
+/** Where sinkers held as was foretold, and where they did not. */
+export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons }) {
+  const nameOf = useNames()
+  const show = useShow()
+  const { share } = usePriors()
+  return (
+    <Sheet title="Held and dragged, by mark">
+      <p className="text-sm text-quiet">
+        The share of sinkers that held when someone looked, with its 90 % range. The stroke is what was foretold. Each “held” and
+        “dragged” also changes what the mark is thought to hold; its plan follows.
+      </p>
+      {lessons.holding.length === 0 && <p className="mt-2">Nobody logged “held” or “dragged” yet.</p>}
+      <ul className="mt-1">
+        {lessons.holding.map(({ value, of, happened, expected, atMost, standsOut, trips }) => (
+          <LessonRow
+            key={value}
+            name={nameOf('mark', value)}
+            interval={learnShare({ priorYes: share.yes, priorNo: share.no, yes: happened, no: of - happened })}
+            most={1}
+            expected={expected / of}
+            isStrong={standsOut}
+            figure={`${happened} of ${of}, ${show.number(expected, 1)} foretold`}
+            aside={happened < expected && <span>so few or fewer by chance: {oddsWords(atMost)}</span>}
+          >
+            <Link to={planAddress(undefined, value)} className="text-tide underline">
+              Its sinkers now
+            </Link>
+            <TripLinks trips={sums.trips} at={trips} />
+          </LessonRow>
+        ))}
+      </ul>
+    </Sheet>
+  )
+}

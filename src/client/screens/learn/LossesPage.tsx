@@ -1,0 +1,86 @@
+import { useState } from 'react'
+import { LOSS_DIMENSIONS, type Loss } from '../../../core/lessons/lessons.ts'
+import { stockSpares } from '../../../core/stock/spares.ts'
+import { useAssurance } from '../../lessons/useAssurance.ts'
+import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
+import { useShow } from '../../settings/preferences.tsx'
+import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { NumberField } from '../../ui/NumberField.tsx'
+import { LOSS_WORDS } from '../../words/lessonWords.ts'
+import { RatedRows } from './RatedRows.tsx'
+
+/** Snags, sinkers and traces lost: how often and where, what they cost, and what to carry. */
+export function LossesPage({ known: { lessons, sums } }: { known: KnownLessons }) {
+  const [event, setEvent] = useState<Loss>('snags')
+  const rated = lessons.losses.find((each) => each.event === event)
+  return (
+    <>
+      <Sheet title="How often">
+        <Field label="show" htmlFor="loss">
+          <Select
+            id="loss"
+            value={event}
+            choices={lessons.losses.map((each) => ({ value: each.event, text: LOSS_WORDS[each.event] }))}
+            onChoose={setEvent}
+          />
+        </Field>
+        {rated && <RatedRows rated={rated} dimensions={LOSS_DIMENSIONS} trips={sums.trips} words={LOSS_WORDS[event]} />}
+      </Sheet>
+      <Costs sums={sums} />
+      <Spares sums={sums} />
+    </>
+  )
+}
+
+function Costs({ sums }: { sums: KnownLessons['sums'] }) {
+  const show = useShow()
+  const all = sums.counts.find(({ by }) => by === 'all')?.counts
+  if (!all) return null
+  const trips = sums.trips.length
+  return (
+    <Sheet title="What it costs">
+      <p>
+        A trip loses {show.number(all.cost / trips, 1)} units of money on average in sinkers and traces.
+        {all.saved > 0 && ` Weak links saved ${show.number(all.saved / trips, 1)} a trip: what would have gone with the sinker.`}
+      </p>
+      <p className="text-sm text-quiet">Nominal prices. The time to tie new ones is not in it.</p>
+    </Sheet>
+  )
+}
+
+/** Spares for a trip of some hours, by the crew’s own losses. */
+function Spares({ sums }: { sums: KnownLessons['sums'] }) {
+  const show = useShow()
+  const { losses } = usePriors()
+  const assurance = useAssurance()
+  const [hours, setHours] = useState(5)
+  const all = sums.counts.find(({ by }) => by === 'all')?.counts
+  if (!all) return null
+  const sparesOf = (events: number) =>
+    stockSpares({
+      priorEvents: losses.events,
+      priorExposure: losses.hours,
+      events,
+      exposure: all.hours,
+      planned: hours,
+      assurance,
+    })
+  const [sinkers, traces] = [sparesOf(all.sinkersLost), sparesOf(all.tracesLost)]
+  const words = ({ spares, meanLost, runOut }: typeof sinkers) =>
+    `${spares} (${show.number(meanLost, 1)} are lost on average; too few in ${show.percent(runOut)} of trips)`
+  return (
+    <Sheet title="What to carry">
+      <div className="grid gap-1">
+        <NumberField
+          label="rod hours"
+          value={hours}
+          least={0.5}
+          most={200}
+          onChange={(next) => next !== undefined && setHours(next)}
+        />
+        <p>Spare sinkers: {words(sinkers)}.</p>
+        <p>Spare traces: {words(traces)}.</p>
+      </div>
+    </Sheet>
+  )
+}
