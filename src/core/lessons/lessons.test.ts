@@ -1,0 +1,186 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
+import type { Pull } from '../documents/observation.ts'
+import { noCounts } from './counts.ts'
+import { fieldEfficiencies } from './fieldEfficiency.ts'
+import { hoursToSettle, lessonsOf } from './lessons.ts'
+import { kindKey, kindOfKey } from './linkKinds.ts'
+import { DEFAULT_PRIORS } from './priors.ts'
+import { statementsOf } from './statements.ts'
+import { addUp, type Sums } from './sums.ts'
+import type { BrokenChain, Tally } from './tripTally.ts'
+import { whatChanged } from './whatChanged.ts'
+
+const nothing = (): Tally => ({ counts: [], breaks: [], chains: [], holds: [], hooked: [], unseen: 0, notForetold: 0 })
+const sumsOf = (...tallies: Partial<Tally>[]): Sums =>
+  addUp(
+    tallies.map((tally, i) => ({
+      trip: { id: String(i), name: `trip ${i}`, date: '2026-11-01' },
+      tally: { ...nothing(), ...tally },
+    })),
+  )
+const lessons = (...tallies: Partial<Tally>[]) => lessonsOf(sumsOf(...tallies), DEFAULT_PRIORS)
+const at = (mark: string, hours: number, snags: number): Tally['counts'] =>
+  (['all', 'mark'] as const).map((by) => ({ by, value: by === 'all' ? 'all' : mark, counts: { ...noCounts(), hours, snags } }))
+
+describe('sums', () => {
+  const chance = fc.constantFrom(0.05, 0.2, 0.5)
+  const tally = fc.record({
+    counts: fc.array(
+      fc.record({
+        by: fc.constantFrom('mark' as const, 'bait' as const),
+        value: fc.constantFrom('a', 'b'),
+        counts: fc.record({ hours: fc.nat({ max: 9 }), casts: fc.nat({ max: 9 }) }).map((some) => ({ ...noCounts(), ...some })),
+      }),
+      { maxLength: 4 },
+    ),
+    breaks: fc.array(fc.record({ kind: fc.constantFrom('knot uni mono', 'line mono'), chance, happened: fc.boolean() }), {
+      maxLength: 5,
+    }),
+    holds: fc.array(fc.record({ markId: fc.constantFrom('m', 'n'), chance, held: fc.boolean() }), { maxLength: 5 }),
+  })
+
+  test('have each count, break and hold of every trip once, and the trips they were in', () => {
+    fc.assert(
+      fc.property(fc.array(tally, { maxLength: 6 }), (tallies) => {
+        const sums = sumsOf(...tallies)
+        const total = (of: readonly number[]) => of.reduce((sum, each) => sum + each, 0)
+        expect(total(sums.counts.map(({ counts }) => counts.hours))).toBe(
+          total(tallies.flatMap(({ counts }) => counts.map((each) => each.counts.hours))),
+        )
+        expect(total(sums.breaks.map(({ of }) => of))).toBe(total(tallies.map(({ breaks }) => breaks.length)))
+        expect(total(sums.breaks.map(({ happened }) => happened))).toBe(
+          tallies.flatMap(({ breaks }) => breaks).filter(({ happened }) => happened).length,
+        )
+        expect(total(sums.holds.map(({ happened }) => happened))).toBe(
+          tallies.flatMap(({ holds }) => holds).filter(({ held }) => held).length,
+        )
+        for (const { kind, trips } of sums.breaks)
+          for (const trip of trips) expect(tallies[trip]!.breaks.some((each) => each.kind === kind && each.happened)).toBe(true)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('what stands out', () => {
+  const breaks = (kind: string, chance: number, of: number, happened: number): Tally['breaks'] =>
+    Array.from({ length: of }, (_, i) => ({ kind, chance, happened: i < happened }))
+
+  test('a knot that breaks as often as foretold is not told of, one that breaks four times as often is', () => {
+    const fair = breaks('knot uni mono', 0.4, 20, 8)
+    expect(statementsOf(lessons({ breaks: fair }))).toEqual([])
+    const [first, ...more] = statementsOf(lessons({ breaks: [...fair, ...breaks('knot snell mono', 0.1, 20, 8)] }))
+    expect(first).toMatchObject({ kind: 'breaksMore', lesson: { value: 'knot snell mono', of: 20, happened: 8 } })
+    expect(first!.lesson).toHaveProperty('expected', expect.closeTo(2, 9))
+    expect(more).toEqual([])
+  })
+
+  test('the more kinds are looked at, the more it takes', () => {
+    const worse = breaks('knot snell mono', 0.2, 14, 7)
+    const isTold = (others: number) =>
+      statementsOf(
+        lessons({ breaks: [...worse, ...Array.from({ length: others }, (_, i) => breaks(`part ${i}`, 0.2, 14, 3)).flat()] }),
+      ).length > 0
+    expect([isTold(0), isTold(40)]).toEqual([true, false])
+  })
+
+  test('a mark that snags more than the others is told of once, with their hours beside it', () => {
+    const told = statementsOf(lessons({ counts: at('reef', 20, 12) }, { counts: at('beach', 60, 4) }))
+    expect(told).toMatchObject([
+      { kind: 'losesMore', event: 'snags', lesson: { value: 'reef' }, others: { events: 4, hours: 60 } },
+    ])
+    expect(statementsOf(lessons({ counts: at('reef', 20, 2) }, { counts: at('beach', 60, 4) }))).toEqual([])
+  })
+
+  test('a trip that tips the balance is what made the knot stand out; without more trips nothing changed', () => {
+    const before = lessons({ breaks: breaks('knot snell mono', 0.1, 10, 2) })
+    const after = lessons({ breaks: breaks('knot snell mono', 0.1, 10, 2) }, { breaks: breaks('knot snell mono', 0.1, 4, 4) })
+    expect(whatChanged(before, after)).toMatchObject([
+      { kind: 'standsOut', statement: { lesson: { value: 'knot snell mono', happened: 6 } } },
+    ])
+    expect(whatChanged(after, after)).toEqual([])
+    expect(whatChanged(after, before)[0]).toMatchObject({ kind: 'noLonger' })
+  })
+})
+
+test('chances that come true as often as they say lie on the diagonal; the Brier score is that of the chances', () => {
+  const holds = [0.25, 0.75].flatMap((chance) =>
+    Array.from({ length: 40 }, (_, i) => ({ markId: 'm', chance, held: i < 40 * chance })),
+  )
+  const { bins, of, brier } = lessons({ holds }).calibration.holds
+  expect(of).toBe(80)
+  for (const bin of bins) expect(bin.happened / bin.of).toBeCloseTo(bin.said, 9)
+  expect(brier).toBeCloseTo(0.25 * 0.75, 9)
+})
+
+test('hours to settle are fewer the larger the difference is, none where it is settled, unknown where there is none', () => {
+  const prior = DEFAULT_PRIORS.fish
+  const to = (events: number) => hoursToSettle({ events, exposure: 10 }, { events: 10, exposure: 10 }, prior)
+  expect(to(30)).toBe(0)
+  expect(to(10)).toBeUndefined()
+  expect(to(13)!).toBeGreaterThan(0)
+  expect(to(12)!).toBeGreaterThan(to(13)!)
+})
+
+test('the key of a kind of link reads back', () => {
+  for (const kind of [
+    { of: 'knot', connection: 'snell', material: 'mono' },
+    { of: 'knot', connection: 'crimpLoop' },
+    { of: 'line', material: 'braid' },
+    { of: 'part', part: 'swivel' },
+  ] as const)
+    expect(kindOfKey(kindKey(kind))).toEqual(kind)
+})
+
+describe('breaks on the water and the strength of a knot', () => {
+  const LINE = { id: 'leader', meanN: 100, variation: 0.03 }
+  const knot = (id: 'uni' | 'snell', efficiency: number) => ({
+    kind: `knot ${id} mono`,
+    failing: [{ id, line: 'leader', efficiency, variation: 0.06 }],
+  })
+  const links = [
+    { kind: 'line mono', failing: [LINE] },
+    knot('uni', NOMINAL_CATALOGUE.connections.uni.efficiency.mono!),
+    knot('snell', NOMINAL_CATALOGUE.connections.snell.efficiency.mono!),
+  ]
+  const broke = (first: number, times: number): BrokenChain[] => Array.from({ length: times }, () => ({ links, first }))
+  const efficiencyOf = (id: string, chains: BrokenChain[], pulls: Pull[] = []) =>
+    fieldEfficiencies(sumsOf({ chains }), NOMINAL_CATALOGUE, pulls).find(({ connection }) => connection === id)!
+
+  test('a knot that always breaks first is thought weaker, one beside it stronger, and more so with more breaks', () => {
+    const [few, many] = [3, 12].map((times) => efficiencyOf('snell', broke(2, times)))
+    expect(few!.field.mean).toBeLessThan(few!.tested.mean)
+    expect(many!.field.mean).toBeLessThan(few!.field.mean)
+    expect(many).toMatchObject({ chains: 12, wentFirst: 12 })
+    const other = efficiencyOf('uni', broke(2, 12))
+    expect(other.field.mean).toBeGreaterThan(other.tested.mean)
+  })
+
+  test('without a break nothing is said; breaks as often as foretold hardly move it; pull tests hold it', () => {
+    expect(fieldEfficiencies(sumsOf({}), NOMINAL_CATALOGUE, [])).toEqual([])
+    const fair = efficiencyOf('uni', [...broke(1, 7), ...broke(2, 3)])
+    expect(Math.abs(fair.field.mean - fair.tested.mean)).toBeLessThan(0.02)
+    const pulls = Array.from(
+      { length: 20 },
+      (_, i): Pull => ({
+        formatVersion: 1,
+        kind: 'pull',
+        id: `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`,
+        at: '2026-11-01T00:00:00.000Z',
+        connection: 'snell',
+        material: 'mono',
+        lineN: 100,
+        wet: false,
+        loadN: 90,
+        parted: 'knot',
+      }),
+    )
+    const shift = (of: Pull[]) => {
+      const { field, tested } = efficiencyOf('snell', broke(2, 6), of)
+      return tested.mean - field.mean
+    }
+    expect(shift(pulls)).toBeLessThan(shift([]) / 2)
+  })
+})
