@@ -81,7 +81,7 @@ export const HELP: readonly ScreenHelp[] = [
     path: '/learn/:id',
     title: 'What your trips teach',
     text: [
-      'A bar is the range that holds the true figure nine times in ten, its disc the best guess, and a stroke what was foretold.',
+      'A bar is the 90 % range of a figure, its disc the best guess, and a stroke what was foretold.',
       'Red stands out. Open “in … trips” for the logs that it comes from.',
     ],
   },

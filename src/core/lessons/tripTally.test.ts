@@ -37,11 +37,11 @@ const trip: Trip = {
 }
 const mark = { ...MARK, timeZone: 'UTC' }
 
-let made = 0
+const ids = Array.from({ length: 99 }, (_, i) => `00000000-0000-4000-8000-${String(i).padStart(12, '0')}`)
 const event = (clock: string, what: Happening, rod = 'a', more: Partial<TripEvent> = {}): TripEvent => ({
   formatVersion: 1,
   kind: 'event',
-  id: `00000000-0000-4000-8000-${String((made += 1)).padStart(12, '0')}`,
+  id: ids.pop()!,
   at: `${DATE}T${clock}:00.000Z`,
   tripId: MARK_ID,
   markId: MARK_ID,

@@ -22,7 +22,8 @@ test('a stronger weak link costs more in snags and less in casts; the least lies
   for (const [i, row] of rows.slice(1).entries()) {
     // Where it is not the weak one any more, which of the others breaks moves by a hair.
     expect(row.inSnags).toBeGreaterThan(0.999 * rows[i]!.inSnags)
-    expect(row.inCasts).toBeLessThanOrEqual(rows[i]!.inCasts + 1e-9)
+    // A thicker line takes a little more of itself into its knots.
+    expect(row.inCasts).toBeLessThanOrEqual(1.001 * rows[i]!.inCasts)
   }
   expect(rows[best]!.cost).toBe(Math.min(...rows.map(({ cost }) => cost)))
   for (const { cost } of rows.slice(from, to + 1)) expect(cost).toBeLessThanOrEqual(1.1 * rows[best]!.cost)
