@@ -2,9 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
 import type { Pull } from '../documents/observation.ts'
+import { learnBetterRate } from '../statistics/rates.ts'
 import { noCounts } from './counts.ts'
 import { fieldEfficiencies } from './fieldEfficiency.ts'
-import { hoursToSettle, lessonsOf } from './lessons.ts'
+import { CALLED_BETTER, hoursToSettle, lessonsOf } from './lessons.ts'
 import { kindKey, kindOfKey } from './linkKinds.ts'
 import { DEFAULT_PRIORS } from './priors.ts'
 import { statementsOf } from './statements.ts'
@@ -94,6 +95,25 @@ describe('what stands out', () => {
     expect(statementsOf(lessons({ counts: at('reef', 20, 2) }, { counts: at('beach', 60, 4) }))).toEqual([])
   })
 
+  test('a mark that loses sinkers and traces with its snags is told of once', () => {
+    const lossy = at('reef', 20, 12).map((each) => ({ ...each, counts: { ...each.counts, sinkersLost: 10, tracesLost: 8 } }))
+    expect(statementsOf(lessons({ counts: lossy }, { counts: at('beach', 60, 2) }))).toHaveLength(1)
+  })
+
+  test('a bait that brings more bites is told of, but not where it is one of a hundred', () => {
+    const baits = (others: number): Tally['counts'] => {
+      const bait = (value: string, bites: number) => ({ by: 'bait' as const, value, counts: { ...noCounts(), hours: 10, bites } })
+      const all = {
+        by: 'all' as const,
+        value: 'all',
+        counts: { ...noCounts(), hours: 10 * (1 + others), bites: 20 + 8 * others },
+      }
+      return [all, bait('crab', 20), ...Array.from({ length: others }, (_, i) => bait(`bait ${i}`, 8))]
+    }
+    const told = (others: number) => statementsOf(lessons({ counts: baits(others) })).map(({ lesson }) => lesson.value)
+    expect([told(4), told(100)]).toEqual([['crab'], []])
+  })
+
   test('a trip that tips the balance is what made the knot stand out; without more trips nothing changed', () => {
     const before = lessons({ breaks: breaks('knot snell mono', 0.1, 10, 2) })
     const after = lessons({ breaks: breaks('knot snell mono', 0.1, 10, 2) }, { breaks: breaks('knot snell mono', 0.1, 4, 4) })
@@ -120,8 +140,15 @@ test('hours to settle are fewer the larger the difference is, none where it is s
   const to = (events: number) => hoursToSettle({ events, exposure: 10 }, { events: 10, exposure: 10 }, prior)
   expect(to(30)).toBe(0)
   expect(to(10)).toBeUndefined()
-  expect(to(13)!).toBeGreaterThan(0)
   expect(to(12)!).toBeGreaterThan(to(13)!)
+  // Fished so much longer, with the same rates, it is settled, and was not much before.
+  const after = (hours: number) => {
+    const times = 1 + hours / 20
+    const [a, b] = [13, 10].map((events) => ({ events: events * times, exposure: 10 * times }))
+    return learnBetterRate({ priorEvents: prior.events, priorExposure: prior.hours, a: a!, b: b! }).probability
+  }
+  expect(after(to(13)!)).toBeGreaterThanOrEqual(CALLED_BETTER)
+  expect(after(0.7 * to(13)!)).toBeLessThan(CALLED_BETTER)
 })
 
 test('the key of a kind of link reads back', () => {

@@ -117,6 +117,20 @@ describe('events', () => {
   })
 })
 
+test('where a weak link let go, what it cost and what it saved are the whole trace together', () => {
+  const withWeak = { ...draftOf('threeWay', outfit, { ...defaultConditions(), castStyle: 'none' }), outfit, catalogue }
+  const { counts } = tallyTrip({
+    trip,
+    events: [event('08:00', { type: 'snag', lost: 'sinker' })],
+    marks: new Map([[MARK_ID, mark]]),
+    setupOf: () => withWeak,
+    portOf: () => tide,
+  })
+  const { cost, saved } = counts.find(({ by }) => by === 'all')!.counts
+  expect(cost + saved).toBeCloseTo(wholeReplacement(withWeak).cost, 9)
+  expect(saved).toBeGreaterThan(cost)
+})
+
 describe('what was foretold', () => {
   const [likeliest] = links
   test('of a break is the chance of each kind of link, together one, and the kind that broke', () => {
