@@ -106,9 +106,9 @@ describe('what stands out', () => {
       const all = {
         by: 'all' as const,
         value: 'all',
-        counts: { ...noCounts(), hours: 10 * (1 + others), bites: 20 + 8 * others },
+        counts: { ...noCounts(), hours: 10 * (1 + others), bites: 22 + 8 * others },
       }
-      return [all, bait('crab', 20), ...Array.from({ length: others }, (_, i) => bait(`bait ${i}`, 8))]
+      return [all, bait('crab', 22), ...Array.from({ length: others }, (_, i) => bait(`bait ${i}`, 8))]
     }
     const told = (others: number) => statementsOf(lessons({ counts: baits(others) })).map(({ lesson }) => lesson.value)
     expect([told(4), told(100)]).toEqual([['crab'], []])
