@@ -32,7 +32,6 @@ const VIEWS: readonly View[] = [
   { file: 'library', path: '/traces', width: 1280, light: 'day' },
   { file: 'bench', path: HOUND, width: 1280, light: 'day' },
   { file: 'bench-take', path: PULLEY, width: 1280, light: 'day', open: 'take' },
-  { file: 'fish', path: '/fish', width: 1280, light: 'day' },
   {
     file: 'compare',
     path: `/compare?with=${[HOUND, TOPE].map((path) => path.replace('/traces/', '')).join(',')}`,
@@ -65,6 +64,7 @@ const VIEWS: readonly View[] = [
     press: 'Start the trip',
   },
   { file: 'trip-log', path: `/trips/${demoId('trip Hesk Bar, trip 9')}/log`, width: 1280, light: 'day' },
+  { file: 'learn', path: '/learn', width: 1280, light: 'day' },
 ]
 
 /** The address of a view of a mark, found by its name. */
