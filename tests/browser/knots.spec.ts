@@ -116,7 +116,7 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)
   await page.getByRole('option', { name: 'snood a', exact: true }).click()
   await beside(page, 'Part')
-  await expect(page.getByText(/^your 4 tests in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await expect(page.getByText(/^your 4 tests in mono: \d+\s% ± \d+\s% \(nominal \d+\s%\)$/)).toBeVisible()
 
   await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
   for (let left = 4; left > 0; left -= 1) {

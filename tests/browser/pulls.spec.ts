@@ -56,7 +56,7 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await expect(run).toBeVisible()
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
-  await expect(page.getByText(/^your test in mono: \d+\s% ± \d+\s%$/)).toBeVisible()
+  await expect(page.getByText(/^your test in mono: \d+\s% ± \d+\s% \(nominal \d+\s%\)$/)).toBeVisible()
   await page.locator('[data-moment=run] button').click()
   await expect(page.getByRole('row', { name: /albright at the leader.*your test in mono/ })).toBeVisible()
   await page.getByRole('button', { name: 'How it is calculated' }).click()

@@ -7,13 +7,13 @@ import { sumsQuery } from '../api/lessons.ts'
 import { pullsQuery } from '../api/observations.ts'
 import { useJob } from '../jobs/useJob.ts'
 
-/** What breaks on the water say of the crew’s knots; nothing is asked for unless it is wanted. */
-export function useFieldEfficiencies(nominal: Catalogue, isWanted: boolean) {
-  const sums = useQuery({ ...sumsQuery, enabled: isWanted }).data
-  const pulls = useQuery({ ...pullsQuery, enabled: isWanted }).data
+/** What breaks on the water say of the crew’s knots. */
+export function useFieldEfficiencies(nominal: Catalogue) {
+  const sums = useQuery(sumsQuery).data
+  const pulls = useQuery(pullsQuery).data
   const input = useMemo(
-    () => (isWanted && sums && pulls ? { kind: 'knots' as const, chains: sums.chains, catalogue: nominal, pulls } : undefined),
-    [isWanted, sums, pulls, nominal],
+    () => (sums && pulls ? { kind: 'knots' as const, chains: sums.chains, catalogue: nominal, pulls } : undefined),
+    [sums, pulls, nominal],
   )
   const job = useJob({
     name: 'field-efficiencies',

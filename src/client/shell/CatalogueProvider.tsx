@@ -1,14 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { type ReactNode, useMemo } from 'react'
-import { withOwn } from '../../core/catalogue/catalogue.ts'
+import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react'
+import { type OwnConnection, withOwn } from '../../core/catalogue/catalogue.ts'
 import { ownConnections } from '../../core/learning/knotLessons.ts'
-import { asOwn } from '../../core/lessons/fieldEfficiency.ts'
 import { changeCrewSettings, crewSettingsQuery } from '../api/documents.ts'
 import { pullsQuery } from '../api/observations.ts'
 import { CatalogueContext, useNominalCatalogue } from '../catalogue/useCatalogue.ts'
-import { useFieldEfficiencies } from '../lessons/useFieldEfficiencies.ts'
 import { toast } from '../regional/toast.ts'
 import { useKept } from '../settings/useKept.ts'
+
+const FieldFigures = lazy(() => import('../lessons/FieldFigures.tsx'))
+const NONE: OwnConnection[] = []
 
 /** Provides the catalogue: the nominal tables, with the crew’s own pull tests in place of nominal figures, and breaks where they count. */
 export function CatalogueProvider({ children }: { children: ReactNode }) {
@@ -22,15 +23,24 @@ export function CatalogueProvider({ children }: { children: ReactNode }) {
   const field = isPending ? variables : saved
   const pulls = useQuery(pullsQuery).data
   const nominal = useNominalCatalogue()
-  const { efficiencies } = useFieldEfficiencies(nominal, own && field)
+  const [broken, setBroken] = useState(NONE)
   const catalogue = useMemo(() => {
-    const measured = own && pulls ? ownConnections(nominal, pulls) : []
-    const broken = (efficiencies ?? []).filter(({ chains }) => chains > 0).map(asOwn)
-    return measured.length + broken.length > 0 ? withOwn(nominal, [...measured, ...broken]) : nominal
-  }, [nominal, own, pulls, efficiencies])
+    if (!own) return nominal
+    const measured = [...(pulls ? ownConnections(nominal, pulls) : []), ...(field ? broken : [])]
+    return measured.length > 0 ? withOwn(nominal, measured) : nominal
+  }, [nominal, own, pulls, field, broken])
   const known = useMemo(
     () => ({ catalogue, nominal, own, setOwn, field, setField: mutate }),
     [catalogue, nominal, own, setOwn, field, mutate],
   )
-  return <CatalogueContext value={known}>{children}</CatalogueContext>
+  return (
+    <CatalogueContext value={known}>
+      {children}
+      {own && field && (
+        <Suspense>
+          <FieldFigures nominal={nominal} onKnown={setBroken} />
+        </Suspense>
+      )}
+    </CatalogueContext>
+  )
 }

@@ -14,6 +14,7 @@ const { trace } = draftOf('runningLedger', outfit, defaultConditions())
 const joint = jointOf(pieceNamed(trace, 'hook'))!
 const [material] = materialsBeside(pieceNamed(trace, 'hook'), { trace, outfit })
 const name = catalogue.materials[material!].name
+const nominal = catalogue.connections[joint.connection].efficiency[material!]!
 const pulled: OwnConnection = { connection: joint.connection, material: material!, mean: 0.812, spread: 0.04, tests: 6 }
 const rigWith = (own: readonly OwnConnection[]) => ({ trace, outfit, catalogue: withOwn(catalogue, own) })
 
@@ -21,10 +22,20 @@ describe('what a joint’s figure rests on', () => {
   test('one’s own pulls are said with their mean and how far one knot lies from the next', () => {
     expect(isTied(joint)).toBe(true)
     const rig = rigWith([pulled])
-    expect(ownFiguresAt(rig, jointRef('hook'))).toEqual([{ material, mean: 0.812, spread: 0.04, tests: 6, origin: 'own' }])
-    expect(ownFiguresText(rig, jointRef('hook'))).toBe(`your 6 tests in ${name}: 81\u00a0% ± 3\u00a0%`)
+    expect(ownFiguresAt(rig, jointRef('hook'))).toEqual([
+      { material, mean: 0.812, spread: 0.04, tests: 6, origin: 'own', nominal },
+    ])
+    expect(ownFiguresText(rig, jointRef('hook'))).toBe(
+      `your 6 tests in ${name}: 81\u00a0% ± 3\u00a0% (nominal ${Math.round(100 * nominal)}\u00a0%)`,
+    )
     expect(ownFiguresText(rigWith([{ ...pulled, tests: 1 }]), jointRef('hook'))).toContain('your test in ')
-    expect(restsOnPulls(rig, jointRef('hook'))).toBe(` This uses your 6 tests in ${name}: 81\u00a0% ± 3\u00a0%.`)
+    expect(ownFiguresText(rigWith([{ ...pulled, breaks: 3 }]), jointRef('hook'))).toContain(
+      'your 6 tests and 3 breaks on the water in ',
+    )
+    expect(ownFiguresText(rigWith([{ ...pulled, tests: 0, breaks: 1 }]), jointRef('hook'))).toMatch(/^1 break on the water in /)
+    expect(restsOnPulls(rig, jointRef('hook'))).toBe(
+      ` This uses your 6 tests in ${name}: 81\u00a0% ± 3\u00a0% (nominal ${Math.round(100 * nominal)}\u00a0%).`,
+    )
   })
 
   test('nothing is said where nothing was pulled: of a nominal joint, of another material, of a line, of a joint with its own figure', () => {

@@ -7,14 +7,17 @@ import type { Rig } from '../setup/setup.ts'
 import { materialsBeside } from './connectionRules.ts'
 
 /** What the crew’s pulls say of a joint in one of the materials that it is tied in. */
-export type OwnFigure = Measured & { material: Material }
+/** `nominal`: what it began with, a ratio; undefined where the connection is not tied in that material as a rule. */
+export type OwnFigure = Measured & { material: Material; nominal: number | undefined }
 
 /** The figures that a joint counts with because the crew pulled its knot; none where it has a figure of its own, or only nominal ones. */
 export function ownFiguresOf(catalogue: Catalogue, joint: Joint | undefined, materials: readonly Material[]): OwnFigure[] {
   if (!joint || joint.own) return []
   return [...new Set(materials)].flatMap((material): OwnFigure[] => {
     const figure = efficiencyOf(catalogue, joint, material)
-    return figure?.origin === 'own' ? [{ ...figure, material }] : []
+    return figure?.origin === 'own'
+      ? [{ ...figure, material, nominal: catalogue.connections[joint.connection].efficiency[material] }]
+      : []
   })
 }
 
@@ -50,8 +53,8 @@ export function yourPulls(tests: number, breaks = 0): string {
 const rounded = (share: number) => Math.round(100 * share)
 
 /** What a figure rests on, in words: “your 6 pulls in mono: 81 % ± 3 %”. The spread is that of a single knot. */
-export const ownFigureText = ({ materials }: Catalogue, { tests, breaks, material, mean, spread }: OwnFigure): string =>
-  `${yourPulls(tests, breaks)} in ${materials[material].name}: ${rounded(mean)}\u00a0% ± ${rounded(mean * spread)}\u00a0%`
+export const ownFigureText = ({ materials }: Catalogue, { tests, breaks, material, mean, spread, nominal }: OwnFigure): string =>
+  `${yourPulls(tests, breaks)} in ${materials[material].name}: ${rounded(mean)}\u00a0% ± ${rounded(mean * spread)}\u00a0%${nominal === undefined ? '' : ` (nominal ${rounded(nominal)}\u00a0%)`}`
 
 /** The same of all of a link’s figures; empty where it has none. */
 export const ownFiguresText = (rig: Rig, ref: LinkRef): string =>

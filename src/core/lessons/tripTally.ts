@@ -82,13 +82,14 @@ export function tallyTrip(input: Input): Tally {
   return { counts: [...counts.values()], ...foretoldOf(input) }
 }
 
-/** From the start to the end of a trip; one whose end was not said, or long after, ends with its plan or the last event. */
+/** From the start to the end of a trip: of one that nobody ended, to its last event; ended long after its plan, to that or the last event. */
 function fishedHours({ trip, events, marks }: Input): { fromMs: number; toMs: number } {
   const zone = marks.get(trip.marks[0]?.id ?? '')?.timeZone ?? 'UTC'
   const planned = tripSpan(trip, zone)
   const fromMs = trip.startedAt === undefined ? planned.fromMs : Date.parse(trip.startedAt)
-  const lastMs = Math.max(planned.toMs, ...events.map(({ at }) => Date.parse(at)))
-  return { fromMs, toMs: trip.endedAt === undefined ? lastMs : Math.min(Date.parse(trip.endedAt), lastMs) }
+  const lastMs = Math.max(fromMs, ...events.map(({ at }) => Date.parse(at)))
+  if (trip.endedAt === undefined) return { fromMs, toMs: lastMs }
+  return { fromMs, toMs: Math.min(Date.parse(trip.endedAt), Math.max(planned.toMs, lastMs)) }
 }
 
 function countsOf({ what }: TripEvent): Partial<Counts> {

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import type { Trip } from '../documents/trip.ts'
-import { nextTrip } from './nextTrip.ts'
+import { lastTrip, nextTrip, usualMark } from './nextTrip.ts'
 
 const trip = (id: string, date: string, more: Partial<Trip> = {}): { id: string; content: Trip } => ({
   id,
@@ -37,4 +37,20 @@ test('one that was started goes on for some hours past its own, unless it was en
   expect(
     at([trip('over', '2026-11-30', { ...started, endedAt: '2026-11-30T20:00:00Z' })], '2026-11-30T20:30:00Z'),
   ).toBeUndefined()
+})
+
+test('without a trip to come the mark of the last one is looked at, else one with a trace, else any', () => {
+  const [reef, beach, pier] = ['reef', 'beach', 'pier'].map((id) => ({ id }))
+  const marks = [reef!, beach!, pier!]
+  const on = (date: string, mark: string) => trip(date, date, { marks: [{ id: mark }] })
+  expect(usualMark(marks, [on('2026-11-02', 'pier'), on('2026-11-09', 'beach')], ['reef'])).toBe(beach)
+  expect(usualMark(marks, [on('2026-11-02', 'gone')], [null, 'pier'])).toBe(pier)
+  expect(usualMark(marks, [], [])).toBe(reef)
+  expect(usualMark([], [], ['reef'])).toBeUndefined()
+})
+
+test('the last trip is the latest of those that ended', () => {
+  const over = (date: string) => trip(date, date, { ...started, endedAt: '2026-11-30T20:00:00Z' })
+  expect(lastTrip([over('2026-11-02'), over('2026-11-09'), trip('open', '2026-11-20', started)])?.id).toBe('2026-11-09')
+  expect(lastTrip([trip('open', '2026-11-20')])).toBeUndefined()
 })

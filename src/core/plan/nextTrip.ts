@@ -26,3 +26,13 @@ export const lastTrip = <T extends Stored>(trips: readonly T[]): T | undefined =
   trips
     .filter(({ content }) => stageOf(content) === 'ended')
     .reduce<T | undefined>((last, trip) => (last && last.content.date >= trip.content.date ? last : trip), undefined)
+
+/** Without a trip to come, the mark to look at: that of the last trip, else one that a trace is made for, else any; undefined where there is none. */
+export function usualMark<T extends { id: string }>(
+  marks: readonly T[],
+  trips: readonly Stored[],
+  madeFor: readonly (string | null)[],
+): T | undefined {
+  const last = trips.toSorted((a, b) => b.content.date.localeCompare(a.content.date))[0]?.content.marks[0]?.id
+  return marks.find(({ id }) => id === last) ?? marks.find(({ id }) => madeFor.includes(id)) ?? marks[0]
+}

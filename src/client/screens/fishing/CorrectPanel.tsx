@@ -9,7 +9,7 @@ import { happeningWords } from '../../words/tripWords.ts'
 import { BigButton } from './BigButton.tsx'
 import { ButtonRow } from './ButtonRow.tsx'
 import { FishRows } from './FishRows.tsx'
-import type { NamedLink } from './useRodSetup.ts'
+import type { NamedHook, NamedLink } from './useRodSetup.ts'
 
 /** Steps of the time, minutes. */
 const STEPS = [-60, -10, -1, 1, 10, 60]
@@ -18,6 +18,7 @@ type Props = {
   event: TripEvent
   rods: readonly { id: string; name: string }[]
   links: readonly NamedLink[]
+  hooks: readonly NamedHook[]
   fish: readonly SavedFish[]
   timeZone: string | undefined
   onSave: (change: { at: string; rod: string; what: Happening }) => void
@@ -26,7 +27,7 @@ type Props = {
 }
 
 /** Puts right when something happened, on which rod, and what it was. Nothing is typed. */
-export function CorrectPanel({ event, rods, links, fish, timeZone, onSave, onTakeOut, onClose }: Props) {
+export function CorrectPanel({ event, rods, links, hooks, fish, timeZone, onSave, onTakeOut, onClose }: Props) {
   const show = useShow()
   const [atMs, setAtMs] = useState(Date.parse(event.at))
   const [rod, setRod] = useState(event.rod)
@@ -53,7 +54,7 @@ export function CorrectPanel({ event, rods, links, fish, timeZone, onSave, onTak
         {rods.length > 1 && (
           <ButtonRow label="on" choices={rods.map(({ id, name }) => ({ value: id, name }))} value={rod} onChoose={setRod} />
         )}
-        <What what={what} links={links} fish={fish} onChange={setWhat} />
+        <What what={what} links={links} hooks={hooks} fish={fish} onChange={setWhat} />
         <BigButton
           name="Save"
           className="border-tide! bg-tide! text-on-tide!"
@@ -68,15 +69,27 @@ export function CorrectPanel({ event, rods, links, fish, timeZone, onSave, onTak
 type WhatProps = {
   what: Happening
   links: readonly NamedLink[]
+  hooks: readonly NamedHook[]
   fish: readonly SavedFish[]
   onChange: (what: Happening) => void
 }
 
 /** What can be said of it beyond that it happened. */
-function What({ what, links, fish, onChange }: WhatProps) {
+function What({ what, links, hooks, fish, onChange }: WhatProps) {
   switch (what.type) {
     case 'fish':
-      return <FishRows fish={fish} caught={what} hooks={[]} onChange={onChange} />
+      return <FishRows fish={fish} caught={what} hooks={hooks} onChange={onChange} />
+    case 'bite':
+    case 'missed':
+    case 'biteOff':
+      return hooks.length > 1 ? (
+        <ButtonRow
+          label="on"
+          choices={[{ value: '', name: 'not felt' }, ...hooks.map(({ id, name }) => ({ value: id, name }))]}
+          value={what.hook ?? ''}
+          onChoose={(hook) => onChange({ type: what.type, ...(hook === '' ? {} : { hook }) })}
+        />
+      ) : null
     case 'snag':
       return (
         <ButtonRow

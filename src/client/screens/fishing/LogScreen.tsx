@@ -42,7 +42,7 @@ function Log({ saved, marks, outfits, fish }: Records) {
   const mark = marks.find((each) => each.id === trip.marks[0]?.id)
   const [rod] = trip.rods
   const outfitOf = (outfitId: string | undefined) => outfits.find((each) => each.id === outfitId)
-  const { links } = useRodSetup(rod?.trace, outfitOf(rod?.outfitId))
+  const { links, hooks } = useRodSetup(rod?.trace, outfitOf(rod?.outfitId))
   const rods = namedRods(trip, outfits)
   const nameOf = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
   const caught = log.events.filter(({ what }) => what.type === 'fish').length
@@ -83,7 +83,7 @@ function Log({ saved, marks, outfits, fish }: Records) {
       <AfterTrip trip={trip} events={log.events} />
       {trip.startedAt !== undefined && <WhatChanged tripId={id} title="What this trip changed" most={6} />}
       <Sheet title="What happened" aside={<LogFiles saved={saved} marks={marks} log={log} />}>
-        <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
+        <TripLog log={log} rods={rods} links={links} hooks={hooks} fish={fish} timeZone={mark?.content.timeZone} />
       </Sheet>
       <Photos tripId={id} timeZone={mark?.content.timeZone} />
       {trip.notes && (

@@ -2,12 +2,10 @@ import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { Link } from 'react-router'
 import type { TripEvent } from '../../../core/documents/observation.ts'
-import { hookPieces } from '../../../core/documents/pieces.ts'
 import { stageOf, type TripRod } from '../../../core/documents/trip.ts'
 import type { Happening } from '../../../core/documents/tripEvent.ts'
 import type { HoldNow } from '../../../core/plan/holdNow.ts'
 import { DEFAULT_BAIT_MINUTES, rodNow, tripDay, tripSpan, visitsOf } from '../../../core/plan/trip.ts'
-import { pieceName } from '../../../core/setup/names.ts'
 import type { SavedFish, SavedMark, SavedOutfit } from '../../api/documents.ts'
 import { type SavedTrip, useTripLog } from '../../api/trips.ts'
 import { OfflineCopyNote } from '../../documents/OfflineCopyNote.tsx'
@@ -67,7 +65,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
   const mark = marks.find(({ id }) => id === markId)
   const outfit = outfits.find(({ id }) => id === rod?.outfitId)
   const on = rod && rodNow(rod, events)
-  const { setup, told, links } = useRodSetup(on?.trace, outfit)
+  const { setup, told, links, hooks } = useRodSetup(on?.trace, outfit)
   const stage = stageOf(trip)
   const rods = namedRods(trip, outfits)
   const linkName = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
@@ -192,7 +190,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
             <FishPanel
               fish={fish}
               target={fish.find(({ id }) => id === trip.fishId)}
-              hooks={setup ? hookPieces(setup.trace).map((hook) => ({ id: hook.id, name: pieceName(hook) })) : []}
+              hooks={hooks}
               onSave={(what) => happened(what, holdNow)}
               onClose={() => setAsked(undefined)}
             />
@@ -209,7 +207,7 @@ export function OnTheTrip({ saved, marks, outfits, fish, taken }: Props) {
             <AskPanel asked={asked} rod={rod} onSave={(what) => happened(what, holdNow)} onClose={() => setAsked(undefined)} />
           )}
           <section aria-label="What happened" className="rounded-lg border border-rule bg-sheet p-3">
-            <TripLog log={log} rods={rods} links={links} fish={fish} timeZone={mark?.content.timeZone} />
+            <TripLog log={log} rods={rods} links={links} hooks={hooks} fish={fish} timeZone={mark?.content.timeZone} />
           </section>
           <OfflineCopyNote taken={taken} />
           <div className="flex flex-wrap justify-between gap-2">

@@ -6,18 +6,19 @@ import { useShow } from '../../settings/preferences.tsx'
 import { Button } from '../../ui/controls.tsx'
 import { happeningWords } from '../../words/tripWords.ts'
 import { CorrectPanel } from './CorrectPanel.tsx'
-import type { NamedLink } from './useRodSetup.ts'
+import type { NamedHook, NamedLink } from './useRodSetup.ts'
 
 type Props = {
   log: ReturnType<typeof useTripLog>
   rods: readonly { id: string; name: string }[]
   links: readonly NamedLink[]
+  hooks: readonly NamedHook[]
   fish: readonly SavedFish[]
   timeZone: string | undefined
 }
 
 /** What happened, the latest first; each can be corrected and taken back. */
-export function TripLog({ log, rods, links, fish, timeZone }: Props) {
+export function TripLog({ log, rods, links, hooks, fish, timeZone }: Props) {
   const show = useShow()
   const [correcting, setCorrecting] = useState<TripEvent>()
   const { events } = log
@@ -56,6 +57,7 @@ export function TripLog({ log, rods, links, fish, timeZone }: Props) {
           event={correcting}
           rods={rods}
           links={links}
+          hooks={hooks}
           fish={fish}
           timeZone={timeZone}
           onSave={(change) => {

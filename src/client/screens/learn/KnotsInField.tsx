@@ -14,7 +14,7 @@ export function KnotsInField() {
   const nominal = useNominalCatalogue()
   const show = useShow()
   const { own, field, setField } = useOwnFigures()
-  const job = useFieldEfficiencies(nominal, true)
+  const job = useFieldEfficiencies(nominal)
   const known = (job.efficiencies ?? []).filter(({ chains }) => chains > 0)
   const range = ({ mean, low, high }: { mean: number; low: number; high: number }) =>
     `${show.percent(mean)} (${show.percent(low)} to ${show.percent(high)})`

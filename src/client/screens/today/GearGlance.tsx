@@ -1,9 +1,8 @@
 import { Link } from 'react-router'
-import { isLow } from '../../../core/documents/gear.ts'
 import type { SavedTraceHead } from '../../api/documents.ts'
-import { useBox } from '../../api/stock.ts'
 import { useReadiness } from '../../api/tied.ts'
 import { ReadyWords } from '../../documents/ReadyWords.tsx'
+import { RunningOut } from '../../documents/RunningOut.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 
 /** So many are named at a glance. */
@@ -18,12 +17,10 @@ type Props = {
 /** Traces ready and short, and what runs out. */
 export function GearGlance({ traceIds, heads }: Props) {
   const readiness = useReadiness()
-  const { box } = useBox()
   const shown = (traceIds ? [...new Set(traceIds)] : [...readiness.keys()]).flatMap((id) => {
     const head = heads.find((each) => each.id === id)
     return head ? [{ head, of: readiness.get(id) ?? { ready: 0, short: [] } }] : []
   })
-  const low = (box ?? []).filter(({ gear, spools }) => isLow(gear, spools && sum(spools)))
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <Sheet title="Tied traces">
@@ -40,25 +37,8 @@ export function GearGlance({ traceIds, heads }: Props) {
         </ul>
       </Sheet>
       <Sheet title="Running out">
-        {low.length === 0 ? (
-          <p className="text-quiet">Nothing is below its minimum.</p>
-        ) : (
-          <p>
-            <span translate="no">
-              {low
-                .slice(0, MAX_NAMED)
-                .map(({ gear }) => gear.name)
-                .join(', ')}
-            </span>
-            {low.length > MAX_NAMED && ` and ${low.length - MAX_NAMED} more`}.{' '}
-            <Link to="/shopping" className="underline">
-              What to buy
-            </Link>
-          </p>
-        )}
+        <RunningOut />
       </Sheet>
     </div>
   )
 }
-
-const sum = (spools: readonly { quantity: number }[]): number => spools.reduce((all, { quantity }) => all + quantity, 0)

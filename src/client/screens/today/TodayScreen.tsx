@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { lazy, Suspense, useMemo } from 'react'
 import { Link } from 'react-router'
 import { stageOf } from '../../../core/documents/trip.ts'
-import { lastTrip, nextTrip } from '../../../core/plan/nextTrip.ts'
+import { lastTrip, nextTrip, usualMark } from '../../../core/plan/nextTrip.ts'
 import { tripDay, tripSpan, visitsOf } from '../../../core/plan/trip.ts'
 import { localDay } from '../../../core/time/localDay.ts'
 import {
@@ -141,11 +141,13 @@ function NextTrip({ trip: { id, content: trip }, marks, outfits, nowMs }: Given 
 /** A mark with the trace that is fished there. */
 type Place = { mark: SavedMark | undefined; head: SavedTraceHead | undefined }
 
-/** Without a trip: the mark that was fished last, else one that a trace is made for. */
+/** Without a trip: the usual mark, with a trace that is made for it. */
 function usualPlace(marks: readonly SavedMark[], heads: readonly SavedTraceHead[], trips: readonly SavedTrip[]): Place {
-  const last = trips.toSorted((a, b) => b.content.date.localeCompare(a.content.date))[0]?.content.marks[0]?.id
-  const made = heads.find(({ content }) => marks.some(({ id }) => id === content.markId))?.content.markId
-  const mark = marks.find(({ id }) => id === last) ?? marks.find(({ id }) => id === made) ?? marks[0]
+  const mark = usualMark(
+    marks,
+    trips,
+    heads.map(({ content }) => content.markId),
+  )
   return { mark, head: heads.find(({ content }) => content.markId === mark?.id) }
 }
 

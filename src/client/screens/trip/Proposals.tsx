@@ -1,9 +1,13 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { Trip } from '../../../core/documents/trip.ts'
+import type { HoursToFish } from '../../../core/plan/hoursToFish.ts'
+import { clockIn } from '../../../core/time/localDay.ts'
 import type { SavedMark, SavedOutfit } from '../../api/documents.ts'
 import { useReadiness } from '../../api/tied.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
+import { RunningOut } from '../../documents/RunningOut.tsx'
+import { useShow } from '../../settings/preferences.tsx'
 import { Button, Sheet } from '../../ui/controls.tsx'
 import { planAddress } from '../../words/addresses.ts'
 
@@ -13,6 +17,8 @@ type Props = {
   outfits: readonly SavedOutfit[]
   /** What is said of the hours at each mark. */
   visits: readonly { id: string; title: string; lines: readonly string[]; wayBack: string | undefined }[]
+  /** Hours that have something for them at the first mark; undefined while its day is not known. */
+  hours: { timeZone: string; choices: readonly HoursToFish[] } | undefined
   /** Why the water is not there, or that it comes. */
   waterNote: string | undefined
   baitLines: readonly string[]
@@ -31,6 +37,7 @@ export function Proposals(props: Props) {
             {waterNote}
           </li>
         )}
+        <Hours {...props} />
         {visits.map(({ id, title, lines, wayBack }) => (
           <Proposal key={id} title={title}>
             {lines.map((line) => (
@@ -48,6 +55,9 @@ export function Proposals(props: Props) {
             ))}
           </Proposal>
         )}
+        <Proposal title="Running out">
+          <RunningOut />
+        </Proposal>
         <Proposal title="Take care">
           <p>{cautions.join(' ')}</p>
         </Proposal>
@@ -62,6 +72,45 @@ function Proposal({ title, children }: { title: string; children: ReactNode }) {
       <strong>{title}</strong>
       <div>{children}</div>
     </li>
+  )
+}
+
+const WHY: Record<HoursToFish['why'], string> = {
+  rising: 'the tide up to high water',
+  falling: 'the tide down from high water',
+  slack: 'both sides of slack',
+  dark: 'dark without a moon',
+}
+
+/** Other hours of the day, each with what speaks for it. */
+function Hours({ hours, trip, onChange }: Props) {
+  const show = useShow()
+  if (!hours || hours.choices.length === 0) return null
+  const wall = (timeMs: number) => clockIn(hours.timeZone, timeMs)
+  return (
+    <Proposal title="Hours">
+      <ul className="grid gap-1">
+        {hours.choices.map(({ why, atMs, fromMs, toMs }) => {
+          const isChosen = wall(fromMs) === trip.from && wall(toMs) === trip.to
+          return (
+            <li key={why} className="flex flex-wrap items-center gap-x-3">
+              <span className="mr-auto">
+                {show.clock(fromMs, hours.timeZone)} to {show.clock(toMs, hours.timeZone)}{' '}
+                <span className="text-sm text-quiet">
+                  {WHY[why]}
+                  {why !== 'dark' && `, ${show.clock(atMs, hours.timeZone)}`}
+                </span>
+              </span>
+              {isChosen ? (
+                <span className="text-quiet">chosen</span>
+              ) : (
+                <Button onClick={() => onChange({ from: wall(fromMs), to: wall(toMs) })}>Use these</Button>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+    </Proposal>
   )
 }
 

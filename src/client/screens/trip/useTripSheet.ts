@@ -1,12 +1,14 @@
 import { useQueries, useQuery } from '@tanstack/react-query'
 import { hookPieces } from '../../../core/documents/pieces.ts'
 import type { Trip } from '../../../core/documents/trip.ts'
+import { type HoursToFish, hoursToFish } from '../../../core/plan/hoursToFish.ts'
 import { baitsFor, DEFAULT_BAIT_MINUTES, tripCautions, tripSpan } from '../../../core/plan/trip.ts'
 import { HOUR_MS } from '../../../core/time/durations.ts'
+import { localDay } from '../../../core/time/localDay.ts'
 import { listQuery, revisionQuery, type SavedMark, type SavedOutfit } from '../../api/documents.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
-import { useTripPlan, useTripVisits } from '../../plan/useTripPlan.ts'
+import { type TripVisit, useTripPlan, useTripVisits } from '../../plan/useTripPlan.ts'
 import { useTripSetup } from '../../plan/useTripSetup.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { CAUTION_WORDS } from '../../words/tripWords.ts'
@@ -58,6 +60,7 @@ export function useTripSheet(trip: Trip, marks: readonly SavedMark[], outfits: r
   const part = (title: string, lines: readonly string[]): SheetPart[] => (lines.length > 0 ? [{ title, lines }] : [])
   return {
     visits: said,
+    hours: hoursOf(visits[0], trip),
     waterNote: error
       ? `The tide cannot be loaded right now. ${error.message}`
       : isLoading
@@ -100,4 +103,12 @@ function useHooks({ rods }: Trip): number {
   const traces = rods.flatMap(({ trace }) => trace ?? [])
   const designs = useQueries({ queries: traces.map(({ id, revision }) => revisionQuery('traces', id, revision)) })
   return designs.reduce((sum, { data }) => sum + (data ? hookPieces(data.content.trace).length : 0), 0)
+}
+
+/** Hours of the day that have something for them at the first mark, as long as those of the trip. */
+function hoursOf(visit: TripVisit | undefined, trip: Trip): { timeZone: string; choices: HoursToFish[] } | undefined {
+  if (!visit?.day) return undefined
+  const { timeZone } = visit.mark.content
+  const { fromMs, toMs } = tripSpan(trip, timeZone)
+  return { timeZone, choices: hoursToFish(visit.day, toMs - fromMs, localDay(trip.date, timeZone), fromMs) }
 }

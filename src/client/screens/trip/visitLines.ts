@@ -39,8 +39,8 @@ export function visitLines(visit: TripVisit, { show, catalogue, plan, isWindExpe
       (span) => `Dark without a moon from ${clock(Math.max(fromMs, span.fromMs))} to ${clock(Math.min(toMs, span.toMs))}.`,
     ),
     wind.length > 0
-      ? `Wind up to ${show.computed('speed', Math.max(...wind))}, ${isWindExpected ? 'as you expect' : 'by the forecast'}.`
-      : 'No wind is known; the plan assumes none.',
+      ? `Wind up to ${show.computed('speed', Math.max(...wind))}, ${isWindExpected ? 'as you expect' : 'by the forecast'}. Swell is not counted.`
+      : 'No wind is known; the plan assumes none, and no swell.',
     ...(changes.length > 0
       ? [
           `Sinkers: ${changes
