@@ -95,20 +95,13 @@ export function tryChange(id: ChangeId, tried: Tried): Outcome | undefined {
     case 'moreBow':
       return sinker ? AS_IT_IS : undefined
     case 'gripSinker':
-      return sinker &&
-        isCast &&
-        sinker.shape !== 'gripWire' &&
-        isAlong(gear, (item) => item.kind === 'sinker' && item.shape === 'gripWire')
-        ? AS_IT_IS
-        : undefined
+      return isCast && sinker?.shape !== 'gripWire' ? sinkerItem(tried, ({ shape }) => shape === 'gripWire') : undefined
     case 'heavierSinker':
-      return sinker &&
-        !isTooHeavy(setup, sinker.massKg) &&
-        isAlong(gear, (item) => item.kind === 'sinker' && item.massKg > 1.05 * sinker.massKg)
-        ? AS_IT_IS
+      return sinker && !isTooHeavy(setup, sinker.massKg)
+        ? sinkerItem(tried, ({ massKg }) => massKg > 1.05 * sinker.massKg)
         : undefined
     case 'sinkerShape':
-      return sinker && isAlong(gear, (item) => item.kind === 'sinker' && item.shape !== sinker.shape) ? AS_IT_IS : undefined
+      return sinkerItem(tried, ({ shape }) => shape !== sinker?.shape)
     case 'thinnerMain':
       return AS_IT_IS
     case 'weakLink':
@@ -161,12 +154,11 @@ function bestOf(
   const inOrder = items.toSorted((a, b) =>
     nearest === 'strongest' ? strengthOf(b) - strengthOf(a) : strengthOf(a) - strengthOf(b),
   )
-  for (const item of inOrder) {
-    const ids = lines.map(({ id }) => id)
-    const outcome = edited(tried, () => replaced(tried.setup, ids, item))
-    if (outcome) return { ...outcome, with: item.name }
-  }
-  return undefined
+  return firstThatGoes(
+    tried,
+    lines.map(({ id }) => id),
+    inOrder,
+  )
 }
 
 function replaced(setup: Setup, ids: readonly string[], item: Gear): EditResult {
@@ -176,6 +168,28 @@ function replaced(setup: Setup, ids: readonly string[], item: Gear): EditResult 
     result = fromBox({ ...setup, trace: result.trace }, id, item)
   }
   return result
+}
+
+/** A sinker that is along, the one nearest in mass to what is on that can take its place. */
+function sinkerItem(tried: Tried, is: (item: Extract<Gear, { kind: 'sinker' }>) => boolean): Outcome | undefined {
+  const sinker = tried.setup.trace.pieces.find((piece) => piece.role === 'sinker')
+  if (!sinker) return undefined
+  if (tried.gear === undefined) return AS_IT_IS
+  const apart = (item: Gear) => (item.kind === 'sinker' ? Math.abs(item.massKg - sinker.massKg) : Number.POSITIVE_INFINITY)
+  return firstThatGoes(
+    tried,
+    [sinker.id],
+    tried.gear.filter((item) => item.kind === 'sinker' && is(item)).sort((a, b) => apart(a) - apart(b)),
+  )
+}
+
+/** The first of some items that can take the place of some pieces without making a moment fail. */
+function firstThatGoes(tried: Tried, ids: readonly string[], items: readonly Gear[]): Outcome | undefined {
+  for (const item of items) {
+    const outcome = edited(tried, () => replaced(tried.setup, ids, item))
+    if (outcome) return { ...outcome, with: item.name }
+  }
+  return undefined
 }
 
 /** A hook of the same pattern, the next size down or up that is along. */
@@ -190,29 +204,39 @@ function hookItem(tried: Tried, direction: 1 | -1): Outcome | undefined {
     .sort((a, b) => distance(a, from) - distance(b, from))
   const item = sized.find((each) => each.kind === 'hook' && each.pattern === hook.pattern) ?? sized[0]
   if (!item) return undefined
-  const outcome = edited(tried, () =>
-    replaced(
-      tried.setup,
-      hooks.map(({ id }) => id),
-      item,
-    ),
+  return firstThatGoes(
+    tried,
+    hooks.map(({ id }) => id),
+    [item],
   )
-  return outcome && { ...outcome, with: item.name }
 }
 
 const distance = (item: Gear, from: number): number =>
   item.kind === 'hook' ? Math.abs(hookStep(item.size) - from) : Number.POSITIVE_INFINITY
 
 /** Circle hooks where fish are hooked deep; any other pattern that is along where bites do not stay on. */
-function hookOfKind({ setup, gear, symptom }: Tried): Outcome | undefined {
+function hookOfKind(tried: Tried): Outcome | undefined {
+  const { setup, symptom } = tried
   const [hook] = hookPieces(setup.trace)
   if (!hook) return undefined
   const isCircle = (pattern: string) => pattern === 'circle'
   if (symptom === 'hookedDeep') {
     if (isCircle(hook.pattern)) return undefined
-    return isAlong(gear, (item) => item.kind === 'hook' && isCircle(item.pattern)) ? AS_IT_IS : undefined
+    return ofKind(tried, (pattern) => isCircle(pattern))
   }
-  return isAlong(gear, (item) => item.kind === 'hook' && item.pattern !== hook.pattern) ? AS_IT_IS : undefined
+  return ofKind(tried, (pattern) => pattern !== hook.pattern)
+}
+
+/** Hooks of another kind that are along, those nearest in size to what is on first. */
+function ofKind(tried: Tried, is: (pattern: string) => boolean): Outcome | undefined {
+  const hooks = hookPieces(tried.setup.trace)
+  if (tried.gear === undefined || !hooks[0]) return AS_IT_IS
+  const from = hookStep(hooks[0].size)
+  return firstThatGoes(
+    tried,
+    hooks.map(({ id }) => id),
+    tried.gear.filter((item) => item.kind === 'hook' && is(item.pattern)).sort((a, b) => distance(a, from) - distance(b, from)),
+  )
 }
 
 /** A stronger leader that is along, or a longer one. */
