@@ -7,8 +7,8 @@ export const jobKey = (name: string, input: unknown): readonly [string, string] 
 
 type Work<Input, Result> = {
   name: string
-  /** Memoise it: a new object makes a new key. */
-  input: Input
+  /** Memoise it: a new object makes a new key. While it is undefined there is nothing to work out. */
+  input: Input | undefined
   run: (input: Input, signal: AbortSignal, onProgress: (share: number) => void) => Promise<Result>
   /** If left out, the job starts at once. */
   startsBy?: 'hand'
@@ -45,12 +45,12 @@ export function useJob<Input, Result extends object>({
   const [started, setStarted] = useState<string>()
   const [stopped, setStopped] = useState<string>()
   const [progress, setProgress] = useState({ key, share: 0 })
-  const isWanted = stopped !== key && (startsBy !== 'hand' || started === key)
+  const isWanted = input !== undefined && stopped !== key && (startsBy !== 'hand' || started === key)
   const query = useQuery<Result, Error, Result, readonly [string, string]>({
     queryKey,
     enabled: isWanted,
     queryFn: ({ signal }) =>
-      run(input, signal, (done) => {
+      run(input as Input, signal, (done) => {
         const share = Math.floor(done * SHARES) / SHARES
         setProgress((old) => (old.key === key && old.share === share ? old : { key, share }))
       }),

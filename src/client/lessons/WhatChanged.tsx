@@ -27,11 +27,10 @@ export default function WhatChanged({ tripId, title, most }: Props) {
   const job = useJob({
     name: 'trip-changes',
     input,
-    run: async (asked, signal, onProgress): Promise<{ changes: Change[] }> =>
-      asked ? runLessons(asked, signal, onProgress) : { changes: [] },
+    run: runLessons<'changes'>,
     keepsPrevious: true,
   })
-  const changes = input ? job.result?.changes : undefined
+  const changes = job.result?.changes
   if (!changes || changes.length === 0) return null
   return (
     <Sheet

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
-import type { FieldEfficiency } from '../../core/lessons/fieldEfficiency.ts'
 import { runLessons } from '../../workers/runLessons.ts'
 import { sumsQuery } from '../api/lessons.ts'
 import { pullsQuery } from '../api/observations.ts'
@@ -18,9 +17,8 @@ export function useFieldEfficiencies(nominal: Catalogue) {
   const job = useJob({
     name: 'field-efficiencies',
     input,
-    run: async (asked, signal, onProgress): Promise<{ efficiencies: FieldEfficiency[] }> =>
-      asked ? runLessons(asked, signal, onProgress) : { efficiencies: [] },
+    run: runLessons<'knots'>,
     keepsPrevious: true,
   })
-  return { ...job, efficiencies: input ? job.result?.efficiencies : undefined }
+  return { ...job, efficiencies: job.result?.efficiencies }
 }

@@ -37,12 +37,8 @@ export function useLessons(): {
   const job = useJob({
     name: 'lessons',
     input,
-    run: async (asked, signal, onProgress) => {
-      if (!asked) throw new Error('The sums of the trips are not here yet.')
-      return runLessons(asked, signal, onProgress)
-    },
+    run: runLessons<'lessons'>,
     keepsPrevious: true,
-    ...(sums ? {} : { startsBy: 'hand' as const }),
   })
   const lessons = job.result
   const known = useMemo(() => (sums && lessons ? { sums, lessons } : undefined), [sums, lessons])

@@ -106,7 +106,7 @@ function Prices({ traceId, rates }: { traceId: string; rates: TripRates }) {
   const job = useJob({
     name: 'weak-link',
     input,
-    run: async (asked, signal, onProgress) => (asked ? runLessons(asked, signal, onProgress) : { prices: undefined }),
+    run: runLessons<'weakLink'>,
     keepsPrevious: true,
   })
   if (!setup || !gear) return <p role="status">Loading the trace …</p>
