@@ -14,6 +14,17 @@ test('a trip over two marks has the hours, water and sinkers of each, and the wa
   await page.goto(`${app.url}/trips/new`)
   await page.getByLabel('day', { exact: true }).fill('2026-12-01')
   const proposed = page.getByRole('region', { name: 'Proposed' })
+  // Hours are proposed with what speaks for them; the trip takes them, and has its own back.
+  await proposed
+    .getByRole('listitem')
+    .filter({ hasText: /^\d\d:\d\d to \d\d:\d\d dark without a moon/ })
+    .getByRole('button', { name: /^Use these/ })
+    .click()
+  await expect(proposed.getByText('chosen')).toHaveCount(1)
+  await expect(proposed.getByText(/^Hesk Bar, \d\d:\d\d to \d\d:\d\d$/)).not.toHaveText('Hesk Bar, 18:00 to 23:00')
+  await page.getByLabel('hours', { exact: true }).fill('18:00')
+  await page.getByLabel('to', { exact: true }).fill('23:00')
+  await expect(proposed.getByText('Hesk Bar, 18:00 to 23:00')).toBeVisible()
   await page.getByLabel('another mark').selectOption({ label: 'Long Ledge' })
   await proposed.getByRole('button', { name: 'Take it' }).first().click()
   await expect(proposed).toContainText('Long Ledge, 20:30 to 23:00')

@@ -8,7 +8,7 @@ import { useShow } from '../settings/preferences.tsx'
 import { buttonClass } from '../ui/controls.tsx'
 import { planAddress } from '../words/addresses.ts'
 import { CATCH_WORDS, LOSS_WORDS, linkKindName, oddsWords } from '../words/lessonWords.ts'
-import { TripLinks } from './TripLinks.tsx'
+import { BREAK_EVENTS, EVENTS_OF, HOLD_EVENTS, TripLinks } from './TripLinks.tsx'
 import { testAddress } from './testAddress.ts'
 import type { KnownLessons } from './useLessons.ts'
 import { useNames } from './useNames.ts'
@@ -31,7 +31,7 @@ export function Statements({ known: { lessons, sums } }: { known: KnownLessons }
         >
           <div className="grid gap-0.5">
             <StatementWords statement={statement} />
-            <TripLinks trips={sums.trips} at={statement.lesson.trips} />
+            <TripLinks trips={sums.trips} at={statement.lesson.trips} only={eventsOf(statement)} />
           </div>
           <NextStep statement={statement} />
         </li>
@@ -131,3 +131,6 @@ function stepOf(statement: Statement): { address: string; text: string } {
       return { address: '/learn/fish', text: 'See the comparison' }
   }
 }
+
+const eventsOf = (statement: Statement) =>
+  'event' in statement ? EVENTS_OF[statement.event] : statement.kind === 'holdsLess' ? HOLD_EVENTS : BREAK_EVENTS

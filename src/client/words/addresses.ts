@@ -18,6 +18,10 @@ export const sheetAddress = (trace: string, plan: { mark?: string | undefined; d
 export const newTraceAddress = (chosen: { outfit?: string | null | undefined; mark?: string | null | undefined }): string =>
   addressOf('/traces/new', chosen)
 
+/** The log of a trip; with kinds of events, those only. */
+export const logAddress = (trip: string, only: readonly string[] = []): string =>
+  addressOf(`/trips/${trip}/log`, { only: only.length > 0 ? only.join() : undefined })
+
 /** The sheet of a batch of a trace. */
 export const batchAddress = (trace: string, batch: string): string => addressOf(`/traces/${trace}/build`, { batch })
 

@@ -20,7 +20,7 @@ export const ALARM_WORDS: Record<AlarmKind, string> = {
   end: 'End of the hours',
 }
 
-const NAMES: Record<Happening['type'], string> = {
+export const EVENT_NAMES: Record<Happening['type'], string> = {
   cast: 'Cast',
   bite: 'Bite',
   missed: 'Missed',
@@ -65,9 +65,6 @@ export function happeningWords(what: Happening, nameOf: (link: string) => string
     case 'changed':
       return `${what.part.charAt(0).toUpperCase()}${what.part.slice(1)}: ${what.to}`
     default:
-      return NAMES[what.type]
+      return EVENT_NAMES[what.type]
   }
 }
-
-/** What something that happens is called on its button. */
-export const happeningName = (type: Happening['type']): string => NAMES[type]

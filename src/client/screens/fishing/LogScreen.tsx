@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { tripDay, tripSpan } from '../../../core/plan/trip.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
@@ -13,7 +13,8 @@ import { buttonClass, Sheet } from '../../ui/controls.tsx'
 import { Failed, Fault, Loading } from '../../ui/states.tsx'
 import { usePageTitle } from '../../ui/usePageTitle.ts'
 import { useWidth } from '../../ui/useWidth.ts'
-import { happeningWords } from '../../words/tripWords.ts'
+import { logAddress } from '../../words/addresses.ts'
+import { EVENT_NAMES, happeningWords } from '../../words/tripWords.ts'
 import { AfterTrip } from './AfterTrip.tsx'
 import { LogFiles } from './LogFiles.tsx'
 import { namedRods } from './namedRods.ts'
@@ -37,6 +38,8 @@ export default function LogScreen() {
 
 function Log({ saved, marks, outfits, fish }: Records) {
   const { id, content: trip } = saved
+  const [query] = useSearchParams()
+  const only = (query.get('only')?.split(',') ?? []).filter((type): type is keyof typeof EVENT_NAMES => type in EVENT_NAMES)
   const show = useShow()
   const log = useTripLog(id)
   const mark = marks.find((each) => each.id === trip.marks[0]?.id)
@@ -83,7 +86,15 @@ function Log({ saved, marks, outfits, fish }: Records) {
       <AfterTrip trip={trip} events={log.events} />
       {trip.startedAt !== undefined && <WhatChanged tripId={id} title="What this trip changed" most={6} />}
       <Sheet title="What happened" aside={<LogFiles saved={saved} marks={marks} log={log} />}>
-        <TripLog log={log} rods={rods} links={links} hooks={hooks} fish={fish} timeZone={mark?.content.timeZone} />
+        {only.length > 0 && (
+          <p>
+            Only {only.map((type) => EVENT_NAMES[type].toLowerCase()).join(' and ')}.{' '}
+            <Link to={logAddress(id)} className="text-tide underline">
+              Show all
+            </Link>
+          </p>
+        )}
+        <TripLog log={log} rods={rods} links={links} hooks={hooks} fish={fish} timeZone={mark?.content.timeZone} only={only} />
       </Sheet>
       <Photos tripId={id} timeZone={mark?.content.timeZone} />
       {trip.notes && (

@@ -2,7 +2,7 @@ import type { Happening } from '../../../core/documents/tripEvent.ts'
 import { DEFAULT_BAIT_MINUTES, type RodNow } from '../../../core/plan/trip.ts'
 import { MINUTE_MS } from '../../../core/time/durations.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { happeningName } from '../../words/tripWords.ts'
+import { EVENT_NAMES } from '../../words/tripWords.ts'
 import type { AskedFew } from './AskPanel.tsx'
 import { BigButton } from './BigButton.tsx'
 
@@ -22,15 +22,15 @@ export function RodButtons({ on, baitMinutes = DEFAULT_BAIT_MINUTES, nowMs, onHa
   const show = useShow()
   const castMinutes = on.castMs === undefined ? undefined : Math.max(0, Math.floor((nowMs - on.castMs) / MINUTE_MS))
   const touch = (type: 'bite' | 'missed' | 'held' | 'dragged' | 'biteOff' | 'tangle') => (
-    <BigButton name={happeningName(type)} onClick={() => onHappened({ type })} />
+    <BigButton name={EVENT_NAMES[type]} onClick={() => onHappened({ type })} />
   )
   const ask = (type: 'fish' | 'snag' | 'break' | 'lost' | 'retied' | 'seen') => (
-    <BigButton name={happeningName(type)} onClick={() => onAsk(type)} />
+    <BigButton name={EVENT_NAMES[type]} onClick={() => onAsk(type)} />
   )
   return (
     <>
       <BigButton
-        name={happeningName('cast')}
+        name={EVENT_NAMES.cast}
         className="min-h-24! text-lg"
         below={castMinutes === undefined ? undefined : `last ${castMinutes} min ago · ${rebaitWords(baitMinutes - castMinutes)}`}
         onClick={() => onHappened({ type: 'cast' })}

@@ -15,15 +15,18 @@ type Props = {
   hooks: readonly NamedHook[]
   fish: readonly SavedFish[]
   timeZone: string | undefined
+  /** Kinds of events that are shown; all, where none is named. */
+  only?: readonly string[]
 }
 
 /** What happened, the latest first; each can be corrected and taken back. */
-export function TripLog({ log, rods, links, hooks, fish, timeZone }: Props) {
+export function TripLog({ log, rods, links, hooks, fish, timeZone, only = [] }: Props) {
   const show = useShow()
   const [correcting, setCorrecting] = useState<TripEvent>()
-  const { events } = log
+  const events = only.length === 0 ? log.events : log.events.filter(({ what }) => only.includes(what.type))
   const nameOf = (key: string) => links.find((link) => link.key === key)?.name ?? key.replaceAll('-', ' ')
-  if (events.length === 0) return <p className="text-quiet">Nothing is logged yet.</p>
+  if (events.length === 0)
+    return <p className="text-quiet">{only.length > 0 ? 'None on this trip.' : 'Nothing is logged yet.'}</p>
   return (
     <>
       <ul aria-label="Log">

@@ -3,7 +3,7 @@ import { isKnot } from '../../../core/knots/choose.ts'
 import { kindOfKey } from '../../../core/lessons/linkKinds.ts'
 import { learnShare } from '../../../core/statistics/rates.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
-import { TripLinks } from '../../lessons/TripLinks.tsx'
+import { BREAK_EVENTS, TripLinks } from '../../lessons/TripLinks.tsx'
 import { testAddress } from '../../lessons/testAddress.ts'
 import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -47,7 +47,7 @@ export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }
                     Pull-test it
                   </Link>
                 )}
-                <TripLinks trips={sums.trips} at={trips} />
+                <TripLinks trips={sums.trips} at={trips} only={BREAK_EVENTS} />
               </LessonRow>
             )
           })}

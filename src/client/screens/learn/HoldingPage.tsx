@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { learnShare } from '../../../core/statistics/rates.ts'
-import { TripLinks } from '../../lessons/TripLinks.tsx'
+import { HOLD_EVENTS, TripLinks } from '../../lessons/TripLinks.tsx'
 import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
 import { useNames } from '../../lessons/useNames.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -36,7 +36,7 @@ export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons 
             <Link to={planAddress(undefined, value)} className="text-tide underline">
               Its sinkers now
             </Link>
-            <TripLinks trips={sums.trips} at={trips} />
+            <TripLinks trips={sums.trips} at={trips} only={HOLD_EVENTS} />
           </LessonRow>
         ))}
       </ul>

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import type { Dimension } from '../../../core/lessons/counts.ts'
 import { CALLED_BETTER, type Catch, type Loss, type Rated, type RateLesson } from '../../../core/lessons/lessons.ts'
 import type { Sums } from '../../../core/lessons/sums.ts'
-import { TripLinks } from '../../lessons/TripLinks.tsx'
+import { EVENTS_OF, TripLinks } from '../../lessons/TripLinks.tsx'
 import { useNames } from '../../lessons/useNames.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { DIMENSION_WORDS } from '../../words/lessonWords.ts'
@@ -57,7 +57,7 @@ export function RatedRows<E extends Loss | Catch>({ rated, dimensions, trips, wo
                   figure={figure(row)}
                   aside={<Compared row={row} words={words} />}
                 >
-                  <TripLinks trips={trips} at={row.trips} />
+                  <TripLinks trips={trips} at={row.trips} only={EVENTS_OF[event]} />
                 </LessonRow>
               ))}
             </ul>

@@ -25,7 +25,7 @@ export default function MarkScreen() {
   return (
     <>
       <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data ?? []} />
-      <div className="mx-auto max-w-4xl px-3 pb-3">
+      <div className="px-3 pb-3 sm:px-6">
         <LearnedAtMarks markIds={[saved.id]} />
       </div>
     </>

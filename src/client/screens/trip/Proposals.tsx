@@ -104,7 +104,12 @@ function Hours({ hours, trip, onChange }: Props) {
               {isChosen ? (
                 <span className="text-quiet">chosen</span>
               ) : (
-                <Button onClick={() => onChange({ from: wall(fromMs), to: wall(toMs) })}>Use these</Button>
+                <Button onClick={() => onChange({ from: wall(fromMs), to: wall(toMs) })}>
+                  Use these
+                  <span className="sr-only">
+                    , {wall(fromMs)} to {wall(toMs)}
+                  </span>
+                </Button>
               )}
             </li>
           )
