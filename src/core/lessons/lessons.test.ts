@@ -4,7 +4,7 @@ import { NOMINAL_CATALOGUE } from '../catalogue/catalogue.ts'
 import type { Pull } from '../documents/observation.ts'
 import { learnBetterRate } from '../statistics/rates.ts'
 import { noCounts } from './counts.ts'
-import { fieldEfficiencies } from './fieldEfficiency.ts'
+import { asOwn, fieldEfficiencies } from './fieldEfficiency.ts'
 import { CALLED_BETTER, hoursToSettle, lessonsOf } from './lessons.ts'
 import { kindKey, kindOfKey } from './linkKinds.ts'
 import { DEFAULT_PRIORS } from './priors.ts'
@@ -93,6 +93,15 @@ describe('what stands out', () => {
       { kind: 'losesMore', event: 'snags', lesson: { value: 'reef' }, others: { events: 4, hours: 60 } },
     ])
     expect(statementsOf(lessons({ counts: at('reef', 20, 2) }, { counts: at('beach', 60, 4) }))).toEqual([])
+    // The bottom of the mark says the same again; it is not told.
+    const withBottom = (mark: string, bed: string, hours: number, snags: number): Tally['counts'] => [
+      ...at(mark, hours, snags),
+      { by: 'bed', value: bed, counts: { ...noCounts(), hours, snags } },
+    ]
+    const both = statementsOf(
+      lessons({ counts: withBottom('reef', 'rock', 20, 12) }, { counts: withBottom('beach', 'sand', 60, 4) }),
+    )
+    expect(both.map(({ lesson }) => lesson.value)).toEqual(['reef'])
   })
 
   test('a mark that loses sinkers and traces with its snags is told of once', () => {
@@ -123,6 +132,26 @@ describe('what stands out', () => {
     expect(whatChanged(after, after)).toEqual([])
     expect(whatChanged(after, before)[0]).toMatchObject({ kind: 'noLonger' })
   })
+
+  test('a trip says how its holds, breaks and losses moved those of before; a mark that was not fished is not named', () => {
+    const holds = (held: boolean[]) => held.map((each) => ({ markId: 'reef', chance: 0.5, held: each }))
+    const first = { counts: [...at('reef', 10, 1), ...at('beach', 10, 1).slice(1)], holds: holds([true, false]) }
+    const second = { counts: at('reef', 5, 1), holds: holds([true]), breaks: breaks('knot uni mono', 0.5, 1, 1) }
+    const changes = whatChanged(lessons(first), lessons(first, second))
+    expect(changes.map(({ kind }) => kind)).toEqual(['breaks', 'holding', 'losses', 'losses', 'losses'])
+    expect(changes[0]).toMatchObject({ before: undefined, after: { happened: 1, of: 1 } })
+    expect(changes[1]).toMatchObject({ before: { happened: 1, of: 2 }, after: { happened: 2, of: 3 } })
+    expect(changes.slice(2)).toMatchObject([
+      { event: 'snags', before: { counts: { hours: 10, snags: 1 } }, after: { value: 'reef', counts: { hours: 15, snags: 2 } } },
+      { event: 'sinkersLost', after: { value: 'reef' } },
+      { event: 'tracesLost', after: { value: 'reef' } },
+    ])
+    // A kind that was in a break and did not break first is not named.
+    const idle = { breaks: [...breaks('knot uni mono', 0.5, 1, 1), ...breaks('line mono', 0.1, 1, 0)] }
+    expect(
+      whatChanged(lessons({}), lessons(idle)).map((change) => 'after' in change && 'value' in change.after && change.after.value),
+    ).toEqual(['knot uni mono'])
+  })
 })
 
 test('chances that come true as often as they say lie on the diagonal; the Brier score is that of the chances', () => {
@@ -132,7 +161,18 @@ test('chances that come true as often as they say lie on the diagonal; the Brier
   const { bins, of, brier } = lessons({ holds }).calibration.holds
   expect(of).toBe(80)
   for (const bin of bins) expect(bin.happened / bin.of).toBeCloseTo(bin.said, 9)
+  expect(bins.map(({ from, to }) => [from, to])).toEqual([
+    [0.2, 0.3],
+    [0.7, 0.8],
+  ])
   expect(brier).toBeCloseTo(0.25 * 0.75, 9)
+})
+
+test('of the fish on a hook those that were hooked in the lip or foul were not hooked deep', () => {
+  const hooked = (['deep', 'lip', 'lip', 'lip', 'foul', 'foul'] as const).map((where) => ({ hook: 'j', where }))
+  const [of] = lessons({ hooked }, { hooked: [{ hook: 'circle', where: 'lip' }] }).hooked
+  expect(of).toMatchObject({ hook: 'j', lip: 3, deep: 1, foul: 2 })
+  expect(of!.deepShare.mean).toBeCloseTo(2 / 8, 12)
 })
 
 test('hours to settle are fewer the larger the difference is, none where it is settled, unknown where there is none', () => {
@@ -183,6 +223,20 @@ describe('breaks on the water and the strength of a knot', () => {
     expect(many).toMatchObject({ chains: 12, wentFirst: 12 })
     const other = efficiencyOf('uni', broke(2, 12))
     expect(other.field.mean).toBeGreaterThan(other.tested.mean)
+  })
+
+  test('only the breaks of the knot itself are its own, and what is laid over the catalogue says what it rests on', () => {
+    const mixed = efficiencyOf('snell', [...broke(1, 4), ...broke(2, 3)])
+    expect(mixed).toMatchObject({ chains: 7, wentFirst: 3, pulls: 0, slipped: 0 })
+    expect(asOwn(mixed)).toEqual({
+      connection: 'snell',
+      material: 'mono',
+      mean: mixed.field.mean,
+      spread: mixed.tested.variation,
+      tests: 0,
+      breaks: 7,
+    })
+    expect(asOwn({ ...mixed, slipped: 2 })).toHaveProperty('slipped', 2)
   })
 
   test('without a break nothing is said; breaks as often as foretold hardly move it; pull tests hold it', () => {

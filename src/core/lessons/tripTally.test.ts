@@ -8,6 +8,7 @@ import { defaultConditions } from '../documents/conditions.ts'
 import type { TripEvent } from '../documents/observation.ts'
 import type { Trip } from '../documents/trip.ts'
 import type { Happening } from '../documents/tripEvent.ts'
+import { skyThrough } from '../physics/sky/sky.ts'
 import { heightAtM } from '../physics/tide/tideSpan.ts'
 import { wholeReplacement } from '../setup/replacement.ts'
 import type { Dimension } from './counts.ts'
@@ -71,6 +72,29 @@ describe('hours', () => {
         by,
       ).toBeCloseTo(10, 9)
     }
+  })
+
+  test('by light are those of the sky: dark only at night, twilight on both sides of where it begins', () => {
+    const night: Trip = {
+      ...trip,
+      from: '14:00',
+      to: '20:00',
+      startedAt: `${DATE}T14:00:00.000Z`,
+      endedAt: `${DATE}T20:00:00.000Z`,
+    }
+    const sky = skyThrough(
+      { latitudeDeg: mark.latitudeDeg!, longitudeDeg: mark.longitudeDeg! },
+      { fromMs: Date.parse(night.startedAt!), toMs: Date.parse(night.endedAt!) + 3 * HOUR_MS },
+    )
+    const duskMs = sky.night[0]!.fromMs
+    const hoursBefore = (duskMs - Date.parse(night.startedAt!)) / HOUR_MS
+    const light = counted([], 'light', night)
+    // Two rods; forty minutes on either side of dusk are twilight, to a step of ten.
+    expect(Math.abs(light.day!.hours / 2 - (hoursBefore - 2 / 3))).toBeLessThan(0.2)
+    expect(Math.abs(light.twilight!.hours / 2 - 4 / 3)).toBeLessThan(0.2)
+    expect(Math.abs(light.night!.hours / 2 - (6 - hoursBefore - 2 / 3))).toBeLessThan(0.2)
+    const moon = Object.values(counted([], 'moon', night)).reduce((sum, { hours }) => sum + hours, 0)
+    expect(Math.abs(moon / 2 - (6 - hoursBefore))).toBeLessThan(0.2)
   })
 
   test('of another bait begin when it is put on, on that rod only; for an hour they are those after a change', () => {
