@@ -10,6 +10,7 @@ import type { Trip } from '../documents/trip.ts'
 import type { Happening } from '../documents/tripEvent.ts'
 import { skyThrough } from '../physics/sky/sky.ts'
 import { heightAtM } from '../physics/tide/tideSpan.ts'
+import { dayAtMark } from '../plan/dayAtMark.ts'
 import { wholeReplacement } from '../setup/replacement.ts'
 import type { Dimension } from './counts.ts'
 import { tallyTrip } from './tripTally.ts'
@@ -95,6 +96,17 @@ describe('hours', () => {
     expect(Math.abs(light.night!.hours / 2 - (6 - hoursBefore - 2 / 3))).toBeLessThan(0.2)
     const moon = Object.values(counted([], 'moon', night)).reduce((sum, { hours }) => sum + hours, 0)
     expect(Math.abs(moon / 2 - (6 - hoursBefore))).toBeLessThan(0.2)
+  })
+
+  test('at slack are half an hour on both sides of each, and rising and falling are the others', () => {
+    const slacks = dayAtMark(mark, tide, tide, [])!.slacks.map(({ timeMs }) => timeMs)
+    const [slackMs] = slacks.filter((timeMs) => timeMs > tide.startMs + 2 * HOUR_MS && timeMs < tide.endMs - 2 * HOUR_MS)
+    const iso = (timeMs: number) => new Date(timeMs).toISOString()
+    const round = { ...trip, startedAt: iso(slackMs! - HOUR_MS), endedAt: iso(slackMs! + HOUR_MS), from: '00:00', to: '23:59' }
+    const water = counted([], 'tide', round)
+    expect(Math.abs(water.slack!.hours / 2 - 1)).toBeLessThan(0.2)
+    const others = (water.rising?.hours ?? 0) + (water.falling?.hours ?? 0)
+    expect(Math.abs(others / 2 - 1)).toBeLessThan(0.2)
   })
 
   test('of another bait begin when it is put on, on that rod only; for an hour they are those after a change', () => {
