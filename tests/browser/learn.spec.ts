@@ -97,5 +97,5 @@ test('the price of the weak link, the losses and their spares, and what was fore
   await carried.getByLabel('rod hours').fill('60')
   await expect(carried).toContainText(/Spare sinkers: 1\d /)
   await page.getByRole('link', { name: 'Foretold and seen' }).click()
-  await expect(page.getByText(/^Called 99.%, it happened 9\d.% \(n = /)).toBeVisible()
+  await expect(page.getByText(/^Called 9\d.%, it happened \d+.% \(n = /)).toBeVisible()
 })
