@@ -8,9 +8,11 @@ import type { Gear } from '../documents/gear.ts'
 import { hookPieces } from '../documents/pieces.ts'
 import type { Happening } from '../documents/tripEvent.ts'
 import { GEAR_VERSION } from '../documents/versions.ts'
+import { judge } from '../moments/judge.ts'
 import { CHANGE_IDS, type ChangeId } from './changeIds.ts'
 import { parseChangeRequest } from './parseChangeRequest.ts'
 import type { RodEvent } from './symptoms.ts'
+import { tryChange } from './tryChange.ts'
 import { whatToChange } from './whatToChange.ts'
 
 const outfit = braidOutfit(50)
@@ -200,5 +202,31 @@ describe('what to change now', () => {
     const wrong = parseChangeRequest({ ...request, events: [{ at: 'yesterday', what: cast }] }, catalogue)
     expect(wrong.ok ? [] : wrong.issues.map(({ path }) => path.join('.'))).toEqual(['events.0.at'])
     expect(parseChangeRequest({ ...request, trace: {} }, catalogue).ok).toBe(false)
+  })
+})
+
+describe('a change is tried on the trace', () => {
+  const tried = (id: ChangeId, along: Gear[] | undefined, setup = paternoster) =>
+    tryChange(id, { setup, gear: along, symptom: 'tracesLost' })
+
+  test('a weak link makes Snag hold, or better, and nothing fail', () => {
+    const outcome = tried('weakLink', gear, ledger)!
+    expect(outcome.costs.every(({ after }) => after !== 'fails')).toBe(true)
+    const before = judge(ledger).moments.snag!.verdict
+    expect(outcome.costs.filter(({ moment }) => moment === 'snag')).toEqual(
+      before === 'holds' ? [] : [{ moment: 'snag', before, after: 'holds' }],
+    )
+    const weak = { ...ledger, trace: { ...ledger.trace, weakLink: ledger.trace.pieces[0]!.id } }
+    expect(tried('weakLink', gear, weak)).toBeUndefined()
+  })
+
+  test('a sinker is the one along that is nearest in mass and goes; without one there is none, untold it is left open', () => {
+    const heavier: Gear[] = [
+      { ...common, kind: 'sinker', name: 'bomb 900', shape: 'bomb', massKg: 0.9 },
+      { ...common, kind: 'sinker', name: 'bomb 170', shape: 'bomb', massKg: 0.17 },
+    ]
+    expect(tried('heavierSinker', heavier)).toHaveProperty('with', 'bomb 170')
+    expect(tried('heavierSinker', [])).toBeUndefined()
+    expect(tried('heavierSinker', undefined)).toEqual({ costs: [] })
   })
 })

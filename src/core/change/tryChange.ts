@@ -1,10 +1,12 @@
 import { isWire } from '../catalogue/materials.ts'
 import type { Gear } from '../documents/gear.ts'
 import { hookPieces, isLine, lineById, parentId } from '../documents/pieces.ts'
-import type { LinePiece, Trace } from '../documents/trace.ts'
+import type { LinePiece, Piece, Trace } from '../documents/trace.ts'
+import { addPart } from '../edit/addPart.ts'
 import { withLength } from '../edit/changes.ts'
-import { checked, type EditResult } from '../edit/editResult.ts'
+import { checked, type EditResult, refused } from '../edit/editResult.ts'
 import { fromBox } from '../edit/fromBox.ts'
+import { splitLine } from '../edit/splitLine.ts'
 import { judge } from '../moments/judge.ts'
 import type { Verdict } from '../moments/moment.ts'
 import { MOMENT_NAMES, type MomentName } from '../moments/moments.ts'
@@ -88,7 +90,7 @@ export function tryChange(id: ChangeId, tried: Tried): Outcome | undefined {
       return trace.pieces.some((piece) => isLine(piece) && (piece.role === 'biteTrace' || isWire(piece.material))) ||
         (gear !== undefined && !gear.some((item) => item.kind === 'line' && isWire(item.material)))
         ? undefined
-        : AS_IT_IS
+        : ifItGoes(tried, () => withBiteTraces(setup))
     case 'heavierLeader':
     case 'longerLeader':
       return leaderChange(tried, id)
@@ -105,9 +107,11 @@ export function tryChange(id: ChangeId, tried: Tried): Outcome | undefined {
     case 'thinnerMain':
       return AS_IT_IS
     case 'weakLink':
-      return sinker && trace.weakLink === undefined ? AS_IT_IS : undefined
+      return sinker && trace.weakLink === undefined ? ifItGoes(tried, () => withWeakLink(setup, sinker)) : undefined
     case 'swivel':
-      return isAlong(gear, (item) => item.kind === 'hardware' && item.type === 'swivel') ? AS_IT_IS : undefined
+      return isAlong(gear, (item) => item.kind === 'hardware' && item.type === 'swivel')
+        ? ifItGoes(tried, () => withSwivel(setup, hookLines[0]))
+        : undefined
   }
 }
 
@@ -252,6 +256,31 @@ function leaderChange(tried: Tried, id: 'heavierLeader' | 'longerLeader'): Outco
     lines,
     'weakest',
   )
+}
+
+/** A weaker line between the sinker and what it hangs from. */
+function withWeakLink(setup: Setup, sinker: Piece): EditResult {
+  const added = addPart(setup, { at: 'end', of: parentId(sinker.attach), takes: sinker.id }, 'sinkerLink')
+  return added.ok ? { ...added, trace: { ...added.trace, weakLink: added.chosen } } : added
+}
+
+/** A bite trace above each hook. */
+function withBiteTraces(setup: Setup): EditResult {
+  let result: EditResult = { ok: true, trace: setup.trace, chosen: '' }
+  for (const { id, attach } of hookPieces(setup.trace)) {
+    if (!result.ok) return result
+    result = addPart({ ...setup, trace: result.trace }, { at: 'end', of: parentId(attach), takes: id }, 'biteTrace')
+  }
+  return result
+}
+
+/** A swivel in the middle of a line. */
+const withSwivel = (setup: Setup, line: LinePiece | undefined): EditResult =>
+  line ? splitLine(setup, line.id, line.lengthM / 2) : refused('no line leads to a hook')
+
+/** As `edited`; offered untried where the trace as it is drawn does not take it. */
+function ifItGoes(tried: Tried, edit: () => EditResult): Outcome | undefined {
+  return edit().ok ? edited(tried, edit) : AS_IT_IS
 }
 
 /** Judges the trace beside what an edit makes of it; undefined where the edit cannot be made, or where it makes a moment fail. */
