@@ -72,33 +72,22 @@ export function StatementWords({ statement }: { statement: Statement }): ReactNo
         </>
       )
     }
-    case 'losesMore': {
-      const { lesson, others, event } = statement
-      return (
-        <>
-          <p className="font-semibold">
-            More {LOSS_WORDS[event]} than elsewhere: <span translate="no">{nameOf('mark', lesson.value).text}</span>
-          </p>
-          <p className="text-sm">
-            {lesson.counts[event]} in {show.number(lesson.counts.hours, 0)} hours, {rate(lesson.perHour.mean)} an hour (
-            {rate(lesson.perHour.low)} to {rate(lesson.perHour.high)}); elsewhere {others.events} in{' '}
-            {show.number(others.hours, 0)} hours.
-          </p>
-        </>
-      )
-    }
+    case 'losesMore':
     case 'catchesMore': {
       const { lesson, others, event } = statement
       const { text, isTyped } = nameOf(lesson.by, lesson.value)
       return (
         <>
           <p className="font-semibold">
-            More {CATCH_WORDS[event]} than otherwise: <span {...(isTyped ? { translate: 'no' } : {})}>{text}</span>
+            {statement.kind === 'losesMore'
+              ? `More ${LOSS_WORDS[statement.event]} than elsewhere: `
+              : `More ${CATCH_WORDS[statement.event]} than otherwise: `}
+            <span {...(isTyped ? { translate: 'no' } : {})}>{text}</span>
           </p>
           <p className="text-sm">
             {lesson.counts[event]} in {show.number(lesson.counts.hours, 0)} hours, {rate(lesson.perHour.mean)} an hour (
-            {rate(lesson.perHour.low)} to {rate(lesson.perHour.high)}); otherwise {others.events} in{' '}
-            {show.number(others.hours, 0)} hours.
+            {rate(lesson.perHour.low)} to {rate(lesson.perHour.high)});{' '}
+            {statement.kind === 'losesMore' ? 'elsewhere' : 'otherwise'} {others.events} in {show.number(others.hours, 0)} hours.
           </p>
         </>
       )

@@ -1,39 +1,24 @@
-import { useState } from 'react'
 import type { Dimension } from '../../../core/lessons/counts.ts'
 import { CATCH_DIMENSIONS, type Catch, hoursToSettle, type Rated } from '../../../core/lessons/lessons.ts'
 import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
 import { useNames } from '../../lessons/useNames.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Sheet } from '../../ui/controls.tsx'
 import { CATCH_WORDS } from '../../words/lessonWords.ts'
 import { LessonRow } from './LessonRow.tsx'
-import { RatedRows } from './RatedRows.tsx'
+import { RatedSheet } from './RatedSheet.tsx'
 
 /** Bites and fish by the state of the water and by what was fished, and how hooks held. */
 export function FishPage({ known: { lessons, sums } }: { known: KnownLessons }) {
-  const [event, setEvent] = useState<Catch>('bites')
-  const rated = lessons.fish.find((each) => each.event === event)
   return (
     <>
-      <Sheet title="How often">
-        <Field label="show" htmlFor="catch">
-          <Select
-            id="catch"
-            value={event}
-            choices={lessons.fish.map((each) => ({ value: each.event, text: CATCH_WORDS[each.event] }))}
-            onChoose={setEvent}
-          />
-        </Field>
-        {rated && (
-          <RatedRows
-            rated={rated}
-            dimensions={CATCH_DIMENSIONS}
-            trips={sums.trips}
-            words={CATCH_WORDS[event]}
-            note={(by) => <Settling rated={rated} by={by} />}
-          />
-        )}
-      </Sheet>
+      <RatedSheet
+        rated={lessons.fish}
+        words={CATCH_WORDS}
+        dimensions={CATCH_DIMENSIONS}
+        trips={sums.trips}
+        note={(rated, by) => <Settling rated={rated} by={by} />}
+      />
       <Hooked hooked={lessons.hooked} />
     </>
   )

@@ -1,31 +1,19 @@
 import { useState } from 'react'
-import { LOSS_DIMENSIONS, type Loss } from '../../../core/lessons/lessons.ts'
+import { LOSS_DIMENSIONS } from '../../../core/lessons/lessons.ts'
 import { stockSpares } from '../../../core/stock/spares.ts'
 import { useAssurance } from '../../lessons/useAssurance.ts'
 import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
 import { useShow } from '../../settings/preferences.tsx'
-import { Field, Select, Sheet } from '../../ui/controls.tsx'
+import { Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { LOSS_WORDS } from '../../words/lessonWords.ts'
-import { RatedRows } from './RatedRows.tsx'
+import { RatedSheet } from './RatedSheet.tsx'
 
 /** Snags, sinkers and traces lost: how often and where, what they cost, and what to carry. */
 export function LossesPage({ known: { lessons, sums } }: { known: KnownLessons }) {
-  const [event, setEvent] = useState<Loss>('snags')
-  const rated = lessons.losses.find((each) => each.event === event)
   return (
     <>
-      <Sheet title="How often">
-        <Field label="show" htmlFor="loss">
-          <Select
-            id="loss"
-            value={event}
-            choices={lessons.losses.map((each) => ({ value: each.event, text: LOSS_WORDS[each.event] }))}
-            onChoose={setEvent}
-          />
-        </Field>
-        {rated && <RatedRows rated={rated} dimensions={LOSS_DIMENSIONS} trips={sums.trips} words={LOSS_WORDS[event]} />}
-      </Sheet>
+      <RatedSheet rated={lessons.losses} words={LOSS_WORDS} dimensions={LOSS_DIMENSIONS} trips={sums.trips} />
       <Costs sums={sums} />
       <Spares sums={sums} />
     </>
