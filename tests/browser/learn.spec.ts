@@ -97,5 +97,6 @@ test('the price of the weak link, the losses and their spares, and what was fore
   await carried.getByLabel('rod hours').fill('60')
   await expect(carried).toContainText(/Spare sinkers: 1\d /)
   await page.getByRole('link', { name: 'Foretold and seen' }).click()
-  await expect(page.getByText(/^Called 9\d.%, it happened \d+.% \(n = /)).toBeVisible()
+  // Which chances there are depends on the tides of the demonstration’s days.
+  await expect(page.getByText(/^Called \d+.%, it happened \d+.% \(n = \d+, /).first()).toBeVisible()
 })
