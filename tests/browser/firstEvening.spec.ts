@@ -39,6 +39,8 @@ for (const width of [1280, 390])
     await page.setViewportSize({ width, height: 844 })
     await page.goto(`${app.url}/traces`)
     const does = counted(page)
+    // The steps come after the list.
+    await expect(page.getByRole('link', { name: 'Add your rod' })).toBeVisible()
     let words = await wordsOn(page.getByRole('main'))
     await does.click(page.getByRole('link', { name: 'Add your rod' }))
     const panel = page.getByRole('dialog')

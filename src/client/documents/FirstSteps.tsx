@@ -21,21 +21,21 @@ export default function FirstSteps({ heads }: { heads: readonly SavedTraceHead[]
   const steps: Step[] = [
     {
       title: 'Your rod',
-      about: 'Four values from your rod, reel and spool.',
+      about: 'Four values from rod, reel and spool.',
       isDone: outfit !== undefined,
       to: '/gear?new&first',
       act: 'Add your rod',
     },
     {
       title: 'Your mark',
-      about: 'How deep it is, and what you know of its tide.',
+      about: 'Its depth and tide.',
       isDone: mark !== undefined,
       to: `/water/marks/new?first${outfit ? `&outfit=${outfit.id}` : ''}`,
       act: 'Add your mark',
     },
     {
       title: 'Your first trace',
-      about: 'Choose the fish. You get a draft that you can change.',
+      about: 'Choose the fish, get a draft.',
       isDone: heads.some(isOwn),
       to: newTraceAddress({ outfit: outfit?.id, mark: mark?.id }),
       act: 'Make a trace',

@@ -38,16 +38,14 @@ export function hookKindsFor(
         : target && goesBack({ target, ruleSet })
           ? 'It holds in the corner of the jaw, so released fish are unharmed.'
           : 'It holds in the corner of the jaw, even if the fish swallows deep.',
-    cost: target?.shakesCircles
-      ? `${target.name} may throw it. Do not strike.`
-      : 'Do not strike with it. A bait that fills its gap hides the point.',
+    cost: target?.shakesCircles ? `${target.name} may throw it. Do not strike.` : 'A bait that fills its gap hides the point.',
     barred: false,
   }
   const j: HookKindAdvice = {
     pattern: alive ? 'liveBait' : 'j',
     why: target?.shakesCircles
       ? 'A fish that throws circle hooks is held better by a J hook.'
-      : 'It holds as soon as you strike, and a bait hides it less. For fish you keep.',
+      : 'It holds as soon as you strike. For fish you keep.',
     cost: 'Fish swallow it deeper, which hurts fish you release.',
     barred: circleOnly,
   }

@@ -60,12 +60,9 @@ export function LibraryScreen() {
       empty={{
         title: 'No traces yet',
         text: (
-          <>
-            <Link to="/traces/new" className="underline">
-              Tie the first one
-            </Link>
-            : choose an outfit and a family, and edit the draft.
-          </>
+          <Link to="/traces/new" className="underline">
+            Tie the first one
+          </Link>
         ),
       }}
     >

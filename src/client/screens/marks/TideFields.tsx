@@ -43,11 +43,7 @@ export function TideFields({ mark, ports, onChange }: Props) {
           choices={choicesOf(WAYS).filter(({ value }) => value !== 'port' || ports.length > 0 || way === 'port')}
         />
       </Field>
-      {way === 'unknown' && (
-        <p className="text-sm text-quiet">
-          The plan then uses the strongest current at every hour, and says that the tide is unknown.
-        </p>
-      )}
+      {way === 'unknown' && <p className="text-sm text-quiet">The plan then takes the strongest current at every hour.</p>}
       {way === 'port' && (
         <>
           <Field label="port" htmlFor="mark-port">
