@@ -1,5 +1,5 @@
 import type { Dimension } from '../core/lessons/counts.ts'
-import type { ForetoldLesson, Lessons, Rated } from '../core/lessons/lessons.ts'
+import type { Catch, ForetoldLesson, Lessons, Loss, Rated } from '../core/lessons/lessons.ts'
 import { writeCsv } from './writeCsv.ts'
 
 const COLUMNS = [
@@ -47,14 +47,14 @@ export function writeLessonsCsv(lessons: Lessons, names: Names): string {
         trips: names.trips(row.trips),
       }),
     )
-  const rates = (rated: readonly Rated<string>[]) =>
+  const rates = (rated: readonly Rated<Loss | Catch>[]) =>
     rated.flatMap(({ event, all, rows }) =>
       [...(all ? [all] : []), ...rows].map(
         ({ by, value, counts, perHour, aboveOthers, trips }): Row => ({
           what: `${event} per hour`,
           by,
           of: by === 'all' ? '' : names.value(by, value),
-          events: (counts as unknown as Record<string, number>)[event] ?? '',
+          events: counts[event],
           hours: rounded(counts.hours),
           casts: counts.casts,
           ...figures(perHour),

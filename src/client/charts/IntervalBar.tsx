@@ -11,7 +11,7 @@ type Props = {
   isStrong?: boolean
 }
 
-/** An interval from low to high with its mean as a disc, and what was expected as a stroke. What it says stands beside it in words. */
+/** A bar from low to high, with a disc at the mean and a stroke at the expected value. The page gives the numbers as text. */
 export function IntervalBar({ low, mean, high, least = 0, most, expected, isStrong = false }: Props) {
   const xOf = scaleLinear([least, most], [1, 99]).clamp(true)
   const at = (value: number) => `${xOf(value)}%`

@@ -15,7 +15,7 @@ import { useNames } from './useNames.ts'
 
 type Props = { tripId: string; title: string; most: number }
 
-/** What one trip changed in what is learned: first what stands out now, or no longer does. Nothing while that is not known. */
+/** The lessons that one trip changed, statements first. Shows nothing until they are calculated. */
 export default function WhatChanged({ tripId, title, most }: Props) {
   const [before, after] = [useQuery(sumsWithoutQuery(tripId)).data, useQuery(sumsQuery).data]
   const priors = usePriors()

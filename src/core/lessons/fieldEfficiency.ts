@@ -32,7 +32,7 @@ const LEAST_CHANCE = 1e-4
 
 /**
  * What breaks on the water say of each knot: what its pull tests leave open, weighted by how likely each logged first break is if the
- * knot’s mean were so. One knot at a time, on a grid; all other links as the pull tests have them.
+ * knot’s mean were so. One knot at a time, on a grid; all other links at their nominal figures.
  * Source: Bayes’ rule. Valid: breaks under a fish that were seen, independent of each other.
  */
 export function fieldEfficiencies(

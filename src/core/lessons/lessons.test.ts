@@ -5,7 +5,7 @@ import type { Pull } from '../documents/observation.ts'
 import { learnBetterRate } from '../statistics/rates.ts'
 import { noCounts } from './counts.ts'
 import { asOwn, fieldEfficiencies } from './fieldEfficiency.ts'
-import { CALLED_BETTER, hoursToSettle, lessonsOf } from './lessons.ts'
+import { CALLED_BETTER, calledByChance, hoursToSettle, hoursToSettleFirst, lessonsOf } from './lessons.ts'
 import { kindKey, kindOfKey } from './linkKinds.ts'
 import { DEFAULT_PRIORS } from './priors.ts'
 import { statementsOf } from './statements.ts'
@@ -189,6 +189,21 @@ test('hours to settle are fewer the larger the difference is, none where it is s
   }
   expect(after(to(13)!)).toBeGreaterThanOrEqual(CALLED_BETTER)
   expect(after(0.7 * to(13)!)).toBeLessThan(CALLED_BETTER)
+})
+
+test('of a dimension the value that differs most is the one to settle; alone it has nothing to differ from', () => {
+  const water = (value: string, hours: number, bites: number): Tally['counts'][number] => ({
+    by: 'tide',
+    value,
+    counts: { ...noCounts(), hours, bites },
+  })
+  const bites = (counts: Tally['counts']) => lessons({ counts }).fish.find(({ event }) => event === 'bites')!
+  const three = bites([water('slack', 10, 4), water('rising', 10, 13), water('falling', 10, 9)])
+  const prior = DEFAULT_PRIORS.fish
+  const apart = (events: number) => hoursToSettle({ events, exposure: 10 }, { events: 26 - events, exposure: 20 }, prior)
+  expect(hoursToSettleFirst(three, 'tide', prior)).toBe(apart(4))
+  expect(hoursToSettleFirst(bites([water('slack', 10, 4)]), 'tide', prior)).toBe('nothing')
+  expect(calledByChance(20)).toBeCloseTo(4, 12)
 })
 
 test('the key of a kind of link reads back', () => {

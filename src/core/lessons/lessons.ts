@@ -153,6 +153,26 @@ export function hoursToSettle(own: Counted, others: Counted, prior: Priors['fish
   return undefined
 }
 
+/** The same of the value of a dimension that differs most from its others; `nothing` where there is nothing to compare. */
+export function hoursToSettleFirst<E extends Loss | Catch>(
+  { event, rows }: Rated<E>,
+  by: Dimension,
+  prior: Priors['fish'],
+): number | undefined | 'nothing' {
+  const of = rows.filter((row) => row.by === by && row.aboveOthers !== undefined)
+  const [first, ...others] = of.toSorted((a, b) => Math.abs(b.aboveOthers! - 0.5) - Math.abs(a.aboveOthers! - 0.5))
+  if (!first) return 'nothing'
+  const sum = (lessons: readonly RateLesson[]): Counted =>
+    lessons.reduce((all, { counts }) => ({ events: all.events + counts[event], exposure: all.exposure + counts.hours }), {
+      events: 0,
+      exposure: 0,
+    })
+  return hoursToSettle(sum([first]), sum(others), prior)
+}
+
+/** How many of some comparisons would be called a difference, one way or the other, though there is none. */
+export const calledByChance = (comparisons: number): number => comparisons * 2 * (1 - CALLED_BETTER)
+
 type Counted = { events: number; exposure: number }
 /** Further than so many times what was seen, nothing is foretold. */
 const MOST_TIMES = 50

@@ -5,7 +5,9 @@ import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
 import { wholeReplacement } from '../setup/replacement.ts'
 import { LB } from '../units/quantities.ts'
-import { weakLinkPrices } from './weakLinkPrice.ts'
+import { noCounts } from './counts.ts'
+import { DEFAULT_PRIORS } from './priors.ts'
+import { tripRates, weakLinkPrices } from './weakLinkPrice.ts'
 
 const outfit = braidOutfit(50)
 const setupOf = (castStyle: 'none' | 'overhead') => ({
@@ -48,4 +50,11 @@ test('where nothing is cast, no cast costs anything; without a weak link or a li
   expect(weakLinkPrices(setup, [], { snags: 1, casts: 1 })).toBeUndefined()
   const { weakLink: _, ...trace } = setup.trace
   expect(weakLinkPrices({ ...setup, trace }, LABELS, { snags: 1, casts: 1 })).toBeUndefined()
+})
+
+test('a trip brings the snags and casts of its hours; a snag that took the trace with its sinker is one', () => {
+  const counts = { ...noCounts(), hours: 76, casts: 152, snags: 20, sinkersLost: 9, tracesLost: 6 }
+  // Half a loss in four hours before, nine in 76 since.
+  expect(tripRates(counts, DEFAULT_PRIORS.losses, 8)).toEqual({ snags: expect.closeTo((8 * 9.5) / 80, 12), casts: 16 })
+  expect(tripRates(undefined, DEFAULT_PRIORS.losses, 8)).toEqual({ snags: expect.closeTo(1, 12), casts: 24 })
 })

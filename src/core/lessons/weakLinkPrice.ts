@@ -9,12 +9,25 @@ import { weakLinkKeys } from '../moments/weakLink.ts'
 import { prepareSetup } from '../setup/prepareSetup.ts'
 import { replacements } from '../setup/replacement.ts'
 import type { Setup } from '../setup/setup.ts'
+import { learnRate } from '../statistics/rates.ts'
+import { type Counts, noCounts } from './counts.ts'
+import type { Priors } from './priors.ts'
 
 /** What a trip brings, by what was logged. */
 export type TripRates = {
   casts: number
   /** Snags that something is lost in. */
   snags: number
+}
+
+/** Casts in an hour where none was counted. A working value of the craft. */
+const USUAL_CASTS_PER_HOUR = 3
+
+/** What some rod hours bring, by what was counted; a snag that loses the trace loses its sinker too, and is one. */
+export function tripRates(counts: Counts | undefined, { events, hours }: Priors['losses'], rodHours: number): TripRates {
+  const { sinkersLost, casts, hours: fished } = counts ?? noCounts()
+  const { mean } = learnRate({ priorEvents: events, priorExposure: hours, events: sinkersLost, exposure: fished })
+  return { snags: mean * rodHours, casts: (fished > 0 ? casts / fished : USUAL_CASTS_PER_HOUR) * rodHours }
 }
 
 /** A weak link of one label: what a trip costs with it, in units of money, and what of that is lost in snags and in casts. */

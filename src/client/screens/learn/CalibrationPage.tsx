@@ -4,13 +4,12 @@ import type { KnownLessons } from '../../lessons/useLessons.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 
-/** How often what was called likely happened: whether Wide Reach can be believed. */
+/** Compares the chances that Wide Reach gave with what happened. */
 export function CalibrationPage({ known: { lessons } }: { known: KnownLessons }) {
   return (
     <>
       <p className="text-sm text-quiet">
-        Each chance was stored before the event and is never worked out again. On the dashed line, what was called 70 % happens 70
-        times of 100.
+        Each chance is stored with its event and never changes. On the dashed line, a chance of 70 % comes true 70 times in 100.
       </p>
       <Reliability title="A sinker holds" of={lessons.calibration.holds} />
       <Reliability title="A knot or line breaks first" of={lessons.calibration.breaks} />

@@ -1,5 +1,5 @@
 import type { Dimension } from '../../../core/lessons/counts.ts'
-import { CATCH_DIMENSIONS, type Catch, hoursToSettle, type Rated } from '../../../core/lessons/lessons.ts'
+import { CATCH_DIMENSIONS, type Catch, hoursToSettleFirst, type Rated } from '../../../core/lessons/lessons.ts'
 import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
 import { useNames } from '../../lessons/useNames.ts'
 import { useShow } from '../../settings/preferences.tsx'
@@ -8,7 +8,7 @@ import { CATCH_WORDS } from '../../words/lessonWords.ts'
 import { LessonRow } from './LessonRow.tsx'
 import { RatedSheet } from './RatedSheet.tsx'
 
-/** Bites and fish by the state of the water and by what was fished, and how hooks held. */
+/** Bites and fish by tide, light, bait, hook and trace, and the share hooked deep. */
 export function FishPage({ known: { lessons, sums } }: { known: KnownLessons }) {
   return (
     <>
@@ -25,19 +25,11 @@ export function FishPage({ known: { lessons, sums } }: { known: KnownLessons }) 
 }
 
 /** How much longer to fish until the largest difference of a dimension is settled, if it is as it looks. */
-function Settling({ rated: { event, rows, all }, by }: { rated: Rated<Catch>; by: Dimension }) {
+function Settling({ rated, by }: { rated: Rated<Catch>; by: Dimension }) {
   const { fish } = usePriors()
   const show = useShow()
-  const of = rows.filter((row) => row.by === by && row.aboveOthers !== undefined)
-  const first = of.toSorted((a, b) => Math.abs(b.aboveOthers! - 0.5) - Math.abs(a.aboveOthers! - 0.5))[0]
-  if (!first || !all) return null
-  const own = { events: first.counts[event], exposure: first.counts.hours }
-  const dimension = of.reduce(
-    (sum, { counts }) => ({ events: sum.events + counts[event], exposure: sum.exposure + counts.hours }),
-    { events: 0, exposure: 0 },
-  )
-  const hours = hoursToSettle(own, { events: dimension.events - own.events, exposure: dimension.exposure - own.exposure }, fish)
-  if (hours === 0) return null
+  const hours = hoursToSettleFirst(rated, by, fish)
+  if (hours === 0 || hours === 'nothing') return null
   return (
     <p className="text-sm text-quiet">
       {hours === undefined

@@ -1,6 +1,13 @@
 import type { ReactNode } from 'react'
 import type { Dimension } from '../../../core/lessons/counts.ts'
-import { CALLED_BETTER, type Catch, type Loss, type Rated, type RateLesson } from '../../../core/lessons/lessons.ts'
+import {
+  CALLED_BETTER,
+  type Catch,
+  calledByChance,
+  type Loss,
+  type Rated,
+  type RateLesson,
+} from '../../../core/lessons/lessons.ts'
 import type { Sums } from '../../../core/lessons/sums.ts'
 import { EVENTS_OF, TripLinks } from '../../lessons/TripLinks.tsx'
 import { useNames } from '../../lessons/useNames.ts'
@@ -37,8 +44,8 @@ export function RatedRows<E extends Loss | Catch>({ rated, dimensions, trips, wo
       )}
       <p className="text-sm text-quiet">
         Hours of one rod, with 90 % ranges. Nothing is called more or fewer under a probability of {show.percent(CALLED_BETTER)}.{' '}
-        {comparisons} comparisons were looked at, so about {Math.round(comparisons * (1 - CALLED_BETTER) * 2)} of them would look
-        like a difference by chance.
+        {comparisons} comparisons were looked at, so about {Math.round(calledByChance(comparisons))} of them would look like a
+        difference by chance.
       </p>
       {dimensions.map((by) => {
         const of = rows.filter((row) => row.by === by).toSorted((a, b) => b.perHour.mean - a.perHour.mean)

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { isLine, pieceById } from '../../../core/documents/pieces.ts'
 import { FAMILIES } from '../../../core/families/families.ts'
-import type { TripRates } from '../../../core/lessons/weakLinkPrice.ts'
+import { type TripRates, tripRates } from '../../../core/lessons/weakLinkPrice.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { LB } from '../../../core/units/quantities.ts'
 import { runLessons } from '../../../workers/runLessons.ts'
@@ -43,12 +43,7 @@ export function WeakLinkPage({ known: { sums } }: { known: KnownLessons }) {
   const at = atMark ?? sums.counts.find(({ by }) => by === 'all')
   const traceId = chosen ?? traces[0]?.id
   const { losses } = usePriors()
-  const perHour = at ? (losses.events + at.counts.sinkersLost + at.counts.tracesLost) / (losses.hours + at.counts.hours) : 0
-  const castsPerHour = at && at.counts.hours > 0 ? at.counts.casts / at.counts.hours : 3
-  const rates = useMemo(
-    (): TripRates => ({ snags: perHour * hours, casts: castsPerHour * hours }),
-    [perHour, castsPerHour, hours],
-  )
+  const rates = useMemo(() => tripRates(at?.counts, losses, hours), [at, losses, hours])
   const show = useShow()
   return (
     <Sheet title="What a trip costs, by the strength of the weak link">
