@@ -25,6 +25,11 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
   page: async ({ page, app }, use) => {
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))
+    await page.addInitScript(() =>
+      addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+        console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`),
+      ),
+    )
     page.on('console', (message) => {
       if (message.text().includes('Content Security Policy')) faults.push(message.text())
     })

@@ -1,26 +1,13 @@
 import type { Page } from '@playwright/test'
-import { defaultConditions } from '../../src/core/documents/conditions.ts'
-import { OUTFIT } from '../../src/core/documents/vocabulary.ts'
-import { drawInWords } from '../../src/core/edit/inWords.ts'
-import { emptyTrace } from '../../src/core/families/emptyTrace.ts'
-import { braidOutfit } from '../fixtures/outfits.ts'
-import { rigOf } from '../fixtures/setups.ts'
+import { created } from '../fixtures/planTrip.ts'
+import { snoodsInWords } from '../fixtures/snoodsInWords.ts'
 import { expect, test } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 
 /** A body with so many baited snoods, saved: its address. */
-async function saved(page: Page, url: string, snoods: number): Promise<string> {
-  const branches = Array.from({ length: snoods }, (_, i) => `boom ${((i + 1) * 1.2).toFixed(1)} m, snood 20 cm, J 1/0, lugworm`)
-  const words = `body 60 m 50 lb (${branches.join('; ')}), bomb 150 g`
-  const drawn = drawInWords(rigOf(emptyTrace(`${snoods} snoods`), braidOutfit(50)), { at: 'end', of: OUTFIT }, words)
-  if (!drawn.ok) throw new Error(drawn.why)
-  const id = crypto.randomUUID()
-  const content = { trace: drawn.trace, outfitId: BEACH, conditions: defaultConditions() }
-  const made = await page.request.post(`${url}/api/traces`, { data: { id, content } })
-  if (!made.ok()) throw new Error(await made.text())
-  return `${url}/traces/${id}`
-}
+const saved = async (url: string, snoods: number) =>
+  `${url}/traces/${await created(`${url}/api/traces`, { outfitId: BEACH, ...snoodsInWords(snoods) })}`
 
 const middle = (of: readonly number[]) => of.toSorted((a, b) => a - b)[Math.floor(of.length / 2)]!
 
@@ -58,7 +45,7 @@ async function longestTasksMs(page: Page): Promise<number[]> {
 }
 
 test('two hundred parts are shown and edited nearly as quickly as ten', async ({ page, app }) => {
-  const [short, long] = [await saved(page, app.url, 2), await saved(page, app.url, 49)]
+  const [short, long] = [await saved(app.url, 2), await saved(app.url, 49)]
   await shownMs(page, short, 8)
   const [ofShort, ofLong]: [number[], number[]] = [[], []]
   for (let i = 0; i < 3; i += 1) {

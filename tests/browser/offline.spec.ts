@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
+import { planTrip } from '../fixtures/planTrip.ts'
 import { expect, HOUND, test } from './fixtures.ts'
-import { eventsOf, planTrip, startTrip } from './tripSteps.ts'
+import { eventsOf, startTrip } from './tripSteps.ts'
 
 // The service worker is the part under test here.
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, serviceWorkers: 'allow' })
@@ -9,7 +10,7 @@ test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true
 const isKept = (page: Page) => expect(page.getByText(/^A copy of .* is on this device/)).toBeVisible({ timeout: 90_000 })
 
 test('opened once, everything of a trip opens and computes without a network', async ({ page, app }) => {
-  const trip = await planTrip(page, app.url)
+  const trip = await planTrip(app.url)
   const { content } = await (await page.request.get(`${app.url}/api/trips/${trip}`)).json()
   for (const path of [`/trips/${trip}`, '/']) {
     await page.goto(app.url + path)
@@ -39,7 +40,7 @@ test('a trip is started and forty events are logged on two phones without a netw
   browser,
   app,
 }) => {
-  const trip = await planTrip(page, app.url)
+  const trip = await planTrip(app.url)
   const otherPhone = await browser.newContext({ viewport: { width: 360, height: 740 }, serviceWorkers: 'allow' })
   const phones = [page, await otherPhone.newPage()]
   for (const phone of phones) {

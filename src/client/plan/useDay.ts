@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { hasTide, type Mark } from '../../core/documents/mark.ts'
-import { dayAtMark } from '../../core/plan/dayAtMark.ts'
+import { dayAtMark, withWinds } from '../../core/plan/dayAtMark.ts'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import type { LocalDay } from '../../core/time/localDay.ts'
 import { tideQuery } from '../api/tides.ts'
@@ -26,7 +26,8 @@ export const dayWindQuery = ({ latitudeDeg, longitudeDeg }: Mark, { startMs, end
 export function useDay(mark: Mark, localDay: LocalDay) {
   const port = useQuery(dayTideQuery(mark, localDay))
   const wind = useQuery(dayWindQuery(mark, localDay))
-  const day = useMemo(() => dayAtMark(mark, localDay, port.data, wind.data ?? []), [mark, localDay, port.data, wind.data])
+  const still = useMemo(() => dayAtMark(mark, localDay, port.data), [mark, localDay, port.data])
+  const day = useMemo(() => withWinds(still, mark, localDay, wind.data), [still, mark, localDay, wind.data])
   return {
     day,
     /** The mark’s own table has nothing of this day. */

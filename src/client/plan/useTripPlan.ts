@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import type { Trip } from '../../core/documents/trip.ts'
 import { activeHolds } from '../../core/learning/markLessons.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
-import { type Day, dayAtMark } from '../../core/plan/dayAtMark.ts'
+import { type Day, dayAtMark, withWinds } from '../../core/plan/dayAtMark.ts'
 import { defaultShapes } from '../../core/plan/defaultBox.ts'
 import type { Leg } from '../../core/plan/planDay.ts'
 import { tripDay, visitsOf } from '../../core/plan/trip.ts'
@@ -40,7 +40,12 @@ export function useTripVisits({ date, from, to, marks: places, wind: expected }:
             mark,
             fromMs,
             toMs,
-            day: dayAtMark(mark.content, localDay, tideData[i], expected ? hourly(localDay, expected) : (windData[i] ?? [])),
+            day: withWinds(
+              dayAtMark(mark.content, localDay, tideData[i]),
+              mark.content,
+              localDay,
+              expected ? hourly(localDay, expected) : windData[i],
+            ),
           }),
         ),
       [visits, tideData, windData, expected],

@@ -1,3 +1,4 @@
+import { format } from 'date-fns'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import { clockIn } from '../../core/time/localDay.ts'
 import type { DecimalSign } from '../../core/units/parseQuantity.ts'
@@ -11,23 +12,15 @@ export const FORMAT_CHOICES: { [Key in keyof Formats]: readonly Formats[Key][] }
   dayOrder: ['day', 'month', 'year'],
 }
 
-/** The order of a day is that of a language that writes it so. */
-const DATE_LANGUAGES: Record<Formats['dayOrder'], string> = { day: 'en-GB', month: 'en-US', year: 'sv-SE' }
+const DATE_PATTERNS: Record<Formats['dayOrder'], string> = { day: 'd MMM yyyy', month: 'MMM d, yyyy', year: 'yyyy-MM-dd' }
 
-/** As the browser's own language writes them. */
-export const BROWSER_FORMATS: Formats = browserFormats()
-
-function browserFormats(): Formats {
-  const sign = new Intl.NumberFormat().formatToParts(1.5).find(({ type }) => type === 'decimal')?.value
-  // One for both: the first of a page loads the language's own rules, 10 to 20 ms each.
-  const dates = new Intl.DateTimeFormat(undefined, { year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric' })
-  const first = dates.formatToParts(0).find(({ type }) => type === 'day' || type === 'month' || type === 'year')
-  return {
-    decimalSign: sign === ',' ? ',' : '.',
-    clock: dates.resolvedOptions().hour12 ? '12' : '24',
-    dayOrder: FORMAT_CHOICES.dayOrder.find((part) => part === first?.type) ?? 'day',
-  }
-}
+/** Of what was kept, what is still offered. */
+export const formatsOf = (kept: Record<string, unknown> = {}): Partial<Formats> =>
+  Object.fromEntries(
+    Object.entries(FORMAT_CHOICES)
+      .filter(([key, choices]) => (choices as readonly unknown[]).includes(kept[key]))
+      .map(([key]) => [key, kept[key]]),
+  )
 
 /** A number with the reader's decimal sign. */
 export const withSign = (plain: string, { decimalSign }: Formats): string =>
@@ -46,8 +39,4 @@ export const hourWords = (hour: number, { clock }: Formats): string =>
   clock === '24' ? `${String(hour).padStart(2, '0')}:00` : hour === 24 ? 'midnight' : clockWords('UTC', hour * HOUR_MS, { clock })
 
 /** A day of this browser's zone: `24 Nov 2026`, `Nov 24, 2026` or `2026-11-24`. */
-export const dateWords = (day: Date, { dayOrder }: Formats): string =>
-  day.toLocaleDateString(
-    DATE_LANGUAGES[dayOrder],
-    dayOrder === 'year' ? undefined : { day: 'numeric', month: 'short', year: 'numeric' },
-  )
+export const dateWords = (day: Date, { dayOrder }: Formats): string => format(day, DATE_PATTERNS[dayOrder])

@@ -3,8 +3,9 @@ import type { OwnMeasures } from '../../core/outfits/lengthWays.ts'
 import { QUANTITIES, type Quantity } from '../../core/units/quantities.ts'
 import { REGIONS, type Region } from '../regional/regionWords.ts'
 import { speakAs } from '../regional/spoken.ts'
+import { BROWSER_FORMATS } from './browserFormats.ts'
 import { fromStorage } from './browserStorage.ts'
-import { BROWSER_FORMATS, FORMAT_CHOICES, type Formats } from './formats.ts'
+import { type Formats, formatsOf } from './formats.ts'
 import { type Show, showIn, type Units } from './show.ts'
 import { DEFAULT_PX_PER_MM } from './trueSize.ts'
 
@@ -79,13 +80,6 @@ function stored(): Preferences {
 
 /** Lengths that an arm or a boat may have, m. */
 export const OWN_LIMITS = { armM: { least: 0.3, most: 1.2 }, boatM: { least: 2, most: 60 } } as const
-
-const formatsOf = (kept: Record<string, unknown> = {}): Partial<Formats> =>
-  Object.fromEntries(
-    Object.entries(FORMAT_CHOICES)
-      .filter(([key, choices]) => (choices as readonly unknown[]).includes(kept[key]))
-      .map(([key]) => [key, kept[key]]),
-  )
 
 function ownOf(kept: Record<string, unknown> = {}): Partial<OwnMeasures> {
   const within = (key: keyof typeof OWN_LIMITS) => {

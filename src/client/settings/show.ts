@@ -3,7 +3,8 @@ import { percent } from '../../core/units/percent.ts'
 import type { Quantity } from '../../core/units/quantities.ts'
 import { clockWords, dateWords, type Formats, hourWords, withSign } from './formats.ts'
 
-const BROWSER_ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone
+/** Asked for when it is needed: the first time takes a while. */
+const browserZone = () => new Intl.DateTimeFormat().resolvedOptions().timeZone
 
 /** The unit that each quantity is shown in. */
 export type Units = Record<Quantity, string>
@@ -45,7 +46,7 @@ export function showIn(units: Units, formats: Formats): Show {
     plain: (value) => withSign(String(value), formats),
     number,
     percent: (share, decimals = 0) => withSign(percent(share, decimals), formats),
-    clock: (timeMs, timeZone = BROWSER_ZONE) => clockWords(timeZone, timeMs, formats),
+    clock: (timeMs, timeZone = browserZone()) => clockWords(timeZone, timeMs, formats),
     hour: (hour) => hourWords(hour, formats),
     date: (day) => dateWords(typeof day === 'string' ? new Date(`${day}T00:00`) : day, formats),
   }

@@ -99,7 +99,7 @@ describe('hours', () => {
   })
 
   test('at slack are half an hour on both sides of each, and rising and falling are the others', () => {
-    const slacks = dayAtMark(mark, tide, tide, [])!.slacks.map(({ timeMs }) => timeMs)
+    const slacks = dayAtMark(mark, tide, tide)!.slacks.map(({ timeMs }) => timeMs)
     const [slackMs] = slacks.filter((timeMs) => timeMs > tide.startMs + 2 * HOUR_MS && timeMs < tide.endMs - 2 * HOUR_MS)
     const iso = (timeMs: number) => new Date(timeMs).toISOString()
     const round = { ...trip, startedAt: iso(slackMs! - HOUR_MS), endedAt: iso(slackMs! + HOUR_MS), from: '00:00', to: '23:59' }

@@ -172,7 +172,7 @@ function stateFinder(input: Input): (rod: TripRod, atMs: number) => RodState {
 /** A day as far as it is known: of years without a tide, nothing. */
 function knownDay(mark: Mark, span: { startMs: number; endMs: number }, portOf: Input['portOf']): Day | undefined {
   try {
-    return dayAtMark(mark, span, portOf(mark, span.startMs - PORT_AROUND_MS, span.endMs + PORT_AROUND_MS), [])
+    return dayAtMark(mark, span, portOf(mark, span.startMs - PORT_AROUND_MS, span.endMs + PORT_AROUND_MS))
   } catch (error) {
     if (error instanceof CoreError) return undefined
     throw error

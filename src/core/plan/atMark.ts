@@ -1,6 +1,6 @@
 import type { Mark } from '../documents/mark.ts'
 import type { Water } from '../documents/water.ts'
-import { type Stream, tideStream } from '../physics/tide/stream.ts'
+import { type Stream, streamOfTable } from '../physics/tide/stream.ts'
 import { heightAtM, TIDE_HOURS, type TideSpan, tideHourAt } from '../physics/tide/tideSpan.ts'
 import { strongestOf } from './assumedStream.ts'
 
@@ -61,26 +61,27 @@ export function atMark(mark: Mark, tide: TideSpan | undefined, winds: readonly W
   }
 }
 
-/**
- * Rate and set of the stream at a mark. Past the ends of its table, between six hours after one high water and six before the next,
- * the stream passes evenly from the one row to the other.
- */
-export function streamAt(mark: Pick<Mark, 'stream' | 'streamFrom'>, tide: TideSpan | undefined, timeMs: number): Stream {
-  if (!tide) return { rateMperS: strongestOf(mark.stream), directionDeg: null }
-  const stream = streamInTide(mark, tide, timeMs)
-  // Which way an assumed current runs is unknown.
-  return mark.streamFrom === 'table' ? stream : { ...stream, directionDeg: null }
-}
+/** Rate and set of the stream at a mark at an instant, see `streamsAt`. */
+export const streamAt = (mark: StreamsOfMark, tide: TideSpan | undefined, timeMs: number): Stream => streamsAt(mark, tide)(timeMs)
 
-function streamInTide(mark: Pick<Mark, 'stream'>, tide: TideSpan, timeMs: number): Stream {
-  const { hour, rangeM } = tideHourAt(tide, timeMs)
-  const { neapRangeM, springRangeM } = tide
-  const at = (hourFromHighWater: number) =>
-    tideStream({ hourFromHighWater, tidalRangeM: rangeM, neapRangeM, springRangeM, table: mark.stream })
-  if (Math.abs(hour) <= LAST_HOUR) return at(hour)
-  const gapHours = TIDE_HOURS - 2 * LAST_HOUR
-  const past = hour > 0 ? hour - LAST_HOUR : hour + TIDE_HOURS - LAST_HOUR
-  return between(at(LAST_HOUR), at(-LAST_HOUR), past / gapHours)
+type StreamsOfMark = Pick<Mark, 'stream' | 'streamFrom'>
+
+/**
+ * Rate and set of the stream at a mark, for many instants. Past the ends of its table, between six hours after one high water and six
+ * before the next, the stream passes evenly from the one row to the other.
+ */
+export function streamsAt(mark: StreamsOfMark, tide: TideSpan | undefined): (timeMs: number) => Stream {
+  if (!tide) return () => ({ rateMperS: strongestOf(mark.stream), directionDeg: null })
+  const at = streamOfTable(mark.stream, tide)
+  const inTide = (timeMs: number) => {
+    const { hour, rangeM } = tideHourAt(tide, timeMs)
+    if (Math.abs(hour) <= LAST_HOUR) return at(hour, rangeM)
+    const gapHours = TIDE_HOURS - 2 * LAST_HOUR
+    const past = hour > 0 ? hour - LAST_HOUR : hour + TIDE_HOURS - LAST_HOUR
+    return between(at(LAST_HOUR, rangeM), at(-LAST_HOUR, rangeM), past / gapHours)
+  }
+  // Which way an assumed current runs is unknown.
+  return mark.streamFrom === 'table' ? inTide : (timeMs) => ({ ...inTide(timeMs), directionDeg: null })
 }
 
 /** One stream turning into another: the velocity as a vector. */

@@ -5,7 +5,7 @@ import { dayAtMark } from './dayAtMark.ts'
 import { hoursToFish } from './hoursToFish.ts'
 
 const span = tideOfDay('2026-11-24')
-const day = dayAtMark({ ...MARK, timeZone: 'UTC' }, span, span, [])!
+const day = dayAtMark({ ...MARK, timeZone: 'UTC' }, span, span)!
 const LENGTH_MS = 4 * HOUR_MS
 const found = hoursToFish(day, LENGTH_MS, span, span.startMs + 12 * HOUR_MS)
 const of = (why: string) => found.find((each) => each.why === why)!

@@ -1,7 +1,7 @@
 import type { Mark } from '../documents/mark.ts'
 import type { Stream } from '../physics/tide/stream.ts'
 import type { TideSpan } from '../physics/tide/tideSpan.ts'
-import { streamAt } from './atMark.ts'
+import { streamsAt } from './atMark.ts'
 
 export type StreamPoint = Stream & { timeMs: number }
 
@@ -13,10 +13,11 @@ export function streamThrough(
   toMs: number,
   stepS: number,
 ): StreamPoint[] {
+  const at = streamsAt(mark, tide)
   const count = Math.floor((toMs - fromMs) / (stepS * 1_000))
   return Array.from({ length: count + 1 }, (_, i) => {
     const timeMs = fromMs + i * stepS * 1_000
-    return { timeMs, ...streamAt(mark, tide, timeMs) }
+    return { timeMs, ...at(timeMs) }
   })
 }
 

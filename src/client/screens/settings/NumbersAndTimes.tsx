@@ -1,4 +1,5 @@
-import { BROWSER_FORMATS, FORMAT_CHOICES, type Formats } from '../../settings/formats.ts'
+import { BROWSER_FORMATS } from '../../settings/browserFormats.ts'
+import { FORMAT_CHOICES, type Formats } from '../../settings/formats.ts'
 import { usePreferences, useShow } from '../../settings/preferences.tsx'
 import { Field, Select, Sheet } from '../../ui/controls.tsx'
 

@@ -36,20 +36,20 @@ const DEG = 180 / Math.PI
  */
 export function skyThrough({ latitudeDeg: lat, longitudeDeg: lon }: LatLon, { fromMs, toMs }: Span): Sky {
   const sun = (timeMs: number) => getPosition(new Date(timeMs), lat, lon).altitude - REFRACTION_DEG
-  const sunEdge = (timeMs: number) => sun(timeMs) - SUN_EDGE_DEG
-  const twilight = (timeMs: number) => sun(timeMs) - DUSK_DEG
   const moonEdge = (timeMs: number) => {
     const { altitude, distance } = getMoonPosition(new Date(timeMs), lat, lon)
     return altitude + MOON_OVER_EARTH * Math.asin(EARTH_RADIUS_KM / distance) * DEG + MOON_REFRACTION_DEG
   }
   const steps = Array.from({ length: Math.ceil((toMs - fromMs) / STEP_MS) + 1 }, (_, i) => Math.min(toMs, fromMs + i * STEP_MS))
-  const [edges, dusks, moons] = [sunEdge, twilight, moonEdge].map((height) => crossings(height, steps))
+  const suns = steps.map(sun)
+  const [edges, dusks] = [SUN_EDGE_DEG, DUSK_DEG].map((level) => crossings(sun, level, steps, suns))
+  const moons = crossings(moonEdge, 0, steps, steps.map(moonEdge))
   const events = [
     ...edges!.map(({ timeMs, up }) => ({ kind: up ? ('sunrise' as const) : ('sunset' as const), timeMs })),
     ...dusks!.map(({ timeMs, up }) => ({ kind: up ? ('dawn' as const) : ('dusk' as const), timeMs })),
-    ...moons!.map(({ timeMs, up }) => ({ kind: up ? ('moonrise' as const) : ('moonset' as const), timeMs })),
+    ...moons.map(({ timeMs, up }) => ({ kind: up ? ('moonrise' as const) : ('moonset' as const), timeMs })),
   ].toSorted((a, b) => a.timeMs - b.timeMs)
-  const marks = [fromMs, ...[...dusks!, ...moons!].map(({ timeMs }) => timeMs).toSorted((a, b) => a - b), toMs]
+  const marks = [fromMs, ...[...dusks!, ...moons].map(({ timeMs }) => timeMs).toSorted((a, b) => a - b), toMs]
   const spansWhere = (holds: (timeMs: number) => boolean) =>
     joined(
       marks.slice(1).map((end, i) => ({ fromMs: marks[i]!, toMs: end })),
@@ -58,18 +58,24 @@ export function skyThrough({ latitudeDeg: lat, longitudeDeg: lon }: LatLon, { fr
   const { phase, fraction, waxing } = getMoonIllumination(new Date((fromMs + toMs) / 2))
   return {
     events,
-    night: spansWhere((timeMs) => twilight(timeMs) < 0),
-    dark: spansWhere((timeMs) => twilight(timeMs) < 0 && moonEdge(timeMs) < 0),
+    night: spansWhere((timeMs) => sun(timeMs) < DUSK_DEG),
+    dark: spansWhere((timeMs) => sun(timeMs) < DUSK_DEG && moonEdge(timeMs) < 0),
     moon: { phase, litShare: fraction, waxing },
   }
 }
 
-function crossings(height: (timeMs: number) => number, steps: readonly number[]): { timeMs: number; up: boolean }[] {
-  const heights = steps.map(height)
+/** When a height passes a level, from what it is at even steps. */
+function crossings(
+  height: (timeMs: number) => number,
+  level: number,
+  steps: readonly number[],
+  heights: readonly number[],
+): { timeMs: number; up: boolean }[] {
+  const over = (timeMs: number) => height(timeMs) - level
   return steps.slice(1).flatMap((end, i) => {
-    const [before, after] = [heights[i]!, heights[i + 1]!]
+    const [before, after] = [heights[i]! - level, heights[i + 1]! - level]
     if (before > 0 === after > 0) return []
-    return [{ timeMs: findRoot(height, steps[i]!, end, TOLERANCE_MS), up: after > 0 }]
+    return [{ timeMs: findRoot(over, steps[i]!, end, TOLERANCE_MS), up: after > 0 }]
   })
 }
 

@@ -28,25 +28,30 @@ const NO_RATE = 1e-12
  * @throws CoreError 'hour-outside-table' beyond 6.5 hours; 'out-of-range' where the spring range does not exceed the neap's by
  * a centimetre.
  */
-export function tideStream({ hourFromHighWater: hour, tidalRangeM, neapRangeM, springRangeM, table }: StreamInput): Stream {
-  if (!(Math.abs(hour) <= FARTHEST_HOUR))
-    throw new CoreError('hour-outside-table', `${hour} hours from high water is outside the table`, { value: hour })
+export const tideStream = ({ hourFromHighWater, tidalRangeM, table, ...ranges }: StreamInput): Stream =>
+  streamOfTable(table, ranges)(hourFromHighWater, tidalRangeM)
+
+/** The same of one table for many hours, each with its range. @throws CoreError as `tideStream`. */
+export function streamOfTable(
+  table: readonly StreamRow[],
+  { neapRangeM, springRangeM }: Pick<StreamInput, 'neapRangeM' | 'springRangeM'>,
+): (hourFromHighWater: number, tidalRangeM: number) => Stream {
   if (!(springRangeM >= neapRangeM + MIN_DIFFERENCE_M))
     throw new CoreError('out-of-range', 'The spring range must exceed the neap range by a centimetre', { value: springRangeM })
   const rows = table
     .toSorted((a, b) => a.hour - b.hour)
     .filter((row, i, all) => i === 0 || row.hour - all[i - 1]!.hour > SAME_HOUR)
-  const share = (tidalRangeM - neapRangeM) / (springRangeM - neapRangeM)
   const hours = rows.map((row) => row.hour)
-  const part = (of: (radians: number) => number) => {
-    const velocities = rows.map(({ springMperS, neapMperS, directionDeg }) => {
-      const rate = Math.max(0, neapMperS + share * (springMperS - neapMperS))
-      return rate * of((directionDeg * Math.PI) / 180)
-    })
-    return monotoneCubic(hours, velocities)(hour)
+  const [easts, norths] = [Math.sin, Math.cos].map((of) => rows.map((row) => of((row.directionDeg * Math.PI) / 180)))
+  return (hour, tidalRangeM) => {
+    if (!(Math.abs(hour) <= FARTHEST_HOUR))
+      throw new CoreError('hour-outside-table', `${hour} hours from high water is outside the table`, { value: hour })
+    const share = (tidalRangeM - neapRangeM) / (springRangeM - neapRangeM)
+    const rateOf = ({ springMperS, neapMperS }: StreamRow) => Math.max(0, neapMperS + share * (springMperS - neapMperS))
+    const part = (parts: readonly number[]) => monotoneCubic(hours, (i) => rateOf(rows[i]!) * parts[i]!, hour)
+    const [east, north] = [part(easts!), part(norths!)]
+    const rateMperS = Math.hypot(east, north)
+    if (rateMperS < NO_RATE) return { rateMperS: 0, directionDeg: null }
+    return { rateMperS, directionDeg: ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360 }
   }
-  const [east, north] = [part(Math.sin), part(Math.cos)]
-  const rateMperS = Math.hypot(east, north)
-  if (rateMperS < NO_RATE) return { rateMperS: 0, directionDeg: null }
-  return { rateMperS, directionDeg: ((Math.atan2(east, north) * 180) / Math.PI + 360) % 360 }
 }

@@ -31,15 +31,12 @@ export function heightAtM({ heights }: Pick<TideSpan, 'heights'>, timeMs: number
  * @throws CoreError 'out-of-range' where the high waters around it are not known.
  */
 export function tideHourAt({ turns }: Pick<TideSpan, 'turns'>, timeMs: number): { hour: number; rangeM: number } {
-  const highs = turns.flatMap((turn, i) => (turn.kind === 'high' ? [{ timeMs: turn.timeMs, rangeM: rangeAround(turns, i) }] : []))
-  const next = highs.findIndex((high) => high.timeMs > timeMs)
-  const [before, after] = [highs[next - 1], highs[next]]
-  if (!before || !after) throw outside(timeMs)
-  const share = (timeMs - before.timeMs) / (after.timeMs - before.timeMs)
-  return {
-    hour: TIDE_HOURS * (share <= 0.5 ? share : share - 1),
-    rangeM: before.rangeM + share * (after.rangeM - before.rangeM),
-  }
+  const next = turns.findIndex((turn) => turn.kind === 'high' && turn.timeMs > timeMs)
+  const last = turns.findLastIndex((turn, i) => turn.kind === 'high' && i < next)
+  if (next < 0 || last < 0) throw outside(timeMs)
+  const share = (timeMs - turns[last]!.timeMs) / (turns[next]!.timeMs - turns[last]!.timeMs)
+  const [before, after] = [rangeAround(turns, last), rangeAround(turns, next)]
+  return { hour: TIDE_HOURS * (share <= 0.5 ? share : share - 1), rangeM: before + share * (after - before) }
 }
 
 /** Range about a high water: over the mean of the low waters beside it, m. */
