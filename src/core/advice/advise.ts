@@ -172,8 +172,9 @@ const WORSE = 1e-6
 /** Every finding of a judged setup, each cause once, the worst first; among equals in the order of the rules. */
 export function advise(judgement: Judgement, ruleSet?: RuleSet): Finding[] {
   const { setAside } = judgement.setup.trace
+  const judged = { ...judgement, ruleSet }
   const findings = RULES.flatMap(({ id: rule, explains = [], check }) =>
-    check({ ...judgement, ruleSet }).map((found): Finding => {
+    check(judged).map((found): Finding => {
       const { subject } = found
       const id = subject === undefined ? rule : `${rule}: ${subject}`
       const kept = setAside?.find(({ finding }) => finding === id)

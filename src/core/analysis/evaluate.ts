@@ -2,12 +2,12 @@ import { advise } from '../advice/advise.ts'
 import type { Finding } from '../advice/finding.ts'
 import type { RuleSet } from '../documents/ruleSet.ts'
 import { inOneGo, type Steps } from '../math/steps.ts'
-import { type JudgedPath, type Judgement, judgeInSteps, pathsOf } from '../moments/judge.ts'
-import { type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
+import { type Judgement, judgeInSteps, pathsOf } from '../moments/judge.ts'
+import { type EndPath, type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 
 /** Everything the bench shows of one setup: what the moments say, every path to an end, and what is found. */
-export type Evaluation = Judgement & { paths: JudgedPath[]; findings: Finding[] }
+export type Evaluation = Judgement & { paths: EndPath[]; findings: Finding[] }
 
 /**
  * Judges a setup through every moment that applies, and advises on it.

@@ -115,7 +115,7 @@ function logLikelihood(
       failing.push(...link.failing.map((each) => (link.kind === key ? withMean(each, times) : each)))
       return failing.length
     })
-    const { first: chances } = chancesOf(failing)
+    const chances = chancesOf(failing).first()
     for (const { at, times: often } of first) {
       const chance = chances.slice(ends[at - 1] ?? 0, ends[at]).reduce((all, each) => all + each, 0)
       sum += often * Math.log(Math.max(LEAST_CHANCE, chance))

@@ -1,4 +1,4 @@
-import { pieceIdOf } from '../documents/linkRef.ts'
+import { linkKey, pieceIdOf, woundRef } from '../documents/linkRef.ts'
 import type { WoundLine } from '../documents/outfit.ts'
 import { hungFrom, lineById, parentId, pieceById } from '../documents/pieces.ts'
 import type { Piece, ReleaseClip, Trace } from '../documents/trace.ts'
@@ -57,30 +57,46 @@ function leaderLengthM(path: readonly PathElement[]): number {
  * Every link that is loaded in the cast, with all that flies beyond it: what hangs on each branch counts on the way to it. What a
  * release clip bridges leaves the way, and a bait that a clip holds down loads the line that the clip is on.
  */
-export function castLinks(setup: PreparedSetup, { wound, beginsAt }: CastBegin): CastLink[] {
-  const { trace, conditions, catalogue } = setup
-  const linksOf = linkFinder({ catalogue, wound, conditions })
+export function castLinks(setup: PreparedSetup, begin: CastBegin): CastLink[] {
+  const { trace, catalogue } = setup
+  const linksOf = linksFromBegin(setup, begin)
   const held = clippedDown(trace)
   const links = new Map<string, CastLink & { mostKg: number }>()
   for (const piece of trace.pieces) {
     const massKg = massOfKg(catalogue, piece)
     if (massKg === 0) continue
-    const elements = upTo(wayTo(setup, piece), held.get(piece.id))
-    // On the leader, the leader's own knot lies on the spool under its turns.
-    const path = beginsAt === 'leader' && elements[0]?.kind === 'joint' ? elements.slice(1) : elements
-    for (const link of (trace.releaseClips ?? []).reduce((bare, clip) => bridged(bare, clip, piece), linksOf(path))) {
+    const path = linksOf(upTo(wayTo(setup, piece), held.get(piece.id)))
+    const end = endOf(trace, piece)
+    const mostKg = ENDS.includes(end.role) ? massKg : 0
+    for (const link of (trace.releaseClips ?? []).reduce((bare, clip) => bridged(bare, clip, piece), path)) {
       const known = links.get(link.id)
-      const end = endOf(trace, piece)
-      const mostKg = ENDS.includes(end.role) ? massKg : 0
-      if (!known) links.set(link.id, { ...link, massKg, end: end.id, mostKg })
-      else {
-        known.massKg += massKg
-        known.strengthN = Math.min(known.strengthN, link.strengthN)
-        if (mostKg > known.mostKg) Object.assign(known, { mostKg, end: end.id })
+      if (!known) {
+        links.set(link.id, { ...link, massKg, end: end.id, mostKg })
+        continue
       }
+      known.massKg += massKg
+      known.strengthN = Math.min(known.strengthN, link.strengthN)
+      if (mostKg <= known.mostKg) continue
+      known.mostKg = mostKg
+      known.end = end.id
     }
   }
   return [...links.values()].map(({ mostKg: _, ...link }) => link)
+}
+
+/** The links of a path from where the cast begins: on the leader, the leader’s own knot lies on the spool under its turns. */
+function linksFromBegin(setup: PreparedSetup, { wound, beginsAt }: CastBegin): (path: readonly PathElement[]) => Link[] {
+  const { catalogue, conditions, out } = setup
+  const [lowest] = wound
+  // With the line of a run out, what the cast begins at may still lie on the spool.
+  const isOut = lowest === undefined || out.some(({ line }) => line === lowest)
+  const linksOf = isOut ? setup.linksOf : linkFinder({ catalogue, wound, conditions })
+  return (path) => {
+    const links = linksOf(path)
+    const first = beginsAt === 'leader' ? path.find(({ kind }) => kind === 'line')?.ref : lowest && woundRef(lowest.role)
+    const from = first === undefined ? -1 : links.findIndex(({ id }) => id === linkKey(first))
+    return from < 0 ? [] : links.slice(from)
+  }
 }
 
 /** The way to a piece; where it slides with nothing to bear on, or hangs from what does, that to the line it is on. */

@@ -1,11 +1,7 @@
 import type { Steps } from '../math/steps.ts'
 import { type EndPath, type PreparedSetup, prepareSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
-import { type Fuse, fuseOf } from './fuse.ts'
 import { type AnyResult, MOMENT_NAMES, MOMENTS, type MomentName, type Moments } from './moments.ts'
-
-/** A path from the reel to an end, and what goes first on it. */
-export type JudgedPath = EndPath & { goesFirst: Fuse }
 
 /** What the moments say of a setup, and what they worked it out from. */
 export type Judgement = { setup: PreparedSetup; moments: Moments }
@@ -45,8 +41,4 @@ export function resultsOf({ moments }: Pick<Judgement, 'moments'>): AnyResult[] 
 }
 
 /** Every path from the reel to an end, in the order of the document. */
-export const pathsOf = ({ setup }: Pick<Judgement, 'setup'>): JudgedPath[] =>
-  setup.ends.map((end) => {
-    const path = setup.path(end.id)
-    return { ...path, goesFirst: fuseOf(path) }
-  })
+export const pathsOf = ({ setup }: Pick<Judgement, 'setup'>): EndPath[] => setup.ends.map(({ id }) => setup.path(id))

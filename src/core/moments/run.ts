@@ -84,7 +84,7 @@ function judgeRun(setup: PreparedSetup): Run | undefined {
   const lineClassN = mainLine(setup.outfit).strengthN
   const paths = setup.ends
     .filter(({ role }) => role !== 'sinker')
-    .map(({ id }) => withRush(setup, runPath(setup, setup.path(id), { waterDragN, lineClassN, dragN: setup.conditions.dragN })))
+    .map(({ id }) => runPath(setup, setup.path(id), { waterDragN, lineClassN, dragN: setup.conditions.dragN }))
   const deciding = worstOf(paths)
   if (!deciding) return undefined
   return {
@@ -112,40 +112,33 @@ function schoolsOf(setup: PreparedSetup, end: string, waterDragN: number, lineCl
     { name: 'full', dragN: setup.outfit.reel.highestDragN },
   ]
   return settings.map(({ name, dragN }) => {
-    const { drag, survival, byDrag } = runPath(setup, setup.path(end), { waterDragN, lineClassN, dragN })
+    const { drag, survival, byDrag } = dragged(setup, setup.path(end), { waterDragN, lineClassN, dragN })
     return { name, dragN, peakN: drag.peakN, survival, verdict: byDrag }
   })
 }
 
-function withRush(setup: PreparedSetup, { byDrag, graded, ...ran }: Ran): RunPath {
-  const rush = rushOn(setup, ran.end, { lineOutM: setup.lineOutM, atSide: false })
-  const end = pieceNamed(setup.trace, ran.end)
+function runPath(setup: PreparedSetup, path: EndPath, load: DragLoad): RunPath {
+  const { end, links, weakest, first } = path
+  const { graded, ...byDrag } = dragged(setup, path, load)
+  const rush = rushOn(setup, end.id, { lineOutM: setup.lineOutM, atSide: false })
   const bite = end.role === 'hook' ? biteOff(setup, end) : undefined
   return {
-    ...ran,
-    rush,
-    byDrag,
+    ...{ end: end.id, links, weakest, first, goesFirst: fuseOf(path), rush },
+    ...byDrag,
     ...decisive<RunCause>([...graded, gradedRush(rush), ...(bite?.isRisk ? [gradedBite(bite)] : [])]),
   }
 }
 
-type Ran = Pick<RunPath, 'end' | 'links' | 'weakest' | 'first' | 'goesFirst' | 'drag' | 'survival' | 'byDrag'> & {
-  graded: [Graded<RunCause>, Graded<RunCause>]
-}
+/** What a drag does to a path: its peak, and what decides. */
+type Dragged = Pick<RunPath, 'drag' | 'survival' | 'byDrag'> & { graded: [Graded<RunCause>, Graded<RunCause>] }
 
-function runPath(setup: PreparedSetup, path: EndPath, load: DragLoad): Ran {
-  const drag = strengthDrag(dragInput(setup, path.weakest.strengthN, load))
-  const survival = path.survival(drag.peakN)
+function dragged(setup: PreparedSetup, { weakest, survival: survivalAt }: EndPath, load: DragLoad): Dragged {
+  const drag = strengthDrag(dragInput(setup, weakest.strengthN, load))
+  const survival = survivalAt(drag.peakN)
   const margin = drag.ceilingN / load.dragN
   const byCeiling: Verdict = margin >= 1 ? 'holds' : margin * WATCH_OVER_CEILING >= 1 ? 'watch' : 'fails'
   const bySurvival: Verdict = survival < SAFE_SURVIVAL ? 'watch' : 'holds'
-  const { links, weakest, first } = path
   return {
-    end: path.end.id,
-    links,
-    weakest,
-    first,
-    goesFirst: fuseOf(path),
     drag,
     survival,
     byDrag: worseVerdict(byCeiling, bySurvival),

@@ -6,7 +6,7 @@ import { type LungeInput, strengthLunge } from '../physics/strength/lunge.ts'
 import type { PreparedSetup } from '../setup/prepareSetup.ts'
 import type { Setup } from '../setup/setup.ts'
 import { stretchyLines } from '../setup/stretch.ts'
-import { linesAlong, pathToPiece } from '../soundness/paths.ts'
+import { linesAlong, type PathElement, pathToPiece } from '../soundness/paths.ts'
 import { type CalculationRequest, type Graded, gradeAtLeast, type Input, type Verdict } from './moment.ts'
 import { RUSH_SURVIVAL } from './thresholds.ts'
 
@@ -22,13 +22,14 @@ export type RushPlace = { lineOutM: number; atSide: boolean }
 /** A rush judged: what it pulls there, and whether what it pulls on stays whole. */
 export type Rush = RushPlace & { peakN: number; survival: number; verdict: Verdict }
 
-/**
- * What `strength.lunge` is asked of a rush.
- * @param endId the hook or lure whose path is meant.
- */
-export function lungeInput(setup: Setup, endId: string, { lineOutM, atSide }: RushPlace, held: RodHeld): LungeInput {
-  const { trace, outfit, conditions, catalogue } = setup
-  const ofTrace = linesAlong(pathToPiece(trace, endId))
+/** What `strength.lunge` is asked of a rush on a path of the trace. */
+export function lungeInput(
+  { outfit, conditions, catalogue }: Setup,
+  path: readonly PathElement[],
+  { lineOutM, atSide }: RushPlace,
+  held: RodHeld,
+): LungeInput {
+  const ofTrace = linesAlong(path)
   const outside = atSide ? lastOf(ofTrace, lineOutM) : ofTrace
   const ofReelM = atSide ? lineOutM - sumM(outside) : lineOutM
   const spool = spoolOf(catalogue, outfit, ofReelM)
@@ -70,8 +71,9 @@ function lastOf(lengths: readonly Length[], metres: number): Length[] {
  */
 export function rushByLineOut(setup: Setup, endId: string): RushPoint[] {
   const mostM = woundM(setup.catalogue, setup.outfit)
+  const path = pathToPiece(setup.trace, endId)
   const peakN = (lineOutM: number, held: RodHeld) =>
-    strengthLunge(lungeInput(setup, endId, { lineOutM, atSide: false }, held)).peakN
+    strengthLunge(lungeInput(setup, path, { lineOutM, atSide: false }, held)).peakN
   return Array.from({ length: SAMPLES + 1 }, (_, i) => mostM ** (i / SAMPLES) * (1 - 1e-9)).map((lineOutM) => ({
     lineOutM,
     bentN: peakN(lineOutM, 'bent'),
@@ -81,8 +83,8 @@ export function rushByLineOut(setup: Setup, endId: string): RushPoint[] {
 
 /** A rush, the rod held as the conditions say: holds where what it pulls on is as good as sure to stay whole. */
 export function rushOn(setup: PreparedSetup, endId: string, { lineOutM, atSide }: RushPlace): Rush {
-  const { peakN } = strengthLunge(lungeInput(setup, endId, { lineOutM, atSide }, setup.conditions.rodHeld))
-  const survival = (atSide ? setup.underTip(endId) : setup.path(endId)).survival(peakN)
+  const { peakN } = strengthLunge(lungeInput(setup, setup.tracePath(endId), { lineOutM, atSide }, setup.conditions.rodHeld))
+  const survival = atSide ? setup.survivalUnderTip(endId, peakN) : setup.path(endId).survival(peakN)
   return { lineOutM, atSide, peakN, survival, verdict: gradeAtLeast(survival, RUSH_SURVIVAL) }
 }
 
@@ -100,9 +102,9 @@ export const rushInputs = ({ conditions }: Setup, rush: Rush): Input[] => [
   { key: 'rushSurvival', quantity: 'share', value: rush.survival, origin: 'computed' },
 ]
 
-export const rushRequest = (setup: Setup, endId: string, place: RushPlace): CalculationRequest => ({
+export const rushRequest = (setup: PreparedSetup, endId: string, place: RushPlace): CalculationRequest => ({
   calculation: 'strength.lunge',
-  input: lungeInput(setup, endId, place, setup.conditions.rodHeld),
+  input: lungeInput(setup, setup.tracePath(endId), place, setup.conditions.rodHeld),
   from: { layers: 'nominal', spoolEffectiveMassKg: 'nominal', rodStiffnessNperM: 'nominal' },
 })
 

@@ -62,9 +62,9 @@ export function linkFinder(bearing: Bearing): (path: readonly PathElement[]) => 
       if (entry.again) continue
       const above = entries[i - 1]
       const below = entries[i + 1]
-      // A joint reached another way can have another line beside it.
+      // A joint reached another way can have another line beside it; any other link is what it is.
       let known = made.get(entry)
-      if (!known || known.above !== above || known.below !== below) {
+      if (!known || (entry.element.type === 'joint' && (known.above !== above || known.below !== below))) {
         known = { above, below, link: linkOf(entry, { above, below }) }
         made.set(entry, known)
       }
@@ -81,25 +81,33 @@ type Side = 'above' | 'below'
 type Beside = Readonly<Record<Side, Entry | undefined>>
 
 /** A joint's strength is a share of its line's, which varies too; of two lines it follows both. */
-function linkOf({ ref, kind, origin, variation, element }: Entry, beside: Beside): Link {
+function linkOf(entry: Entry, beside: Beside): Link {
+  const { ref, kind, origin, element } = entry
   const { id, strengthN, governedBy } = chainLink(element, beside.above?.element, beside.below?.element)
-  const spreadOn = (side: Side) => (typeof variation === 'number' ? variation : variation[side])
-  const link = { id, ref, kind, strengthN, governedBy, origin }
-  const own = spreadOn(governedBy === 'below' ? 'below' : 'above')
+  const own = spreadOn(entry, governedBy === 'below' ? 'below' : 'above')
   const line = governedBy === 'self' ? undefined : beside[governedBy]
   if (governedBy === 'self' || line?.element.type !== 'line' || element.type !== 'joint')
-    return { ...link, variation: own, failing: [{ id, meanN: strengthN, variation: own }] }
-  const efficiencies = { above: element.efficiencyAbove, below: element.efficiencyBelow }
-  const shares = (governedBy === 'above' ? (['above', 'below'] as const) : (['below', 'above'] as const)).flatMap((side, i) => {
-    const { element: of } = beside[side] ?? {}
-    if (of?.type !== 'line' || efficiencies[side] * lineStrengthN(of) > NEVER_FIRST * strengthN) return []
-    // A knot tied in a line part-way has it on both sides, and is one knot.
-    if (i > 0 && of.id === line.element.id) return []
-    return [{ id: i === 0 ? id : `${id}, other line`, line: of.id, efficiency: efficiencies[side], variation: spreadOn(side) }]
-  })
+    return { id, ref, kind, strengthN, governedBy, origin, variation: own, failing: [{ id, meanN: strengthN, variation: own }] }
+  const { efficiencyAbove, efficiencyBelow } = element
+  const governs = {
+    id,
+    line: line.element.id,
+    efficiency: governedBy === 'above' ? efficiencyAbove : efficiencyBelow,
+    variation: own,
+  }
+  const other = governedBy === 'above' ? 'below' : 'above'
+  const efficiency = governedBy === 'above' ? efficiencyBelow : efficiencyAbove
+  const of = beside[other]?.element
+  // A knot tied in a line part-way has it on both sides, and is one knot.
+  const isShared = of?.type === 'line' && efficiency * lineStrengthN(of) <= NEVER_FIRST * strengthN && of.id !== governs.line
+  const failing = isShared
+    ? [governs, { id: `${id}, other line`, line: of.id, efficiency, variation: spreadOn(entry, other) }]
+    : [governs]
   const ofLine = typeof line.variation === 'number' ? line.variation : 0
-  return { ...link, variation: Math.hypot(own, ofLine), failing: shares }
+  return { id, ref, kind, strengthN, governedBy, origin, variation: Math.hypot(own, ofLine), failing }
 }
+
+const spreadOn = ({ variation }: Entry, side: Side) => (typeof variation === 'number' ? variation : variation[side])
 
 /** One such path, where no more are asked for. */
 export const pathLinks = (bearing: Bearing, path: readonly PathElement[]): Link[] => linkFinder(bearing)(path)

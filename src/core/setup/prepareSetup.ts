@@ -5,7 +5,6 @@ import { freeLine, type LineOut, linesOut, spoolOf } from '../outfits/outfitLine
 import type { SpoolFill } from '../physics/spool/fill.ts'
 import type { FailingLink } from '../physics/strength/failingLinks.ts'
 import { chanceFinder } from '../physics/strength/failure.ts'
-import type { Chances } from '../physics/strength/failureTables.ts'
 import { endsOf, lineUp, type PathElement, pathToPiece } from '../soundness/paths.ts'
 import { givenDrag, usualDragN } from './drag.ts'
 import { lineOutInRunM } from './lineWanted.ts'
@@ -14,7 +13,7 @@ import { type Link, linkFinder } from './pathLinks.ts'
 import type { Setup } from './setup.ts'
 
 /** A path from the reel to one end: its links, the weakest, the chance that each goes first, and that nothing goes at a load. */
-export type EndPath = { end: Piece; links: Link[]; weakest: Link } & Chances
+export type EndPath = { end: Piece; links: Link[]; weakest: Link; first: number[]; survival: (loadN: number) => number }
 
 /** A setup with what its moments share, so that no chain is worked out twice. */
 export type PreparedSetup = Setup & {
@@ -28,8 +27,10 @@ export type PreparedSetup = Setup & {
   /** Reel to end, with the line out as the conditions say. */
   path: (endId: string) => EndPath
   tracePath: (endId: string) => PathElement[]
-  /** Rod tip to end with the end a rod’s length under it, as a fish at the side: what lies on the reel is left out. */
-  underTip: (endId: string) => EndPath
+  /** The links of any path of the trace, with those of the outfit’s lines that are out before them. */
+  linksOf: (path: readonly PathElement[]) => Link[]
+  /** The chance that nothing goes at a load from the rod tip to an end a rod’s length under it, as a fish at the side: what lies on the reel is left out. */
+  survivalUnderTip: (endId: string, loadN: number) => number
   /** What comes of the way its line moves; @throws CoreError as `movedOf` does. */
   moved: () => Moved | undefined
 }
@@ -46,20 +47,17 @@ function failingOfEach(links: readonly Link[]): { all: FailingLink[]; ends: numb
   return { all, ends }
 }
 
-export const failingOf = (links: readonly Link[]): FailingLink[] => failingOfEach(links).all
-
-/** The chance that each link goes first, of a joint by either of its lines, and that nothing goes at a pull. */
-function chancesOfLinks(links: readonly Link[], chancesOf: ReturnType<typeof chanceFinder>): Chances {
-  const { all, ends } = failingOfEach(links)
-  const { first: each, survival } = chancesOf(all)
+/** Of a joint that either of its lines may give: the chances of both together. */
+function summedTo(ends: readonly number[], each: readonly number[]): number[] {
   let at = 0
-  const first = ends.map((end) => {
+  return ends.map((end) => {
     let sum = 0
     for (; at < end; at += 1) sum += each[at]!
     return sum
   })
-  return { first, survival }
 }
+
+export const failingOf = (links: readonly Link[]): FailingLink[] => failingOfEach(links).all
 
 /** @throws CoreError where the spool cannot give the line out. The trace must be sound and fit the outfit. */
 export function prepareSetup(setup: Setup): PreparedSetup {
@@ -71,14 +69,15 @@ export function prepareSetup(setup: Setup): PreparedSetup {
   const tracePath = remember((id) => pathToPiece(trace, id))
   const linksOf = linkFinder({ catalogue, wound, conditions: setup.conditions })
   const chancesOf = chanceFinder()
-  const endPath = (id: string, links: Link[]): EndPath => ({
-    ...{ end: pieceNamed(trace, id), links, weakest: weakestOf(links) },
-    ...chancesOfLinks(links, chancesOf),
+  const path = remember((id: string): EndPath => {
+    const links = linksOf(tracePath(id))
+    const { all, ends } = failingOfEach(links)
+    const { first, survival } = chancesOf(all)
+    return { end: pieceNamed(trace, id), links, weakest: weakestOf(links), first: summedTo(ends, first()), survival }
   })
-  const path = remember((id: string) => endPath(id, linksOf(tracePath(id))))
-  const underTip = remember((id: string): EndPath => {
+  const underTip = remember((id: string) => {
     const elements = tracePath(id)
-    return endPath(id, linksFrom(outfit, path(id).links, elements, lineUp(elements, outfit.rod.lengthM)))
+    return chancesOf(failingOf(linksFrom(outfit, path(id).links, elements, lineUp(elements, outfit.rod.lengthM))))
   })
   const ends = endsOf(trace)
   const conditions = setup.conditions.dragAssumed ? { ...setup.conditions, dragN: dragOf() } : setup.conditions
@@ -92,7 +91,19 @@ export function prepareSetup(setup: Setup): PreparedSetup {
     known ??= moving && movedOf({ ...setup, conditions }, moving)
     return known
   }
-  return { ...setup, conditions, lineOutM, spool, out, ends, path, tracePath, underTip, moved }
+  return {
+    ...setup,
+    conditions,
+    lineOutM,
+    spool,
+    out,
+    ends,
+    path,
+    tracePath,
+    linksOf,
+    survivalUnderTip: (id, loadN) => underTip(id).survival(loadN),
+    moved,
+  }
 }
 
 /** The links of a path from a line of its trace on; from the outfit’s own line where there is none. */

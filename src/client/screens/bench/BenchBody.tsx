@@ -8,8 +8,9 @@ import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import { cutText } from '../../../core/documents/text.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { MAX_NAME } from '../../../core/documents/vocabulary.ts'
-import { type JudgedPath, pathsOf } from '../../../core/moments/judge.ts'
+import { pathsOf } from '../../../core/moments/judge.ts'
 import type { MomentName } from '../../../core/moments/moments.ts'
+import type { EndPath } from '../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import type { SavedOutfit, SavedTrace } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
@@ -85,7 +86,7 @@ function BenchOn({ bench, saved, outfits, outfit, ruleSet, ownedSinkersKg }: Pro
   const select = useStableCallback((ref: LinkRef) => {
     setSelected(ref)
     setSide('part')
-    const holds = (each: JudgedPath) => each.links.some((link) => sameLink(link.ref, ref))
+    const holds = (each: EndPath) => each.links.some((link) => sameLink(link.ref, ref))
     const other = path && !holds(path) ? paths.find(holds) : undefined
     if (other) setEnd(other.end.id)
   })

@@ -1,7 +1,7 @@
 import { type ReactNode, useEffect, useMemo, useRef } from 'react'
 import { type LinkRef, linkKey } from '../../../core/documents/linkRef.ts'
 import { type PartRow, partRows } from '../../../core/layout/partRows.ts'
-import type { JudgedPath } from '../../../core/moments/judge.ts'
+import type { EndPath } from '../../../core/setup/prepareSetup.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
@@ -14,7 +14,7 @@ const FULL_BAR = 3
 
 type Props = {
   rig: Rig
-  paths: readonly JudgedPath[]
+  paths: readonly EndPath[]
   selected: LinkRef
   onSelect: (ref: LinkRef) => void
   edits: Edits
@@ -115,7 +115,7 @@ function RowButton({ row: { item, depth }, name, spec, strength, share, isWeakes
 }
 
 /** The strength of each link, on whichever path it lies; of those that lie on several, the lowest. */
-function strengthsOf(paths: readonly JudgedPath[]): Map<string, number> {
+function strengthsOf(paths: readonly EndPath[]): Map<string, number> {
   const strengths = new Map<string, number>()
   for (const { links } of paths)
     for (const { ref, strengthN } of links) {

@@ -5,9 +5,9 @@ import { pieceById } from '../../../core/documents/pieces.ts'
 import type { Trace } from '../../../core/documents/trace.ts'
 import { ridesOn } from '../../../core/edit/along.ts'
 import { layOutProfile } from '../../../core/layout/profile.ts'
-import type { JudgedPath } from '../../../core/moments/judge.ts'
 import type { Moments } from '../../../core/moments/moments.ts'
 import { pieceName } from '../../../core/setup/names.ts'
+import type { EndPath } from '../../../core/setup/prepareSetup.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { formatComputed } from '../../../core/units/formatQuantity.ts'
 import { QUANTITIES } from '../../../core/units/quantities.ts'
@@ -24,10 +24,10 @@ import type { Edits } from './useEdits.ts'
 type Props = {
   rig: Setup
   /** To each end; none where the trace does not hold together. */
-  paths: readonly JudgedPath[]
+  paths: readonly EndPath[]
   /** What was last said of it, for the loads. */
   moments: Moments | undefined
-  path: JudgedPath | undefined
+  path: EndPath | undefined
   selected: LinkRef
   onSelect: (ref: LinkRef) => void
   onEnd: (end: string) => void

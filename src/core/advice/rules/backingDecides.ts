@@ -48,8 +48,9 @@ function backingNear({ outfit, spool, catalogue, conditions, lineOutM }: Judged[
   if (backing?.role !== 'backing') return []
   const overM = spool.layers.slice(1).reduce((sum, { lengthM }) => sum + lengthM, 0)
   const leftM = overM - lineOutM
+  if (leftM > SOON_M) return []
   const { strengthN } = weakestOf(pathLinks({ catalogue, wound: outfit.wound, conditions }, []))
-  if (leftM > SOON_M || strengthN >= 0.8 * weakestN) return []
+  if (strengthN >= 0.8 * weakestN) return []
   return [
     {
       subject: 'backing',

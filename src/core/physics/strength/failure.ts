@@ -40,7 +40,7 @@ export function chanceFinder(): (links: readonly FailingLink[]) => Chances {
     const groups = groupsOf(links)
     return (
       fromTables(links.length, groups) ?? {
-        first: firstByCells(links, groups),
+        first: () => firstByCells(links, groups),
         survival: (loadN) => survivalAt(links, loadN),
       }
     )

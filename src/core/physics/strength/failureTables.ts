@@ -1,5 +1,5 @@
 import { normalCdf, normalPdf } from '../../math/normal.ts'
-import type { Group, UncertainLink } from './failingLinks.ts'
+import type { Group, ShareOfLine, UncertainLink } from './failingLinks.ts'
 
 /** Spreads that the tables resolve; narrower and wider ones are integrated cell by cell. */
 const NARROWEST = 0.01
@@ -13,16 +13,16 @@ const NOTHING = 1e-20
 /** Weights of the first steps where an integral ends at share 1: Gregory’s, of the third order (Hildebrand, Introduction to Numerical Analysis, 5.9). */
 const END_WEIGHTS = [251 / 720, 897 / 720, 633 / 720, 739 / 720]
 
-/** Of one group at loads `exp(step × k)`, `k` from `from` on: the chance that it is whole, and load × density of each kind going then. */
-type Table = {
-  line: UncertainLink
-  step: number
-  from: number
-  whole: Float64Array
-  goes: Float64Array[]
-  /** By how far the line’s strength is over the load, in steps: the weighed chance that every joint of it holds. */
+/** Of one group, by how far the line’s strength is over the load, in steps: the weighed chance that every joint of it holds. */
+type Held = {
+  shape: Shape
+  /** Absent where the line has no joints. */
   held?: Float64Array
+  /** That all hold as the line itself goes. */
+  together: number
 }
+/** Of one group at loads `exp(step × k)`, `k` from `from` on: the chance that it is whole, and load × density of each kind going then. */
+type Table = { from: number; whole: Float64Array; goes: Float64Array[] }
 /** A group’s line and the different joints in it, each with how many there are. */
 type Kinds = {
   line: UncertainLink
@@ -46,7 +46,7 @@ type Shape = {
 }
 
 /** Of a chain: the chance that each link goes first, in the order of the links, and that nothing goes at a load, N. */
-export type Chances = { first: number[]; survival: (loadN: number) => number }
+export type Chances = { first: () => number[]; survival: (loadN: number) => number }
 
 /**
  * Chances from tables of each group that are kept: the paths of a trace share most of their groups.
@@ -55,21 +55,26 @@ export type Chances = { first: number[]; survival: (loadN: number) => number }
  * @returns undefined where a spread is one that tables do not resolve.
  */
 export function failureTables(): (links: number, groups: readonly Group[]) => Chances | undefined {
-  const [shapes, tables] = [new Map<string, Shape>(), new Map<string, Table>()]
-  const read = (group: Group, step: number): Read => {
-    const kinds = kindsOf(group)
-    const key = `${step} ${kinds.key}`
-    const shape = kept(shapes, key, () => shapeOf(kinds, step))
-    const table = kept(tables, `${key}: ${kinds.counts}`, () => tableOf(shape, kinds))
-    return { group, kindOf: kinds.kindOf, table }
-  }
+  const kindsOf = kindsFinder()
+  const [shapes, holds, tables] = [new Map<string, Shape>(), new Map<string, Held>(), new Map<string, Table>()]
   return (links, groups) => {
     const step = stepFor(groups)
     if (step === undefined) return undefined
-    const all = groups.map((group) => read(group, step))
+    const all = groups.map((group): Read => {
+      const kinds = kindsOf(group)
+      const shapeKey = `${step} ${kinds.key}`
+      const key = `${shapeKey}: ${kinds.counts}`
+      const held = kept(holds, key, () =>
+        heldOf(
+          kept(shapes, shapeKey, () => shapeOf(kinds, step)),
+          kinds,
+        ),
+      )
+      return { group, kindOf: kinds.kindOf, held, table: () => kept(tables, key, () => tableOf(held)) }
+    })
     return {
-      first: chancesOf(links, all),
-      survival: (loadN) => all.reduce((whole, { table }) => whole * wholeAt(table, loadN), 1),
+      first: () => chancesOf(links, all),
+      survival: (loadN) => all.reduce((whole, { held }) => whole * wholeAt(held, loadN), 1),
     }
   }
 }
@@ -83,7 +88,7 @@ function kept<T>(known: Map<string, T>, key: string, make: () => T): T {
 }
 
 /** The chance that a group is whole at one load, N. */
-function wholeAt({ line, step, from, held }: Table, loadN: number): number {
+function wholeAt({ shape: { line, step, from }, held }: Held, loadN: number): number {
   if (loadN <= Math.exp(step * from)) return 1
   const deviation = line.variation * line.meanN
   if (!held) return normalCdf((line.meanN - loadN) / deviation)
@@ -110,16 +115,32 @@ function stepFor(groups: readonly Group[]): number | undefined {
   return wide > WIDEST ? undefined : STEPS.find((step) => narrow >= 2 * step - 1e-12)
 }
 
-function kindsOf({ line, joints }: Group): Kinds {
-  const kinds: Kinds['kinds'] = []
-  const kindOf = joints.map(({ efficiency, variation }) => {
-    const found = kinds.findIndex((kind) => kind.efficiency === efficiency && kind.variation === variation)
-    const at = found >= 0 ? found : kinds.push({ efficiency, variation, count: 0 }) - 1
-    kinds[at]!.count += 1
-    return at
-  })
-  const key = [line.meanN, line.variation, ...kinds.flatMap(({ efficiency, variation }) => [efficiency, variation])].join(' ')
-  return { line, kinds, kindOf, key, counts: kinds.map(({ count }) => count).join(' ') }
+/** Reads the kinds of groups. Chains share their links: each is told apart from the others once, by a number. */
+function kindsFinder(): (group: Group) => Kinds {
+  const known = new WeakMap<UncertainLink | ShareOfLine, number>()
+  const numbers = new Map<string, number>()
+  const numberOf = (link: UncertainLink | ShareOfLine): number => {
+    const found = known.get(link)
+    if (found !== undefined) return found
+    const number = kept(numbers, `${'meanN' in link ? link.meanN : link.efficiency} ${link.variation}`, () => numbers.size)
+    known.set(link, number)
+    return number
+  }
+  return ({ line, joints }) => {
+    const [kinds, order]: [Kinds['kinds'], number[]] = [[], []]
+    const kindOf = joints.map((joint) => {
+      const number = numberOf(joint)
+      let at = order.indexOf(number)
+      if (at < 0) {
+        at = order.push(number) - 1
+        kinds.push({ efficiency: joint.efficiency, variation: joint.variation, count: 0 })
+      }
+      kinds[at]!.count += 1
+      return at
+    })
+    const key = `${numberOf(line)}, ${order.join(' ')}`
+    return { line, kinds, kindOf, key, counts: kinds.map(({ count }) => count).join(' ') }
+  }
 }
 
 function shapeOf({ line, kinds }: Kinds, step: number): Shape {
@@ -151,18 +172,23 @@ function shapeOf({ line, kinds }: Kinds, step: number): Shape {
   return { line, step, from, density, least, rows }
 }
 
-function tableOf({ line, step, from, density, least, rows }: Shape, { kinds }: Kinds): Table {
-  const size = density.length
-  if (kinds.length === 0) {
-    const deviation = line.variation * line.meanN
-    const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
-    return { line, step, from, whole, goes: [density] }
-  }
-  const held = new Float64Array(size).fill(1)
-  for (const [i, { holds, reach }] of rows.entries())
+function heldOf(shape: Shape, { kinds }: Kinds): Held {
+  if (kinds.length === 0) return { shape, together: 1 }
+  const held = new Float64Array(shape.density.length).fill(1)
+  for (const [i, { holds, reach }] of shape.rows.entries())
     for (let m = 0; m < reach.to; m += 1) held[m]! *= holds[m]! ** kinds[i]!.count
   const together = held[0]!
-  for (const [m, weight] of END_WEIGHTS.entries()) if (m < size) held[m]! *= weight
+  for (const [m, weight] of END_WEIGHTS.entries()) if (m < held.length) held[m]! *= weight
+  return { shape, held, together }
+}
+
+function tableOf({ shape: { line, step, from, density, least, rows }, held, together }: Held): Table {
+  const size = density.length
+  if (!held) {
+    const deviation = line.variation * line.meanN
+    const whole = density.map((_, k) => normalCdf((line.meanN - Math.exp(step * (from + k))) / deviation))
+    return { from, whole, goes: [density] }
+  }
   // Only where the line’s strength can be.
   const over = (row: Float64Array, reach: { from: number; to: number }) => {
     const sums = new Float64Array(size)
@@ -187,7 +213,7 @@ function tableOf({ line, step, from, density, least, rows }: Shape, { kinds }: K
     const row = goes.map((each, m) => each * held[m]!)
     return over(row, { from: Math.max(first, reach.from), to: reach.to })
   })
-  return { line, step, from, whole, goes: [density.map((each) => each * together), ...goes], held }
+  return { from, whole, goes: [density.map((each) => each * together), ...goes] }
 }
 
 type Kind = Kinds['kinds'][number]
@@ -199,20 +225,21 @@ function reachOf({ efficiency, variation }: Kind, step: number, size: number): {
   return { from, to: Math.min(size, Math.ceil(at(efficiency * (1 - REACH * variation))) + 1) }
 }
 
-type Read = { group: Group; kindOf: readonly number[]; table: Table }
+type Read = { group: Group; kindOf: readonly number[]; held: Held; table: () => Table }
 
-function chancesOf(count: number, read: readonly Read[]): number[] {
+function chancesOf(count: number, all: readonly Read[]): number[] {
+  const read = all.map(({ group, kindOf, table }) => ({ group, kindOf, table: table() }))
   const from = Math.min(...read.map(({ table }) => table.from))
   const to = Math.min(...read.map(({ table }) => table.from + table.whole.length))
-  const all = new Float64Array(to - from).fill(1)
-  for (const { table } of read) for (let k = table.from; k < to; k += 1) all[k - from]! *= table.whole[k - table.from]!
+  const whole = new Float64Array(to - from).fill(1)
+  for (const { table } of read) for (let k = table.from; k < to; k += 1) whole[k - from]! *= table.whole[k - table.from]!
   const chances = new Array<number>(count).fill(0)
   const others = new Float64Array(to - from)
   for (const { group, kindOf, table } of read) {
     // The chance that every other group is whole, from this one’s first load to the last at which anything is.
     let end = 0
-    for (; table.from + end < to && all[table.from + end - from]! > 0; end += 1)
-      others[end] = all[table.from + end - from]! / table.whole[end]!
+    for (; table.from + end < to && whole[table.from + end - from]! > 0; end += 1)
+      others[end] = whole[table.from + end - from]! / table.whole[end]!
     const sums = table.goes.map((row) => {
       let sum = 0
       for (let k = 0; k < end; k += 1) sum += others[k]! * row[k]!
