@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   globalSetup: './tests/browser/globalSetup.ts',
   outputDir: 'test-results',
-  workers: 2,
+  // One more than the cores that it is made for: a test waits a third of its time.
+  workers: 3,
   timeout: 120_000,
   expect: { timeout: 30_000 },
   forbidOnly: true,

@@ -111,26 +111,21 @@ const typescript = (at: string): Step => ({
   run: () => check(tool('typescript-native/bin/tsc', '-p', at)),
 })
 
-let built: () => void
-const isBuilt = new Promise<void>((resolve) => {
-  built = resolve
-})
-
-/** Steps of one lane follow each other; the lanes run beside each other, one for each of two cores. */
+/** Steps of one lane follow each other, and the lanes run beside each other: the browser tests wait a third of their time. */
 const LANES: Step[][] = [
   [
-    { name: 'production build and first load', run: () => buildAndMeasure().finally(built) },
+    { name: 'production build and first load', run: buildAndMeasure },
+    { name: 'browser tests', run: browser },
+  ],
+  [
+    { name: 'unit tests', run: () => vitest('unit') },
+    { name: 'component tests', run: () => vitest('components') },
+    { name: 'server tests', run: () => vitest('server') },
     { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
     { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
     ...['.', 'src/core', 'src/client', 'src/offline', 'tests/browser'].map(typescript),
     { name: 'import rules', run: importRules },
     { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
-    { name: 'server tests', run: () => vitest('server') },
-  ],
-  [
-    { name: 'unit tests', run: () => vitest('unit') },
-    { name: 'component tests', run: () => vitest('components') },
-    { name: 'browser tests', run: () => isBuilt.then(browser) },
   ],
 ]
 

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
 
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
 /** The folders that the client’s bundles are made from. */
@@ -11,7 +12,7 @@ export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/work
 export const DATA_FOLDER = process.env.DATA_FOLDER ? resolve(process.env.DATA_FOLDER) : join(ROOT, '.data')
 export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')
 
-/** Builds the client, unless the last build was made from the very same sources. */
+/** Builds the client, its scripts and styles compressed beside them, unless the last build was made from the very same sources. */
 export function buildClient(): void {
   const stamp = join(ROOT, 'dist', 'sources')
   const now = sourcesDigest()
@@ -24,6 +25,10 @@ export function buildClient(): void {
     env: { ...process.env, NODE_ENV: 'production' },
   })
   if (status !== 0) throw new Error(`The client cannot be built.\n${stdout}${stderr}`)
+  for (const file of filesUnder(CLIENT_FOLDER, 'assets').filter((name) => /\.(js|css)$/.test(name))) {
+    const path = join(CLIENT_FOLDER, file)
+    writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 }))
+  }
   writeFileSync(stamp, now)
 }
 
