@@ -1,44 +1,44 @@
-import { beside, expect, HOUND, inTwo, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
+import { beside, expect, goWithin, HOUND, inTwo, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
 const SCREENS = [
   '/traces',
+  '/settings',
+  '/water?day=2026-11-24',
   '/traces/new',
   `/traces/${HOUND}`,
-  `/traces/${HOUND}/build`,
-  `/traces/${KELP}?moving`,
-  '/settings',
-  `/compare?with=${HOUND},${TOPE}`,
   '/compare',
-  '/water?day=2026-11-24',
-  '/water?day=1949-01-01',
-  '/water/marks',
-  '/water/marks/new',
   '/gear',
-  '/gear/box',
+  `/traces/${KELP}?moving`,
+  `/traces/${HOUND}/build`,
   '/gear/box/count',
-  '/tied',
-  '/batches',
-  '/shopping',
-  '/trips',
-  '/trips/new',
+  '/water?day=1949-01-01',
+  '/knots',
+  `/compare?with=${HOUND},${TOPE}`,
+  '/fish',
+  '/gear/box',
+  '/gear/sizes',
   '/learn',
   '/learn/breaks',
-  '/learn/losses',
-  '/learn/weak-link',
-  '/learn/holding',
-  '/learn/fish',
-  '/learn/calibration',
-  '/gear/sizes',
-  '/gear/outfits/new',
-  '/fish',
-  '/knots',
+  '/water/marks',
   '/knots/fg',
+  '/learn/losses',
+  '/trips',
   '/knots/pulls',
-  '/knots/test',
+  '/learn/holding',
+  '/water/marks/new',
+  '/tied',
+  '/learn/weak-link',
+  '/learn/fish',
+  '/batches',
+  '/shopping',
+  '/learn/calibration',
+  '/trips/new',
   '/glossary',
+  '/gear/outfits/new',
   '/nowhere',
+  '/knots/test',
 ]
 
 // Contrast in the other lights is a property of the palette: src/client/styles.test.ts.
@@ -47,8 +47,11 @@ for (const [part, screens] of inTwo(SCREENS))
     page,
     app,
   }) => {
-    for (const screen of screens) {
-      await page.goto(app.url + screen)
+    const roomOf = (screen: string | undefined) => screen?.split(/[/?]/)[1]
+    for (const [i, screen] of screens.entries()) {
+      // Two addresses of one screen share its heading.
+      if (roomOf(screen) === roomOf(screens[i - 1]) || i === 0) await page.goto(app.url + screen)
+      else await goWithin(page, screen)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
       for (const width of [1280, 390]) {

@@ -1,17 +1,18 @@
 import type { Trace } from '../../src/core/documents/trace.ts'
 import { FAMILY_FIXTURES } from '../fixtures/families.ts'
-import { expect, inTwo, test } from './fixtures.ts'
+import { expect, goWithin, inTwo, test } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 
 test.describe.configure({ mode: 'parallel' })
 
-// Many in one page, which keeps the code that it has loaded: a third of the time.
 for (const [part, fixtures] of inTwo(FAMILY_FIXTURES))
   test(`each family opens on the bench and on its build sheet, whole and without a stray number (${part} of 2)`, async ({
     page,
     app,
   }) => {
+    await page.goto(`${app.url}/settings`)
+    await page.getByRole('heading', { level: 1 }).waitFor()
     for (const { trace } of fixtures)
       await test.step(trace.name, async () => {
         const id = crypto.randomUUID()
@@ -19,11 +20,11 @@ for (const [part, fixtures] of inTwo(FAMILY_FIXTURES))
           data: { id, content: { trace, outfitId: BEACH, conditions: { dragN: 40 } } },
         })
         expect(created.status()).toBe(201)
-        await page.goto(`${app.url}/traces/${id}`)
+        await goWithin(page, `/traces/${id}`)
         await expect(page).toHaveTitle(`${trace.name} · Bench · Wide Reach`)
         await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(drawnParts(trace))
         expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
-        await page.goto(`${app.url}/traces/${id}/build`)
+        await goWithin(page, `/traces/${id}/build`)
         await expect(page).toHaveTitle(`${trace.name} · Build sheet · Wide Reach`)
         await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
         expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)

@@ -68,6 +68,19 @@ export function counted(page: Page) {
 export const inTwo = <T>(all: readonly T[]): [number, T[]][] =>
   [0, 1].map((part) => [part + 1, all.filter((_, i) => i % 2 === part)])
 
+/**
+ * Another screen of the application that a page is on, as one of its links goes there: its code stays loaded, which is over half of a
+ * start. There when the heading is that of another screen.
+ */
+export async function goWithin(page: Page, address: string): Promise<void> {
+  await page.evaluate((to) => {
+    for (const heading of document.querySelectorAll('h1')) heading.dataset.left = ''
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, address)
+  await page.locator('h1:not([data-left])').first().waitFor()
+}
+
 /** Tab by tab until something has the focus. */
 export async function tabTo(page: Page, target: Locator): Promise<void> {
   const focused = () => target.evaluate((element) => element === document.activeElement)

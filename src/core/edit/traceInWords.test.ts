@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../tests/depth.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { traceArb } from '../../../tests/fixtures/randomTraces.ts'
@@ -64,7 +65,7 @@ describe.each(FAMILY_FIXTURES)('$trace.family in words', ({ trace }) => {
 
 test('a trace of random edits is drawn again as it was, or refused; never as another', () => {
   let whole = 0
-  const runs = 500
+  const runs = atDepth(200, 500)
   fc.assert(
     fc.property(traceArb, (trace) => {
       fc.pre(trace.pieces.length > 0)
