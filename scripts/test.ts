@@ -111,7 +111,7 @@ const typescript = (at: string): Step => ({
   run: () => check(tool('typescript-native/bin/tsc', '-p', at)),
 })
 
-/** Steps of one lane follow each other, and the lanes run beside each other: the browser tests wait a third of their time. */
+/** Steps of one lane follow each other; lanes run beside each other, more than there are cores: tests wait a third of their time. */
 const LANES: Step[][] = [
   [
     { name: 'production build and first load', run: buildAndMeasure },
@@ -120,13 +120,13 @@ const LANES: Step[][] = [
   [
     { name: 'unit tests', run: () => vitest('unit') },
     { name: 'component tests', run: () => vitest('components') },
-    { name: 'server tests', run: () => vitest('server') },
     { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
     { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
     ...['.', 'src/core', 'src/client', 'src/offline', 'tests/browser'].map(typescript),
     { name: 'import rules', run: importRules },
     { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
   ],
+  [{ name: 'server tests', run: () => vitest('server') }],
 ]
 
 async function runStep({ name, run }: Step): Promise<Count> {

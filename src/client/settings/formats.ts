@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { format, isValid } from 'date-fns'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import { clockIn } from '../../core/time/localDay.ts'
 import type { DecimalSign } from '../../core/units/parseQuantity.ts'
@@ -38,5 +38,5 @@ export function clockWords(timeZone: string, timeMs: number, { clock }: Pick<For
 export const hourWords = (hour: number, { clock }: Formats): string =>
   clock === '24' ? `${String(hour).padStart(2, '0')}:00` : hour === 24 ? 'midnight' : clockWords('UTC', hour * HOUR_MS, { clock })
 
-/** A day of this browser's zone: `24 Nov 2026`, `Nov 24, 2026` or `2026-11-24`. */
-export const dateWords = (day: Date, { dayOrder }: Formats): string => format(day, DATE_PATTERNS[dayOrder])
+/** A day of this browser's zone: `24 Nov 2026`, `Nov 24, 2026` or `2026-11-24`; a dash for none, such as a field that is being typed. */
+export const dateWords = (day: Date, { dayOrder }: Formats): string => (isValid(day) ? format(day, DATE_PATTERNS[dayOrder]) : '–')

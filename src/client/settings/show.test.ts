@@ -49,4 +49,5 @@ test('hours of a day from its begin to its end', () => {
 test('a day in each order', () => {
   const orders = (['day', 'month', 'year'] as const).map((dayOrder) => showAs({ dayOrder }).date('2026-11-24'))
   expect(orders).toEqual(['24 Nov 2026', 'Nov 24, 2026', '2026-11-24'])
+  for (const none of ['', '2026-', new Date(Number.NaN)]) expect(showAs({}).date(none)).toBe('–')
 })

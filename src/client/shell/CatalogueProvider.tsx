@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react'
+import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react'
 import { type OwnConnection, withOwn } from '../../core/catalogue/catalogue.ts'
 import { ownConnections } from '../../core/learning/knotLessons.ts'
 import { changeCrewSettings, crewSettingsQuery } from '../api/documents.ts'
@@ -16,11 +16,21 @@ export function CatalogueProvider({ children }: { children: ReactNode }) {
   const [own, setOwn] = useKept('own-figures', true)
   const client = useQueryClient()
   const saved = useQuery(crewSettingsQuery).data?.content.fieldBreaks ?? false
-  const { mutate, isPending, variables } = useMutation({
+  // A tick shows at once; a mutation says only a moment later what it was asked.
+  const [asked, setAsked] = useState<boolean>()
+  const { mutate } = useMutation({
     mutationFn: (fieldBreaks: boolean) => changeCrewSettings(client, (old) => ({ ...old, fieldBreaks })),
     onError: (error) => toast.error(error.message),
+    onSettled: () => setAsked(undefined),
   })
-  const field = isPending ? variables : saved
+  const setField = useCallback(
+    (next: boolean) => {
+      setAsked(next)
+      mutate(next)
+    },
+    [mutate],
+  )
+  const field = asked ?? saved
   const pulls = useQuery(pullsQuery).data
   const nominal = useNominalCatalogue()
   const [broken, setBroken] = useState(NONE)
@@ -30,8 +40,8 @@ export function CatalogueProvider({ children }: { children: ReactNode }) {
     return measured.length > 0 ? withOwn(nominal, measured) : nominal
   }, [nominal, own, pulls, field, broken])
   const known = useMemo(
-    () => ({ catalogue, nominal, own, setOwn, field, setField: mutate }),
-    [catalogue, nominal, own, setOwn, field, mutate],
+    () => ({ catalogue, nominal, own, setOwn, field, setField }),
+    [catalogue, nominal, own, setOwn, field, setField],
   )
   return (
     <CatalogueContext value={known}>

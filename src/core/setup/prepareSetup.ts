@@ -29,7 +29,7 @@ export type PreparedSetup = Setup & {
   tracePath: (endId: string) => PathElement[]
   /** The links of any path of the trace, with those of the outfit’s lines that are out before them. */
   linksOf: (path: readonly PathElement[]) => Link[]
-  /** The chance that nothing goes at a load from the rod tip to an end a rod’s length under it, as a fish at the side: what lies on the reel is left out. */
+  /** Of rod tip to end with the end a rod’s length under it, as a fish at the side, that nothing goes at a load: without what is on the reel. */
   survivalUnderTip: (endId: string, loadN: number) => number
   /** What comes of the way its line moves; @throws CoreError as `movedOf` does. */
   moved: () => Moved | undefined
