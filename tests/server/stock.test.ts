@@ -166,6 +166,7 @@ describe('a batch', () => {
     const item = await newItem()
     await moved(item, 30, 'bought')
     const id = await added('batches', batch(12))
+    expect([(await finish(id, item, 13)).status, await levelOf(item)]).toEqual([409, 30])
     const answers = await Promise.all([finish(id, item, 8), finish(id, item, 8)])
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409])
     expect(answers.find(({ status }) => status === 409)!.body.error.message).toBe(
