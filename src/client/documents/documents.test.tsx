@@ -161,3 +161,28 @@ test.each([
   await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
   expect(api.contentOf('fish', ID)).toMatchObject(expected)
 })
+
+test('unsaved changes that are gone on with are saved onto the version that they were made from', async () => {
+  api.put('fish', ID, POLLACK)
+  const user = openFish()
+  await edit(user)
+  await user.type(nameField(), ', mine')
+  await user.keyboard('{Escape}')
+  cleanup()
+  api.put('fish', ID, { ...POLLACK, typicalMassKg: 4 })
+  const later = openFish()
+  await edit(later)
+  expect(nameField().value).toBe('pollack, mine')
+  await later.click(dialog().getByRole('button', { name: 'Save' }))
+  expect((await dialog().findByRole('alert')).textContent).toContain('usual weight 4 kg → 2.5 kg')
+  expect(api.contentOf('fish', ID)).toMatchObject({ name: 'pollack', typicalMassKg: 4 })
+})
+
+test('a form that is only looked at leaves no unsaved changes', async () => {
+  api.put('fish', ID, POLLACK)
+  const user = openFish()
+  await edit(user)
+  await user.keyboard('{Escape}')
+  await edit(user)
+  expect(dialog().queryByRole('button', { name: 'Discard them' })).toBeNull()
+})
