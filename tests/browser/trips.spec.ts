@@ -84,6 +84,13 @@ test('what waits outlasts a reload, and what the server refuses for good is kept
     'The request is not valid. It is kept in this browser.',
   )
   expect(await eventsOf(page.request, app.url, trip)).toEqual([])
+  // What was refused does not hold up, nor go along with, what comes after it.
+  await page.keyboard.press('Escape')
+  await page.unroute('**/api/observations/many')
+  const sent = page.waitForRequest('**/api/observations/many')
+  await page.getByRole('button', { name: /^Cast/ }).click()
+  expect((await sent).postDataJSON().observations).toHaveLength(1)
+  await expect(page.getByRole('button', { name: '1 refused' })).toBeVisible()
 })
 
 test('a clock that is an hour wrong is said, and what this phone logged is put right', async ({ page, app }) => {
