@@ -137,7 +137,7 @@ await runMain(async () => {
   const slider = (name: string) => page.getByRole('slider', { name, exact: true })
   const rows = await stepped('leader’s strength', field('strength'))
   await page.getByRole('tab', { name: 'Conditions', exact: true }).click()
-  rows.push(...(await stepped('drag set', field('drag set'))), ...(await stepped('line out', field('line out'))), bySlide)
+  rows.push(...(await stepped('drag setting', field('drag setting'))), ...(await stepped('line out', field('line out'))), bySlide)
   await page.goto(`${app.url}/water?day=2026-11-24`)
   await page.getByRole('list', { name: 'Sinker changes' }).waitFor()
   rows.push(
@@ -146,7 +146,7 @@ await runMain(async () => {
   )
   for (const [family, way, name] of [
     ['tandemTroll', undefined, 'boat speed, dragged'],
-    ['castingLeader', 'wound in', 'line out, dragged'],
+    ['castingLeader', 'retrieved', 'line out, dragged'],
     ['kiteBait', undefined, 'wind, dragged'],
   ] as const) {
     await openMoving(page, app.url, family)
