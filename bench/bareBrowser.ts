@@ -14,8 +14,8 @@ export type BareBrowser = {
 }
 
 /**
- * A browser with one page, driven over a pipe and told no more than asked for. The driver of the tests listens to every script: each
- * error that a script makes then costs reading the script again, a tenth of a start that nobody else has.
+ * A browser with one page, controlled over a pipe. Playwright also enables the browser’s runtime events. Each error object of a script
+ * then makes the browser parse that script again: a tenth of a start, which users do not have.
  */
 export async function bareBrowser(profile: string): Promise<BareBrowser> {
   const child = spawn(browserPath(), [...CHROMIUM_ARGS, '--headless', `--user-data-dir=${profile}`, '--remote-debugging-pipe'], {

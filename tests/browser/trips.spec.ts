@@ -84,7 +84,7 @@ test('what waits outlasts a reload, and what the server refuses for good is kept
     'The request is not valid. It is kept in this browser.',
   )
   expect(await eventsOf(page.request, app.url, trip)).toEqual([])
-  // What was refused does not hold up, nor go along with, what comes after it.
+  // A refused event does not block the next one and is not sent again with it.
   await page.keyboard.press('Escape')
   await page.unroute('**/api/observations/many')
   const sent = page.waitForRequest('**/api/observations/many')

@@ -8,7 +8,7 @@ const KEY = 'wide-reach.browser-formats'
 
 beforeEach(() => localStorage.clear())
 
-test('what a language writes is kept for the next start, and read anew for another language', async () => {
+test('the formats of a language are stored for the next start, and read again when the language changes', async () => {
   const formats = await read()
   expect(formats).toEqual({ decimalSign: '.', clock: '12', dayOrder: 'month' })
   const { language, ...rest } = JSON.parse(localStorage.getItem(KEY)!)
@@ -21,7 +21,10 @@ test('what a language writes is kept for the next start, and read anew for anoth
   expect(JSON.parse(localStorage.getItem(KEY)!)).toEqual({ language, formats })
 })
 
-test.each(['null', '{', '{"language":"en-US","formats":{"decimalSign":"x"}}'])('%s in its place is read over', async (text) => {
-  localStorage.setItem(KEY, text)
-  expect(await read()).toEqual({ decimalSign: '.', clock: '12', dayOrder: 'month' })
-})
+test.each(['null', '{', '{"language":"en-US","formats":{"decimalSign":"x"}}'])(
+  'a stored value of %s is ignored',
+  async (text) => {
+    localStorage.setItem(KEY, text)
+    expect(await read()).toEqual({ decimalSign: '.', clock: '12', dayOrder: 'month' })
+  },
+)

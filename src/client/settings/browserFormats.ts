@@ -7,7 +7,7 @@ const KEPT = `${PREFIX}browser-formats`
 /** As the browser's own language writes them. */
 export const BROWSER_FORMATS: Formats = fromStorage(keptFormats) ?? browserFormats()
 
-/** Kept from the last start: to load the rules of a language takes a tenth of a second on a phone. */
+/** Stored by an earlier start: loading the formats of a language takes a tenth of a second on a phone. */
 function keptFormats(): Formats {
   const { language, formats } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as {
     language?: string

@@ -1,4 +1,4 @@
 import { config } from 'zod'
 
-/** The rules of the pages forbid code made from text. Without this, the first schema tries it all the same. Loaded before any schema. */
+/** The content security policy forbids `eval`. Without this setting, the first schema tries it. Must be imported before any schema. */
 config({ jitless: true })

@@ -16,12 +16,13 @@ export function CatalogueProvider({ children }: { children: ReactNode }) {
   const [own, setOwn] = useKept('own-figures', true)
   const client = useQueryClient()
   const saved = useQuery(crewSettingsQuery).data?.content.fieldBreaks ?? false
-  // A tick shows at once; a mutation says only a moment later what it was asked.
+  // The checkbox changes at once: a mutation reports its variables only after the click.
   const [asked, setAsked] = useState<boolean>()
   const { mutate } = useMutation({
     mutationFn: (fieldBreaks: boolean) => changeCrewSettings(client, (old) => ({ ...old, fieldBreaks })),
     onError: (error) => toast.error(error.message),
-    onSettled: () => setAsked(undefined),
+    // An earlier click may settle while a later one is still being saved.
+    onSettled: (_data, _error, sent) => setAsked((now) => (now === sent ? undefined : now)),
   })
   const setField = useCallback(
     (next: boolean) => {

@@ -23,7 +23,7 @@ export type TripRates = {
 /** Casts in an hour where none was counted. A working value of the craft. */
 const USUAL_CASTS_PER_HOUR = 3
 
-/** What some rod hours bring, by what was counted; a snag that loses the trace loses its sinker too, and is one. */
+/** Expected snags and casts in some rod hours. A snag that loses the trace also loses its sinker and counts once. */
 export function tripRates(counts: Counts | undefined, { events, hours }: Priors['losses'], rodHours: number): TripRates {
   const { sinkersLost, casts, hours: fished } = counts ?? noCounts()
   const { mean } = learnRate({ priorEvents: events, priorExposure: hours, events: sinkersLost, exposure: fished })

@@ -29,7 +29,7 @@ export type PreparedSetup = Setup & {
   tracePath: (endId: string) => PathElement[]
   /** The links of any path of the trace, with those of the outfit’s lines that are out before them. */
   linksOf: (path: readonly PathElement[]) => Link[]
-  /** Of rod tip to end with the end a rod’s length under it, as a fish at the side, that nothing goes at a load: without what is on the reel. */
+  /** Chance that no link breaks at a load with the fish a rod’s length under the rod tip. Line on the reel does not count. */
   survivalUnderTip: (endId: string, loadN: number) => number
   /** What comes of the way its line moves; @throws CoreError as `movedOf` does. */
   moved: () => Moved | undefined

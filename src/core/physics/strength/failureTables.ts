@@ -115,7 +115,7 @@ function stepFor(groups: readonly Group[]): number | undefined {
   return wide > WIDEST ? undefined : STEPS.find((step) => narrow >= 2 * step - 1e-12)
 }
 
-/** Reads the kinds of groups. Chains share their links: each is told apart from the others once, by a number. */
+/** Returns the kinds of joint in a group. Chains share links, so each distinct link gets its number once. */
 function kindsFinder(): (group: Group) => Kinds {
   const known = new WeakMap<UncertainLink | ShareOfLine, number>()
   const numbers = new Map<string, number>()
