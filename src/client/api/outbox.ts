@@ -52,55 +52,66 @@ class Outbox {
   }
   readonly snapshot = (): OutboxState => this.state
 
-  /** Keeps an observation, then tries to send. */
-  async add(observation: Observation): Promise<void> {
+  /** Keeps what belongs together, all or nothing and in this order, then tries to send. */
+  async add(observations: readonly Observation[]): Promise<void> {
     const database = await this.database
-    const key = await database?.add('outbox', { observation }).catch(() => undefined)
-    if (key === undefined) this.state = { ...this.state, isMemoryOnly: true }
-    this.nextKey = Math.max(this.nextKey, key ?? 0) + 1
-    this.entries = [...this.entries, { key: key ?? -this.nextKey, observation }]
+    const keys = database && (await keepAll(database, observations).catch(() => undefined))
+    if (!keys) this.state = { ...this.state, isMemoryOnly: true }
+    const added = observations.map((observation, i): Entry => {
+      this.nextKey = Math.max(this.nextKey, keys?.[i] ?? 0) + 1
+      return { key: keys?.[i] ?? -this.nextKey, observation }
+    })
+    this.entries = [...this.entries, ...added]
     this.publish()
     await this.send()
   }
 
-  /** Sends what waits. Two windows may both send it: the server stores each id once. */
+  /** Sends what waits, and what is added meanwhile; whether anything was sent. Two windows may both send it: the server stores each id once. */
   async send(): Promise<boolean> {
-    const waiting = this.entries.filter(({ refused }) => refused === undefined).slice(0, MAX_AT_ONCE)
-    if (this.isSending || waiting.length === 0) return false
+    if (this.isSending) return false
     this.isSending = true
+    const before = this.sent
+    const next = () => this.entries.filter(({ refused }) => refused === undefined).slice(0, MAX_AT_ONCE)
     try {
-      await request(z.unknown(), '/observations/many', {
-        method: 'POST',
-        body: { observations: waiting.map(({ observation }) => observation) },
-      })
-      await this.markSent(waiting)
-      return true
-    } catch (error) {
-      if (isRefusal(error)) await this.refuse(waiting, error)
-      return false
+      let isAnswered = true
+      for (let waiting = next(); isAnswered && waiting.length > 0; waiting = next()) isAnswered = await this.sendTogether(waiting)
     } finally {
       this.isSending = false
     }
+    return this.sent !== before
+  }
+
+  /** Whether the server answered: each is then sent or refused. */
+  private async sendTogether(entries: readonly Entry[]): Promise<boolean> {
+    try {
+      const body = { observations: entries.map(({ observation }) => observation) }
+      await request(z.unknown(), '/observations/many', { method: 'POST', body })
+    } catch (error) {
+      return isRefusal(error) && this.refuse(entries, error)
+    }
+    await this.markSent(entries)
+    return true
   }
 
   /** Several that are refused together are sent one by one, so that a bad one does not hold up the others. */
-  private async refuse(entries: readonly Entry[], error: ApiError): Promise<void> {
+  private async refuse(entries: readonly Entry[], error: ApiError): Promise<boolean> {
     const [only] = entries
     if (entries.length === 1 && only) {
       const database = await this.database
       await database?.put('outbox', { observation: only.observation, refused: error.message }, only.key)
       this.entries = this.entries.map((each) => (each.key === only.key ? { ...each, refused: error.message } : each))
       this.publish()
-      return
+      return true
     }
     for (const entry of entries)
       try {
         await request(z.unknown(), '/observations', { method: 'POST', body: entry.observation })
         await this.markSent([entry])
       } catch (each) {
-        if (!isRefusal(each)) return
+        if (!isRefusal(each)) return false
         await this.refuse([entry], each)
       }
+    return true
   }
 
   private async markSent(entries: readonly Entry[]): Promise<void> {
@@ -150,6 +161,13 @@ class Outbox {
   }
 }
 
+async function keepAll(database: IDBPDatabase<Stored>, observations: readonly Observation[]): Promise<number[]> {
+  const transaction = database.transaction('outbox', 'readwrite')
+  const keys = observations.map((observation) => transaction.store.add({ observation }))
+  const [stored] = await Promise.all([Promise.all(keys), transaction.done])
+  return stored
+}
+
 /** One for the whole page. */
 const box = new Outbox()
 
@@ -172,8 +190,8 @@ export function useOutbox() {
   }, [client])
   return {
     ...state,
-    add: async (observation: Observation) => {
-      await box.add(observation)
+    add: async (observations: readonly Observation[]) => {
+      await box.add(observations)
       await client.invalidateQueries(OBSERVATIONS)
     },
   }

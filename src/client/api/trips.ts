@@ -48,28 +48,39 @@ export function useTripLog(tripId: string) {
   /** `seen`: what a sinker did just then, from which its mark learns. */
   const add = (event: NewEvent, seen?: Omit<Hold, 'formatVersion' | 'kind' | 'id' | 'tripId' | 'at'>): TripEvent => {
     const whole: TripEvent = { ...event, formatVersion: 1, kind: 'event', id: newId(), tripId, phone }
-    void outbox.add(whole)
-    if (seen) void outbox.add({ ...seen, formatVersion: 1, kind: 'hold', id: newId(), tripId, at: event.at })
+    const hold = seen && ({ ...seen, formatVersion: 1, kind: 'hold', id: newId(), tripId, at: event.at } as const)
+    void outbox.add(hold ? [whole, hold] : [whole])
     return whole
   }
-  const takeBack = ({ id, at, what, markId }: TripEvent) => {
+  const retractions = ({ id, at, what, markId }: TripEvent) => {
     const isSeen = what.type === 'held' || what.type === 'dragged'
     const seen = isSeen ? active.filter((each) => each.kind === 'hold' && each.at === at) : []
-    for (const of of [id, ...seen.map((each) => each.id)])
-      void outbox.add({
-        formatVersion: 1,
-        kind: 'retraction',
-        id: newId(),
-        at: clock.nowIso(),
-        of,
-        tripId,
-        ...(markId === undefined ? {} : { markId }),
-      })
+    return [id, ...seen.map((each) => each.id)].map(
+      (of) =>
+        ({
+          formatVersion: 1,
+          kind: 'retraction',
+          id: newId(),
+          at: clock.nowIso(),
+          of,
+          tripId,
+          ...(markId === undefined ? {} : { markId }),
+        }) as const,
+    )
   }
+  const takeBack = (event: TripEvent) => void outbox.add(retractions(event))
   const correct = (event: TripEvent, change: Partial<NewEvent>) => {
     const { formatVersion: _f, kind: _k, id: _i, tripId: _t, phone: by, ...rest } = event
-    takeBack(event)
-    void outbox.add({ ...rest, ...change, formatVersion: 1, kind: 'event', id: newId(), tripId, ...(by ? { phone: by } : {}) })
+    const corrected: TripEvent = {
+      ...rest,
+      ...change,
+      formatVersion: 1,
+      kind: 'event',
+      id: newId(),
+      tripId,
+      ...(by ? { phone: by } : {}),
+    }
+    void outbox.add([...retractions(event), corrected])
   }
   /** Goes by the server's clock from now on, and moves what this phone logged on this trip by its own. */
   const followServerClock = () => {
