@@ -2,8 +2,8 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { traceJsonSchema } from '../src/files/readTraceFile.ts'
+import { ROOT } from '../src/server/root.ts'
 import { calculationsPage } from './lib/calculationsPage.ts'
-import { ROOT } from './lib/project.ts'
 
 writeFileSync(join(ROOT, 'docs', 'calculations.md'), calculationsPage())
 writeFileSync(join(ROOT, 'docs', 'trace.schema.json'), `${JSON.stringify(traceJsonSchema(), null, 2)}\n`)

@@ -4,8 +4,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Stryker } from '@stryker-mutator/core'
 import { seeded } from '../src/core/math/seeded.ts'
+import { ROOT } from '../src/server/root.ts'
 import { Problem, runMain } from './lib/problem.ts'
-import { ROOT } from './lib/project.ts'
 
 const IN_CORE = readdirSync(join(ROOT, 'src', 'core'), { withFileTypes: true }).flatMap((entry) =>
   entry.isDirectory() ? [entry.name] : [],

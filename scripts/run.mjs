@@ -2,7 +2,7 @@
 // Plain JavaScript on Node's own modules, because it must run in a fresh clone with nothing installed.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 
@@ -32,8 +32,27 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
 }
 
 const [entry, ...rest] = process.argv.slice(2)
-const { register } = await import('tsx/esm/api')
-register()
-const file = resolve(root, entry)
-process.argv = [process.argv[0], file, ...rest]
+// One file of the whole command: Node starts it in a third of the time that loading hundreds of TypeScript files takes.
+const { build } = await import('esbuild')
+const { outputFiles } = await build({
+  entryPoints: [resolve(root, entry)],
+  bundle: true,
+  format: 'esm',
+  platform: 'node',
+  packages: 'external',
+  sourcemap: 'inline',
+  write: false,
+  // It has printed what it cannot read.
+}).catch(() => process.exit(1))
+const file = join(root, 'dist', 'commands', entry.replace(/\.ts$/, '.mjs'))
+const code = Buffer.from(outputFiles[0].contents)
+if (!existsSync(file) || !readFileSync(file).equals(code)) {
+  mkdirSync(dirname(file), { recursive: true })
+  // Under another name first: one that starts at the same time must not read half a file.
+  const partial = `${file}.${process.pid}`
+  writeFileSync(partial, code)
+  renameSync(partial, file)
+}
+process.setSourceMapsEnabled(true)
+process.argv = [process.argv[0], resolve(root, entry), ...rest]
 await import(pathToFileURL(file).href)

@@ -2,13 +2,14 @@
 import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { ROOT } from '../src/server/root.ts'
 import { ensurePdfReader } from '../tests/readPdf.ts'
 import { ensureBrowser } from './lib/browser.ts'
 import { changesOfCheckout } from './lib/checkout.ts'
 import { firstLoad } from './lib/firstLoad.ts'
 import { ensurePostgres } from './lib/postgres/postgres.ts'
 import { runMain } from './lib/problem.ts'
-import { buildClient, ROOT } from './lib/project.ts'
+import { buildClient } from './lib/project.ts'
 
 const RESULTS = join(ROOT, 'test-results')
 const FIRST_LOAD_LIMIT = 215_000

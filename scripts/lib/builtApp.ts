@@ -1,8 +1,9 @@
 import { join } from 'node:path'
 import { type RunningServer, startServer } from '../../src/server/main.ts'
+import { ROOT } from '../../src/server/root.ts'
 import { freePort } from './freePort.ts'
 import { removePostgres, startPostgres } from './postgres/postgres.ts'
-import { CLIENT_FOLDER, ROOT } from './project.ts'
+import { CLIENT_FOLDER } from './project.ts'
 
 let started = 0
 

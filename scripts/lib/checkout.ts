@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { ROOT } from './project.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 /** What the checkout holds beside what is committed and ignored, a line each; undefined where it is no checkout. */
 export function changesOfCheckout(): Set<string> | undefined {

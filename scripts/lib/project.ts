@@ -1,11 +1,10 @@
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
-import { dirname, join, resolve } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { join, resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
+import { ROOT } from '../../src/server/root.ts'
 
-export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))))
 /** The folders that the client’s bundles are made from. */
 export const CLIENT_SOURCES = ['src/client', 'src/core', 'src/shared', 'src/workers', 'src/offline', 'src/files'] as const
 /** Where the database and its backups are kept. */

@@ -1,7 +1,7 @@
 // Part of npm run lint: every text that a user may read is plain English, in the words that the product uses.
 import { execFileSync } from 'node:child_process'
+import { ROOT } from '../../src/server/root.ts'
 import { runMain } from '../lib/problem.ts'
-import { ROOT } from '../lib/project.ts'
 import { type UserText, userTexts } from './strings.ts'
 
 const MAX_WORDS_IN_A_SENTENCE = 25

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
-import { ROOT } from '../../scripts/lib/project.ts'
+import { ROOT } from '../server/root.ts'
 
 const css = readFileSync(join(ROOT, 'src/client/styles.css'), 'utf8')
 

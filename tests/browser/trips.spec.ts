@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import { freePort } from '../../scripts/lib/freePort.ts'
 import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
-import { ROOT } from '../../scripts/lib/project.ts'
+import { ROOT } from '../../src/server/root.ts'
 import { startProcess } from '../server/serverProcess.ts'
 import { counted, expect, seriousFaults, test } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'

@@ -2,8 +2,8 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
 import { calculationsPage } from '../../scripts/lib/calculationsPage.ts'
-import { ROOT } from '../../scripts/lib/project.ts'
 import { traceJsonSchema } from '../../src/files/readTraceFile.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 test('the reference page is what the registry says (else: npm run docs)', () => {
   expect(readFileSync(join(ROOT, 'docs', 'calculations.md'), 'utf8')).toBe(calculationsPage())

@@ -2,7 +2,8 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writ
 import { tmpdir } from 'node:os'
 import { dirname, join, relative } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { CLIENT_SOURCES, ROOT, sourcesDigest } from '../../scripts/lib/project.ts'
+import { CLIENT_SOURCES, sourcesDigest } from '../../scripts/lib/project.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 let copy: string
 beforeAll(() => {

@@ -22,7 +22,7 @@ const opened: Database[] = []
 let server: TestServer
 
 async function emptyDatabase(): Promise<Database> {
-  const db = openDatabase(await freshDatabase(), silent)
+  const db = openDatabase(await freshDatabase('empty'), silent)
   await migrate(db)
   opened.push(db)
   return db

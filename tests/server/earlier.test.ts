@@ -11,7 +11,7 @@ let server: TestServer
 let rows: Record<string, { id: string; revision: number; content: any }[]>
 
 beforeAll(async () => {
-  const url = await freshDatabase()
+  const url = await freshDatabase('empty')
   await fillAsBefore(url)
   const client = new pg.Client(url)
   await client.connect()

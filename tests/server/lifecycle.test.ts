@@ -7,7 +7,7 @@ import pg from 'pg'
 import { afterAll, describe, expect, inject, test } from 'vitest'
 import { freePort } from '../../scripts/lib/freePort.ts'
 import { serverOn } from '../../scripts/lib/postgres/processes.ts'
-import { ROOT } from '../../scripts/lib/project.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 /** Runs npm start's script to its end, or until it says where it is. */
 async function start(

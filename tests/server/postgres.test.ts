@@ -6,8 +6,8 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { type Postgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { serverOn } from '../../scripts/lib/postgres/processes.ts'
 import { Problem } from '../../scripts/lib/problem.ts'
-import { ROOT } from '../../scripts/lib/project.ts'
 import { startServer } from '../../src/server/main.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 const folder = join(ROOT, '.data', `postgres-test-${process.pid}`)
 /** Where the data really are: not where they were wanted, where user postgres cannot walk to that. */

@@ -5,7 +5,7 @@ import { expect, test } from 'vitest'
 import { freePort } from '../../scripts/lib/freePort.ts'
 import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { serverOn } from '../../scripts/lib/postgres/processes.ts'
-import { ROOT } from '../../scripts/lib/project.ts'
+import { ROOT } from '../../src/server/root.ts'
 import { healthBody } from '../../src/shared/health.ts'
 import { atDepth } from '../depth.ts'
 import { startProcess } from './serverProcess.ts'
@@ -14,7 +14,7 @@ import { freshDatabase, startTestServer } from './testServer.ts'
 const SAVES_BEFORE_KILL = 60
 
 test('a server killed in the middle of saves loses no acknowledged save', async () => {
-  const databaseUrl = await freshDatabase()
+  const databaseUrl = await freshDatabase('demo')
   const port = await freePort()
   const send = async (method: string, path: string, body?: unknown) => {
     const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {

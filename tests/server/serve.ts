@@ -1,7 +1,7 @@
 // The server as a process of its own, to be killed by a test.
 import { join } from 'node:path'
-import { ROOT } from '../../scripts/lib/project.ts'
 import { startServer } from '../../src/server/main.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 await startServer({
   databaseUrl: process.env.DATABASE_URL!,

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { ROOT } from '../../scripts/lib/project.ts'
+import { ROOT } from '../../src/server/root.ts'
 
 /** Starts the server as a process of its own and waits for the line that says it listens. */
 export async function startProcess(databaseUrl: string, port: number): Promise<ChildProcess> {

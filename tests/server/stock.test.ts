@@ -204,7 +204,7 @@ describe('a batch', () => {
 })
 
 test('a server killed between stock and tied traces has done both or neither', async () => {
-  const databaseUrl = await freshDatabase()
+  const databaseUrl = await freshDatabase('demo')
   const port = await freePort()
   const send = async (method: string, path: string, body?: unknown) =>
     (

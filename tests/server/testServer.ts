@@ -27,12 +27,12 @@ export type TestServer = {
   close: () => Promise<void>
 }
 
-/** An empty database of its own on the tests' PostgreSQL; the last part of its address is its name. */
-export async function freshDatabase(): Promise<string> {
+/** A database of its own on the tests' PostgreSQL, empty or with the demonstration data; the last part of its address is its name. */
+export async function freshDatabase(content: 'empty' | 'demo'): Promise<string> {
   const admin = new pg.Client(inject('postgresUrl'))
   await admin.connect()
   const name = `test_${process.hrtime.bigint()}`
-  await admin.query(`create database ${name}`)
+  await admin.query(`create database ${name}${content === 'demo' ? ' template demo' : ''}`)
   await admin.end()
   return inject('postgresUrl').replace(/\/postgres$/, `/${name}`)
 }
@@ -41,7 +41,7 @@ export async function freshDatabase(): Promise<string> {
 export async function startTestServer(existingUrl?: string, more: More = {}): Promise<TestServer> {
   const logged: string[] = []
   const log = openLog('info', { write: (line: string) => void logged.push(line) })
-  const databaseUrl = existingUrl ?? (await freshDatabase())
+  const databaseUrl = existingUrl ?? (await freshDatabase('demo'))
   const db = openDatabase(databaseUrl, log)
   await migrate(db)
   await loadDemo(db)

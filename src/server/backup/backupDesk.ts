@@ -107,7 +107,7 @@ export class BackupDesk {
 
   private openedThreads(): Promise<Piscina<RestoreJob, RestoreAnswer>> {
     this.threads ??= openThreads<RestoreJob, RestoreAnswer>(
-      new URL('./restoreJob.ts', import.meta.url),
+      'src/server/backup/restoreJob.ts',
       'restoreJob',
       this.log,
       // A look is usually followed by a restore, which reuses the thread.

@@ -58,7 +58,7 @@ export class JobPool {
   }
 
   private async start(): Promise<Piscina<Job, JobAnswer>> {
-    const pool = await openThreads<Job, JobAnswer>(new URL('./job.ts', import.meta.url), 'doJob', this.log, {
+    const pool = await openThreads<Job, JobAnswer>('src/server/jobs/job.ts', 'doJob', this.log, {
       // All of them stay: one begun for a single job would cost that job its start.
       minThreads: this.limits.threads,
       maxThreads: this.limits.threads,

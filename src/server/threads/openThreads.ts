@@ -1,16 +1,16 @@
 import { createHash, randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, renameSync, writeFileSync } from 'node:fs'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { join } from 'node:path'
 import { build } from 'esbuild'
 import type { Logger } from 'pino'
 import { Piscina } from 'piscina'
+import { ROOT } from '../root.ts'
 
-const FOLDER = fileURLToPath(new URL('../../../dist/threads/', import.meta.url))
+const FOLDER = join(ROOT, 'dist', 'threads')
 
-/** Threads of their own for one function of a TypeScript module. A thread that dies is replaced, and that is logged. */
+/** Threads of their own for one function of a TypeScript module, named by its path in the project. A thread that dies is replaced, and that is logged. */
 export async function openThreads<Job, Answer>(
-  module: URL,
+  module: string,
   name: string,
   log: Logger,
   options: Pick<
@@ -30,10 +30,9 @@ export async function openThreads<Job, Answer>(
  * Node reads it by itself: a thread that loads its TypeScript file by file takes seconds to start.
  * The name of the file is made from its content, so that servers of different versions do not meet in one.
  */
-async function threadFile(module: URL, name: string): Promise<string> {
-  const path = fileURLToPath(module)
+async function threadFile(module: string, name: string): Promise<string> {
   const { outputFiles } = await build({
-    stdin: { contents: `export { ${name} as default } from ${JSON.stringify(path)}`, resolveDir: dirname(path), loader: 'ts' },
+    stdin: { contents: `export { ${name} as default } from './${module}'`, resolveDir: ROOT, loader: 'ts' },
     bundle: true,
     format: 'esm',
     platform: 'node',
