@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process'
-import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -21,8 +21,7 @@ beforeAll(async () => {
   await server.close()
   await postgres.stop()
   whole = `${real}-whole`
-  cpSync(real, whole, { recursive: true, preserveTimestamps: true })
-  owned(whole)
+  copy(real, whole)
 })
 afterAll(() => {
   for (const each of [real, whole]) rmSync(each, { recursive: true, force: true })
@@ -32,10 +31,12 @@ const urlsOf = ({ appUrl, migrationsUrl }: Postgres) => ({ databaseUrl: appUrl, 
 const owned = (path: string) => {
   if (process.getuid?.() === 0) execFileSync('chown', ['-R', 'postgres:', path])
 }
+/** With owners and times. A thousand files: by Node's own functions it takes several times as long. */
+const copy = (from: string, to: string) => execFileSync('cp', ['-a', from, to])
 /** The folder as it was left whole, then hurt. */
 function hurt(how: (folder: string) => void): void {
   rmSync(real, { recursive: true, force: true })
-  cpSync(whole, real, { recursive: true, preserveTimestamps: true })
+  copy(whole, real)
   how(real)
   owned(real)
 }
