@@ -14,4 +14,5 @@ app.use(async (ctx) => {
   )
   ctx.body = rows[0]
 })
-app.listen(Number(PORT), '127.0.0.1')
+app.listen(Number(PORT), '127.0.0.1', () => process.send?.('listening'))
+process.once('disconnect', () => process.exit())

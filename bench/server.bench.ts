@@ -1,12 +1,12 @@
 // npm run bench:server: lists of 5,000 traces and one trace, asked of the application and, for one trace, of the barest server on the
 // same database, in turn, each server a process of its own.
-import { fork } from 'node:child_process'
 import { once } from 'node:events'
 import { join } from 'node:path'
 import autocannon from 'autocannon'
 import { freePort } from '../scripts/lib/freePort.ts'
 import { removePostgres, startPostgres } from '../scripts/lib/postgres/postgres.ts'
 import { runMain } from '../scripts/lib/problem.ts'
+import { startProcess } from '../scripts/lib/serverProcess.ts'
 import { DEMO_CREW } from '../src/server/http/crew.ts'
 import { ROOT } from '../src/server/root.ts'
 import { addTraces } from '../tests/fixtures/manyTraces.ts'
@@ -23,25 +23,12 @@ async function load(url: string, connections: number): Promise<Load> {
   return { requestsPerS: requests.average, medianMs: latency.p50, p99Ms: latency.p99 }
 }
 
-/** A server as a process of its own, which answers at the address when this has resolved. */
 async function startServer(script: string, env: Record<string, string>, path: string) {
   const port = await freePort()
-  const child = fork(join(ROOT, 'scripts', 'run.mjs'), [script], {
-    env: { ...process.env, ...env, PORT: String(port), NODE_ENV: 'production', LOG_LEVEL: 'silent' },
-  })
-  const url = `http://127.0.0.1:${port}${path}`
-  while (
-    !(await fetch(url).then(
-      ({ ok }) => ok,
-      () => false,
-    ))
-  ) {
-    if (child.exitCode !== null) throw new Error(`${script} ended`)
-    await new Promise((done) => setTimeout(done, 50))
-  }
+  const child = await startProcess(script, { ...env, PORT: String(port), NODE_ENV: 'production' })
   return {
     origin: `http://127.0.0.1:${port}`,
-    url,
+    url: `http://127.0.0.1:${port}${path}`,
     stop: async () => {
       child.kill()
       await once(child, 'exit')
@@ -55,7 +42,7 @@ await runMain(async () => {
   const postgres = await startPostgres(join(ROOT, '.data', `bench-postgres-${process.pid}`), { durable: false })
   try {
     const database = { DATABASE_URL: postgres.appUrl, MIGRATIONS_URL: postgres.migrationsUrl }
-    const ours = await startServer('scripts/lib/apiServer.ts', database, `/api/traces/${TRACE}`)
+    const ours = await startServer('scripts/lib/server.ts', database, `/api/traces/${TRACE}`)
     await addTraces(postgres.adminUrl, 5_000)
     const bare = await startServer('bench/bareServer.ts', database, `/${DEMO_CREW.id}/${TRACE}`)
     const ratios: { requests: number; p99: number }[] = []

@@ -20,7 +20,7 @@ await runMain(async () => {
     MIGRATIONS_URL: own?.migrationsUrl,
     LOG_LEVEL: 'info',
   }
-  const run = () => spawn(process.execPath, ['scripts/run.mjs', 'scripts/lib/apiServer.ts'], { cwd: ROOT, env, stdio: 'inherit' })
+  const run = () => spawn(process.execPath, ['scripts/run.mjs', 'scripts/lib/server.ts'], { cwd: ROOT, env, stdio: 'inherit' })
   let api = run()
   lifetime.onEnd(() => void api.kill('SIGTERM'))
   const client = await createServer({ configFile: join(ROOT, 'vite.config.ts') })

@@ -5,7 +5,7 @@ export class Lifetime {
   /** Resolved once it is told to stop. */
   readonly told: Promise<void>
 
-  /** Hears Ctrl-C and a kind kill from its first moment on. */
+  /** Hears Ctrl-C, a kind kill and the end of a process that forked it from its first moment on. */
   constructor() {
     this.told = new Promise((resolve) => {
       const stop = () => {
@@ -14,6 +14,7 @@ export class Lifetime {
       }
       process.on('SIGINT', stop)
       process.on('SIGTERM', stop)
+      process.on('disconnect', stop)
     })
   }
 

@@ -1,6 +1,5 @@
 import pg from 'pg'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
-import type { RunningServer } from '../../src/server/main.ts'
+import { type BuiltApp, startBuiltApp } from '../../scripts/lib/builtApp.ts'
 import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
 import { test as base, expect, HOUND } from './fixtures.ts'
 
@@ -8,7 +7,7 @@ const OWN_KNOTS = '00000000-0000-4000-8000-000000000001'
 const PIER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d210'
 
 /** The application on a database that the version before made, with one trace in it that a later version wrote. */
-let earlier: RunningServer
+let earlier: BuiltApp
 const test = base.extend({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
   app: async ({}, use) => use({ url: earlier.url }),

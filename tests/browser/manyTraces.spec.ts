@@ -1,16 +1,15 @@
 import pino from 'pino'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { type BuiltApp, startBuiltApp } from '../../scripts/lib/builtApp.ts'
 import { openDatabase } from '../../src/server/db/database.ts'
 import { migrate } from '../../src/server/db/migrate.ts'
 import { loadDemo } from '../../src/server/demo/loadDemo.ts'
-import type { RunningServer } from '../../src/server/main.ts'
 import { addTraces } from '../fixtures/manyTraces.ts'
 import { test as base, expect } from './fixtures.ts'
 
 const COUNT = 5_000
 /** Four times what is aimed at, alone on the machine: other work beside the tests is no fault of the library. */
 const [USABLE_MS, SEARCH_MS] = [6_000, 400]
-let filled: RunningServer
+let filled: BuiltApp
 const test = base.extend({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
   app: async ({}, use) => use({ url: filled.url }),

@@ -1,8 +1,9 @@
 import { join } from 'node:path'
 import { freePort } from '../../scripts/lib/freePort.ts'
 import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
+import { CLIENT_FOLDER } from '../../scripts/lib/project.ts'
+import { startServerProcess } from '../../scripts/lib/serverProcess.ts'
 import { ROOT } from '../../src/server/root.ts'
-import { startProcess } from '../server/serverProcess.ts'
 import { counted, expect, seriousFaults, test } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
@@ -118,7 +119,8 @@ test('a clock that is an hour wrong is said, and what this phone logged is put r
 test('a server killed while events are sent: each is there once when it is back', async ({ page }) => {
   const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
   const port = await freePort()
-  let server = await startProcess(postgres.adminUrl, port)
+  const settings = { DATABASE_URL: postgres.adminUrl, PORT: String(port), CLIENT: CLIENT_FOLDER }
+  let server = await startServerProcess(settings)
   const url = `http://127.0.0.1:${port}`
   try {
     const trip = await startTrip(page, url)
@@ -129,7 +131,7 @@ test('a server killed while events are sent: each is there once when it is back'
     })
     for (let n = 0; n < 6; n += 1) await page.getByRole('button', { name: /^Cast/ }).click()
     await expect(page.getByText(/^[1-6] waiting/)).toBeVisible()
-    server = await startProcess(postgres.adminUrl, port)
+    server = await startServerProcess(settings)
     await expect(page.getByText('all sent')).toBeVisible()
     const events = await eventsOf(page.request, url, trip)
     expect(events.map(({ what }) => what.type)).toEqual(Array.from({ length: 6 }, () => 'cast'))

@@ -5,10 +5,10 @@ import { expect, test } from 'vitest'
 import { freePort } from '../../scripts/lib/freePort.ts'
 import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { serverOn } from '../../scripts/lib/postgres/processes.ts'
+import { startServerProcess } from '../../scripts/lib/serverProcess.ts'
 import { ROOT } from '../../src/server/root.ts'
 import { healthBody } from '../../src/shared/health.ts'
 import { atDepth } from '../depth.ts'
-import { startProcess } from './serverProcess.ts'
 import { freshDatabase, startTestServer } from './testServer.ts'
 
 const SAVES_BEFORE_KILL = 60
@@ -24,7 +24,7 @@ test('a server killed in the middle of saves loses no acknowledged save', async 
     })
     return { status: response.status, body: (await response.json()) as any }
   }
-  let child = await startProcess(databaseUrl, port)
+  let child = await startServerProcess({ DATABASE_URL: databaseUrl, PORT: String(port) })
   const { content } = (await send('GET', '/traces')).body.documents[0]
   const named = (name: string) => ({ ...content, trace: { ...content.trace, name } })
   const ids = Array.from({ length: 8 }, () => randomUUID())
@@ -48,7 +48,7 @@ test('a server killed in the middle of saves loses no acknowledged save', async 
       }
     })
     await Promise.all([once(child, 'exit'), ...savers])
-    child = await startProcess(databaseUrl, port)
+    child = await startServerProcess({ DATABASE_URL: databaseUrl, PORT: String(port) })
     for (const [id, { revision, name }] of acknowledged) {
       expect((await send('GET', `/traces/${id}/revisions/${revision}`)).body.content.trace.name).toBe(name)
       // A save on its way when the server died was either taken whole or not at all.

@@ -58,10 +58,17 @@ async function healthAnswers(): Promise<{ medianMs: number; up: number }> {
 
 /** Health and a route of each kind answer in time while something goes on. */
 async function expectAllElseGoesOn(): Promise<void> {
-  const { medianMs, up } = await healthAnswers()
-  expect(medianMs).toBeLessThan(HEALTH_MS * slowness)
-  // Where the machine is busy the database may be late: 503 is what health then says.
-  expect(up).toBeGreaterThanOrEqual(3)
+  // Once is enough: what holds the server up does so for as long as it goes on, other work on the machine for a moment.
+  await expect
+    .poll(
+      async () => {
+        const { medianMs, up } = await healthAnswers()
+        // Where the machine is busy the database may be late: 503 is what health then says.
+        return up >= 3 && medianMs < HEALTH_MS * slowness
+      },
+      { timeout: 5 * ROUTE_MS },
+    )
+    .toBe(true)
   for (const path of ['/traces?heads=true', '/marks', '/observations'])
     expect(await timedMs(async () => expect((await server.send('GET', path)).status).toBe(200))).toBeLessThan(ROUTE_MS * slowness)
 }

@@ -3,9 +3,9 @@ import { once } from 'node:events'
 import { sql } from 'kysely'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { freePort } from '../../scripts/lib/freePort.ts'
+import { startServerProcess } from '../../scripts/lib/serverProcess.ts'
 import type { Batch } from '../../src/core/documents/batch.ts'
 import type { Tied } from '../../src/core/documents/tied.ts'
-import { startProcess } from './serverProcess.ts'
 import { freshDatabase, startTestServer, type TestServer } from './testServer.ts'
 
 const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
@@ -214,7 +214,7 @@ test('a server killed between stock and tied traces has done both or neither', a
         ...(body ? { body: JSON.stringify(body) } : {}),
       })
     ).json() as Promise<any>
-  let child = await startProcess(databaseUrl, port)
+  let child = await startServerProcess({ DATABASE_URL: databaseUrl, PORT: String(port) })
   const itemId = randomUUID()
   await send('POST', '/gear', { id: itemId, content: hook('counted') })
   await send('POST', '/stock/movements', {
@@ -239,7 +239,7 @@ test('a server killed between stock and tied traces has done both or neither', a
     }
   })
   await Promise.all([once(child, 'exit'), ...workers])
-  child = await startProcess(databaseUrl, port)
+  child = await startServerProcess({ DATABASE_URL: databaseUrl, PORT: String(port) })
   const { levels } = await send('GET', '/stock')
   const { documents } = await send('GET', '/tied')
   const tiedThere = documents.filter(({ content }: { content: Tied }) => content.batchId !== undefined).length

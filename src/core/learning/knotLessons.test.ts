@@ -111,13 +111,15 @@ test('own figures are those of the lessons, and each pull is held against all th
 
 test('twenty thousand pulls cost a small multiple of what two thousand cost (2026-11-29: a hundred times)', () => {
   const many = Array.from({ length: 20_000 }, (_, i) => pull(i, 0.7 + 0.2 * ((i * 0.618) % 1)))
-  const fastestMs = (pulls: readonly Pull[]) =>
-    Math.min(
-      ...Array.from({ length: 5 }, () => {
-        const beganMs = performance.now()
-        lesson(pulls)
-        return performance.now() - beganMs
-      }),
-    )
-  expect(fastestMs(many) / fastestMs(many.slice(0, 2_000))).toBeLessThan(40)
+  const few = many.slice(0, 2_000)
+  const onceMs = (pulls: readonly Pull[]) => {
+    const beganMs = performance.now()
+    lesson(pulls)
+    return performance.now() - beganMs
+  }
+  // Other work on the machine makes some rounds slower, never quicker.
+  let [manyMs, fewMs] = [onceMs(many), onceMs(few)]
+  for (let round = 0; round < 50 && manyMs / fewMs >= 40; round += 1)
+    [manyMs, fewMs] = [Math.min(manyMs, onceMs(many)), Math.min(fewMs, onceMs(few))]
+  expect(manyMs / fewMs).toBeLessThan(40)
 })
