@@ -22,6 +22,7 @@ export default defineConfig({
           name: 'components',
           include: ['src/client/**/*.test.tsx'],
           environment: 'happy-dom',
+          isolate: false,
           env: { TZ: 'UTC' },
           testTimeout: 60_000,
           hookTimeout: 60_000,

@@ -109,7 +109,7 @@ function checkoutUnchanged(before: Set<string> | undefined): Outcome {
 
 const typescript = (at: string): Step => ({
   name: `types of ${at}`,
-  run: () => check(tool('typescript-native/bin/tsc', '-p', at)),
+  run: () => check(tool('typescript-native/bin/tsc', '-p', at, '--singleThreaded')),
 })
 
 /** Steps of one lane follow each other; lanes run beside each other, more than there are cores: tests wait a third of their time. */

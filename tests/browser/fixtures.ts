@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import axe, { type RunOptions } from 'axe-core'
 import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
 
 export const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
@@ -128,10 +128,15 @@ export async function ceilingLb(page: Page): Promise<number> {
  * @param isContrastKnown the same colours were checked before: over half of the time.
  */
 export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
-  // There are no frames to look into and nothing reads what passed: a third of the time.
-  const rules = { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true } }
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], rules })
-  const { violations } = await (within ? axe.include(within) : axe).analyze()
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  const options: RunOptions = {
+    resultTypes: ['violations'],
+    rules: { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true } },
+  }
+  const { violations } = await page.evaluate(
+    ([context, options]) => (window as unknown as { axe: typeof axe }).axe.run(context, options),
+    [within ?? 'html', options] as const,
+  )
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
   return serious.map(({ id, nodes }) => `${id} at ${nodes.map(({ target }) => target).join(' ')}`)
 }
