@@ -45,12 +45,17 @@ export function studentT(degrees: number): StudentT {
     quantile: (chance) => {
       const tail = Math.min(chance, 1 - chance)
       let [low, high] = [0, farthest]
+      let theta = farthest / 2
+      // Newton's steps, each kept between the bounds that those before have found.
       while (high - low > 1e-13) {
-        const middle = (low + high) / 2
-        if (beyond(middle) > tail) low = middle
-        else high = middle
+        const excess = beyond(theta) - tail
+        if (excess > 0) low = theta
+        else high = theta
+        const next = theta + (2 * half * excess) / Math.cos(theta) ** power
+        if (Math.abs(next - theta) < 1e-14) break
+        theta = next > low && next < high ? next : (low + high) / 2
       }
-      return Math.sign(chance - 0.5) * root * Math.tan((low + high) / 2)
+      return Math.sign(chance - 0.5) * root * Math.tan(theta)
     },
   }
 }
