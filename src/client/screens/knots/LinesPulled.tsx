@@ -115,6 +115,8 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
   const [line, setLine] = useState<LineSpec>({ material: 'mono', strengthN: 30 * QUANTITIES.strength.units.lb })
   const [spoolId, setSpoolId] = useState<string>()
   const [loadN, setLoadN] = useState<number>()
+  // What is typed of a load is cleared with each save.
+  const [saves, setSaves] = useState(0)
   const [wet, setWet] = useState(false)
   const { ref, complaint, submitIfValid } = useNoFaults<HTMLFormElement>()
   const spool = spools.find(({ id }) => id === spoolId)
@@ -125,6 +127,7 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
       if (loadN === undefined) return
       onPull({ material, labelN, loadN, wet, ...(spool ? { spoolId: spool.id } : {}) })
       setLoadN(undefined)
+      setSaves(saves + 1)
     })
   }
   return (
@@ -132,7 +135,7 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
       <CutFrom spools={spools} value={spoolId} onChange={(chosen) => setSpoolId(chosen?.id)} />
       {!spool && <LineFields label="line" line={line} onChange={setLine} />}
       <QuantityField
-        key={loadN === undefined ? 'next' : 'this'}
+        key={saves}
         label="it broke at"
         quantity="strength"
         valueSi={loadN}

@@ -123,6 +123,8 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
   const id = useId()
   const [lineN, setLineN] = useState(labelN)
   const [loadN, setLoadN] = useState<number>()
+  // What is typed of a load is cleared with each save.
+  const [saves, setSaves] = useState(0)
   const [parted, setParted] = useState<Pull['parted']>('knot')
   const [wet, setWet] = useState(false)
   const [spoolId, setSpoolId] = useState<string>()
@@ -133,13 +135,14 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
       if (loadN === undefined) return
       onPull({ lineN, loadN, wet, parted, ...(spoolId === undefined ? {} : { spoolId }) })
       setLoadN(undefined)
+      setSaves(saves + 1)
     })
   }
   return (
     <form ref={ref} className="mt-2 grid gap-2 border-t border-rule pt-2" noValidate onSubmit={submit}>
       <p className="text-sm text-quiet">Protect your eyes, cover the points, put a cloth over the line, keep others clear.</p>
       <QuantityField
-        key={loadN === undefined ? 'next' : 'this'}
+        key={saves}
         label="it broke at"
         quantity="strength"
         valueSi={loadN}
