@@ -22,7 +22,7 @@ export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void
     DATABASE_URL: postgres.appUrl,
     MIGRATIONS_URL: postgres.migrationsUrl,
     PORT: String(port),
-    CLIENT: CLIENT_FOLDER,
+    CLIENT_FOLDER,
   })
   return {
     url: `http://127.0.0.1:${port}`,

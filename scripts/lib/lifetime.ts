@@ -5,7 +5,7 @@ export class Lifetime {
   /** Resolved once it is told to stop. */
   readonly told: Promise<void>
 
-  /** Hears Ctrl-C, a kind kill and the end of a process that forked it from its first moment on. */
+  /** Listens from the start for Ctrl-C, SIGTERM and the end of the process that forked it. */
   constructor() {
     this.told = new Promise((resolve) => {
       const stop = () => {

@@ -1,4 +1,4 @@
-// The server as a process of its own: what `npm run dev` restarts, tests kill and benches load.
+// The server as a separate process, for `npm run dev`, tests and benches.
 import { startServer } from '../../src/server/main.ts'
 import { Lifetime } from './lifetime.ts'
 
@@ -6,7 +6,7 @@ const lifetime = new Lifetime()
 const {
   DATABASE_URL: databaseUrl = '',
   MIGRATIONS_URL: migrationsUrl,
-  CLIENT: clientFolder,
+  CLIENT_FOLDER: clientFolder,
   PORT: port,
   LOG_LEVEL: logLevel,
 } = process.env

@@ -2,7 +2,7 @@ import { type ChildProcess, fork } from 'node:child_process'
 import { join } from 'node:path'
 import { ROOT } from '../../src/server/root.ts'
 
-/** Runs a script as a process of its own and waits until it sends word that it listens. It ends with whoever started it. */
+/** Runs a script as a separate process. Resolves when the script reports that it listens. The process ends when this one does. */
 export async function startProcess(script: string, env: Record<string, string>): Promise<ChildProcess> {
   const child = fork(join(ROOT, 'scripts', 'run.mjs'), [script], {
     cwd: ROOT,
@@ -15,6 +15,10 @@ export async function startProcess(script: string, env: Record<string, string>):
   return child
 }
 
-/** The server on a database; where no client is named, without one. */
-export const startServerProcess = (env: { DATABASE_URL: string; MIGRATIONS_URL?: string; PORT: string; CLIENT?: string }) =>
-  startProcess('scripts/lib/server.ts', env)
+/** The server on a database, with the built client where its folder is given. */
+export const startServerProcess = (env: {
+  DATABASE_URL: string
+  MIGRATIONS_URL?: string
+  PORT: string
+  CLIENT_FOLDER?: string
+}) => startProcess('scripts/lib/server.ts', env)

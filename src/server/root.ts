@@ -5,5 +5,5 @@ import { fileURLToPath } from 'node:url'
 const nearestPackage = (folder: string): string =>
   existsSync(join(folder, 'package.json')) ? folder : nearestPackage(dirname(folder))
 
-/** The folder of the project: the nearest with a package.json above this code, which runs as it is or in one file of a whole command. */
+/** The project's folder: the nearest above this file with a package.json. It is the same when this code is bundled into `dist/`. */
 export const ROOT = nearestPackage(dirname(fileURLToPath(import.meta.url)))

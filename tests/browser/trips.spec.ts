@@ -119,7 +119,7 @@ test('a clock that is an hour wrong is said, and what this phone logged is put r
 test('a server killed while events are sent: each is there once when it is back', async ({ page }) => {
   const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
   const port = await freePort()
-  const settings = { DATABASE_URL: postgres.adminUrl, PORT: String(port), CLIENT: CLIENT_FOLDER }
+  const settings = { DATABASE_URL: postgres.adminUrl, PORT: String(port), CLIENT_FOLDER }
   let server = await startServerProcess(settings)
   const url = `http://127.0.0.1:${port}`
   try {

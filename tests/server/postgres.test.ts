@@ -31,7 +31,7 @@ const urlsOf = ({ appUrl, migrationsUrl }: Postgres) => ({ databaseUrl: appUrl, 
 const owned = (path: string) => {
   if (process.getuid?.() === 0) execFileSync('chown', ['-R', 'postgres:', path])
 }
-/** With owners and times. A thousand files: by Node's own functions it takes several times as long. */
+/** Keeps owners and times. Node's own functions take several times as long for these thousand files. */
 const copy = (from: string, to: string) => execFileSync('cp', ['-a', from, to])
 /** The folder as it was left whole, then hurt. */
 function hurt(how: (folder: string) => void): void {

@@ -58,7 +58,7 @@ async function healthAnswers(): Promise<{ medianMs: number; up: number }> {
 
 /** Health and a route of each kind answer in time while something goes on. */
 async function expectAllElseGoesOn(): Promise<void> {
-  // Once is enough: what holds the server up does so for as long as it goes on, other work on the machine for a moment.
+  // One good round is enough: a server that is held up stays so, other work on the machine passes.
   await expect
     .poll(
       async () => {

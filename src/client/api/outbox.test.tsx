@@ -20,7 +20,7 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
-test('what is added together goes in one request, and what is added while it is on its way follows at once', async () => {
+test('observations added together are sent in one request; one added while that request runs is sent right after it', async () => {
   vi.useFakeTimers({ toFake: ['setInterval'] })
   const bodies: string[][] = []
   const answers: (() => void)[] = []

@@ -52,7 +52,7 @@ class Outbox {
   }
   readonly snapshot = (): OutboxState => this.state
 
-  /** Keeps what belongs together, all or nothing and in this order, then tries to send. */
+  /** Stores observations that belong together, all of them or none, then tries to send them in this order. */
   async add(observations: readonly Observation[]): Promise<void> {
     const database = await this.database
     const keys = database && (await keepAll(database, observations).catch(() => undefined))
@@ -66,7 +66,11 @@ class Outbox {
     await this.send()
   }
 
-  /** Sends what waits, and what is added meanwhile; whether anything was sent. Two windows may both send it: the server stores each id once. */
+  /**
+   * Sends the waiting observations until none is left, also those added while a request runs. Two windows may send the same one: the
+   * server stores each id once.
+   * @returns whether anything was sent.
+   */
   async send(): Promise<boolean> {
     if (this.isSending) return false
     this.isSending = true
@@ -81,7 +85,7 @@ class Outbox {
     return this.sent !== before
   }
 
-  /** Whether the server answered: each is then sent or refused. */
+  /** @returns whether the server answered; each observation is then sent or refused. */
   private async sendTogether(entries: readonly Entry[]): Promise<boolean> {
     try {
       const body = { observations: entries.map(({ observation }) => observation) }

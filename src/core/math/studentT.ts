@@ -46,7 +46,7 @@ export function studentT(degrees: number): StudentT {
       const tail = Math.min(chance, 1 - chance)
       let [low, high] = [0, farthest]
       let theta = farthest / 2
-      // Newton's steps, each kept between the bounds that those before have found.
+      // Newton's method; a step that leaves the bracket is replaced by a bisection.
       while (high - low > 1e-13) {
         const excess = beyond(theta) - tail
         if (excess > 0) low = theta

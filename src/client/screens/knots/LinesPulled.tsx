@@ -115,7 +115,7 @@ function StraightForm({ spools, busy, onPull }: FormProps) {
   const [line, setLine] = useState<LineSpec>({ material: 'mono', strengthN: 30 * QUANTITIES.strength.units.lb })
   const [spoolId, setSpoolId] = useState<string>()
   const [loadN, setLoadN] = useState<number>()
-  // What is typed of a load is cleared with each save.
+  // Each save gives the load an empty field.
   const [saves, setSaves] = useState(0)
   const [wet, setWet] = useState(false)
   const { ref, complaint, submitIfValid } = useNoFaults<HTMLFormElement>()

@@ -123,7 +123,7 @@ function PullForm({ lineN: labelN, spools, busy, onPull }: FormProps) {
   const id = useId()
   const [lineN, setLineN] = useState(labelN)
   const [loadN, setLoadN] = useState<number>()
-  // What is typed of a load is cleared with each save.
+  // Each save gives the load an empty field.
   const [saves, setSaves] = useState(0)
   const [parted, setParted] = useState<Pull['parted']>('knot')
   const [wet, setWet] = useState(false)
