@@ -1,26 +1,27 @@
 import { once } from 'node:events'
-import { join } from 'node:path'
-import { ROOT } from '../../src/server/root.ts'
 import { freePort } from './freePort.ts'
-import { removePostgres, startPostgres } from './postgres/postgres.ts'
+import { removePostgres } from './postgres/postgres.ts'
 import { CLIENT_FOLDER } from './project.ts'
 import { startServerProcess } from './serverProcess.ts'
+import { type Content, type DatabaseUrls, startTemporaryPostgres, temporaryDatabase } from './temporaryDatabases.ts'
 
 export type BuiltApp = { url: string; close: () => Promise<void> }
 
-let started = 0
-
 /**
- * The built application on a database of its own, gone when it is closed: with the demonstration data, or with what `fill` puts there
- * before the server first sees it.
+ * The built application on a new database of a PostgreSQL server that ends after it.
+ * @param fill what it puts into the database is there before the server first sees it.
  */
-export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void>): Promise<BuiltApp> {
-  const postgres = await startPostgres(join(ROOT, '.data', `passing-postgres-${process.pid}-${started++}`), { durable: false })
-  await fill?.(postgres.migrationsUrl)
+export async function startAppOn(
+  postgres: DatabaseUrls,
+  content: Content,
+  fill?: (databaseUrl: string) => Promise<void>,
+): Promise<BuiltApp> {
+  const { appUrl, migrationsUrl } = await temporaryDatabase(postgres, content)
+  await fill?.(migrationsUrl)
   const port = await freePort()
   const server = await startServerProcess({
-    DATABASE_URL: postgres.appUrl,
-    MIGRATIONS_URL: postgres.migrationsUrl,
+    DATABASE_URL: appUrl,
+    MIGRATIONS_URL: migrationsUrl,
     PORT: String(port),
     CLIENT_FOLDER,
   })
@@ -29,6 +30,18 @@ export async function startBuiltApp(fill?: (databaseUrl: string) => Promise<void
     close: async () => {
       server.kill()
       await once(server, 'exit')
+    },
+  }
+}
+
+/** The built application with the demonstration data, on a PostgreSQL server of its own. */
+export async function startBuiltApp(): Promise<BuiltApp> {
+  const postgres = await startTemporaryPostgres()
+  const app = await startAppOn(postgres, 'demo')
+  return {
+    url: app.url,
+    close: async () => {
+      await app.close()
       await removePostgres(postgres)
     },
   }

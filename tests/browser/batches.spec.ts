@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
 import { labelPages } from '../../src/core/layout/labelSheet.ts'
 import { readPdf } from '../readPdf.ts'
+import { startApp } from './application.ts'
 import { copyOf, expect, HOUND, seriousFaults, test } from './fixtures.ts'
 
 type Item = { id: string; name: string; spools: number[] }
@@ -258,7 +258,7 @@ test('what is bought from the shopping list is in the box and off the list; undo
 
 test('five thousand items come in from a table with three bad lines named, and their stock with them', async ({ page }) => {
   // An application of its own: other tests would find the five thousand in their box.
-  const own = await startBuiltApp()
+  const own = await startApp()
   page.removeAllListeners('request')
   try {
     const good = Array.from({ length: 5_000 }, (_, i) => `hook,many ${i},j,${(i % 8) + 1}/0,${i % 90},5,25,4.5`)

@@ -1,6 +1,7 @@
 import pg from 'pg'
-import { type BuiltApp, startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
 import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
+import { startApp } from './application.ts'
 import { test as base, expect, HOUND } from './fixtures.ts'
 
 const OWN_KNOTS = '00000000-0000-4000-8000-000000000001'
@@ -13,7 +14,7 @@ const test = base.extend({
   app: async ({}, use) => use({ url: earlier.url }),
 })
 test.beforeAll(async () => {
-  earlier = await startBuiltApp(async (databaseUrl) => {
+  earlier = await startApp('empty', async (databaseUrl) => {
     await fillAsBefore(databaseUrl)
     const client = new pg.Client(databaseUrl)
     await client.connect()

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { startApp } from './application.ts'
 import { counted, expect, seriousFaults, test as shared, tabTo } from './fixtures.ts'
 
 /** The words of a part of the page as they are seen, without the choices of closed lists. */
@@ -19,7 +19,7 @@ const wordsOn = (part: Locator) =>
 const test = shared.extend({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
   app: async ({}, use) => {
-    const own = await startBuiltApp()
+    const own = await startApp()
     await use(own)
     await own.close()
   },

@@ -1,6 +1,6 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test'
 import axe, { type RunOptions } from 'axe-core'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { startApp } from './application.ts'
 
 export const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
 export const HOUND = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211'
@@ -15,7 +15,7 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
   shared: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
     async ({}, use) => {
-      const app = await startBuiltApp()
+      const app = await startApp()
       await use(app)
       await app.close()
     },

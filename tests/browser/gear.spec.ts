@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { startBuiltApp } from '../../scripts/lib/builtApp.ts'
+import { startApp } from './application.ts'
 import { counted, expect, test } from './fixtures.ts'
 
 test('from an empty database to one’s own outfit, a trace on it and its cut list', async ({ page }) => {
-  const own = await startBuiltApp()
+  const own = await startApp()
   try {
     for (const kind of ['traces', 'outfits']) {
       const { documents } = await (

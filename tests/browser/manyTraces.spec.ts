@@ -1,9 +1,6 @@
-import pino from 'pino'
-import { type BuiltApp, startBuiltApp } from '../../scripts/lib/builtApp.ts'
-import { openDatabase } from '../../src/server/db/database.ts'
-import { migrate } from '../../src/server/db/migrate.ts'
-import { loadDemo } from '../../src/server/demo/loadDemo.ts'
+import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
 import { addTraces } from '../fixtures/manyTraces.ts'
+import { startApp } from './application.ts'
 import { test as base, expect } from './fixtures.ts'
 
 const COUNT = 5_000
@@ -15,13 +12,7 @@ const test = base.extend({
   app: async ({}, use) => use({ url: filled.url }),
 })
 test.beforeAll(async () => {
-  filled = await startBuiltApp(async (databaseUrl) => {
-    const db = openDatabase(databaseUrl, pino({ level: 'silent' }))
-    await migrate(db)
-    await loadDemo(db)
-    await addTraces(databaseUrl, COUNT)
-    await db.destroy()
-  })
+  filled = await startApp('demo', (databaseUrl) => addTraces(databaseUrl, COUNT))
 })
 test.afterAll(() => filled.close())
 

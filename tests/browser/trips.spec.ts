@@ -1,9 +1,7 @@
-import { join } from 'node:path'
 import { freePort } from '../../scripts/lib/freePort.ts'
-import { removePostgres, startPostgres } from '../../scripts/lib/postgres/postgres.ts'
 import { CLIENT_FOLDER } from '../../scripts/lib/project.ts'
 import { startServerProcess } from '../../scripts/lib/serverProcess.ts'
-import { ROOT } from '../../src/server/root.ts'
+import { demoDatabase } from './application.ts'
 import { counted, expect, seriousFaults, test } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
@@ -117,9 +115,9 @@ test('a clock that is an hour wrong is said, and what this phone logged is put r
 })
 
 test('a server killed while events are sent: each is there once when it is back', async ({ page }) => {
-  const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
+  const { appUrl, migrationsUrl } = await demoDatabase()
   const port = await freePort()
-  const settings = { DATABASE_URL: postgres.adminUrl, PORT: String(port), CLIENT_FOLDER }
+  const settings = { DATABASE_URL: appUrl, MIGRATIONS_URL: migrationsUrl, PORT: String(port), CLIENT_FOLDER }
   let server = await startServerProcess(settings)
   const url = `http://127.0.0.1:${port}`
   try {
@@ -137,6 +135,5 @@ test('a server killed while events are sent: each is there once when it is back'
     expect(events.map(({ what }) => what.type)).toEqual(Array.from({ length: 6 }, () => 'cast'))
   } finally {
     server.kill('SIGKILL')
-    await removePostgres(postgres)
   }
 })

@@ -55,7 +55,7 @@ test('a port in use, a port that is none, and a database that is away are each o
 
 test('with DATABASE_URL it uses that server, says where it is in its last line, and ends cleanly on Ctrl-C', async () => {
   const port = await freePort()
-  const running = await start({ PORT: String(port), DATABASE_URL: inject('postgresUrl') })
+  const running = await start({ PORT: String(port), DATABASE_URL: inject('postgres').adminUrl })
   expect(running.said.trim().split('\n').at(-1)).toBe(`Wide Reach is at http://127.0.0.1:${port} (Ctrl-C stops it)`)
   // Health has little patience with a database that other tests keep busy.
   const health = async () => (await fetch(`http://127.0.0.1:${port}/api/health`)).status
@@ -63,7 +63,7 @@ test('with DATABASE_URL it uses that server, says where it is in its last line, 
   const page = await fetch(`http://127.0.0.1:${port}/traces/any`)
   expect([page.status, await page.text()]).toEqual([200, expect.stringContaining('<div id="root">')])
   expect(await running.stop()).toBe(0)
-  const client = new pg.Client(inject('postgresUrl'))
+  const client = new pg.Client(inject('postgres').adminUrl)
   await client.connect()
   await client.end()
 })

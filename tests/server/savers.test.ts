@@ -70,7 +70,7 @@ test('the bin is emptied for good: what is in it goes with its revisions, all el
 
 test('with connections cut under them: what was acknowledged is there, the rest is saved again', async () => {
   const cut = async () => {
-    const admin = new pg.Client(inject('postgresUrl'))
+    const admin = new pg.Client(inject('postgres').adminUrl)
     await admin.connect()
     for (let i = 0; i < 5; i += 1)
       await admin.query(

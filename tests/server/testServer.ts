@@ -1,7 +1,7 @@
 import { once } from 'node:events'
 import type { AddressInfo } from 'node:net'
-import pg from 'pg'
 import { inject } from 'vitest'
+import { type Content, temporaryDatabase } from '../../scripts/lib/temporaryDatabases.ts'
 import { type AppOptions, createApp } from '../../src/server/app.ts'
 import { BackupDesk } from '../../src/server/backup/backupDesk.ts'
 import type { ReceiveLimits } from '../../src/server/backup/receiveFile.ts'
@@ -27,14 +27,9 @@ export type TestServer = {
   close: () => Promise<void>
 }
 
-/** A database of its own on the tests' PostgreSQL, empty or with the demonstration data; the last part of its address is its name. */
-export async function freshDatabase(content: 'empty' | 'demo'): Promise<string> {
-  const admin = new pg.Client(inject('postgresUrl'))
-  await admin.connect()
-  const name = `test_${process.hrtime.bigint()}`
-  await admin.query(`create database ${name}${content === 'demo' ? ' template demo' : ''}`)
-  await admin.end()
-  return inject('postgresUrl').replace(/\/postgres$/, `/${name}`)
+/** A database of its own on the tests' PostgreSQL; the last part of its address is its name. */
+export async function freshDatabase(content: Content): Promise<string> {
+  return (await temporaryDatabase(inject('postgres'), content)).adminUrl
 }
 
 /** The whole server on a database: a fresh one, with the demonstration data, where none is named. */

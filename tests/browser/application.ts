@@ -1,0 +1,18 @@
+import { type BuiltApp, startAppOn } from '../../scripts/lib/builtApp.ts'
+import { type Content, type DatabaseUrls, temporaryDatabase } from '../../scripts/lib/temporaryDatabases.ts'
+
+/** Workers are processes: what they are told is in their environment. */
+const PLACE = 'WIDE_REACH_TEST_POSTGRES'
+
+export function handOver({ adminUrl, migrationsUrl, appUrl }: DatabaseUrls): void {
+  process.env[PLACE] = JSON.stringify({ adminUrl, migrationsUrl, appUrl } satisfies DatabaseUrls)
+}
+
+const postgres = (): DatabaseUrls => JSON.parse(process.env[PLACE]!)
+
+/** A built application of a test's own: what it does there, other tests do not see. */
+export const startApp = (content: Content = 'demo', fill?: (databaseUrl: string) => Promise<void>): Promise<BuiltApp> =>
+  startAppOn(postgres(), content, fill)
+
+/** A database with the demonstration data, without a server. */
+export const demoDatabase = (): Promise<DatabaseUrls> => temporaryDatabase(postgres(), 'demo')
