@@ -7,14 +7,17 @@ import { type Content, type DatabaseUrls, startTemporaryPostgres, temporaryDatab
 
 export type BuiltApp = { url: string; close: () => Promise<void> }
 
-/**
- * The built application on a new database of a PostgreSQL server that ends after it.
- * @param fill what it puts into the database is there before the server first sees it.
- */
+export type Start = {
+  content?: Content
+  /** What it puts into the database is there before the server first sees it. */
+  fill?: (databaseUrl: string) => Promise<void>
+  clientFolder?: string
+}
+
+/** The built application on a new database of a PostgreSQL server that ends after it. */
 export async function startAppOn(
   postgres: DatabaseUrls,
-  content: Content,
-  fill?: (databaseUrl: string) => Promise<void>,
+  { content = 'demo', fill, clientFolder = CLIENT_FOLDER }: Start = {},
 ): Promise<BuiltApp> {
   const { appUrl, migrationsUrl } = await temporaryDatabase(postgres, content)
   await fill?.(migrationsUrl)
@@ -23,7 +26,7 @@ export async function startAppOn(
     DATABASE_URL: appUrl,
     MIGRATIONS_URL: migrationsUrl,
     PORT: String(port),
-    CLIENT_FOLDER,
+    CLIENT_FOLDER: clientFolder,
   })
   return {
     url: `http://127.0.0.1:${port}`,
@@ -37,7 +40,7 @@ export async function startAppOn(
 /** The built application with the demonstration data, on a PostgreSQL server of its own. */
 export async function startBuiltApp(): Promise<BuiltApp> {
   const postgres = await startTemporaryPostgres()
-  const app = await startAppOn(postgres, 'demo')
+  const app = await startAppOn(postgres)
   return {
     url: app.url,
     close: async () => {

@@ -1,5 +1,5 @@
-import { type BuiltApp, startAppOn } from '../../scripts/lib/builtApp.ts'
-import { type Content, type DatabaseUrls, temporaryDatabase } from '../../scripts/lib/temporaryDatabases.ts'
+import { type BuiltApp, type Start, startAppOn } from '../../scripts/lib/builtApp.ts'
+import { type DatabaseUrls, temporaryDatabase } from '../../scripts/lib/temporaryDatabases.ts'
 
 /** Workers are processes: what they are told is in their environment. */
 const PLACE = 'WIDE_REACH_TEST_POSTGRES'
@@ -11,8 +11,7 @@ export function handOver({ adminUrl, migrationsUrl, appUrl }: DatabaseUrls): voi
 const postgres = (): DatabaseUrls => JSON.parse(process.env[PLACE]!)
 
 /** A built application of a test's own: what it does there, other tests do not see. */
-export const startApp = (content: Content = 'demo', fill?: (databaseUrl: string) => Promise<void>): Promise<BuiltApp> =>
-  startAppOn(postgres(), content, fill)
+export const startApp = (start?: Start): Promise<BuiltApp> => startAppOn(postgres(), start)
 
 /** A database with the demonstration data, without a server. */
 export const demoDatabase = (): Promise<DatabaseUrls> => temporaryDatabase(postgres(), 'demo')

@@ -14,15 +14,18 @@ const test = base.extend({
   app: async ({}, use) => use({ url: earlier.url }),
 })
 test.beforeAll(async () => {
-  earlier = await startApp('empty', async (databaseUrl) => {
-    await fillAsBefore(databaseUrl)
-    const client = new pg.Client(databaseUrl)
-    await client.connect()
-    await client.query(
-      `update public.trace_revisions set content = jsonb_set(content, '{trace,formatVersion}', '99') where id = $1`,
-      [PIER],
-    )
-    await client.end()
+  earlier = await startApp({
+    content: 'empty',
+    fill: async (databaseUrl) => {
+      await fillAsBefore(databaseUrl)
+      const client = new pg.Client(databaseUrl)
+      await client.connect()
+      await client.query(
+        `update public.trace_revisions set content = jsonb_set(content, '{trace,formatVersion}', '99') where id = $1`,
+        [PIER],
+      )
+      await client.end()
+    },
   })
 })
 test.afterAll(() => earlier.close())

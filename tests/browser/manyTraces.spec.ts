@@ -12,7 +12,7 @@ const test = base.extend({
   app: async ({}, use) => use({ url: filled.url }),
 })
 test.beforeAll(async () => {
-  filled = await startApp('demo', (databaseUrl) => addTraces(databaseUrl, COUNT))
+  filled = await startApp({ fill: (databaseUrl) => addTraces(databaseUrl, COUNT) })
 })
 test.afterAll(() => filled.close())
 

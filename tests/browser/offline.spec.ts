@@ -1,5 +1,8 @@
+import { appendFileSync, cpSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import { CLIENT_FOLDER } from '../../scripts/lib/project.ts'
 import { planTrip } from '../fixtures/planTrip.ts'
+import { startApp } from './application.ts'
 import { expect, HOUND, test } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
@@ -100,4 +103,39 @@ test('what was sent is still there when the page is reloaded without a network',
   await page.reload()
   await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(1)
   await expect(page.getByText('all sent')).toBeVisible()
+})
+
+test('a newer version waits until it is asked for, and then the page is of that version', async ({ page }, info) => {
+  const clientFolder = info.outputPath('client')
+  cpSync(CLIENT_FOLDER, clientFolder, { recursive: true })
+  const own = await startApp({ clientFolder })
+  page.removeAllListeners('request')
+  try {
+    await page.goto(`${own.url}/settings`)
+    await page.evaluate(() => navigator.serviceWorker.ready)
+    appendFileSync(
+      `${clientFolder}/serviceWorker.js`,
+      ';self.addEventListener("message", ({ ports }) => ports[0]?.postMessage("newer"))',
+    )
+    await page.reload()
+    const isNewer = () =>
+      page.evaluate(async () => {
+        const { port1, port2 } = new MessageChannel()
+        navigator.serviceWorker.controller!.postMessage('which', [port2])
+        return Promise.race([
+          new Promise((resolve) => {
+            port1.onmessage = () => resolve(true)
+          }),
+          new Promise((resolve) => setTimeout(() => resolve(false), 200)),
+        ])
+      })
+    await expect(page.getByText('A new version is ready.')).toBeVisible()
+    expect(await isNewer()).toBe(false)
+    await Promise.all([page.waitForEvent('load'), page.getByRole('button', { name: 'Reload' }).click()])
+    expect(await isNewer()).toBe(true)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await expect(page.getByText('A new version is ready.')).toBeHidden()
+  } finally {
+    await own.close()
+  }
 })
