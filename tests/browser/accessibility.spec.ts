@@ -1,4 +1,4 @@
-import { beside, expect, goWithin, HOUND, inTwo, KELP, seriousFaults, TOPE, test } from './fixtures.ts'
+import { beside, expect, HOUND, inTwo, KELP, seriousFaults, TOPE, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -47,11 +47,8 @@ for (const [part, screens] of inTwo(SCREENS))
     page,
     app,
   }) => {
-    const roomOf = (screen: string | undefined) => screen?.split(/[/?]/)[1]
-    for (const [i, screen] of screens.entries()) {
-      // Two addresses of one screen share its heading.
-      if (roomOf(screen) === roomOf(screens[i - 1]) || i === 0) await page.goto(app.url + screen)
-      else await goWithin(page, screen)
+    for (const screen of screens) {
+      await visit(page, app.url + screen)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
       for (const width of [1280, 390]) {
@@ -63,7 +60,7 @@ for (const [part, screens] of inTwo(SCREENS))
   })
 
 test('axe finds nothing serious in the dialogs and in the view of each moment', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${HOUND}`)
+  await visit(page, `${app.url}/traces/${HOUND}`)
   const check = async (what: string, within?: string) => expect(await seriousFaults(page, within), what).toEqual([])
   await beside(page, 'Conditions')
   await page.getByLabel('include depth and current').check()

@@ -3,7 +3,7 @@ import type { APIRequestContext, Page } from '@playwright/test'
 import { labelPages } from '../../src/core/layout/labelSheet.ts'
 import { readPdf } from '../readPdf.ts'
 import { startApp } from './application.ts'
-import { copyOf, expect, HOUND, seriousFaults, test } from './fixtures.ts'
+import { copyOf, expect, HOUND, test as loaded, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 
 type Item = { id: string; name: string; spools: number[] }
 
@@ -45,7 +45,7 @@ async function buy(request: APIRequestContext, url: string): Promise<void> {
 }
 
 async function startBatch(page: Page, url: string, trace: string, count: number): Promise<void> {
-  await page.goto(`${url}/traces/${trace}/build`)
+  await visit(page, `${url}/traces/${trace}/build`)
   await page.getByLabel('traces to make').fill(String(count))
   await page.getByRole('button', { name: 'Start a batch' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'Start', exact: true }).click()
@@ -103,7 +103,7 @@ test('twelve traces tied in two windows at once: each sees the other’s ticks, 
   expect(cutM).toBeGreaterThan(12 * (2 * 0.23 + 6.5))
   expect(cutM).toBeLessThan(12 * (2 * 0.53 + 6.9))
 
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('searchbox').fill('tied by two')
   await expect(page.getByText('12 ready')).toBeVisible()
   await other.getByRole('button', { name: 'Undo the finishing of 7' }).click()
@@ -121,12 +121,11 @@ test('a batch keeps its revision when the design changes, and takes a substitute
   await buy(page.request, app.url)
   const trace = await copyOf(page, app.url, HOUND, 'changed later')
   await startBatch(page, app.url, trace, 2)
-  const sheet = page.url()
   const { content } = await (await page.request.get(`${app.url}/api/traces/${trace}`)).json()
   await page.request.put(`${app.url}/api/traces/${trace}`, {
     data: { baseRevision: 1, content: { ...content, trace: { ...content.trace, notes: 'changed' } } },
   })
-  await page.goto(sheet)
+  await page.reload()
   await expect(page.getByText('This batch is tied by revision 1. The design is at revision 2 now.')).toBeVisible()
   const hooks = page.getByLabel('4/0 circle from the box')
   await expect(page.getByText(/Nearest in the box: circle 3\/0: all verdicts stay\./)).toBeVisible()
@@ -135,7 +134,7 @@ test('a batch keeps its revision when the design changes, and takes a substitute
   const row = page.locator('tr', { has: hooks })
   await expect(row).toContainText('9')
   await finish(page, 1, { 'tied by': 'AB', 'kept in': 'winder 3' })
-  await page.goto(`${app.url}/tied`)
+  await visit(page, `${app.url}/tied`)
   await expect(page.getByText('winder 3 · by AB · circle 3/0 for 4/0 circle')).toBeVisible()
 })
 
@@ -150,7 +149,7 @@ test('a tied trace from its batch to its end: listed, labelled, read by its code
   const trace = await copyOf(page, app.url, HOUND, 'followed')
   await startBatch(page, app.url, trace, 2)
   await finish(page, 2, { 'kept in': 'wallet 2' })
-  await page.goto(`${app.url}/tied`)
+  await visit(page, `${app.url}/tied`)
   const rows = page.getByRole('list', { name: 'Tied traces' }).getByRole('listitem').filter({ hasText: 'followed' })
   await expect(rows).toHaveCount(2)
 
@@ -175,7 +174,7 @@ test('a tied trace from its batch to its end: listed, labelled, read by its code
 
   // As a phone does with what the code says.
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(read.codes[0]!)
+  await visit(page, read.codes[0]!)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/followed [12]/)
   await expect(page.getByText('wallet 2')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Verdicts' })).toBeVisible()
@@ -185,11 +184,11 @@ test('a tied trace from its batch to its end: listed, labelled, read by its code
     await state(name).click()
     await expect(state(name)).toHaveAttribute('aria-pressed', 'true')
   }
-  await page.goto(`${app.url}/tied`)
+  await visit(page, `${app.url}/tied`)
   await expect(rows).toHaveCount(1)
   await page.getByLabel('State', { exact: true }).selectOption('retired')
   await expect(rows).toHaveCount(1)
-  await page.goto(`${app.url}/t/0123456789`)
+  await visit(page, `${app.url}/t/0123456789`)
   await expect(page.getByRole('alert')).toContainText('This tied trace could not be loaded.')
 })
 
@@ -197,7 +196,7 @@ test('the box is counted by the keyboard: differences first, then written; a cou
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/gear/box`)
+  await visit(page, `${app.url}/gear/box`)
   await page.getByRole('link', { name: 'Count the box' }).click()
   await page.getByLabel('Kind to count').selectOption('hook')
   const field = (name: string) => page.getByRole('textbox', { name: new RegExp(`^${name} `) })
@@ -239,7 +238,7 @@ test('the box is counted by the keyboard: differences first, then written; a cou
 })
 
 test('what is bought from the shopping list is in the box and off the list; undone, it is on it again', async ({ page, app }) => {
-  await page.goto(`${app.url}/shopping`)
+  await visit(page, `${app.url}/shopping`)
   // The message about it is a list item too, outside the page's main part.
   const row = page.getByRole('main').getByRole('listitem').filter({ hasText: 'fluoro 40 lb' })
   await expect(row).toContainText('1 × 50 m')
@@ -256,7 +255,7 @@ test('what is bought from the shopping list is in the box and off the list; undo
   expect(readFileSync(await download.path(), 'utf8')).toContain('line,fluoro 40 lb,1 × 50 m,18.00')
 })
 
-test('five thousand items come in from a table with three bad lines named, and their stock with them', async ({ page }) => {
+loaded('five thousand items come in from a table with three bad lines named, and their stock with them', async ({ page }) => {
   // An application of its own: other tests would find the five thousand in their box.
   const own = await startApp()
   page.removeAllListeners('request')
@@ -268,7 +267,7 @@ test('five thousand items come in from a table with three bad lines named, and t
       mimeType: 'text/csv',
       buffer: Buffer.from(`kind,name,pattern,size,on hand,least,in a pack,pack cost\n${rows.join('\n')}\n`),
     })
-    await page.goto(`${own.url}/gear/box`)
+    await visit(page, `${own.url}/gear/box`)
     await page.getByRole('button', { name: 'Import' }).click()
     const dialog = page.getByRole('dialog')
     await dialog.getByLabel('CSV file').setInputFiles(file('bad.csv', [...good.slice(0, 4_000), ...bad, ...good.slice(4_000)]))

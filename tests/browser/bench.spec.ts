@@ -1,4 +1,17 @@
-import { beside, ceilingLb, copyOf, expect, HOUND, KELP, TOPE, tabTo, test, walkTo } from './fixtures.ts'
+import {
+  beside,
+  ceilingLb,
+  copyOf,
+  expect,
+  HOUND,
+  KELP,
+  test as loaded,
+  TOPE,
+  tabTo,
+  testOnOpenPage as test,
+  visit,
+  walkTo,
+} from './fixtures.ts'
 
 const option = (name: string) => ({ name, exact: true })
 
@@ -8,7 +21,7 @@ test('the paternoster: another leader knot, the leader a step down, the ceiling 
 }) => {
   // A copy under its own name: other tests start from the demonstration's.
   await copyOf(page, app.url, HOUND, 'Hound trace to fix')
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('link', { name: 'Hound trace to fix', exact: true }).click()
   const run = page.locator('[data-moment=run]')
   await expect(page.getByRole('option', option('main line'))).toBeVisible()
@@ -45,7 +58,7 @@ test('every keystroke that reads recomputes; one that does not says why, and lea
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'typing')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'typing')}`)
   const strength = page.getByLabel('strength', { exact: true })
   await strength.fill('13.6 kg')
   await expect(page.getByText(/^leader: 27 lb ±/)).toBeVisible()
@@ -79,13 +92,13 @@ test('every keystroke that reads recomputes; one that does not says why, and lea
 test('two tabs: the stale save is refused with what changed, and taking either loses neither', async ({ page, app, context }) => {
   const id = await copyOf(page, app.url, HOUND, 'two tabs')
   const other = await context.newPage()
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await other.goto(`${app.url}/traces/${id}`)
+  // Unchanged, it would take over what the first one saves.
+  await other.getByLabel('strength', { exact: true }).fill('60 lb')
   await page.getByLabel('strength', { exact: true }).fill('50 lb')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('revision 2, saved')).toBeVisible()
-
-  await other.getByLabel('strength', { exact: true }).fill('60 lb')
   await other.getByRole('button', { name: 'Save' }).click()
   const dialog = other.getByRole('dialog')
   await expect(dialog).toContainText('saved elsewhere')
@@ -104,7 +117,7 @@ test('with the server away a save says so, the draft outlives a reload, and is s
   context,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'away')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByLabel('strength', { exact: true }).fill('60 lb')
   await context.route('**/api/**', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
   await page.getByRole('button', { name: 'Save' }).click()
@@ -121,7 +134,7 @@ test('with the server away a save says so, the draft outlives a reload, and is s
 })
 
 test('by keyboard alone: walk the reach, change a part, undo, save', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'keys')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, KELP, 'keys')}`)
   const reach = page.getByRole('listbox', { name: /The reach/ })
   await expect(reach).toBeVisible()
   await tabTo(page, reach)
@@ -141,7 +154,7 @@ test('by keyboard alone: walk the reach, change a part, undo, save', async ({ pa
 })
 
 test('a sinker line too light for the cast is to be watched until a clip carries it', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'clip')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, KELP, 'clip')}`)
   await page.getByRole('option', option('sinker')).click()
   const cast = page.locator('[data-moment=cast]')
   await expect(cast).toHaveAttribute('data-verdict', 'holds')
@@ -152,7 +165,7 @@ test('a sinker line too light for the cast is to be watched until a clip carries
 })
 
 test('more line out than was wound is said in words, and can be undone', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'too far')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'too far')}`)
   await beside(page, 'Conditions')
   await page.getByRole('textbox', { name: 'line out' }).fill('4000 m')
   await expect(page.getByRole('alert')).toContainText(/4000 m is out, [\d.]+ m was wound/)
@@ -162,7 +175,7 @@ test('more line out than was wound is said in words, and can be undone', async (
 })
 
 test('choosing a part on another branch brings up the path that it lies on', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'branches')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'branches')}`)
   await expect(page.getByRole('tab', { name: 'to hook a' })).toHaveAttribute('aria-selected', 'true')
   await page.getByRole('option', option('snood b')).click()
   await expect(page.getByRole('tab', { name: 'to hook b' })).toHaveAttribute('aria-selected', 'true')
@@ -173,7 +186,7 @@ test('name and notes change and undo like anything else; an earlier revision is 
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'first name')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'first name')}`)
   await page.getByRole('button', { name: 'Name, tags and notes' }).click()
   const name = page.getByRole('dialog').getByRole('textbox', { name: 'name' })
   await name.fill('')
@@ -196,12 +209,12 @@ test('name and notes change and undo like anything else; an earlier revision is 
   await expect(page.getByRole('heading', { name: 'second name' })).toBeVisible()
 })
 
-test('units are a matter of display: the same trace in kilograms and feet', async ({ page, app }) => {
+loaded('units are a matter of display: the same trace in kilograms and feet', async ({ page, app }) => {
   const id = await copyOf(page, app.url, HOUND, 'units')
-  await page.goto(`${app.url}/settings`)
+  await visit(page, `${app.url}/settings`)
   await page.getByLabel('strength').selectOption('kg')
   await page.getByLabel('length', { exact: true }).selectOption('ft')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await expect(page.getByLabel('strength', { exact: true })).toHaveValue('18.14 kg')
   await page.getByLabel('finished length').fill('4 ft 6')
   await page.getByLabel('finished length').blur()
@@ -209,7 +222,7 @@ test('units are a matter of display: the same trace in kilograms and feet', asyn
 })
 
 test('all snoods in one step, tags, and a chosen fuse that is not the likeliest is said', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'roles')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'roles')}`)
   await page.getByRole('option', { name: 'snood a', exact: true }).click()
   await page.getByLabel('strength', { exact: true }).fill('30 lb')
   await page.getByRole('button', { name: 'All 2 snoods to mono 30 lb' }).click()
@@ -230,7 +243,7 @@ test('all snoods in one step, tags, and a chosen fuse that is not the likeliest 
   await page.getByRole('button', { name: 'Done' }).click()
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('revision 2, saved')).toBeVisible()
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByLabel('Filter by tag').selectOption('sand')
   await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toHaveText(['roles'])
 })

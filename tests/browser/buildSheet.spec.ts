@@ -1,11 +1,11 @@
-import { CONGER, copyOf, expect, HOUND, test } from './fixtures.ts'
+import { CONGER, copyOf, expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('Build shows what is on the bench, marked as not saved; one click saves it, and the saved revision can be shown', async ({
   page,
   app,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'unsaved build')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   const strength = page.getByLabel('strength', { exact: true })
   await strength.fill('60 lb')
   await expect(page.getByText('unsaved changes since revision 1')).toBeVisible()
@@ -35,7 +35,7 @@ test('a save from Build that is older than what was saved elsewhere is refused i
   app,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'stale build')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByLabel('strength', { exact: true }).fill('60 lb')
   await page.getByRole('link', { name: 'Build', exact: true }).click()
   await expect(page.getByText('Not saved.')).toBeVisible()
@@ -52,7 +52,7 @@ test('the sheet says what goes to the water: drag, fish, mark, bait, verdicts an
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${HOUND}/build`)
+  await visit(page, `${app.url}/traces/${HOUND}/build`)
   const summary = page.getByRole('region', { name: 'On the water' })
   await expect(summary).toContainText(/drag\s*11(\.0)? lb: pull with a scale straight off the reel/)
   await expect(summary).toContainText('Hesk Bar')
@@ -77,7 +77,7 @@ test('the plan of the day goes from Water to the sheet, with the same sinkers, a
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/water?trace=${CONGER}&day=2026-11-24`)
+  await visit(page, `${app.url}/water?trace=${CONGER}&day=2026-11-24`)
   await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   const changes = page.getByRole('list', { name: 'Sinker changes' }).getByRole('listitem')
   await expect(changes.nth(1)).toBeVisible()
@@ -90,12 +90,12 @@ test('the plan of the day goes from Water to the sheet, with the same sinkers, a
   await expect(sheet).toContainText(/High water \d\d:\d\d/)
   await page.getByRole('link', { name: 'Plan the day' }).click()
   await expect(page.getByLabel('day', { exact: true })).toHaveValue('2026-11-24')
-  await page.goto(`${app.url}/traces/${CONGER}/build?day=2026-02-31`)
+  await visit(page, `${app.url}/traces/${CONGER}/build?day=2026-02-31`)
   await expect(page.getByText('Choose a day to have its sinkers on this sheet.')).toBeVisible()
 })
 
 test('a knot card prints every step with its drawing, on A4 and on Letter', async ({ page, app }) => {
-  await page.goto(`${app.url}/knots/uni`)
+  await visit(page, `${app.url}/knots/uni`)
   const onScreen = page.getByRole('list', { name: 'All steps', exact: true }).getByRole('listitem')
   await expect(onScreen.first()).toBeVisible()
   const steps = await onScreen.count()

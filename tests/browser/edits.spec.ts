@@ -1,7 +1,7 @@
-import { copyOf, expect, HOUND, TOPE, tabTo, test, walkTo } from './fixtures.ts'
+import { copyOf, expect, HOUND, TOPE, tabTo, testOnOpenPage as test, visit, walkTo } from './fixtures.ts'
 
 test('by keyboard alone, from nothing: a pulley rig is drawn on the reach, judged, and saved', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByRole('radio', { name: 'own design' }).focus()
   await page.keyboard.press('Space')
   await page.getByLabel('name').fill('Pulley from nothing')
@@ -43,7 +43,7 @@ test('a boom is dragged along the body with its crimps, one undo step; a step by
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'sliding')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'sliding')}`)
   const boom = page.getByRole('option', { name: 'boom a', exact: true })
   await boom.click()
   const place = page.getByLabel('down the line', { exact: true })
@@ -74,7 +74,7 @@ test('stepped to the last label, a step further is no edit; while it is stepped 
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'stepped')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'stepped')}`)
   const leader = page.getByRole('option', { name: 'leader', exact: true })
   await leader.click()
   const strength = page.getByLabel('strength', { exact: true })
@@ -98,7 +98,7 @@ test('stepped to the last label, a step further is no edit; while it is stepped 
 })
 
 test('replace, split and remove keep the trace whole', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'edited')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'edited')}`)
   await page.getByRole('option', { name: 'swivel', exact: true }).click()
   await page.getByRole('button', { name: 'Replace' }).click()
   await page.getByRole('dialog').getByRole('button', { name: 'three-way swivel' }).click()
@@ -118,7 +118,7 @@ test('replace, split and remove keep the trace whole', async ({ page, app }) => 
 })
 
 test('a part is lifted off and put elsewhere with all it has, held fast and let go', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moved')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moved')}`)
   await page.getByRole('option', { name: 'sinker', exact: true }).click()
   await page.getByRole('textbox', { name: 'weight' }).fill('333 g')
   await page.getByRole('button', { name: 'Move to …' }).click()
@@ -135,7 +135,7 @@ test('a part is lifted off and put elsewhere with all it has, held fast and let 
 })
 
 test('where a part goes is chosen: between two neighbours that are named', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'between')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'between')}`)
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await page.getByRole('button', { name: 'Add part' }).click()
   const dialog = page.getByRole('dialog')
@@ -150,7 +150,7 @@ test('a part is taken from the box, measured, and kept as one of one’s own', a
   const hook = { formatVersion: 3, kind: 'hook', name: 'My wide circle', pattern: 'circle', size: '8/0', gapeM: 0.021 }
   const created = await page.request.post(`${app.url}/api/gear`, { data: { id: crypto.randomUUID(), content: hook } })
   expect(created.ok()).toBe(true)
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'boxed')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'boxed')}`)
   await page.getByRole('option', { name: 'hook', exact: true }).click()
   const box = page.getByLabel('from the box')
   await box.selectOption({ label: 'My wide circle' })

@@ -1,6 +1,6 @@
 import type { Trace } from '../../src/core/documents/trace.ts'
 import { FAMILY_FIXTURES } from '../fixtures/families.ts'
-import { expect, goWithin, inTwo, test } from './fixtures.ts'
+import { expect, inTwo, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 
@@ -11,7 +11,7 @@ for (const [part, fixtures] of inTwo(FAMILY_FIXTURES))
     page,
     app,
   }) => {
-    await page.goto(`${app.url}/settings`)
+    await visit(page, `${app.url}/settings`)
     await page.getByRole('heading', { level: 1 }).waitFor()
     for (const { trace } of fixtures)
       await test.step(trace.name, async () => {
@@ -20,11 +20,11 @@ for (const [part, fixtures] of inTwo(FAMILY_FIXTURES))
           data: { id, content: { trace, outfitId: BEACH, conditions: { dragN: 40 } } },
         })
         expect(created.status()).toBe(201)
-        await goWithin(page, `/traces/${id}`)
+        await visit(page, `${app.url}/traces/${id}`)
         await expect(page).toHaveTitle(`${trace.name} · Bench · Wide Reach`)
         await expect(page.getByRole('listbox', { name: /The reach/ }).getByRole('option')).toHaveCount(drawnParts(trace))
         expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
-        await goWithin(page, `/traces/${id}/build`)
+        await visit(page, `${app.url}/traces/${id}/build`)
         await expect(page).toHaveTitle(`${trace.name} · Build sheet · Wide Reach`)
         await expect(page.getByRole('heading', { name: 'Thread and tie, in this order' })).toBeVisible()
         expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
@@ -38,9 +38,9 @@ function drawnParts({ pieces }: Trace): number {
   return 4 + pieces.length + knots.length
 }
 
-test('the build sheet prints black on white without the shell, in any light', async ({ page, app }) => {
+loaded('the build sheet prints black on white without the shell, in any light', async ({ page, app }) => {
   await page.addInitScript(() => localStorage.setItem('wide-reach.preferences', JSON.stringify({ light: 'lamp' })))
-  await page.goto(`${app.url}/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211/build`)
+  await visit(page, `${app.url}/traces/b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d211/build`)
   await page.getByRole('heading', { level: 1 }).waitFor()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('navigation')).toBeHidden()

@@ -1,9 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { XMLValidator } from 'fast-xml-parser'
-import { copyOf, expect, HOUND, test } from './fixtures.ts'
+import { copyOf, expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('a hostile file of five megabytes is refused while the page goes on', async ({ page, app }) => {
-  await page.goto(`${app.url}/water/marks`)
+  await visit(page, `${app.url}/water/marks`)
   await page.getByRole('button', { name: 'Import' }).click()
   // The longest that the page does not answer, from here on.
   await page.evaluate(() => {
@@ -36,7 +36,7 @@ test('the drawing of a trace whose label holds a control character is a sound fi
   )
   const data = { baseRevision: 1, content: { ...content, trace: { ...content.trace, pieces } } }
   expect((await page.request.put(`${app.url}/api/traces/${id}`, { data })).ok()).toBe(true)
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByRole('button', { name: 'Export' }).click()
   const download = page.waitForEvent('download')
   await page.getByRole('menuitem', { name: /Drawing and profile/ }).click()
@@ -47,7 +47,7 @@ test('the drawing of a trace whose label holds a control character is a sound fi
 })
 
 test('a table in UTF-16 is read with every letter, and a picture is refused in words', async ({ page, app }) => {
-  await page.goto(`${app.url}/gear/box`)
+  await visit(page, `${app.url}/gear/box`)
   await page.getByRole('button', { name: 'Import' }).click()
   const file = page.getByLabel('CSV file')
   const table = 'kind,name,shape,weight\nsinker,Åsa’s bomb,bomb,150 g\n'
@@ -63,7 +63,7 @@ test('a trace goes out as text and makes the same trace when it is pasted; what 
   app,
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await page.goto(`${app.url}/traces/${HOUND}`)
+  await visit(page, `${app.url}/traces/${HOUND}`)
   await page.getByRole('button', { name: 'Export' }).click()
   await page.getByRole('menuitem', { name: 'Copy as text' }).click()
   await expect(page.getByText('Copied. Paste it under Import.')).toBeVisible()
@@ -73,7 +73,7 @@ test('a trace goes out as text and makes the same trace when it is pasted; what 
   await expect
     .poll(() => page.evaluate(() => navigator.clipboard.readText()))
     .toMatch(/^Hesk Bar hound trace, two booms: .*225 g/)
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('button', { name: 'Import' }).click()
   const field = page.getByLabel('trace as text')
   await field.fill(`${text}, swivvel`)

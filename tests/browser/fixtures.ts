@@ -1,4 +1,12 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import {
+  type BrowserContext,
+  type BrowserContextOptions,
+  test as base,
+  expect,
+  type Locator,
+  type Page,
+  type ViewportSize,
+} from '@playwright/test'
 import axe, { type RunOptions } from 'axe-core'
 import { startApp } from './application.ts'
 
@@ -10,7 +18,7 @@ export const CONGER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 export const KELP = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207'
 
 /** Pages of the built application; every test fails on an error in the page or a request that leaves this machine. */
-export const test = base.extend<{ app: { url: string } }, { shared: { url: string } }>({
+export const test = base.extend<{ app: { url: string } }, { shared: { url: string }; open: BrowserContext }>({
   // Tests of one worker follow each other on one application; those of another have their own, database and all.
   shared: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
@@ -21,15 +29,28 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
     },
     { scope: 'worker' },
   ],
+  open: [
+    async ({ browser }, use, { project }) => {
+      const context = await browser.newContext(project.use as BrowserContextOptions)
+      await use(context)
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
   app: async ({ shared }, use) => use(shared),
-  page: async ({ page, app }, use) => {
+  page: async ({ context, app, viewport }, use) => {
+    const [before, ...others] = context.pages()
+    for (const other of others) await other.close()
+    const page = before ?? (await context.newPage())
+    if (before) await clear(page, viewport!)
+    else
+      await page.addInitScript(() =>
+        addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+          console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`),
+        ),
+      )
     const faults: string[] = []
     page.on('pageerror', (error) => faults.push(error.message))
-    await page.addInitScript(() =>
-      addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
-        console.error(`Content Security Policy: ${violatedDirective} ${blockedURI}`),
-      ),
-    )
     page.on('console', (message) => {
       if (message.text().includes('Content Security Policy')) faults.push(message.text())
     })
@@ -38,9 +59,43 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
         faults.push(`left the machine: ${request.url()}`)
     })
     await use(page)
+    for (const event of ['pageerror', 'console', 'request', 'dialog'] as const) page.removeAllListeners(event)
     if (faults.length > 0) throw new Error(faults.join('\n'))
   },
 })
+
+/**
+ * Tests that begin on the page where the one before ended, with its storage and what the server answered cleared: the application is
+ * not loaded again. Not for a test that changes preferences, the clock or the scripts of the page, or that is about loading it.
+ */
+export const testOnOpenPage = test.extend({ context: async ({ open }, use) => use(open) })
+
+/** Shares nothing with any other screen. */
+const NOWHERE = '/nowhere'
+
+/** As if the page had just been loaded, except for what its scripts remember beside the answers of the server. */
+async function clear(page: Page, viewport: ViewportSize): Promise<void> {
+  await page.unrouteAll({ behavior: 'ignoreErrors' })
+  await page.context().unrouteAll({ behavior: 'ignoreErrors' })
+  await page.context().setOffline(false)
+  await page.emulateMedia({ media: null, reducedMotion: null })
+  await page.setViewportSize(viewport)
+  await visit(page, new URL(NOWHERE, page.url()).href)
+  await page.evaluate(async () => {
+    localStorage.clear()
+    sessionStorage.clear()
+    // What the server answered is kept by a client that only React knows.
+    type Client = { removeQueries: (which: { type: 'inactive' }) => void; resetQueries: () => Promise<void> }
+    type Fiber = { memoizedProps: { client?: Client } | null; child: Fiber | null }
+    let [, fiber] = Object.entries(document.getElementById('root')!).find(([key]) => key.startsWith('__reactContainer'))! as [
+      string,
+      Fiber,
+    ]
+    while (!fiber.memoizedProps?.client) fiber = fiber.child!
+    fiber.memoizedProps.client.removeQueries({ type: 'inactive' })
+    await fiber.memoizedProps.client.resetQueries()
+  })
+}
 
 export { expect }
 
@@ -69,16 +124,29 @@ export const inTwo = <T>(all: readonly T[]): [number, T[]][] =>
   [0, 1].map((part) => [part + 1, all.filter((_, i) => i % 2 === part)])
 
 /**
- * Goes to another screen without loading the page again, as a link does. That takes less than half the time of a load.
- * Resolves when the heading of the other screen is there, so both screens must not share one heading element.
+ * Goes to a screen of the application. On a page that shows it already it goes as a link does: a load takes four times as long.
+ * What the server told in the last seconds is not asked again: what a test changes behind the page needs a load.
+ * @returns when the heading of the screen is there.
  */
-export async function goWithin(page: Page, address: string): Promise<void> {
+export async function visit(page: Page, address: string): Promise<void> {
+  const { origin, pathname, search } = new URL(address)
+  if (!page.url().startsWith(`${origin}/`)) {
+    await page.goto(address)
+    return
+  }
+  // By way of a screen that shares nothing with any: no heading of the screen before is taken for one of the next.
+  if (new URL(page.url()).pathname !== NOWHERE) await follow(page, NOWHERE)
+  if (pathname !== NOWHERE) await follow(page, pathname + search)
+}
+
+async function follow(page: Page, address: string): Promise<void> {
   await page.evaluate((to) => {
     for (const heading of document.querySelectorAll('h1')) heading.dataset.left = ''
     history.pushState(null, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
   }, address)
-  await page.locator('h1:not([data-left])').first().waitFor()
+  // What does not exist has no heading.
+  await page.locator('h1:not([data-left]), main [role=alert]').first().waitFor()
 }
 
 /** Tab by tab until something has the focus. */
@@ -129,6 +197,8 @@ export async function ceilingLb(page: Page): Promise<number> {
  */
 export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  // What is half faded in has half its contrast.
+  await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)))
   const options: RunOptions = {
     resultTypes: ['violations'],
     rules: { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true } },

@@ -1,8 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { startApp } from './application.ts'
-import { counted, expect, test } from './fixtures.ts'
+import { counted, expect, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
-test('from an empty database to one’s own outfit, a trace on it and its cut list', async ({ page }) => {
+loaded('from an empty database to one’s own outfit, a trace on it and its cut list', async ({ page }) => {
   const own = await startApp()
   try {
     for (const kind of ['traces', 'outfits']) {
@@ -14,7 +14,7 @@ test('from an empty database to one’s own outfit, a trace on it and its cut li
     // Its own application: the page of the test may leave for it.
     page.removeAllListeners('request')
     const does = counted(page)
-    await page.goto(`${own.url}/traces`)
+    await visit(page, `${own.url}/traces`)
     await does.click(page.getByRole('link', { name: 'New trace' }))
     await expect(page.getByRole('heading', { name: 'Your outfit first' })).toBeVisible()
     await does.fill(page.getByLabel('line class', { exact: true }), '40 lb')
@@ -41,7 +41,7 @@ test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/gear`)
+  await visit(page, `${app.url}/gear`)
   await page.getByRole('link', { name: /^Trolling rod/ }).click()
   await page.getByLabel('name', { exact: true }).fill('Mine for trolling')
   await page.getByLabel('marking').fill('two red rings')
@@ -65,7 +65,7 @@ test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the
   await expect(page.getByRole('heading', { name: 'Outfits', level: 1 })).toBeVisible()
   await expect(page.getByText('two red rings')).toBeVisible()
 
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByLabel('Mine for trolling').check()
   await page.getByLabel(/straight-tied lure/).check()
   await page.getByRole('button', { name: 'Make this trace' }).click()
@@ -73,7 +73,7 @@ test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the
   for (const name of ['bimini twist at the main line', 'cat’s paw at the main line', 'double uni at the top shot'])
     await expect(reach.getByRole('option', { name }).first()).toBeVisible()
 
-  await page.goto(`${app.url}/gear`)
+  await visit(page, `${app.url}/gear`)
   await page.getByRole('button', { name: 'Delete Mine for trolling' }).click()
   const question = page.getByRole('dialog', { name: 'Delete Mine for trolling?' })
   await expect(question).toContainText('1 trace needs this outfit.')
@@ -95,7 +95,7 @@ test('the box: added to, found, edited in place, out as a table and in again wit
   page,
   app,
 }, info) => {
-  await page.goto(`${app.url}/gear/box`)
+  await visit(page, `${app.url}/gear/box`)
   const rows = page.getByRole('table').getByRole('row')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await page.getByRole('textbox', { name: 'weight' }).fill('7 oz')
@@ -175,7 +175,7 @@ test('five thousand things in the box: only those in sight are drawn, and one is
     }))
     await route.fulfill({ json: { documents, next: null } })
   })
-  await page.goto(`${app.url}/gear/box`)
+  await visit(page, `${app.url}/gear/box`)
   await expect(page.getByText('5000 in the box')).toBeVisible()
   expect(await page.getByRole('table').getByRole('row').count()).toBeLessThan(60)
   await page.getByLabel('Search the box').fill('lead 4711')

@@ -1,7 +1,7 @@
-import { beside, copyOf, expect, HOUND, seriousFaults, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, test as loaded, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 
-test('a page that is gone to has the keyboard on its heading, and its title', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces`)
+loaded('a page that is gone to has the keyboard on its heading, and its title', async ({ page, app }) => {
+  await visit(page, `${app.url}/traces`)
   const heading = page.getByRole('heading', { level: 1 })
   await expect(heading).toHaveText('Traces')
   await expect(heading).not.toBeFocused()
@@ -14,7 +14,7 @@ test('a page that is gone to has the keyboard on its heading, and its title', as
     await expect(heading).toBeFocused()
     await expect(page).toHaveTitle(title)
   }
-  await page.goto(`${app.url}/nowhere`)
+  await visit(page, `${app.url}/nowhere`)
   await expect(page).toHaveTitle('Page not found · Wide Reach')
   await page.getByRole('link', { name: 'Open traces' }).press('Enter')
   await expect(heading).toHaveText('Traces')
@@ -22,7 +22,7 @@ test('a page that is gone to has the keyboard on its heading, and its title', as
 })
 
 test('changed verdicts are said, and after a remedy the keyboard is on the findings', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'said aloud')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'said aloud')}`)
   const news = page.locator('[data-verdict-news]')
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await page.getByLabel('strength', { exact: true }).fill('12 lb')
@@ -45,7 +45,7 @@ test('on a touch screen every control is large enough, and no field is zoomed in
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   const page = await context.newPage()
   for (const path of ['/traces', '/traces/new', '/water', '/gear/box', '/settings']) {
-    await page.goto(`${app.url}${path}`)
+    await visit(page, `${app.url}${path}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: /Loading|Calculating/ })).toHaveCount(0)
     if (path === '/water') await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
@@ -79,7 +79,7 @@ test('on a touch screen every control is large enough, and no field is zoomed in
 })
 
 test('“?” opens the help of the screen, not while something is typed', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   const help = page.getByRole('dialog')
   await page.getByLabel('Search traces').press('?')
   await expect(page.getByLabel('Search traces')).toHaveValue('?')
@@ -90,8 +90,10 @@ test('“?” opens the help of the screen, not while something is typed', async
   await expect(help).toContainText('Each card is a trace')
   await page.keyboard.press('Escape')
   await expect(help).toBeHidden()
-  await page.goto(`${app.url}/traces/${HOUND}`)
+  await visit(page, `${app.url}/traces/${HOUND}`)
   await page.getByRole('button', { name: 'Help' }).click()
   await expect(help.getByRole('term').filter({ hasText: 'Ctrl S' })).toBeVisible()
   expect(await seriousFaults(page)).toEqual([])
+  await page.goBack()
+  await expect(help).toBeHidden()
 })

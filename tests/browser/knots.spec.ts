@@ -1,8 +1,8 @@
-import { beside, copyOf, expect, HOUND, tabTo, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, test as loaded, tabTo, testOnOpenPage as test, visit } from './fixtures.ts'
 
-test('a card is stepped through by the keyboard on a phone, without a network once it is open', async ({ page, app }) => {
+loaded('a card is stepped through by the keyboard on a phone, without a network once it is open', async ({ page, app }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`${app.url}/knots/uni?line=mono_133.447&turns=4`)
+  await visit(page, `${app.url}/knots/uni?line=mono_133.447&turns=4`)
   const card = page.getByRole('region', { name: /^Steps of the uni/ })
   await expect(card.getByRole('img')).toHaveAccessibleName(/step 1: Pass the tag through the eye/)
   await page.route('**', (route) => route.abort())
@@ -29,9 +29,9 @@ test('a card is stepped through by the keyboard on a phone, without a network on
   expect(wide).toBeLessThanOrEqual(390)
 })
 
-test('the card goes on by itself, and ends at the last step', async ({ page, app }) => {
+loaded('the card goes on by itself, and ends at the last step', async ({ page, app }) => {
   await page.clock.install()
-  await page.goto(`${app.url}/knots/palomar`)
+  await visit(page, `${app.url}/knots/palomar`)
   await page.getByRole('button', { name: 'Play' }).click()
   await expect(page.getByText('step 1 of 4')).toBeVisible()
   for (const step of [2, 3, 4]) {
@@ -47,7 +47,7 @@ test('from a joint on the bench and from a step of the build sheet to how it is 
   app,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'tied')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByRole('option', { name: 'snood a', exact: true }).click()
   await beside(page, 'Part')
   await page.getByLabel('turns', { exact: true }).fill('6')
@@ -55,14 +55,14 @@ test('from a joint on the bench and from a step of the build sheet to how it is 
   await expect(page.getByRole('heading', { name: /double-eye clinch/i })).toBeVisible()
   await expect(page.getByLabel('strength of line')).toHaveValue('40 lb')
   await expect(page.getByLabel('turns', { exact: true })).toHaveValue('6')
-  await page.goto(`${app.url}/traces/${id}/build`)
+  await visit(page, `${app.url}/traces/${id}/build`)
   await page.getByRole('link', { name: 'How to tie the snell' }).first().click()
   await expect(page.getByRole('heading', { name: 'snell' })).toBeVisible()
   await expect(page.getByLabel('strength of line')).toHaveValue('40 lb')
 })
 
 test('the chooser ranks by what matters, says why not, and any name finds its knot', async ({ page, app }) => {
-  await page.goto(`${app.url}/knots`)
+  await visit(page, `${app.url}/knots`)
   const chooser = page.getByRole('region', { name: 'Which knot?' })
   const best = chooser.getByRole('rowheader').first()
   await expect(best).toHaveText('double-sleeve crimp')
@@ -80,7 +80,7 @@ test('the chooser ranks by what matters, says why not, and any name finds its kn
   await expect(list.getByRole('link')).toHaveCount(2)
   await list.getByRole('link', { name: /^double uni/ }).click()
   await expect(page.getByRole('heading', { name: 'double uni' })).toBeVisible()
-  await page.goto(`${app.url}/knots/granny`)
+  await visit(page, `${app.url}/knots/granny`)
   await expect(page.getByRole('alert')).toHaveText('This knot does not exist.')
 })
 
@@ -89,7 +89,7 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   app,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'pulled')
-  await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
+  await visit(page, `${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
   const pulls = page.getByRole('region', { name: 'Your tests in mono' })
   await expect(pulls).toContainText('Nominal 88')
   await pulls.getByLabel('it broke at').fill('400 lb')
@@ -109,16 +109,16 @@ test('pulls written down move the knot’s figure, the weakest link on the bench
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
   await page.reload()
   await expect(page.getByText(/88\s% ± 5\s% nominal/)).toBeVisible()
-  await page.goto(`${app.url}/settings`)
+  await visit(page, `${app.url}/settings`)
   await page.getByLabel(/^use my measurements/).check()
 
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await expect(page.locator('[data-moment=run]')).toContainText(/double-eye clinch at\s+snood/)
   await page.getByRole('option', { name: 'snood a', exact: true }).click()
   await beside(page, 'Part')
   await expect(page.getByText(/^your 4 tests in mono: \d+\s% ± \d+\s% \(nominal \d+\s%\)$/)).toBeVisible()
 
-  await page.goto(`${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
+  await visit(page, `${app.url}/knots/doubleEyeClinch?line=mono_177.9289`)
   for (let left = 4; left > 0; left -= 1) {
     await expect(pulls.getByRole('button', { name: /^Remove/ })).toHaveCount(left)
     await pulls

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs'
-import { expect, HOUND, test } from './fixtures.ts'
+import { expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 import { type Event, eventsOf } from './tripSteps.ts'
 
 const standing = /breaks more often than foretold|hold less than foretold|than elsewhere/
 
 test('what stands out leads to a pull test and back, and to the logs; all of it goes out as a table', async ({ page, app }) => {
-  await page.goto(`${app.url}/learn`)
+  await visit(page, `${app.url}/learn`)
   const statements = page.getByRole('listitem').filter({ hasText: standing })
   await expect(statements.filter({ hasText: 'Double-eye clinch in mono' })).toHaveCount(1)
   await expect(statements.filter({ hasText: 'Snell in mono' })).toHaveCount(1)
@@ -37,7 +37,7 @@ test('what stands out leads to a pull test and back, and to the logs; all of it 
 })
 
 test('an event that is removed changes what stands out, and so does one that is restored', async ({ page, app }) => {
-  await page.goto(`${app.url}/learn`)
+  await visit(page, `${app.url}/learn`)
   const clinch = page.getByRole('listitem').filter({ hasText: /double-eye clinch in mono breaks more often/i })
   await expect(clinch).toBeVisible()
   const trips: { id: string }[] = (await (await page.request.get(`${app.url}/api/trips`)).json()).documents
@@ -69,29 +69,29 @@ test('breaks on the water count in the figures of the bench when the crew says s
   app,
 }) => {
   const worst = async () => {
-    await page.goto(`${app.url}/traces/${HOUND}`)
+    await visit(page, `${app.url}/traces/${HOUND}`)
     const joint = page.getByRole('option', { name: /double-eye clinch/i }).first()
     await joint.click()
     return page.getByText(/breaks? on the water/)
   }
   await expect(await worst()).toHaveCount(0)
-  await page.goto(`${app.url}/learn/breaks`)
+  await visit(page, `${app.url}/learn/breaks`)
   const field = page.getByRole('region', { name: 'What that says of your knots' })
   await expect(field.getByRole('listitem').filter({ hasText: 'Double-eye clinch in mono' })).toContainText('5 of 7 breaks')
   await field.getByRole('checkbox').check()
   await expect((await worst()).first()).toBeVisible()
-  await page.goto(`${app.url}/learn/breaks`)
+  await visit(page, `${app.url}/learn/breaks`)
   await field.getByRole('checkbox').uncheck()
   await expect(field.getByRole('checkbox')).not.toBeChecked()
   await expect(await worst()).toHaveCount(0)
 })
 
 test('the price of the weak link, the losses and their spares, and what was foretold', async ({ page, app }) => {
-  await page.goto(`${app.url}/learn/weak-link`)
+  await visit(page, `${app.url}/learn/weak-link`)
   await expect(page.getByText(/^The least is \d+ lb/)).toBeVisible()
   await page.getByLabel('rod hours').fill('10')
   await expect(page.getByText(/snags that cost something and 2\d casts/)).toBeVisible()
-  await page.goto(`${app.url}/learn/losses`)
+  await visit(page, `${app.url}/learn/losses`)
   const carried = page.getByRole('region', { name: 'What to carry' })
   await expect(carried).toContainText(/Spare sinkers: 2 /)
   await carried.getByLabel('rod hours').fill('60')

@@ -1,10 +1,10 @@
-import { beside, copyOf, expect, HOUND, KELP, STOUT, TOPE, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, KELP, STOUT, TOPE, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('the moments: a longer hook length is too long for the rod; more line out brings the peak past the limit', async ({
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moments')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'moments')}`)
   await page.locator('[data-moment=hand] button').click()
   await page.getByRole('option', { name: 'hook length', exact: true }).click()
   await page.getByLabel('finished length').fill('9 m')
@@ -24,7 +24,7 @@ for (const [id, name] of [
   [STOUT, 'a weak link stronger than its trace'],
 ] as const)
   test(`fixed to hold in every moment by remedies alone: ${name}`, async ({ page, app }) => {
-    await page.goto(`${app.url}/traces/${await copyOf(page, app.url, id, name)}`)
+    await visit(page, `${app.url}/traces/${await copyOf(page, app.url, id, name)}`)
     const moments = page.locator('[data-moment][data-verdict]')
     const below = page.locator('[data-moment]:not([data-verdict=holds])[data-verdict]')
     await expect(moments.first()).toBeVisible()
@@ -50,7 +50,7 @@ for (const [id, name] of [
   })
 
 test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
   await beside(page, 'Findings')
   const blood = page.locator('[data-finding=blood-unlike]')
   await blood.getByRole('button', { name: 'Ignore' }).click()
@@ -65,7 +65,7 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
 
 test('every verdict opens its derivation, which can be copied', async ({ page, app, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await page.goto(`${app.url}/traces/${HOUND}`)
+  await visit(page, `${app.url}/traces/${HOUND}`)
   await beside(page, 'Why')
   await page.getByRole('button', { name: 'How it is calculated' }).click()
   const dialog = page.getByRole('dialog')
@@ -80,7 +80,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, KELP, 'settling')}`)
   const settle = page.locator('[data-moment=settle]')
   // The mark brings its own.
   await expect(settle).toContainText('springs need')
@@ -120,7 +120,7 @@ test('how it settles: a stream too strong blows the line out, the remedy takes t
 
 test('a sleeve of the wrong bore is said, and the one that fits is one step away', async ({ page, app }) => {
   const id = await copyOf(page, app.url, TOPE, 'crimped')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByRole('option', { name: 'snell at the hook', exact: true }).click()
   await page.getByLabel('knot').selectOption('crimpLoop')
   await page.getByLabel('sleeve bore').fill('2 mm')

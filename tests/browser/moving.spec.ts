@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import type { FamilyId } from '../../src/core/catalogue/familyIds.ts'
 import { defaultConditions } from '../../src/core/documents/conditions.ts'
 import { draftOf } from '../fixtures/drafts.ts'
-import { beside, expect, seriousFaults, test } from './fixtures.ts'
+import { beside, expect, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -20,7 +20,7 @@ async function opened(page: Page, url: string, family: FamilyId, outfitName: str
   const content = { trace: { ...trace, name: `${family} ${id.slice(0, 6)}` }, outfitId, conditions: { ...conditions, ...more } }
   const made = await page.request.post(`${url}/api/traces`, { data: { id, content } })
   if (!made.ok()) throw new Error(await made.text())
-  await page.goto(`${url}/traces/${id}`)
+  await visit(page, `${url}/traces/${id}`)
 }
 
 const settle = (page: Page) => page.locator('[data-moment=settle]')

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs'
-import { beside, copyOf, expect, PULLEY, tabTo, test } from './fixtures.ts'
+import { beside, copyOf, expect, test as loaded, PULLEY, tabTo, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('a trace begins with the fish and the mark, says what each choice changed, and keeps what it was made for', async ({
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByLabel('fish', { exact: true }).selectOption({ label: 'conger' })
   await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await page.getByRole('radio', { name: 'Fulmar boat rod, 50 lb braid, top shot' }).check()
@@ -33,12 +33,12 @@ test('a trace begins with the fish and the mark, says what each choice changed, 
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await page.getByText('why this leader?').click()
   await expect(page.getByText(/^Conger has cutting teeth: \d+ lb of mono at the hook\.$/)).toBeVisible()
-  await page.goto(`${page.url()}/build`)
+  await visit(page, `${page.url()}/build`)
   await expect(page.getByRole('region', { name: 'When a fish takes' })).toContainText('lift firmly once')
 })
 
 test('the outfit follows from fish and place, each with its reasons, until one is chosen', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   const outfits = page.getByRole('radiogroup', { name: 'outfit' })
   await page.getByLabel('fish', { exact: true }).selectOption({ label: 'tope' })
   const old = outfits.getByRole('radio', { name: 'Old beach rod, 20 lb mono' })
@@ -54,7 +54,7 @@ test('the outfit follows from fish and place, each with its reasons, until one i
 })
 
 test('from fish to bench by the keyboard alone', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   const draft = page.getByRole('region', { name: 'Your draft' })
   await expect(draft.getByRole('button', { name: 'Make this trace' })).toBeVisible()
   await tabTo(page, page.getByLabel('fish', { exact: true }))
@@ -87,7 +87,7 @@ test('every step may be left out, and a field that does not read keeps the last 
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   const sinker = page.getByRole('textbox', { name: 'sinker' })
   await sinker.fill('300 t')
   await page.getByRole('button', { name: 'Make this trace' }).click()
@@ -99,7 +99,7 @@ test('every step may be left out, and a field that does not read keeps the last 
 })
 
 test('hooks in a bait are moved by the arrow keys, stay in it, and the share that they hold follows', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'rigged')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'rigged')}`)
   await page.getByRole('option', { name: /bait/ }).first().click()
   await expect(page.getByText(/The hooks span 85\s% of the bait; 60/)).toBeVisible()
   const [upper, tail] = [
@@ -125,41 +125,41 @@ test('hooks in a bait are moved by the arrow keys, stay in it, and the share tha
   await expect(page.getByRole('slider')).toHaveCount(2)
 })
 
-test('the card of sizes is true in its file, the screen is scaled by a bank card, and a measured hook goes into the box', async ({
-  page,
-  app,
-}) => {
-  await page.goto(`${app.url}/gear/sizes`)
-  const card = page.getByRole('img', { name: /^Hooks 6 to 8\/0/ })
-  const wide = async () => (await card.boundingBox())!.width / Number((await card.getAttribute('viewBox'))!.split(' ')[2])
-  const before = await wide()
-  await page.getByLabel(/^Hold a bank card/).fill('5')
-  expect(before).toBeCloseTo(96 / 25.4, 1)
-  expect(await wide()).toBeCloseTo(5, 1)
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card as SVG' }).click()])
-  const svg = readFileSync(await file.path(), 'utf8')
-  const [, width, viewed] = /width="(\d+)mm" height="\d[\d.]*mm" viewBox="0 0 (\d+)/.exec(svg)!
-  expect(width).toBe(viewed)
-  // 1/0 J: from the middle of the shank to that of the point a gape of 13.5 mm and a wire.
-  const path = /data-size="1\/0" data-pattern="j".*?d="M0 0H[\d.]+A([\d.]+)/.exec(svg)!
-  const wire = /data-size="1\/0" data-pattern="j".*?stroke-width="([\d.]+)"/.exec(svg)!
-  expect(2 * Number(path[1]) - Number(wire[1])).toBeCloseTo(13.5, 2)
-  await page.getByLabel(/^Lay the gap of a hook/).fill('14.5')
-  await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
-  await expect(page.getByText('2/0 J, measured: saved to the box.')).toBeVisible()
-  await page.getByLabel('it is a', { exact: true }).selectOption('bait')
-  await page.getByLabel(/^Lay the length of the bait/).fill('140')
-  await page.getByLabel(/^and its depth/).fill('30')
-  await page.getByLabel('bait', { exact: true }).selectOption({ label: 'whole pouting' })
-  await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
-  await expect(page.getByText('whole pouting, measured: saved to the box.')).toBeVisible()
-  const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
-  const kept = (name: string) =>
-    documents.find(({ content }: { content: { name: string } }) => content.name === `${name}, measured`).content
-  expect(kept('2/0 J').gapeM).toBe(0.0145)
-  expect(kept('whole pouting')).toMatchObject({ lengthM: 0.14, depthM: 0.03 })
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'with my own bait')}`)
-  await page.getByRole('option', { name: /bait/ }).first().click()
-  await page.getByLabel('from the box').selectOption({ label: 'whole pouting, measured' })
-  await expect(page.getByLabel('length', { exact: true })).toHaveValue('0.14 m')
-})
+loaded(
+  'the card of sizes is true in its file, the screen is scaled by a bank card, and a measured hook goes into the box',
+  async ({ page, app }) => {
+    await visit(page, `${app.url}/gear/sizes`)
+    const card = page.getByRole('img', { name: /^Hooks 6 to 8\/0/ })
+    const wide = async () => (await card.boundingBox())!.width / Number((await card.getAttribute('viewBox'))!.split(' ')[2])
+    const before = await wide()
+    await page.getByLabel(/^Hold a bank card/).fill('5')
+    expect(before).toBeCloseTo(96 / 25.4, 1)
+    expect(await wide()).toBeCloseTo(5, 1)
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Card as SVG' }).click()])
+    const svg = readFileSync(await file.path(), 'utf8')
+    const [, width, viewed] = /width="(\d+)mm" height="\d[\d.]*mm" viewBox="0 0 (\d+)/.exec(svg)!
+    expect(width).toBe(viewed)
+    // 1/0 J: from the middle of the shank to that of the point a gape of 13.5 mm and a wire.
+    const path = /data-size="1\/0" data-pattern="j".*?d="M0 0H[\d.]+A([\d.]+)/.exec(svg)!
+    const wire = /data-size="1\/0" data-pattern="j".*?stroke-width="([\d.]+)"/.exec(svg)!
+    expect(2 * Number(path[1]) - Number(wire[1])).toBeCloseTo(13.5, 2)
+    await page.getByLabel(/^Lay the gap of a hook/).fill('14.5')
+    await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
+    await expect(page.getByText('2/0 J, measured: saved to the box.')).toBeVisible()
+    await page.getByLabel('it is a', { exact: true }).selectOption('bait')
+    await page.getByLabel(/^Lay the length of the bait/).fill('140')
+    await page.getByLabel(/^and its depth/).fill('30')
+    await page.getByLabel('bait', { exact: true }).selectOption({ label: 'whole pouting' })
+    await page.getByRole('button', { name: 'Add the measured size to the box' }).click()
+    await expect(page.getByText('whole pouting, measured: saved to the box.')).toBeVisible()
+    const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
+    const kept = (name: string) =>
+      documents.find(({ content }: { content: { name: string } }) => content.name === `${name}, measured`).content
+    expect(kept('2/0 J').gapeM).toBe(0.0145)
+    expect(kept('whole pouting')).toMatchObject({ lengthM: 0.14, depthM: 0.03 })
+    await visit(page, `${app.url}/traces/${await copyOf(page, app.url, PULLEY, 'with my own bait')}`)
+    await page.getByRole('option', { name: /bait/ }).first().click()
+    await page.getByLabel('from the box').selectOption({ label: 'whole pouting, measured' })
+    await expect(page.getByLabel('length', { exact: true })).toHaveValue('0.14 m')
+  },
+)

@@ -1,4 +1,4 @@
-import { copyOf, expect, HOUND, test } from './fixtures.ts'
+import { copyOf, expect, HOUND, test, visit } from './fixtures.ts'
 
 const tracesNamed = async (request: import('@playwright/test').APIRequestContext, url: string, part: string) =>
   ((await (await request.get(`${url}/api/traces?heads=true`)).json()).documents as { content: { name: string } }[]).filter(
@@ -7,7 +7,7 @@ const tracesNamed = async (request: import('@playwright/test').APIRequestContext
 
 test('a double click on Duplicate, on Make this trace and on Import makes one each', async ({ page, app }) => {
   await copyOf(page, app.url, HOUND, 'once duplicated')
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   const saves: string[] = []
   page.on('request', (request) => {
     if (request.method() === 'POST' && request.url().endsWith('/api/traces')) saves.push(request.url())
@@ -16,14 +16,14 @@ test('a double click on Duplicate, on Make this trace and on Import makes one ea
   await expect(page.getByRole('heading', { level: 1, name: /once duplicated/ })).toBeVisible()
   expect([await tracesNamed(page.request, app.url, 'once duplicated'), saves.length]).toEqual([2, 1])
 
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByLabel('name', { exact: true }).fill('made once')
   await page.getByRole('button', { name: 'Make this trace' }).dblclick()
   await expect(page.getByRole('heading', { name: 'made once' })).toBeVisible()
   expect([await tracesNamed(page.request, app.url, 'made once'), saves.length]).toEqual([1, 2])
 
   const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('button', { name: 'Import', exact: true }).click()
   await page.getByLabel('trace file').setInputFiles({
     name: 'trace.json',
@@ -36,7 +36,7 @@ test('a double click on Duplicate, on Make this trace and on Import makes one ea
 })
 
 test('a creation whose answer was lost makes no second one when it is asked again', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByLabel('name', { exact: true }).fill('answer lost')
   let lost = false
   await page.route('**/api/traces', async (route) => {
@@ -57,7 +57,7 @@ test('a rule set stays open with all that was typed while its save fails, and wh
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/settings`)
+  await visit(page, `${app.url}/settings`)
   await page.getByRole('button', { name: 'New rule set' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('name', { exact: true }).fill('Sound rules')
@@ -93,7 +93,7 @@ test('a name typed into the box stays while its save fails, and goes over what w
   const { documents } = await (await page.request.get(`${app.url}/api/gear`)).json()
   content.formatVersion = documents[0].content.formatVersion
   expect((await page.request.post(`${app.url}/api/gear`, { data: { id, content } })).ok()).toBe(true)
-  await page.goto(`${app.url}/gear/box`)
+  await visit(page, `${app.url}/gear/box`)
   await page.getByLabel('Search the box').fill('typed')
   const name = page.getByLabel('name of typed over')
   await page.route(`**/api/gear/${id}`, (route) => route.abort())

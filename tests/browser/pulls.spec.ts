@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { test as base, beside, copyOf, expect, HOUND } from './fixtures.ts'
+import { testOnOpenPage as base, beside, copyOf, expect, HOUND, visit } from './fixtures.ts'
 
 /** Tests of one worker share a crew: what was pulled here counts no more afterwards. */
 async function pullsTold(page: Page, url: string): Promise<string[]> {
@@ -28,10 +28,10 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   app,
 }) => {
   const id = await copyOf(page, app.url, HOUND, 'weakest')
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   const run = page.locator('[data-moment=run]')
   await expect(run).toContainText('albright at the leader')
-  await page.goto(`${app.url}/knots/test`)
+  await visit(page, `${app.url}/knots/test`)
   await page.getByLabel('knot').selectOption({ label: 'albright' })
   await page.getByLabel('strength of line').fill('40 lb')
   await page.getByRole('button', { name: 'Start test' }).click()
@@ -43,16 +43,16 @@ test('a simulated pull is captured from beginning to end, moves the weakest link
   await expect(page.getByText(/It is still here. Try again/)).toBeVisible()
   await page.unroute('**/api/observations')
   // Nor is it lost with the page, and nothing counts before it is decided.
-  await page.goto(`${app.url}/knots/pulls`)
+  await visit(page, `${app.url}/knots/pulls`)
   await expect(page.getByText('No tests yet').or(page.getByRole('rowheader').first())).toBeVisible()
   await expect(page.getByRole('row', { name: /^albright mono/ })).toHaveCount(0)
-  await page.goto(`${app.url}/knots/test`)
+  await visit(page, `${app.url}/knots/test`)
   await expect(page.getByRole('listitem', { name: /^albright/ })).toContainText('in mono 40 lb')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('No test is running.')).toBeVisible()
-  await page.goto(`${app.url}/knots/pulls`)
+  await visit(page, `${app.url}/knots/pulls`)
   await expect(page.getByRole('row', { name: /^albright mono 1 / })).toBeVisible()
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await expect(run).toBeVisible()
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
@@ -67,7 +67,7 @@ test('a scale that falls silent counts nothing; a pull that is stopped is forgot
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/knots/test`)
+  await visit(page, `${app.url}/knots/test`)
   await page.route('**/api/scale/pull*', (route) => route.abort())
   await page.getByRole('button', { name: 'Start test' }).click()
   await expect(page.getByRole('alert')).toContainText('The scale stopped sending. This test was not counted.')
@@ -80,13 +80,13 @@ test('a scale that falls silent counts nothing; a pull that is stopped is forgot
   await page.getByLabel('or discard because').selectOption({ label: 'the line was nicked' })
   await page.getByRole('button', { name: 'Discard' }).click()
   await expect(page.getByText('No test is running.')).toBeVisible()
-  await page.goto(`${app.url}/knots/uni`)
+  await visit(page, `${app.url}/knots/uni`)
   await expect(page.getByText(/discarded: the line was nicked/)).toBeVisible()
   await expect(page.getByText(/after your/)).toHaveCount(0)
 })
 
 test('two knots are compared, and how many more pulls would settle it is worked out beside the page', async ({ page, app }) => {
-  await page.goto(`${app.url}/knots/pulls`)
+  await visit(page, `${app.url}/knots/pulls`)
   const compared = page.getByRole('region', { name: 'Which is better, and how sure?' })
   // Two that no other test pulls.
   await compared.getByLabel('this', { exact: true }).selectOption({ label: 'palomar' })
@@ -113,7 +113,7 @@ test('of a table of 500 pulls three wrong lines are named; put right it is taken
   const rows = Array.from({ length: 500 }, (_, i) => `2026-11-20,bowline,cord,100 lb,${60 + (i % 10)} lb,knot`)
   const wrong = rows.map((row, i) => (i % 200 === 50 ? row.replace('bowline', 'granny') : row))
   const file = info.outputPath('pulls.csv')
-  await page.goto(`${app.url}/knots/pulls`)
+  await visit(page, `${app.url}/knots/pulls`)
   const take = async (lines: readonly string[]) => {
     writeFileSync(file, head + lines.join('\n'))
     await page.getByRole('button', { name: 'Import' }).click()
@@ -157,7 +157,7 @@ test('two windows pull at once: each pull is decided once, wherever, and counts 
 })
 
 test('a window that falls asleep in a pull wakes to a whole pull or to none', async ({ page, app, context }) => {
-  await page.goto(`${app.url}/knots/test`)
+  await visit(page, `${app.url}/knots/test`)
   await page.getByRole('button', { name: 'Start test' }).click()
   await expect(page.getByRole('img', { name: /^Load over time/ })).toBeVisible()
   const session = await context.newCDPSession(page)
@@ -179,14 +179,14 @@ test('a line is pulled by itself: its spool holds what it broke at, on the scale
   const made = await page.request.post(`${app.url}/api/gear`, { data: { id: crypto.randomUUID(), content: spool } })
   expect(made.ok()).toBe(true)
   const id = await copyOf(page, app.url, HOUND, 'spooled')
-  await page.goto(`${app.url}/knots/test`)
+  await visit(page, `${app.url}/knots/test`)
   await page.getByLabel('knot').selectOption({ label: 'no knot, line alone' })
   await page.getByLabel('cut from').selectOption({ label: name })
   await page.getByRole('button', { name: 'Start test' }).click()
   await expect(page.getByText(/^It broke at .* of its label/)).toBeVisible({ timeout: 15_000 })
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText(/^holds \d.* by your test$/)).toBeVisible()
-  await page.goto(`${app.url}/knots/pulls`)
+  await visit(page, `${app.url}/knots/pulls`)
   const lines = page.getByRole('region', { name: 'Line tests' })
   await lines.getByLabel('cut from').selectOption({ label: name })
   await lines.getByLabel('it broke at').fill('500 lb')
@@ -196,7 +196,7 @@ test('a line is pulled by itself: its spool holds what it broke at, on the scale
   await lines.getByRole('button', { name: 'Save' }).click()
   await expect(lines.getByRole('list', { name: `Tests of ${name}` })).toContainText('36 lb')
   await expect(lines).toContainText(/pulled spool: holds \d\d(\.\d)? lb/)
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await page.getByRole('option', { name: 'leader', exact: true }).click()
   await beside(page, 'Part')
   await page.getByLabel('from the box').selectOption({ label: name })

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { beside, copyOf, expect, HOUND, PULLEY, TOPE, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, test as loaded, PULLEY, TOPE, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('the library: search, filter, duplicate, bin and take back', async ({ page, app }) => {
   await copyOf(page, app.url, HOUND, 'Zebra trace')
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByLabel('Search traces').fill('kettle conger')
   await expect(page.getByRole('main').getByRole('heading', { level: 2 })).toHaveText(['Kettle Narrows conger rig'])
   await page.getByLabel('Search traces').fill('no such thing')
@@ -28,7 +28,7 @@ test('the library: search, filter, duplicate, bin and take back', async ({ page,
   await page.getByRole('button', { name: 'Duplicate Zebra trace' }).click()
   await expect(page.getByRole('heading', { name: 'Zebra trace, copy' })).toBeVisible()
 
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('button', { name: 'Delete Zebra trace, copy' }).click()
   await page.getByRole('button', { name: 'Trash', exact: true }).click()
   await page.getByRole('button', { name: 'Empty the trash …' }).click()
@@ -40,7 +40,7 @@ test('the library: search, filter, duplicate, bin and take back', async ({ page,
 })
 
 test('a new trace: outfit, family, bait; the draft holds and opens on the bench', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await page.getByLabel('Rock rod, 30 lb braid').check()
   await page.getByLabel(/boom paternoster/).check()
   await page.getByRole('textbox', { name: 'snoods' }).fill('3')
@@ -64,7 +64,7 @@ test('on a phone the bench shows verdicts and the parts with their strengths, an
   app,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`${app.url}/traces/${TOPE}`)
+  await visit(page, `${app.url}/traces/${TOPE}`)
   await expect(page.locator('[data-moment=run]')).toHaveAttribute('data-verdict', 'fails')
   const row = page.getByRole('button', { name: /^hook length fluoro/ })
   await expect(row).toContainText(/\d+ lb$/)
@@ -74,10 +74,10 @@ test('on a phone the bench shows verdicts and the parts with their strengths, an
 })
 
 test('a trace that is not there, and a server that is away, are said in words with a way on', async ({ page, app, context }) => {
-  await page.goto(`${app.url}/traces/00000000-0000-4000-8000-000000000000`)
+  await visit(page, `${app.url}/traces/00000000-0000-4000-8000-000000000000`)
   await expect(page.getByRole('alert')).toContainText('This does not exist: trace')
   await context.route('**/api/traces?heads=true', (route) => route.abort())
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await expect(page.getByRole('alert')).toContainText('You are offline')
   await context.unroute('**/api/traces?heads=true')
   await page.getByRole('button', { name: 'Try again' }).click()
@@ -94,7 +94,7 @@ test('a list that is still loading says so, and an empty library shows the next 
     await held
     await route.fulfill({ json: { documents: [], next: null } })
   })
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await expect(page.getByText('Loading the traces')).toBeVisible()
   answer()
   await expect(page.getByText('No traces yet')).toBeVisible()
@@ -109,9 +109,9 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
     .getByRole('cell')
     .first()
   const countOf = async () => Number.parseInt((await findings.textContent())!, 10)
-  await page.goto(compare)
+  await visit(page, compare)
   const before = await countOf()
-  await page.goto(`${app.url}/settings`)
+  await visit(page, `${app.url}/settings`)
   await page.getByRole('button', { name: 'New rule set' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('button', { name: 'Save' }).click()
@@ -129,22 +129,22 @@ test('a rule set is noted, put in force, and reminds on the bench; none in force
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeChecked()
   // Shown at once, stored a moment later: leaving before that would cut it off.
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toBeEnabled()
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   const reminder = page.locator('[data-finding=leader-over-rule]')
   await beside(page, 'Findings')
   await expect(reminder).toContainText('in “Pier rules”, last checked 2026-10-01')
-  await page.goto(compare)
+  await visit(page, compare)
   await expect.poll(countOf).toBe(before + 1)
-  await page.goto(`${app.url}/settings`)
+  await visit(page, `${app.url}/settings`)
   await page.getByRole('radio', { name: 'none in force' }).click()
   await expect(page.getByRole('radio', { name: 'none in force' })).toBeChecked()
   await expect(page.getByRole('radio', { name: 'none in force' })).toBeEnabled()
   await page.getByRole('button', { name: 'Delete Pier rules' }).click()
   await expect(page.getByRole('radio', { name: /Pier rules/ })).toHaveCount(0)
-  await page.goto(`${app.url}/traces/${id}`)
+  await visit(page, `${app.url}/traces/${id}`)
   await expect(page.getByRole('option', { name: 'leader', exact: true })).toBeVisible()
   await expect(reminder).toHaveCount(0)
-  await page.goto(compare)
+  await visit(page, compare)
   await expect.poll(countOf).toBe(before)
 })
 
@@ -152,7 +152,7 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'There and back')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'There and back')}`)
   const save = async (item: string) => {
     await page.getByRole('button', { name: 'Export' }).click()
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: item }).click()])
@@ -168,7 +168,7 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   await expect(shown.locator('svg').first()).toBeVisible()
   await shown.close()
 
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('button', { name: 'Import' }).click()
   const file = (text: string) => ({ name: 'trace.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await page.getByLabel('trace file').setInputFiles(file('<gpx/>'))
@@ -191,7 +191,7 @@ test('a trace goes out as a file and comes in again; a broken file says every fa
   theirs.outfit.name = 'their rod'
   theirs.mark.name = 'their mark'
   theirs.trace.name = 'from another crew'
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByRole('button', { name: 'Import' }).click()
   await page.getByLabel('trace file').setInputFiles(file(JSON.stringify(theirs)))
   await expect(page.getByLabel('outfit')).toHaveValue('add')
@@ -208,7 +208,7 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
 }) => {
   const hound = await copyOf(page, app.url, HOUND, 'Compared hound')
   await copyOf(page, app.url, TOPE, 'Compared tope')
-  await page.goto(`${app.url}/traces`)
+  await visit(page, `${app.url}/traces`)
   await page.getByLabel('Search traces').fill('compared')
   await page.getByLabel('Compare Compared hound').check()
   await page.getByLabel('Compare Compared tope').check()
@@ -238,7 +238,7 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
   expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity|\[object/)
 
   // An earlier revision beside the saved one.
-  await page.goto(`${app.url}/traces/${hound}`)
+  await visit(page, `${app.url}/traces/${hound}`)
   await page.getByLabel('strength', { exact: true }).fill('60 lb')
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('revision 2, saved')).toBeVisible()
@@ -248,45 +248,45 @@ test('two traces side by side: a what-if on the drag redraws both, and a worker 
   await expect(page.getByText('leader 60 lb → 40 lb')).toBeVisible()
 })
 
-test('a trace that cannot be drawn says so on its card; the other cards are there, and it can be deleted', async ({
-  page,
-  app,
-}) => {
-  const oddM = 7.7771
-  const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
-  const pieces = content.trace.pieces.map((piece: { role: string }) =>
-    piece.role === 'leader' ? { ...piece, lengthM: oddM } : piece,
-  )
-  const data = { id: crypto.randomUUID(), content: { ...content, trace: { ...content.trace, name: 'Undrawable', pieces } } }
-  expect((await page.request.post(`${app.url}/api/traces`, { data })).ok()).toBe(true)
-  // No trace is known that breaks the drawing, so the drawing of one length is made to throw.
-  await page.addInitScript((length) => {
-    const { log10 } = Math
-    Math.log10 = (x) => {
-      if (x === 1 + length / 0.05) throw new Error('cannot be drawn')
-      return log10(x)
-    }
-  }, oddM)
-  await page.goto(`${app.url}/traces`)
-  const cards = page.getByRole('listitem')
-  const card = cards.filter({ hasText: 'Undrawable' })
-  await expect(card.getByText('This trace cannot be drawn.')).toBeVisible()
-  await expect(cards.filter({ hasNotText: 'Undrawable' }).first().locator('svg[viewBox]').first()).toBeVisible()
-  await card.getByRole('button', { name: 'Delete Undrawable' }).click()
-  await expect(card).toHaveCount(0)
-})
+loaded(
+  'a trace that cannot be drawn says so on its card; the other cards are there, and it can be deleted',
+  async ({ page, app }) => {
+    const oddM = 7.7771
+    const { content } = await (await page.request.get(`${app.url}/api/traces/${HOUND}`)).json()
+    const pieces = content.trace.pieces.map((piece: { role: string }) =>
+      piece.role === 'leader' ? { ...piece, lengthM: oddM } : piece,
+    )
+    const data = { id: crypto.randomUUID(), content: { ...content, trace: { ...content.trace, name: 'Undrawable', pieces } } }
+    expect((await page.request.post(`${app.url}/api/traces`, { data })).ok()).toBe(true)
+    // No trace is known that breaks the drawing, so the drawing of one length is made to throw.
+    await page.addInitScript((length) => {
+      const { log10 } = Math
+      Math.log10 = (x) => {
+        if (x === 1 + length / 0.05) throw new Error('cannot be drawn')
+        return log10(x)
+      }
+    }, oddM)
+    await visit(page, `${app.url}/traces`)
+    const cards = page.getByRole('listitem')
+    const card = cards.filter({ hasText: 'Undrawable' })
+    await expect(card.getByText('This trace cannot be drawn.')).toBeVisible()
+    await expect(cards.filter({ hasNotText: 'Undrawable' }).first().locator('svg[viewBox]').first()).toBeVisible()
+    await card.getByRole('button', { name: 'Delete Undrawable' }).click()
+    await expect(card).toHaveCount(0)
+  },
+)
 
 test('on a phone the sinker to fish comes before the chart, and a new trace can be made without scrolling to its draft', async ({
   page,
   app,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`${app.url}/water?day=2026-11-24`)
+  await visit(page, `${app.url}/water?day=2026-11-24`)
   const answer = page.getByText(/^Next change \d\d:\d\d: to \d+ g|^No later change$/)
   await expect(answer).toBeInViewport()
   const chart = page.getByRole('img', { name: /^Tide and current at/ })
   expect((await answer.boundingBox())!.y).toBeLessThan((await chart.boundingBox())!.y)
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await expect(page.getByRole('button', { name: 'Make this trace' })).toBeInViewport()
   const draft = page.getByRole('region', { name: 'Your draft' })
   await expect(draft.getByText('Cast', { exact: true })).not.toBeInViewport()
@@ -298,7 +298,7 @@ test('a word of the trade is opened where it stands, by keyboard too, and found 
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/traces/${PULLEY}`)
+  await visit(page, `${app.url}/traces/${PULLEY}`)
   const word = page.getByRole('region', { name: 'Worst finding' }).getByRole('button', { name: 'springs', exact: true })
   await word.focus()
   await page.keyboard.press('Enter')

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { beside, copyOf, expect, HOUND, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 
 /** Gape of the hook that is drawn, mm by the scale bar beside it: from the inside of the shank to the inside of the point. */
 const drawnGapeMm = (page: Page, drawing: RegExp) =>
@@ -18,7 +18,7 @@ const drawnGapeMm = (page: Page, drawing: RegExp) =>
     })
 
 test('the hook is drawn true: its gap against the scale bar, in three sizes, in the bait and alone', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'taken')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'taken')}`)
   const take = page.locator('[data-moment=take]')
   await page.getByRole('option', { name: 'hook a', exact: true }).click()
   await page.getByLabel('pattern').selectOption('j')
@@ -52,7 +52,7 @@ test('the hook is drawn true: its gap against the scale bar, in three sizes, in 
 })
 
 test('a hook wider than its bait is said to be, and both stay drawn', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'wider')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'wider')}`)
   await page.getByRole('option', { name: 'hook a', exact: true }).click()
   await page.getByLabel('pattern').selectOption('j')
   await page.getByLabel('hook size').fill('12/0')
@@ -66,7 +66,7 @@ test('a fish put in is chosen on the bench: its mouth is asked about, and a hook
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/fish`)
+  await visit(page, `${app.url}/fish`)
   await page.getByRole('button', { name: 'New fish' }).click()
   await page.getByRole('textbox', { name: 'name' }).fill('small-mouthed one')
   await page.getByLabel('usual weight').fill('9 kg')
@@ -79,7 +79,7 @@ test('a fish put in is chosen on the bench: its mouth is asked about, and a hook
   const row = page.getByRole('row', { name: /small-mouthed one/ })
   await expect(row).toContainText('15 mm')
 
-  await page.goto(`${app.url}/traces/${await copyOf(page, app.url, HOUND, 'mouthed')}`)
+  await visit(page, `${app.url}/traces/${await copyOf(page, app.url, HOUND, 'mouthed')}`)
   await beside(page, 'Conditions')
   await page.getByLabel('fish', { exact: true }).selectOption({ label: 'small-mouthed one' })
   await expect(page.getByLabel('fish landed')).toHaveValue('0.4 kg')
@@ -90,7 +90,7 @@ test('a fish put in is chosen on the bench: its mouth is asked about, and a hook
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(take).not.toContainText('of the mouth width')
 
-  await page.goto(`${app.url}/fish`)
+  await visit(page, `${app.url}/fish`)
   await page.getByRole('button', { name: 'Delete small-mouthed one' }).click()
   await expect(row).toHaveCount(0)
   await page.getByRole('button', { name: /^Restore/ }).click()
@@ -101,7 +101,7 @@ test('fish go out as a table and come in again: what would change is shown first
   page,
   app,
 }, info) => {
-  await page.goto(`${app.url}/fish`)
+  await visit(page, `${app.url}/fish`)
   await expect(page.getByRole('row', { name: /turbot/ })).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export as CSV' }).click()

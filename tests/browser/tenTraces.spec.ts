@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { counted, expect, test } from './fixtures.ts'
+import { counted, expect, testOnOpenPage as test, visit } from './fixtures.ts'
 
 /** A goal of the bench: no trace that people really tie takes more than this from nothing. */
 const MAX_ACTIONS = 15
@@ -11,7 +11,7 @@ const part = (page: Page, name: string) => reachOf(page).getByRole('option', { n
 
 /** From New trace to an empty bench. */
 async function begin(page: Page, does: Does, url: string, name: string): Promise<void> {
-  await page.goto(`${url}/traces/new`)
+  await visit(page, `${url}/traces/new`)
   await does.click(page.getByRole('radio', { name: 'own design' }))
   await does.fill(page.getByLabel('name'), name)
   await does.click(page.getByRole('button', { name: 'Make this trace' }))
@@ -120,13 +120,13 @@ test('from nothing: a pulley with a sliding upper hook', async ({ page, app }) =
 
 test('from nothing: trolling outfit, two biminis and a cat’s paw on the reel, FG, loop knot on a lure', async ({ page, app }) => {
   const does = counted(page)
-  await page.goto(`${app.url}/gear`)
+  await visit(page, `${app.url}/gear`)
   await does.click(page.getByRole('link', { name: /^Trolling rod/ }))
   await does.fill(page.getByLabel('name', { exact: true }), 'Trolling, braid')
   await does.choose(page.getByRole('group', { name: 'main line' }).getByLabel('line', { exact: true }), 'braid')
   await does.click(page.getByRole('button', { name: 'Save' }))
   await expect(page.getByRole('heading', { name: 'Outfits', level: 1 })).toBeVisible()
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await does.click(page.getByLabel('Trolling, braid'))
   await does.click(page.getByRole('radio', { name: 'own design' }))
   await does.click(page.getByRole('button', { name: 'Make this trace' }))
@@ -143,12 +143,12 @@ test('from nothing: trolling outfit, two biminis and a cat’s paw on the reel, 
 
 test('from nothing: hollow braid spliced, cat’s paw, twisted leader, figure-eight join', async ({ page, app }) => {
   const does = counted(page)
-  await page.goto(`${app.url}/gear`)
+  await visit(page, `${app.url}/gear`)
   await does.click(page.getByRole('link', { name: /^Kite rod/ }))
   await does.fill(page.getByLabel('name', { exact: true }), 'Hollow')
   await does.click(page.getByRole('button', { name: 'Save' }))
   await expect(page.getByRole('heading', { name: 'Outfits', level: 1 })).toBeVisible()
-  await page.goto(`${app.url}/traces/new`)
+  await visit(page, `${app.url}/traces/new`)
   await does.click(page.getByLabel('Hollow', { exact: true }))
   await does.click(page.getByRole('radio', { name: 'own design' }))
   await does.click(page.getByRole('button', { name: 'Make this trace' }))

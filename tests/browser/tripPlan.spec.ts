@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, HOUND, seriousFaults, test } from './fixtures.ts'
+import { expect, HOUND, seriousFaults, test, visit } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
 /** What a download holds. */
@@ -11,7 +11,7 @@ test('a trip over two marks has the hours, water and sinkers of each, and the wa
   context,
 }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
-  await page.goto(`${app.url}/trips/new`)
+  await visit(page, `${app.url}/trips/new`)
   await page.getByLabel('day', { exact: true }).fill('2026-12-01')
   const proposed = page.getByRole('region', { name: 'Proposed' })
   // Hours are proposed with what speaks for them; the trip takes them, and has its own back.
@@ -213,7 +213,7 @@ test('Today says the next trip in five facts on a phone without scrolling, or th
   app,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(app.url)
+  await visit(page, app.url)
   const glance = page.getByRole('region', { name: 'Next trip' })
   await expect(glance.getByRole('definition')).toHaveCount(5)
   await expect(glance).toContainText(/\d g/)

@@ -1,6 +1,6 @@
 import type { APIRequestContext, Page } from '@playwright/test'
 import { planTrip } from '../fixtures/planTrip.ts'
-import { expect } from './fixtures.ts'
+import { expect, visit } from './fixtures.ts'
 
 export type Event = {
   id: string
@@ -19,7 +19,7 @@ export const eventsOf = async (request: APIRequestContext, url: string, trip: st
 /** On the water with a trip that was planned before. */
 export async function startTrip(page: Page, url: string): Promise<string> {
   const trip = await planTrip(url)
-  await page.goto(`${url}/trips/${trip}/fish`)
+  await visit(page, `${url}/trips/${trip}/fish`)
   await page.getByRole('button', { name: 'Start the trip' }).click()
   await expect(page.getByRole('button', { name: 'End the trip' })).toBeVisible()
   return trip

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import Papa from 'papaparse'
-import { beside, CONGER, expect, HOUND, test } from './fixtures.ts'
+import { beside, CONGER, expect, HOUND, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const marksOf = async (
   page: Page,
@@ -32,7 +32,7 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
   page,
   app,
 }) => {
-  await page.goto(`${app.url}/water`)
+  await visit(page, `${app.url}/water`)
   await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await page.getByLabel('day', { exact: true }).fill('2026-11-24')
   await page.getByLabel('trace', { exact: true }).selectOption({ label: 'Kettle Narrows conger rig' })
@@ -77,7 +77,7 @@ test('a mark and a day: slack found, the day scrubbed, the sinker changes, the p
 })
 
 test('choices made faster than the screen draws are all kept', async ({ page, app }) => {
-  await page.goto(`${app.url}/water`)
+  await visit(page, `${app.url}/water`)
   await expect(page.getByLabel('mark', { exact: true })).toBeVisible()
   await page.evaluate(() => {
     const choose = (label: string, text: string) => {
@@ -101,7 +101,7 @@ test('another line beside it, a sinker too light for the stream in words, and a 
   app,
 }) => {
   const { id } = await markNamed(page, app.url, 'Kettle Narrows')
-  await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+  await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
   await page.getByRole('button', { name: '13:30', exact: true }).click()
   const holds = page.getByRole('list', { name: 'What holds' }).getByRole('listitem')
   await expect(holds).toHaveCount(1)
@@ -123,13 +123,13 @@ test('another line beside it, a sinker too light for the stream in words, and a 
 })
 
 test('every mark and every way of fishing has a day without a figure that is none', async ({ page, app }) => {
+  const uptide = await ownMark(page, app.url, 'up-tide', { method: 'uptide', scope: 1.15, distanceM: 45 })
   for (const { id } of await marksOf(page, app.url)) {
-    await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24`)
+    await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24`)
     await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
     expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)
   }
-  const uptide = await ownMark(page, app.url, 'up-tide', { method: 'uptide', scope: 1.15, distanceM: 45 })
-  await page.goto(`${app.url}/water?mark=${uptide}&day=2026-11-24&trace=${HOUND}`)
+  await visit(page, `${app.url}/water?mark=${uptide}&day=2026-11-24&trace=${HOUND}`)
   await page.getByRole('button', { name: '16:00', exact: true }).click()
   await page.getByLabel('sinker', { exact: true }).selectOption({ label: '175 g wired grip' })
   await expect(page.getByRole('img', { name: /up-current/ })).toBeVisible()
@@ -140,7 +140,7 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
   app,
 }) => {
   const id = await ownMark(page, app.url, 'teaching')
-  await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+  await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
   await page.getByRole('button', { name: '13:30', exact: true }).click()
   const lesson = page.getByRole('region', { name: 'Held and dragged here' })
   await expect(lesson).toContainText('1.20 (0.93 to 1.55) nominal; no observations yet')
@@ -162,11 +162,11 @@ test('what held and dragged teaches the mark, is shown with what was thought bef
 })
 
 test('days: outside the years a plain error, the day of a clock change has 46 half hours', async ({ page, app }) => {
-  await page.goto(`${app.url}/water?day=1949-12-31`)
+  await visit(page, `${app.url}/water?day=1949-12-31`)
   await expect(page.getByRole('alert')).toContainText('A day from 1950 to 2100')
-  await page.goto(`${app.url}/water?day=2026-02-30`)
+  await visit(page, `${app.url}/water?day=2026-02-30`)
   await expect(page.getByRole('alert')).toContainText('is not a day')
-  await page.goto(`${app.url}/water?day=2026-03-29`)
+  await visit(page, `${app.url}/water?day=2026-03-29`)
   await expect(page.getByRole('button', { name: '02:00', exact: true })).toBeVisible()
   await expect(page.getByRole('button', { name: '01:00', exact: true })).toHaveCount(0)
   await expect(page.getByRole('region', { name: 'Half hours' }).getByRole('row')).toHaveCount(1 + 46)
@@ -178,7 +178,7 @@ test('without the tide it says so and can be asked again; without the wind all e
   let away = true
   await page.route('**/api/ports/*/tide*', (route) => (away ? route.fulfill({ status: 503, body: '{}' }) : route.continue()))
   await page.route('**/api/wind*', (route) => route.fulfill({ status: 503, body: '{}' }))
-  await page.goto(`${app.url}/water?day=2026-11-24`)
+  await visit(page, `${app.url}/water?day=2026-11-24`)
   await expect(page.getByRole('alert')).toContainText('The tide could not be loaded')
   away = false
   await page.getByRole('button', { name: 'Try again' }).click()
@@ -186,7 +186,7 @@ test('without the tide it says so and can be asked again; without the wind all e
   await expect(page.getByText('No wind forecast right now')).toBeVisible()
 })
 
-test('while the sinkers are worked out all else goes on; it can be stopped, and taken up again', async ({ page, app }) => {
+loaded('while the sinkers are worked out all else goes on; it can be stopped, and taken up again', async ({ page, app }) => {
   let release = () => {}
   const held = new Promise<void>((resolve) => {
     release = resolve
@@ -195,7 +195,7 @@ test('while the sinkers are worked out all else goes on; it can be stopped, and 
     await held
     await route.continue().catch(() => undefined)
   })
-  await page.goto(`${app.url}/water?day=2026-11-24`)
+  await visit(page, `${app.url}/water?day=2026-11-24`)
   await expect(page.getByText('Calculating the sinkers')).toBeVisible()
   await slider(page).focus()
   await page.keyboard.press('Home')
@@ -212,7 +212,7 @@ test('with the server gone the day on screen goes on: other sinkers, another tim
   app,
 }) => {
   const { id } = await markNamed(page, app.url, 'Kettle Narrows')
-  await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+  await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
   const changes = page.getByRole('list', { name: 'Sinker changes' })
   await expect(changes).toContainText('pear')
   await page.route('**/api/**', (route) => route.abort())
@@ -232,7 +232,7 @@ test('a new mark: bad input is told at its field and nothing is stored; put righ
   app,
 }) => {
   const before = (await marksOf(page, app.url)).length
-  await page.goto(`${app.url}/water/marks`)
+  await visit(page, `${app.url}/water/marks`)
   await page.getByRole('link', { name: 'New mark' }).click()
   await page.getByLabel('name', { exact: true }).fill('Gurnard hole')
   await page.getByLabel('depth', { exact: true }).fill('-5')
@@ -272,11 +272,11 @@ test('an own mark in a minute: the tides of a day typed give the plan of the sam
 }) => {
   const plan = async (name: string) => {
     const { id } = await markNamed(page, app.url, name)
-    await page.goto(`${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
+    await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24&trace=${CONGER}`)
     return page.getByRole('list', { name: 'Sinker changes' }).textContent()
   }
   const begin = async (name: string) => {
-    await page.goto(`${app.url}/water/marks/new`)
+    await visit(page, `${app.url}/water/marks/new`)
     await page.getByLabel('name', { exact: true }).fill(name)
     await page.getByLabel('kind').selectOption('boat')
     await page.getByLabel('depth', { exact: true }).fill('20 m')
@@ -323,7 +323,7 @@ test('an own mark in a minute: the tides of a day typed give the plan of the sam
 test('marks from a file: 10,000 places are refused, a few are shown first, exported ones come back', async ({ page, app }) => {
   const before = (await marksOf(page, app.url)).length
   const placed = (await marksOf(page, app.url)).filter(({ content }) => content.latitudeDeg !== undefined).length
-  await page.goto(`${app.url}/water/marks`)
+  await visit(page, `${app.url}/water/marks`)
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export as GPX' }).click()])
   const exported = readFileSync(await file.path(), 'utf8')
   await page.getByRole('button', { name: 'Import' }).click()
@@ -343,7 +343,7 @@ test('marks from a file: 10,000 places are refused, a few are shown first, expor
 
 test('a mark saved in another tab is not written over: both are kept, and one is chosen', async ({ page, app }) => {
   const id = await ownMark(page, app.url, 'two tabs')
-  await page.goto(`${app.url}/water/marks/${id}`)
+  await visit(page, `${app.url}/water/marks/${id}`)
   await page.getByRole('textbox', { name: 'notes' }).fill('mine')
   const [theirs] = (await marksOf(page, app.url)).filter((mark) => mark.id === id)
   const put = await page.request.put(`${app.url}/api/marks/${id}`, {
@@ -362,7 +362,7 @@ test('a mark saved in another tab is not written over: both are kept, and one is
 })
 
 test('the bench takes the water of a mark at springs and at neaps', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces/${CONGER}`)
+  await visit(page, `${app.url}/traces/${CONGER}`)
   await beside(page, 'Conditions')
   await page.getByLabel('mark', { exact: true }).selectOption({ label: 'Kettle Narrows' })
   await expect(page.getByLabel('depth', { exact: true })).toHaveValue('26 m')

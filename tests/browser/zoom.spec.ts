@@ -1,11 +1,10 @@
 import type { Page } from '@playwright/test'
-import { beside, copyOf, expect, goWithin, HOUND, test } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, test, visit } from './fixtures.ts'
 
 const SCREENS = ['/traces', `/traces/${HOUND}`, '/traces/new', '/water?day=2026-11-24', '/water/marks/new']
 
 async function open(page: Page, address: string): Promise<void> {
-  if (page.url() === 'about:blank') await page.goto(address)
-  else await goWithin(page, address)
+  await visit(page, address)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
 }

@@ -8,9 +8,13 @@ import { EVERYWHERE, helpFor } from '../words/help.ts'
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'))
 
-/** What the screen is for and its keys, by a button or by “?”. */
+/** What the screen is for and its keys, by a button or by “?”. It closes when another screen is gone to. */
 export default function Help() {
   const { pathname } = useLocation()
+  return <HelpOf key={pathname} pathname={pathname} />
+}
+
+function HelpOf({ pathname }: { pathname: string }) {
   const [open, setOpen] = useState(false)
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
