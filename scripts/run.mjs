@@ -2,9 +2,10 @@
 // Plain JavaScript on Node's own modules, because it must run in a fresh clone with nothing installed.
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
+import { bundle } from '../src/server/bundle.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
@@ -32,27 +33,13 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
 }
 
 const [entry, ...rest] = process.argv.slice(2)
-// The whole command in one file: it starts in half the time that loading hundreds of TypeScript files takes.
-const { build } = await import('esbuild')
-const { outputFiles } = await build({
-  entryPoints: [resolve(root, entry)],
-  bundle: true,
-  format: 'esm',
-  platform: 'node',
-  packages: 'external',
+const file = await bundle({
+  root,
+  name: `commands/${entry.replace(/\.ts$/, '')}`,
+  entryPoints: [entry],
   sourcemap: 'inline',
-  write: false,
   // esbuild has printed the error already.
 }).catch(() => process.exit(1))
-const file = join(root, 'dist', 'commands', entry.replace(/\.ts$/, '.mjs'))
-const code = Buffer.from(outputFiles[0].contents)
-if (!existsSync(file) || !readFileSync(file).equals(code)) {
-  mkdirSync(dirname(file), { recursive: true })
-  // Written under another name first: another start of the same command must not read half a file.
-  const partial = `${file}.${process.pid}`
-  writeFileSync(partial, code)
-  renameSync(partial, file)
-}
 process.setSourceMapsEnabled(true)
 process.argv = [process.argv[0], resolve(root, entry), ...rest]
 await import(pathToFileURL(file).href)
