@@ -78,7 +78,7 @@ async function clear(page: Page, viewport: ViewportSize): Promise<void> {
   await page.unrouteAll({ behavior: 'ignoreErrors' })
   await page.context().unrouteAll({ behavior: 'ignoreErrors' })
   await page.context().setOffline(false)
-  await page.emulateMedia({ media: null, reducedMotion: null })
+  await page.emulateMedia({ media: null, reducedMotion: null, forcedColors: null })
   await page.setViewportSize(viewport)
   await visit(page, new URL(NOWHERE, page.url()).href)
   await page.evaluate(async () => {
@@ -191,6 +191,9 @@ export async function ceilingLb(page: Page): Promise<number> {
   return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }
 
+/** A tenth of the time. */
+const NEVER_SERIOUS = { region: { enabled: false } }
+
 /**
  * @param within a part of the page, if the rest of it was checked before.
  * @param isContrastKnown the same colours were checked before: over half of the time.
@@ -201,7 +204,7 @@ export async function seriousFaults(page: Page, within?: string, isContrastKnown
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)))
   const options: RunOptions = {
     resultTypes: ['violations'],
-    rules: { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true } },
+    rules: { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true }, ...NEVER_SERIOUS },
   }
   const { violations } = await page.evaluate(
     ([context, options]) => (window as unknown as { axe: typeof axe }).axe.run(context, options),

@@ -16,10 +16,14 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => filled.close())
 
-test('five thousand traces: usable at once, few nodes, and a search that answers as it is typed', async ({ page, app }) => {
+test('five thousand traces: usable at once, few nodes, a search that answers as it is typed, and a filter by verdict that says how far it is', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/settings`)
   const usable: number[] = []
-  for (let i = 0; i < 3; i += 1) {
+  // A busy machine may hold up one load; not every one.
+  while (usable.length < 3 && !(Math.min(...usable) < USABLE_MS)) {
     await page.goto(`${app.url}/traces`)
     await page.getByRole('main').getByText('holds', { exact: true }).first().waitFor()
     usable.push(await page.evaluate(() => performance.now()))
@@ -64,10 +68,8 @@ test('five thousand traces: usable at once, few nodes, and a search that answers
   await expect(last).toHaveAttribute('aria-posinset', String(COUNT + 14))
   await expect(last.getByText('holds', { exact: true }).first()).toBeVisible()
   expect(await nodes()).toBeLessThan(3_000)
-})
 
-test('a filter by verdict says how far it is, shows what it found so far, and can be left', async ({ page, app }) => {
-  await page.goto(`${app.url}/traces`)
+  // A filter by verdict judges what it has not yet judged.
   await page.getByLabel('Search traces').fill('tope')
   await page.getByLabel('Filter by verdict').selectOption('fails')
   await expect(page.getByRole('status').filter({ hasText: 'still to judge' })).toBeVisible()

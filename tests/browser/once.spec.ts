@@ -1,4 +1,4 @@
-import { copyOf, expect, HOUND, test, visit } from './fixtures.ts'
+import { copyOf, expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const tracesNamed = async (request: import('@playwright/test').APIRequestContext, url: string, part: string) =>
   ((await (await request.get(`${url}/api/traces?heads=true`)).json()).documents as { content: { name: string } }[]).filter(

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { beside, copyOf, expect, HOUND, test, visit } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const SCREENS = ['/traces', `/traces/${HOUND}`, '/traces/new', '/water?day=2026-11-24', '/water/marks/new']
 
@@ -61,7 +61,7 @@ for (const [zoom, width, height] of [
 const TEXT_SPACING =
   '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important } p { margin-bottom: 2em !important }'
 
-test('with the spacing of text that a reader may set, nothing is cut off', async ({ page, app }) => {
+loaded('with the spacing of text that a reader may set, nothing is cut off', async ({ page, app }) => {
   for (const screen of SCREENS) {
     await open(page, app.url + screen)
     // WCAG 1.4.12
