@@ -112,22 +112,20 @@ const typescript = (at: string): Step => ({
   run: () => check(tool('typescript-native/bin/tsc', '-p', at, '--singleThreaded')),
 })
 
-/** Steps of one lane follow each other; lanes run beside each other, more than there are cores: tests wait a third of their time. */
-const LANES: Step[][] = [
-  [
-    { name: 'production build and first load', run: buildAndMeasure },
-    { name: 'browser tests', run: browser },
-  ],
-  [
-    { name: 'unit tests', run: () => vitest('unit') },
-    { name: 'component tests', run: () => vitest('components') },
-    { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
-    { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
-    ...['.', 'src/core', 'src/client', 'src/offline', 'tests/browser'].map(typescript),
-    { name: 'import rules', run: importRules },
-    { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
-  ],
-  [{ name: 'server tests', run: () => vitest('server') }],
+/** Steps at a time, more than there are cores: tests wait a third of their time. */
+const AT_A_TIME = 3
+
+/** Whoever has ended a step takes the next one; the longest come first, so that no core is idle at the end. */
+const STEPS: readonly Step[] = [
+  { name: 'browser tests', run: browser },
+  { name: 'server tests', run: () => vitest('server') },
+  { name: 'unit tests', run: () => vitest('unit') },
+  { name: 'component tests', run: () => vitest('components') },
+  { name: 'import rules', run: importRules },
+  ...['src/client', '.', 'tests/browser', 'src/core', 'src/offline'].map(typescript),
+  { name: 'nothing unused', run: () => check(tool('knip/bin/knip.js', '--no-progress')) },
+  { name: 'format and lint', run: () => check(tool('@biomejs/biome/bin/biome', 'check', '--error-on-warnings')) },
+  { name: 'words', run: () => check([process.execPath, join(ROOT, 'scripts/run.mjs'), 'scripts/words/check.ts']) },
 ]
 
 async function runStep({ name, run }: Step): Promise<Count> {
@@ -138,22 +136,29 @@ async function runStep({ name, run }: Step): Promise<Count> {
   return count
 }
 
-async function runLane(steps: readonly Step[]): Promise<Count> {
+async function runAll(steps: readonly Step[]): Promise<Count> {
+  const left = [...steps]
   let total: Count = { passed: 0, failed: 0 }
-  for (const step of steps) total = together(total, await runStep(step))
+  const take = async () => {
+    for (let step = left.shift(); step; step = left.shift()) {
+      const count = await runStep(step)
+      total = together(total, count)
+    }
+  }
+  await Promise.all(Array.from({ length: AT_A_TIME }, take))
   return total
 }
 
 await runMain(async () => {
   rmSync(RESULTS, { recursive: true, force: true })
   mkdirSync(RESULTS, { recursive: true })
-  // Before the lanes: two of them installing at a time would stand in each other's way.
+  // Before the steps: two of them installing at a time would stand in each other's way.
   ensurePostgres()
   ensureBrowser()
   ensurePdfReader()
   const before = changesOfCheckout()
-  let total: Count = { passed: 0, failed: 0 }
-  total = (await Promise.all(LANES.map(runLane))).reduce(together, total)
+  const built = await runStep({ name: 'production build and first load', run: buildAndMeasure })
+  let total = together(built, await runAll(STEPS))
   total = together(total, await runStep({ name: 'checkout as it was', run: async () => checkoutUnchanged(before) }))
   console.log(`\n${total.passed} passed, ${total.failed} failed`)
   process.exitCode = total.failed === 0 ? 0 : 1

@@ -18,7 +18,7 @@ export const CONGER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d205'
 export const KELP = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d207'
 
 /** Pages of the built application; every test fails on an error in the page or a request that leaves this machine. */
-export const test = base.extend<{ app: { url: string } }, { shared: { url: string }; open: BrowserContext }>({
+export const test = base.extend<{ app: { url: string } }, { shared: { url: string }; openContext: BrowserContext }>({
   // Tests of one worker follow each other on one application; those of another have their own, database and all.
   shared: [
     // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
@@ -29,7 +29,7 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
     },
     { scope: 'worker' },
   ],
-  open: [
+  openContext: [
     async ({ browser }, use, { project }) => {
       const context = await browser.newContext(project.use as BrowserContextOptions)
       await use(context)
@@ -68,7 +68,7 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
  * Tests that begin on the page where the one before ended, with its storage and what the server answered cleared: the application is
  * not loaded again. Not for a test that changes preferences, the clock or the scripts of the page, or that is about loading it.
  */
-export const testOnOpenPage = test.extend({ context: async ({ open }, use) => use(open) })
+export const testOnOpenPage = test.extend({ context: async ({ openContext }, use) => use(openContext) })
 
 /** Shares nothing with any other screen. */
 const NOWHERE = '/nowhere'
