@@ -5,6 +5,8 @@ export default defineConfig({
   testDir: 'tests/browser',
   globalSetup: './tests/browser/globalSetup.ts',
   outputDir: 'test-results',
+  // Plain JavaScript already.
+  build: { external: ['**/dist/**'] },
   // One more than the cores that it is made for: a test waits a third of its time.
   workers: 3,
   timeout: 120_000,

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
-import { labelPages } from '../../src/core/layout/labelSheet.ts'
 import { readPdf } from '../readPdf.ts'
 import { startApp } from './application.ts'
+import { labelPages } from './core.ts'
 import { copyOf, expect, HOUND, test as loaded, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 
 type Item = { id: string; name: string; spools: number[] }

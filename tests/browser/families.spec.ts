@@ -1,5 +1,5 @@
 import type { Trace } from '../../src/core/documents/trace.ts'
-import { FAMILY_FIXTURES } from '../fixtures/families.ts'
+import { FAMILY_FIXTURES } from './core.ts'
 import { expect, inTwo, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'

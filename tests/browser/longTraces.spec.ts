@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { created } from '../fixtures/planTrip.ts'
-import { snoodsInWords } from '../fixtures/snoodsInWords.ts'
+import { snoodsInWords } from './core.ts'
 import { expect, test } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'

@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { FamilyId } from '../../src/core/catalogue/familyIds.ts'
-import { defaultConditions } from '../../src/core/documents/conditions.ts'
-import { draftOf } from '../fixtures/drafts.ts'
+import { defaultConditions, draftOf } from './core.ts'
 import { beside, expect, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
