@@ -1,8 +1,10 @@
 // npm run mutate [lines] [room …]: changes the code in small wrong ways and says how many of them the room’s own tests and the
 // pinned tables notice, room by room. With a number, only so many lines of each room are changed: the same ones every time.
-import { readdirSync, readFileSync } from 'node:fs'
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
 import { join } from 'node:path'
-import { Stryker } from '@stryker-mutator/core'
+import { pathToFileURL } from 'node:url'
 import { seeded } from '../src/core/math/seeded.ts'
 import { ROOT } from '../src/server/root.ts'
 import { Problem, runMain } from './lib/problem.ts'
@@ -34,6 +36,29 @@ function sampleOf(files: readonly string[], count: number): string[] {
   return Array.from({ length: Math.min(count, lines.length) }, () => lines.splice(Math.floor(random() * lines.length), 1)[0]!)
 }
 
+/** What is used of it. */
+type Mutant = {
+  fileName: string
+  status: string
+  location: { start: { line: number } }
+  mutatorName: string
+  replacement?: string
+}
+type Stryker = new (options: object) => { runMutationTest: () => Promise<Mutant[]> }
+
+/** Its packages are installed when it is first used: `npm start` and `npm test` do without them. */
+async function loadStryker(): Promise<Stryker> {
+  const folder = join(ROOT, 'scripts', 'mutation')
+  // npm writes this file last.
+  if (!existsSync(join(folder, 'node_modules', '.package-lock.json'))) {
+    console.error('Installing the packages of mutation testing …')
+    if (spawnSync('npm', ['ci', '--include=dev'], { cwd: folder, stdio: 'inherit' }).status !== 0)
+      throw new Problem('They could not be installed. Check the connection to the package registry, then try again.')
+  }
+  const path = createRequire(join(folder, 'package.json')).resolve('@stryker-mutator/core')
+  return ((await import(pathToFileURL(path).href)) as { Stryker: Stryker }).Stryker
+}
+
 await runMain(async () => {
   const [first = '', ...others] = process.argv.slice(2)
   const count = /^\d+$/.test(first) ? Number(first) : undefined
@@ -42,6 +67,7 @@ await runMain(async () => {
     if (!FOLDERS.has(room)) throw new Problem(`There is no room “${room}”; there are ${[...FOLDERS.keys()].join(', ')}.`)
   const rooms = wanted.length > 0 ? wanted : [...FOLDERS.keys()]
   process.env.ROOMS = rooms.map((room) => FOLDERS.get(room)).join(',')
+  const Stryker = await loadStryker()
   const results = await new Stryker({
     mutate: rooms.flatMap((room) => {
       const files = filesOf(FOLDERS.get(room)!)
