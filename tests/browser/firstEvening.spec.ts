@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
 import { startApp } from './application.ts'
 import { counted, expect, seriousFaults, test as shared, tabTo } from './fixtures.ts'
 
@@ -15,19 +16,25 @@ const wordsOn = (part: Locator) =>
     return count
   })
 
-/** An application of its own: what other tests put into theirs would be read too. */
+/** An application of their own: what other tests put into theirs would be read too. */
+let own: BuiltApp
 const test = shared.extend({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
-  app: async ({}, use) => {
-    const own = await startApp()
-    await use(own)
-    await own.close()
-  },
+  app: async ({}, use) => use({ url: own.url }),
 })
+test.beforeAll(async () => {
+  own = await startApp()
+})
+test.afterAll(() => own.close())
 
-/** Without the examples. */
+/** Without the examples, and without what the test before made. */
 async function emptied(page: Page, url: string): Promise<void> {
   expect((await page.request.delete(`${url}/api/demo`)).ok()).toBe(true)
+  for (const kind of ['traces', 'outfits', 'marks']) {
+    const { documents } = await (await page.request.get(`${url}/api/${kind}`)).json()
+    for (const { id } of documents) await page.request.delete(`${url}/api/${kind}/${id}`)
+    expect((await page.request.delete(`${url}/api/${kind}?trash=true`)).ok()).toBe(true)
+  }
 }
 
 for (const width of [1280, 390])
