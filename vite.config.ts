@@ -38,7 +38,7 @@ const preloadFont: Plugin = {
 const serviceWorker: Plugin = {
   name: 'service-worker',
   apply: 'build',
-  async closeBundle() {
+  async writeBundle() {
     const files = readdirSync(CLIENT_FOLDER, { recursive: true, encoding: 'utf8' })
       .filter((file) => /\.(js|css|html|svg|woff2|webmanifest)$/.test(file))
       .sort()
@@ -48,7 +48,7 @@ const serviceWorker: Plugin = {
         revision: file.startsWith('assets/') ? null : digestOf(readFileSync(join(CLIENT_FOLDER, file))),
       }))
     await build({
-      entryPoints: ['src/offline/serviceWorker.ts'],
+      entryPoints: [join(import.meta.dirname, 'src/offline/serviceWorker.ts')],
       outfile: join(CLIENT_FOLDER, 'serviceWorker.js'),
       bundle: true,
       minify: true,
