@@ -1,41 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { startApp } from './application.ts'
-import { counted, expect, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
-
-loaded('from an empty database to one’s own outfit, a trace on it and its cut list', async ({ page }) => {
-  const own = await startApp()
-  try {
-    for (const kind of ['traces', 'outfits']) {
-      const { documents } = await (
-        await page.request.get(`${own.url}/api/${kind}${kind === 'traces' ? '?heads=true' : ''}`)
-      ).json()
-      for (const { id } of documents) await page.request.delete(`${own.url}/api/${kind}/${id}`)
-    }
-    // Its own application: the page of the test may leave for it.
-    page.removeAllListeners('request')
-    const does = counted(page)
-    await visit(page, `${own.url}/traces`)
-    await does.click(page.getByRole('link', { name: 'New trace' }))
-    await expect(page.getByRole('heading', { name: 'Your outfit first' })).toBeVisible()
-    await does.fill(page.getByLabel('line class', { exact: true }), '40 lb')
-    await does.fill(page.getByLabel('reel holds'), '280 m')
-    await does.fill(page.getByLabel('of', { exact: true }), '0.37 mm')
-    await does.fill(page.getByLabel('rod’s length'), '13 ft')
-    await does.fill(page.getByLabel('name'), 'Mine')
-    await does.click(page.getByRole('button', { name: 'Create outfit' }))
-    await expect(page.getByRole('radio', { name: 'Mine' })).toBeChecked()
-    await does.click(page.getByLabel(/boom paternoster/))
-    await does.fill(page.getByRole('textbox', { name: 'sinker' }), '150 g')
-    await does.fill(page.getByRole('textbox', { name: 'name' }), 'My first')
-    await does.click(page.getByRole('button', { name: 'Make this trace' }))
-    await expect(page.getByRole('heading', { name: 'My first' })).toBeVisible()
-    await does.click(page.getByRole('link', { name: 'Build', exact: true }))
-    await expect(page.locator('[data-cut=leader]')).toBeVisible()
-    expect(does.actions).toBeLessThanOrEqual(15)
-  } finally {
-    await own.close()
-  }
-})
+import { expect, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test('an outfit said exactly: two biminis and a cat’s paw on the reel, and the bench shows every link of it', async ({
   page,

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, HOUND, seriousFaults, test, visit } from './fixtures.ts'
+import { expect, HOUND, seriousFaults, testOnOpenPage as test, visit } from './fixtures.ts'
 import { eventsOf, startTrip } from './tripSteps.ts'
 
 /** What a download holds. */
@@ -148,9 +148,9 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   // A photo of a megabyte is made small, and stays here; what is no picture is said to be none.
   const photo = Buffer.from(
     await page.evaluate(async () => {
-      const canvas = new OffscreenCanvas(2_400, 1_800)
+      const canvas = new OffscreenCanvas(1_700, 1_200)
       const context = canvas.getContext('2d')!
-      const noise = context.createImageData(2_400, 1_800)
+      const noise = context.createImageData(1_700, 1_200)
       for (let i = 0; i < noise.data.length; i += 1) noise.data[i] = i % 4 === 3 ? 255 : (i * 2_654_435_761) % 251
       context.putImageData(noise, 0, 0)
       const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })).arrayBuffer())
