@@ -104,10 +104,20 @@ test('a name typed into the box stays while its save fails, and goes over what w
   await page.unroute(`**/api/gear/${id}`)
   const put = { baseRevision: 1, content: { ...content, massKg: 0.2 } }
   expect((await page.request.put(`${app.url}/api/gear/${id}`, { data: put })).ok()).toBe(true)
+  // The row is not redrawn in between: what was saved elsewhere is known from the refusal alone.
+  let release = () => {}
+  const held = new Promise<void>((resolve) => {
+    release = resolve
+  })
+  await page.route(/\/api\/gear(\?|$)/, async (route) => {
+    await held
+    await route.continue()
+  })
   await name.press('Enter')
   await expect(page.getByRole('alert')).toContainText('It was changed elsewhere')
   await expect(name).toHaveValue('typed by me')
-  await name.press('Enter')
+  await Promise.all([page.waitForResponse((answer) => answer.request().method() === 'PUT' && answer.ok()), name.press('Enter')])
+  release()
   await expect(page.getByLabel('name of typed by me')).toHaveValue('typed by me')
   const saved = await (await page.request.get(`${app.url}/api/gear/${id}`)).json()
   expect(saved).toMatchObject({ revision: 3, content: { name: 'typed by me', massKg: 0.2 } })

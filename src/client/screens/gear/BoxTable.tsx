@@ -225,7 +225,7 @@ function BoxRow({ row: { saved, box, kind, what, figure }, index, isTrash, actio
             label={`name of ${content.name}`}
             shown={content.name}
             read={(text) => (text.trim() === '' ? { ok: false, message: 'Enter a name.' } : { ok: true, value: text.trim() })}
-            onCommit={(name) => save({ ...content, name })}
+            onCommit={(name) => save((now) => ({ ...now, name }))}
           />
         )}
       </td>
@@ -238,7 +238,7 @@ function BoxRow({ row: { saved, box, kind, what, figure }, index, isTrash, actio
             label={`${figure.name} of ${content.name}`}
             shown={figureText.shown}
             read={figureText.read}
-            onCommit={(next) => save(figure.set(next))}
+            onCommit={(next) => save((now) => figureOf(now)?.set(next) ?? now)}
           />
         )}
       </td>
@@ -257,18 +257,21 @@ function BoxRow({ row: { saved, box, kind, what, figure }, index, isTrash, actio
   )
 }
 
-/** Saves an edited row. Resolves to the reason if it was not saved; a second try saves over a version from elsewhere. */
+/**
+ * Saves the change of one cell of a row. Resolves to the reason if it was not saved. A second try saves the cell over a version from
+ * elsewhere, whose other values stay.
+ */
 function useRowSave(saved: Item) {
-  const onto = useRef(saved.revision)
-  onto.current = Math.max(onto.current, saved.revision)
+  const newest = useRef(saved)
+  if (saved.revision > newest.current.revision) newest.current = saved
   const { saveNow } = useSave({ kind: 'gear', saved })
-  return async (next: Gear): Promise<string | undefined> => {
-    const read = readContent('gear', next)
+  return async (change: (now: Gear) => Gear): Promise<string | undefined> => {
+    const read = readContent('gear', change(newest.current.content))
     if (!read.ok) return read.message
     try {
-      const result = await saveNow({ content: read.content, onto: onto.current })
+      const result = await saveNow({ content: read.content, onto: newest.current.revision })
+      newest.current = 'stale' in result ? result.stale : result.saved
       if (!('stale' in result)) return undefined
-      onto.current = result.stale.revision
       return 'It was changed elsewhere. Press Enter to save yours over it.'
     } catch (error) {
       return error instanceof Error ? error.message : String(error)
