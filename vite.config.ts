@@ -1,13 +1,8 @@
-import { createHash } from 'node:crypto'
-import { readdirSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
-import { build } from 'esbuild'
 import { defineConfig, type Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import { NONCE_PLACE } from './src/shared/nonce.ts'
-
-const CLIENT_FOLDER = join(import.meta.dirname, 'dist', 'client')
 
 /** The toasts' styles come as a file (main.tsx): put into the page by their code, the page's rules would refuse them. */
 const toastStylesByFile: Plugin = {
@@ -34,39 +29,34 @@ const preloadFont: Plugin = {
   },
 }
 
-/** The service worker with the list of all files of this build, so that the application opens without a network. */
-const serviceWorker: Plugin = {
-  name: 'service-worker',
-  apply: 'build',
-  async writeBundle() {
-    const files = readdirSync(CLIENT_FOLDER, { recursive: true, encoding: 'utf8' })
-      .filter((file) => /\.(js|css|html|svg|woff2|webmanifest)$/.test(file))
-      .sort()
-      .map((file) => ({
-        url: file,
-        // A file under assets has its digest in its name.
-        revision: file.startsWith('assets/') ? null : digestOf(readFileSync(join(CLIENT_FOLDER, file))),
-      }))
-    await build({
-      entryPoints: [join(import.meta.dirname, 'src/offline/serviceWorker.ts')],
-      outfile: join(CLIENT_FOLDER, 'serviceWorker.js'),
-      bundle: true,
-      minify: true,
-      define: { 'self.__WB_MANIFEST': JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
-    })
+/** Installed on a phone, the application opens without a network. */
+const offline = VitePWA({
+  strategies: 'injectManifest',
+  srcDir: '../offline',
+  filename: 'serviceWorker.ts',
+  injectRegister: false,
+  registerType: 'prompt',
+  injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], globIgnores: ['**/serviceWorker.js'] },
+  manifest: {
+    name: 'Wide Reach',
+    short_name: 'Wide Reach',
+    description: 'Saltwater traces, tides and trips.',
+    start_url: '/',
+    display: 'standalone',
+    background_color: '#edf1ee',
+    theme_color: '#edf1ee',
+    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
   },
-}
-
-const digestOf = (content: Buffer) => createHash('sha256').update(content).digest('hex')
+})
 
 export default defineConfig({
   root: 'src/client',
-  plugins: [react({ jsxImportSource: '#regional' }), tailwind(), toastStylesByFile, preloadFont, serviceWorker],
+  plugins: [react({ jsxImportSource: '#regional' }), tailwind(), toastStylesByFile, preloadFont, offline],
   // Every page is served with a nonce of its own in its place.
   html: { cspNonce: NONCE_PLACE },
   build: {
     chunkSizeWarningLimit: 700,
-    outDir: CLIENT_FOLDER,
+    outDir: '../../dist/client',
     emptyOutDir: true,
     manifest: true,
     rolldownOptions: {

@@ -36,7 +36,7 @@ function sampleOf(files: readonly string[], count: number): string[] {
   return Array.from({ length: Math.min(count, lines.length) }, () => lines.splice(Math.floor(random() * lines.length), 1)[0]!)
 }
 
-/** What is used of it. */
+/** The parts of Stryker that are used here. */
 type Mutant = {
   fileName: string
   status: string
@@ -46,7 +46,7 @@ type Mutant = {
 }
 type Stryker = new (options: object) => { runMutationTest: () => Promise<Mutant[]> }
 
-/** Its packages are installed when it is first used: `npm start` and `npm test` do without them. */
+/** Installs its packages at the first use: `npm start` and `npm test` do not need them. */
 async function loadStryker(): Promise<Stryker> {
   const folder = join(ROOT, 'scripts', 'mutation')
   // npm writes this file last.

@@ -115,7 +115,7 @@ const typescript = (at: string): Step => ({
 /** Steps at a time, more than there are cores: tests wait a third of their time. */
 const AT_A_TIME = 3
 
-/** Whoever has ended a step takes the next one; the longest come first, so that no core is idle at the end. */
+/** When one ends, the next one starts. The longest come first, so that no core is idle at the end. */
 const STEPS: readonly Step[] = [
   { name: 'browser tests', run: browser },
   { name: 'server tests', run: () => vitest('server') },

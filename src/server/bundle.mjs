@@ -24,7 +24,7 @@ export async function bundle({ root, name, isNamedByContent = false, ...options 
   mkdirSync(dirname(listFile), { recursive: true })
   write(join(root, file), code)
   const inputs = Object.keys(metafile.inputs).filter((path) => existsSync(join(root, path)))
-  // What is changed while it is bundled is bundled again by the next start.
+  // A file that changed during the build may not be in it: without a list the next start builds again.
   if (inputs.every((path) => statSync(join(root, path)).mtimeMs < beganMs))
     write(listFile, JSON.stringify({ file, inputs, digest: digestOfInputs(root, inputs, options) }))
   return join(root, file)

@@ -1,7 +1,7 @@
 import { type BuiltApp, type Start, startAppOn } from '../../scripts/lib/builtApp.ts'
 import { type DatabaseUrls, temporaryDatabase } from '../../scripts/lib/temporaryDatabases.ts'
 
-/** Workers are processes: what they are told is in their environment. */
+/** The environment variable that hands the server’s addresses to the workers, which are processes. */
 const PLACE = 'WIDE_REACH_TEST_POSTGRES'
 
 export function handOver({ adminUrl, migrationsUrl, appUrl }: DatabaseUrls): void {

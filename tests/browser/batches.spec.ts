@@ -258,7 +258,6 @@ test('what is bought from the shopping list is in the box and off the list; undo
 loaded('five thousand items come in from a table with three bad lines named, and their stock with them', async ({ page }) => {
   // An application of its own: other tests would find the five thousand in their box.
   const own = await startApp()
-  page.removeAllListeners('request')
   try {
     const good = Array.from({ length: 5_000 }, (_, i) => `hook,many ${i},j,${(i % 8) + 1}/0,${i % 90},5,25,4.5`)
     const bad = ['hook,bad one,j,2/1,3,,,', 'anchor,bad two,,,,,,', 'hook,bad three,j,2/0,-4,,,']

@@ -94,7 +94,7 @@ test('two tabs: the stale save is refused with what changed, and taking either l
   const other = await context.newPage()
   await visit(page, `${app.url}/traces/${id}`)
   await other.goto(`${app.url}/traces/${id}`)
-  // Unchanged, it would take over what the first one saves.
+  // A tab without changes may load the new revision by itself.
   await other.getByLabel('strength', { exact: true }).fill('60 lb')
   await page.getByLabel('strength', { exact: true }).fill('50 lb')
   await page.getByRole('button', { name: 'Save' }).click()

@@ -4,6 +4,6 @@ import { ROOT } from '../../src/server/root.ts'
 
 const file = await bundle({ root: ROOT, name: 'tests/ofCore', entryPoints: ['tests/fixtures/ofCore.ts'] })
 
-/** Parts of the core, as one file: each process of the tests would transform its hundreds of files for seconds. */
+/** Parts of the core in one file: to transform its hundreds of files would take every test process seconds. */
 export const { defaultConditions, draftOf, FAMILY_FIXTURES, labelPages, snoodsInWords }: typeof import('../fixtures/ofCore.ts') =
   await import(pathToFileURL(file).href)

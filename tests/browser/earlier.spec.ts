@@ -1,34 +1,24 @@
 import pg from 'pg'
-import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
 import { fillAsBefore, JUDGED_BEFORE } from '../fixtures/before/before.ts'
-import { startApp } from './application.ts'
-import { test as base, expect, HOUND } from './fixtures.ts'
+import { expect, HOUND, testOnOwnApp } from './fixtures.ts'
 
 const OWN_KNOTS = '00000000-0000-4000-8000-000000000001'
 const PIER = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d210'
 
 /** The application on a database that the version before made, with one trace in it that a later version wrote. */
-let earlier: BuiltApp
-const test = base.extend({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
-  app: async ({}, use) => use({ url: earlier.url }),
+const test = testOnOwnApp({
+  content: 'empty',
+  fill: async (databaseUrl) => {
+    await fillAsBefore(databaseUrl)
+    const client = new pg.Client(databaseUrl)
+    await client.connect()
+    await client.query(
+      `update public.trace_revisions set content = jsonb_set(content, '{trace,formatVersion}', '99') where id = $1`,
+      [PIER],
+    )
+    await client.end()
+  },
 })
-test.beforeAll(async () => {
-  earlier = await startApp({
-    content: 'empty',
-    fill: async (databaseUrl) => {
-      await fillAsBefore(databaseUrl)
-      const client = new pg.Client(databaseUrl)
-      await client.connect()
-      await client.query(
-        `update public.trace_revisions set content = jsonb_set(content, '{trace,formatVersion}', '99') where id = $1`,
-        [PIER],
-      )
-      await client.end()
-    },
-  })
-})
-test.afterAll(() => earlier.close())
 
 test('a database of the version before opens; a trace of a later version is shown as itself beside the others', async ({
   page,

@@ -1,7 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
-import { startApp } from './application.ts'
-import { counted, expect, seriousFaults, test as shared, tabTo } from './fixtures.ts'
+import { counted, expect, seriousFaults, tabTo, testOnOwnApp } from './fixtures.ts'
 
 /** The words of a part of the page as they are seen, without the choices of closed lists. */
 const wordsOn = (part: Locator) =>
@@ -16,16 +14,8 @@ const wordsOn = (part: Locator) =>
     return count
   })
 
-/** An application of their own: what other tests put into theirs would be read too. */
-let own: BuiltApp
-const test = shared.extend({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
-  app: async ({}, use) => use({ url: own.url }),
-})
-test.beforeAll(async () => {
-  own = await startApp()
-})
-test.afterAll(() => own.close())
+/** On an application of their own: the words of what other tests store would be counted too. */
+const test = testOnOwnApp()
 
 /** Without the examples, and without what the test before made. */
 async function emptied(page: Page, url: string): Promise<void> {

@@ -8,6 +8,7 @@ import {
   type ViewportSize,
 } from '@playwright/test'
 import axe, { type RunOptions } from 'axe-core'
+import type { BuiltApp, Start } from '../../scripts/lib/builtApp.ts'
 import { startApp } from './application.ts'
 
 export const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
@@ -70,10 +71,24 @@ export const test = base.extend<{ app: { url: string } }, { shared: { url: strin
  */
 export const testOnOpenPage = test.extend({ context: async ({ openContext }, use) => use(openContext) })
 
-/** Shares nothing with any other screen. */
+/** Tests of one file on an application of their own: they do not meet what other tests store. */
+export function testOnOwnApp(start?: Start) {
+  let own: BuiltApp
+  const testOnIt = test.extend({
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
+    app: async ({}, use) => use({ url: own.url }),
+  })
+  testOnIt.beforeAll(async () => {
+    own = await startApp(start)
+  })
+  testOnIt.afterAll(() => own.close())
+  return testOnIt
+}
+
+/** A screen that has no element in common with another one. */
 const NOWHERE = '/nowhere'
 
-/** As if the page had just been loaded, except for what its scripts remember beside the answers of the server. */
+/** Resets routes, size, storage and the answers of the server. Other values in the memory of the page’s scripts stay. */
 async function clear(page: Page, viewport: ViewportSize): Promise<void> {
   await page.unrouteAll({ behavior: 'ignoreErrors' })
   await page.context().unrouteAll({ behavior: 'ignoreErrors' })
@@ -84,7 +99,7 @@ async function clear(page: Page, viewport: ViewportSize): Promise<void> {
   await page.evaluate(async () => {
     localStorage.clear()
     sessionStorage.clear()
-    // What the server answered is kept by a client that only React knows.
+    // The answers of the server are in a query client that only React has a reference to.
     type Client = { removeQueries: (which: { type: 'inactive' }) => void; resetQueries: () => Promise<void> }
     type Fiber = { memoizedProps: { client?: Client } | null; child: Fiber | null }
     let [, fiber] = Object.entries(document.getElementById('root')!).find(([key]) => key.startsWith('__reactContainer'))! as [
@@ -125,7 +140,7 @@ export const inTwo = <T>(all: readonly T[]): [number, T[]][] =>
 
 /**
  * Goes to a screen of the application. On a page that shows it already it goes as a link does: a load takes four times as long.
- * What the server told in the last seconds is not asked again: what a test changes behind the page needs a load.
+ * The screen may show answers that are some seconds old: a test that changes data through the API reloads the page.
  * @returns when the heading of the screen is there.
  */
 export async function visit(page: Page, address: string): Promise<void> {
@@ -134,7 +149,7 @@ export async function visit(page: Page, address: string): Promise<void> {
     await page.goto(address)
     return
   }
-  // By way of a screen that shares nothing with any: no heading of the screen before is taken for one of the next.
+  // Through another screen first, so that no heading of the old screen is taken for one of the new.
   if (new URL(page.url()).pathname !== NOWHERE) await follow(page, NOWHERE)
   if (pathname !== NOWHERE) await follow(page, pathname + search)
 }
@@ -145,7 +160,7 @@ async function follow(page: Page, address: string): Promise<void> {
     history.pushState(null, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
   }, address)
-  // What does not exist has no heading.
+  // The page of a missing document has an alert and no heading.
   await page.locator('h1:not([data-left]), main [role=alert]').first().waitFor()
 }
 
@@ -191,7 +206,7 @@ export async function ceilingLb(page: Page): Promise<number> {
   return Number(/([\d.]+)\slb/.exec(text ?? '')![1])
 }
 
-/** A tenth of the time. */
+/** A rule that takes a tenth of the time and never finds more than moderate faults. */
 const NEVER_SERIOUS = { region: { enabled: false } }
 
 /**
@@ -200,7 +215,7 @@ const NEVER_SERIOUS = { region: { enabled: false } }
  */
 export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
-  // What is half faded in has half its contrast.
+  // An element that is fading in has too little contrast.
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)))
   const options: RunOptions = {
     resultTypes: ['violations'],

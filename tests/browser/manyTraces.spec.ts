@@ -1,20 +1,10 @@
-import type { BuiltApp } from '../../scripts/lib/builtApp.ts'
 import { addTraces } from '../fixtures/manyTraces.ts'
-import { startApp } from './application.ts'
-import { test as base, expect } from './fixtures.ts'
+import { expect, testOnOwnApp } from './fixtures.ts'
 
 const COUNT = 5_000
 /** Four times what is aimed at, alone on the machine: other work beside the tests is no fault of the library. */
 const [USABLE_MS, SEARCH_MS] = [6_000, 400]
-let filled: BuiltApp
-const test = base.extend({
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the pattern
-  app: async ({}, use) => use({ url: filled.url }),
-})
-test.beforeAll(async () => {
-  filled = await startApp({ fill: (databaseUrl) => addTraces(databaseUrl, COUNT) })
-})
-test.afterAll(() => filled.close())
+const test = testOnOwnApp({ fill: (databaseUrl) => addTraces(databaseUrl, COUNT) })
 
 test('five thousand traces: usable at once, few nodes, a search that answers as it is typed, and a filter by verdict that says how far it is', async ({
   page,
@@ -69,7 +59,7 @@ test('five thousand traces: usable at once, few nodes, a search that answers as 
   await expect(last.getByText('holds', { exact: true }).first()).toBeVisible()
   expect(await nodes()).toBeLessThan(3_000)
 
-  // A filter by verdict judges what it has not yet judged.
+  // The filter by verdict judges the traces that were never on screen.
   await page.getByLabel('Search traces').fill('tope')
   await page.getByLabel('Filter by verdict').selectOption('fails')
   await expect(page.getByRole('status').filter({ hasText: 'still to judge' })).toBeVisible()

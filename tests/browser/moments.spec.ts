@@ -53,7 +53,7 @@ test('a finding is set aside with its reason, and is taken up again', async ({ p
   await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
   await beside(page, 'Findings')
   const blood = page.locator('[data-finding=blood-unlike]')
-  // Its remedies come a moment later and move what stands beside them: pressed in that moment, a button is missed.
+  // Its remedies appear a moment later and move the button, so that a click could miss it.
   const remedy = blood.locator('button:not(.term)').filter({ hasNotText: /Ignore|Copy/ })
   await expect(remedy.first()).toBeEnabled()
   await blood.getByRole('button', { name: 'Ignore' }).click()

@@ -105,7 +105,6 @@ test('a newer version waits until it is asked for, and then the page is of that 
   const clientFolder = info.outputPath('client')
   cpSync(CLIENT_FOLDER, clientFolder, { recursive: true })
   const own = await startApp({ clientFolder })
-  page.removeAllListeners('request')
   try {
     await page.goto(`${own.url}/settings`)
     await page.evaluate(() => navigator.serviceWorker.ready)

@@ -104,7 +104,7 @@ test('a name typed into the box stays while its save fails, and goes over what w
   await page.unroute(`**/api/gear/${id}`)
   const put = { baseRevision: 1, content: { ...content, massKg: 0.2 } }
   expect((await page.request.put(`${app.url}/api/gear/${id}`, { data: put })).ok()).toBe(true)
-  // The row is not redrawn in between: what was saved elsewhere is known from the refusal alone.
+  // The list is held back, so that only the refusal carries the other version.
   let release = () => {}
   const held = new Promise<void>((resolve) => {
     release = resolve

@@ -12,7 +12,7 @@ beforeEach(() => {
 })
 afterEach(() => rmSync(root, { recursive: true }))
 
-/** Written long before it is bundled: what changes in that moment is not trusted. */
+/** With an old date: a file that changes during the build is not trusted. */
 function write(file: string, code: string): void {
   writeFileSync(join(root, file), code)
   utimesSync(join(root, file), 1, 1)

@@ -8,7 +8,7 @@ import { EVERYWHERE, helpFor } from '../words/help.ts'
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && (target.isContentEditable || target.matches('input, textarea, select'))
 
-/** What the screen is for and its keys, by a button or by “?”. It closes when another screen is gone to. */
+/** What the screen is for and its keys, by a button or by “?”. It closes when the user goes to another screen. */
 export default function Help() {
   const { pathname } = useLocation()
   return <HelpOf key={pathname} pathname={pathname} />

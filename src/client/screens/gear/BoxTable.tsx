@@ -258,8 +258,8 @@ function BoxRow({ row: { saved, box, kind, what, figure }, index, isTrash, actio
 }
 
 /**
- * Saves the change of one cell of a row. Resolves to the reason if it was not saved. A second try saves the cell over a version from
- * elsewhere, whose other values stay.
+ * Saves the change of one cell of a row. Resolves to the reason if it was not saved. After a conflict, a second try saves the cell
+ * onto the newer version and keeps its other values.
  */
 function useRowSave(saved: Item) {
   const newest = useRef(saved)
