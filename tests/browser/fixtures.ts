@@ -182,6 +182,16 @@ export async function walkTo(page: Page, part: string): Promise<void> {
   }
 }
 
+/** How long the page has worked so far, s of processor time: other work on the machine does not count, nor do its workers. */
+export async function processorTime(page: Page): Promise<() => Promise<number>> {
+  const session = await page.context().newCDPSession(page)
+  await session.send('Performance.enable', { timeDomain: 'threadTicks' })
+  return async () => {
+    const { metrics } = await session.send('Performance.getMetrics')
+    return metrics.find(({ name }) => name === 'TaskDuration')!.value
+  }
+}
+
 /** A copy of a demonstration trace, so that tests do not meet in one. */
 export async function copyOf(page: Page, url: string, id: string, name: string): Promise<string> {
   const { content } = await (await page.request.get(`${url}/api/traces/${id}`)).json()

@@ -9,8 +9,6 @@ const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 const saved = async (url: string, snoods: number) =>
   `${url}/traces/${await created(`${url}/api/traces`, { outfitId: BEACH, ...snoodsInWords(snoods) })}`
 
-const middle = (of: readonly number[]) => of.toSorted((a, b) => a - b)[Math.floor(of.length / 2)]!
-
 /** From the navigation to the drawn reach, ms. */
 async function shownMs(page: Page, at: string, parts: number): Promise<number> {
   await page.goto(at)
@@ -21,8 +19,8 @@ async function shownMs(page: Page, at: string, parts: number): Promise<number> {
   return page.evaluate(() => performance.now())
 }
 
-/** The longest task of the page for each of some weights typed, until what they change is shown and remedies are tried; 0 if none was long. */
-async function longestTasksMs(page: Page): Promise<number[]> {
+/** The longest task of the page for the middle one of some weights typed, until what it changes is shown and remedies are tried. */
+async function longestTaskMs(page: Page): Promise<number> {
   await page.evaluate(() => {
     const tasks: number[] = []
     const observer = new PerformanceObserver((list) => tasks.push(...list.getEntries().map(({ duration }) => duration)))
@@ -41,24 +39,25 @@ async function longestTasksMs(page: Page): Promise<number[]> {
     await expect(worst.getByRole('button').first()).toBeEnabled()
     longest.push(await page.evaluate(() => (window as unknown as { longestTask: () => number }).longestTask()))
   }
-  return longest
+  return longest.toSorted((a, b) => a - b)[Math.floor(longest.length / 2)]!
 }
 
 test('two hundred parts are shown and edited nearly as quickly as ten', async ({ page, app }) => {
   const [short, long] = [await saved(app.url, 2), await saved(app.url, 49)]
   await shownMs(page, short, 8)
-  const [ofShort, ofLong]: [number[], number[]] = [[], []]
-  const ratio = () => Math.min(...ofLong) / Math.min(...ofShort)
-  while (ofLong.length < 3 && !(ratio() < 2)) {
+  const [ofShort, ofLong, tasks]: [number[], number[], number[]] = [[], [], []]
+  // The quickest of each: other work on the machine only ever adds time.
+  const shown = () => Math.min(...ofLong) / Math.min(...ofShort)
+  const typed = () => Math.min(...tasks) / Math.min(...ofLong)
+  while (ofLong.length < 3 && !(shown() < 2 && typed() < 0.1)) {
     ofShort.push(await shownMs(page, short, 8))
     ofLong.push(await shownMs(page, long, 90))
+    tasks.push(await longestTaskMs(page))
   }
-  const tasks = await longestTasksMs(page)
   console.log(
     `shown after ${ofShort.map(Math.round)} and ${ofLong.map(Math.round)} ms; longest tasks ${tasks.map(Math.round)} ms`,
   )
   // On 2026-11-30, alone on the machine: 1.2 and under 0.08. Where remedies were tried as they were drawn: 0.14.
-  // The quickest of each: other work on the machine only ever adds time.
-  expect(ratio()).toBeLessThan(2)
-  expect(middle(tasks) / middle(ofLong)).toBeLessThan(0.1)
+  expect(shown()).toBeLessThan(2)
+  expect(typed()).toBeLessThan(0.1)
 })

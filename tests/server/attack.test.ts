@@ -118,8 +118,11 @@ test(`${REQUESTS} requests made from the contracts: no answer of 500 or more, no
     }),
   )
   expect(failed).toEqual([])
-  // A busy machine holds up now one, now another; what is slow by itself is slow again.
-  for (const each of slow) expect([told(each), (await tookMs(each)) < LONGEST_MS]).toEqual([told(each), true])
+  // A busy machine holds up now one, now another; what is slow by itself stays slow.
+  for (const each of slow) {
+    const againMs = Math.min(await tookMs(each), await tookMs(each), await tookMs(each))
+    expect([told(each), againMs < LONGEST_MS]).toEqual([told(each), true])
+  }
   for (const { kind, content } of await server.db
     .selectFrom('documents as head')
     .innerJoin('documentRevisions as revision', (join) =>

@@ -59,23 +59,25 @@ test('a server killed in the middle of saves loses no acknowledged save', async 
   await once(child, 'exit')
 })
 
-/** Longest that the database may be away before it is back by itself. */
-const BACK_MS = 5_000
+/** Longest that the database may be away before it is back by itself, over the time of its first start. */
+const BACK = 3
 
 test('PostgreSQL killed at once is told by health and by 503 with a time to retry, and is back by itself', async () => {
+  const beganMs = performance.now()
   const postgres = await startPostgres(join(ROOT, '.data', `killed-postgres-${process.pid}`), { durable: true })
+  const startMs = performance.now() - beganMs
   const server = await startTestServer(postgres.migrationsUrl)
   const runningPid = () => serverOn(join(postgres.folder, 'data'))?.pid
   const databaseState = async () => healthBody.parse((await server.send('GET', '/health')).body).database
   const killed = async (): Promise<number> => {
-    await expect.poll(databaseState, { timeout: 6 * BACK_MS }).toBe('up')
+    await expect.poll(databaseState, { timeout: 30_000 }).toBe('up')
     const old = runningPid()!
     process.kill(old, 'SIGKILL')
     const killedMs = performance.now()
     // A backend that has not yet seen its server die may still answer: it is back when another server answers.
     const isBack = ({ status }: { status: number }) => status === 200 && ![undefined, old].includes(runningPid())
     const answers = [await server.send('GET', '/traces')]
-    while (!isBack(answers.at(-1)!) && performance.now() - killedMs < 6 * BACK_MS) {
+    while (!isBack(answers.at(-1)!) && performance.now() - killedMs < 30_000) {
       expect(await databaseState()).toMatch(/up|slow|down/)
       answers.push(await server.send('GET', '/traces'))
     }
@@ -86,7 +88,7 @@ test('PostgreSQL killed at once is told by health and by 503 with a time to retr
   }
   // A busy machine may hold up one start; not every one.
   const awayMs = [await killed(), await killed(), await killed()]
-  expect(Math.min(...awayMs)).toBeLessThan(BACK_MS)
+  expect(Math.min(...awayMs) / startMs).toBeLessThan(BACK)
   await server.close()
   await removePostgres(postgres)
 })

@@ -27,21 +27,31 @@ export function studentT(degrees: number): StudentT {
   const power = degrees - 1
   const farthest = Math.acos(NOTHING ** (1 / power))
   const root = Math.sqrt(degrees)
-  const half = overPanels(0, farthest, (theta) => Math.cos(theta) ** power)
-  const beyond = (theta: number) =>
-    theta >= farthest ? 0 : overPanels(theta, farthest, (each) => Math.cos(each) ** power) / (2 * half)
+  const width = farthest / PANELS
+  const density = (theta: number) => Math.cos(theta) ** power
+  /** The density beyond the start of each panel, so that a chance takes a part of one panel and not all of them. */
+  const left = [0]
+  for (let i = PANELS - 1; i >= 0; i -= 1) left.unshift(left[0]! + overPanel(i * width, (i + 1) * width, density))
+  const half = left[0]!
+  const beyond = (theta: number) => {
+    const panel = Math.floor(theta / width)
+    return panel >= PANELS ? 0 : (left[panel + 1]! + overPanel(theta, (panel + 1) * width, density)) / (2 * half)
+  }
   const cdf = (t: number) => {
     const tail = beyond(Math.atan(Math.abs(t) / root))
     return t > 0 ? 1 - tail : tail
   }
   return {
     cdf,
-    expectation: (of) =>
-      overPanels(0, farthest, (theta) => {
+    expectation: (of) => {
+      const weighted = (theta: number) => {
         const t = root * Math.tan(theta)
-        return Math.cos(theta) ** power * (of(t) + of(-t))
-      }) /
-      (2 * half),
+        return density(theta) * (of(t) + of(-t))
+      }
+      let sum = 0
+      for (let i = 0; i < PANELS; i += 1) sum += overPanel(i * width, (i + 1) * width, weighted)
+      return sum / (2 * half)
+    },
     quantile: (chance) => {
       const tail = Math.min(chance, 1 - chance)
       let [low, high] = [0, farthest]
@@ -51,7 +61,7 @@ export function studentT(degrees: number): StudentT {
         const excess = beyond(theta) - tail
         if (excess > 0) low = theta
         else high = theta
-        const next = theta + (2 * half * excess) / Math.cos(theta) ** power
+        const next = theta + (2 * half * excess) / density(theta)
         if (Math.abs(next - theta) < 1e-14) break
         theta = next > low && next < high ? next : (low + high) / 2
       }
@@ -60,12 +70,10 @@ export function studentT(degrees: number): StudentT {
   }
 }
 
-function overPanels(low: number, high: number, of: (x: number) => number): number {
-  const width = (high - low) / PANELS
+function overPanel(low: number, high: number, of: (x: number) => number): number {
   let sum = 0
-  for (let i = 0; i < PANELS; i += 1)
-    forEachGaussPoint(low + i * width, low + (i + 1) * width, (x, weight) => {
-      sum += weight * of(x)
-    })
+  forEachGaussPoint(low, high, (x, weight) => {
+    sum += weight * of(x)
+  })
   return sum
 }
