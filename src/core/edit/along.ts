@@ -5,8 +5,18 @@ import { OUTFIT } from '../documents/vocabulary.ts'
 /** A piece on a line, and how far down it sits from the reel's end (on the outfit's line, below zero: its free end is 0), m. */
 export type OnLine = { piece: Piece; downM: number; solid: boolean }
 
+const rows = new WeakMap<readonly Piece[], Map<string, readonly OnLine[]>>()
+
 /** Everything on a line in order from the reel: sliders, what is fixed on it, what is tied to its ends. */
-export function onLine(trace: Trace, lineId: string): OnLine[] {
+export function onLine(trace: Trace, lineId: string): readonly OnLine[] {
+  // Documents are never changed in place: the row of a line holds as long as the list of pieces does.
+  const ofTrace = rows.get(trace.pieces) ?? new Map<string, readonly OnLine[]>()
+  const row = ofTrace.get(lineId) ?? rowOf(trace, lineId)
+  rows.set(trace.pieces, ofTrace.set(lineId, row))
+  return row
+}
+
+function rowOf(trace: Trace, lineId: string): readonly OnLine[] {
   const endM = lineById(trace, lineId)?.lengthM ?? 0
   return hungFrom(trace, lineId)
     .filter(({ attach }) => attach.how !== 'through')

@@ -50,7 +50,7 @@ export function slidePart(rig: Rig, id: string, downM: number): EditResult {
 }
 
 /** The part with the fixed stops it is trapped between and all that lies between them; else the part alone. */
-function groupOf(row: OnLine[], piece: Piece): OnLine[] {
+function groupOf(row: readonly OnLine[], piece: Piece): readonly OnLine[] {
   const own = row.filter((other) => other.piece === piece)
   if (piece.attach.how !== 'sliding') return own
   const { above, below } = piece.attach.stops

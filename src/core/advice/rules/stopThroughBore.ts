@@ -25,11 +25,11 @@ export const stopThroughBore: Rule = {
       if (bore === undefined || on === undefined || slider.attach.how !== 'sliding') return []
       const above = upperStop(trace, slider)
       const { below } = slider.attach.stops
-      const along = onLine(trace, on).map(({ piece }) => piece)
-      const at = along.indexOf(slider)
+      const along = onLine(trace, on)
+      const at = along.findIndex(({ piece }) => piece === slider)
       const width = STOP_KNOT_WIDE * lineDiameterM(catalogue, lineById(trace, on) ?? freeLine(outfit))
       if (width > bore) return []
-      return [along[at - 1], along[at + 1]].flatMap((stop) => {
+      return [along[at - 1]?.piece, along[at + 1]?.piece].flatMap((stop) => {
         if (!stop || !isHardware(stop, 'stopKnot') || (stop.id !== above && stop.id !== below)) return []
         const { attach } = stop
         if (attach.how !== 'fixed') return []
