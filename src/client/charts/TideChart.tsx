@@ -1,9 +1,11 @@
-import { layOutTideChart } from '../../core/layout/tideChart.ts'
+import { memo } from 'react'
+import { layOutTideChart, layOutTime } from '../../core/layout/tideChart.ts'
 import type { Span } from '../../core/physics/sky/sky.ts'
 import type { HeightPoint, Turn } from '../../core/physics/tide/height.ts'
 import type { Wind } from '../../core/plan/atMark.ts'
 import type { StreamPoint } from '../../core/plan/streamThrough.ts'
 import { clockIn } from '../../core/time/localDay.ts'
+import { QUANTITIES } from '../../core/units/quantities.ts'
 import { useShow } from '../settings/preferences.tsx'
 import { Axis } from './Axis.tsx'
 
@@ -11,8 +13,7 @@ const HEIGHT = 250
 /** Room around the plot; under it, the hours and two strips of arrows. */
 export const TIDE_PAD = { left: 42, right: 46, top: 22, bottom: 66 }
 
-type Unit = { factor: number; unit: string }
-type Props = {
+type PlotProps = {
   fromMs: number
   toMs: number
   heights: readonly HeightPoint[]
@@ -24,43 +25,53 @@ type Props = {
   dark: readonly Span[]
   /** Times at which the sinker changes. */
   changes: readonly number[]
-  atMs: number
   width: number
-  length: Unit
-  speed: Unit
+  lengthUnit: keyof typeof QUANTITIES.length.units
+  speedUnit: keyof typeof QUANTITIES.speed.units
   clock: (timeMs: number) => string
   timeZone: string
-  onScrub: (timeMs: number) => void
-  summary: string
+}
+type Props = PlotProps & { atMs: number; onScrub: (timeMs: number) => void; summary: string }
+
+const BOTTOM = HEIGHT - TIDE_PAD.bottom
+
+/** Height of the tide and rate of the stream through a day, with a time that is slid along it. */
+export function TideChart({ atMs, onScrub, summary, ...plot }: Props) {
+  const { width, fromMs, toMs } = plot
+  const { xOf, timeAt } = layOutTime({ width, pad: TIDE_PAD, fromMs, toMs })
+  const scrubTo = (event: React.PointerEvent<SVGSVGElement>) =>
+    onScrub(timeAt(event.clientX - event.currentTarget.getBoundingClientRect().left))
+  return (
+    <svg
+      width={width}
+      height={HEIGHT}
+      className="block touch-pan-y text-ink select-none"
+      role="img"
+      aria-label={summary}
+      fontSize={12}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        scrubTo(event)
+      }}
+      onPointerMove={(event) => event.buttons > 0 && scrubTo(event)}
+    >
+      <Plot {...plot} />
+      <line x1={xOf(atMs)} x2={xOf(atMs)} y1={TIDE_PAD.top - 6} y2={BOTTOM + 4} stroke="currentColor" strokeWidth={1.8} />
+    </svg>
+  )
 }
 
-/** Height of the tide and rate of the stream through a day, night and dark hours shaded, slack marked, wind and set as arrows. */
-export function TideChart(props: Props) {
-  const {
-    fromMs,
-    toMs,
-    heights,
-    turns,
-    stream,
-    slacks,
-    winds,
-    night,
-    dark,
-    changes,
-    atMs,
-    width,
-    length,
-    speed,
-    clock,
-    timeZone,
-  } = props
+/** Night and dark hours shaded, slack marked, wind and set as arrows: all that stays while the time is slid. */
+const Plot = memo(function Plot(props: PlotProps) {
+  const { fromMs, toMs, heights, turns, stream, slacks, winds, night, dark, changes, width, clock, timeZone } = props
   const show = useShow()
   const options = { width, height: HEIGHT, pad: TIDE_PAD, fromMs, toMs }
+  const length = { unit: props.lengthUnit, factor: QUANTITIES.length.units[props.lengthUnit] }
+  const speed = { unit: props.speedUnit, factor: QUANTITIES.speed.units[props.speedUnit] }
   const {
     tide,
     stream: line,
     xOf,
-    timeAt,
     heightY,
     rateY,
     heightTicksM,
@@ -69,29 +80,15 @@ export function TideChart(props: Props) {
   const isTideKnown = heights.length > 0
   const isSetKnown = stream.some(({ directionDeg }) => directionDeg !== null)
   const tideTicksM = isTideKnown ? heightTicksM : []
-  const [top, bottom, right] = [TIDE_PAD.top, HEIGHT - TIDE_PAD.bottom, width - TIDE_PAD.right]
+  const [top, bottom, right] = [TIDE_PAD.top, BOTTOM, width - TIDE_PAD.right]
   const everyHours = width < 600 ? 6 : width < 900 ? 3 : 2
   const hours = stream.filter(({ timeMs }) => timeMs < toMs && onTheHour(clockIn(timeZone, timeMs), everyHours))
   const shade = (spans: readonly Span[]) =>
     spans.map(({ fromMs: from, toMs: to }) => (
       <rect key={from} x={xOf(from)} y={top} width={xOf(to) - xOf(from)} height={bottom - top} fill="var(--night)" />
     ))
-  const scrubTo = (event: React.PointerEvent<SVGSVGElement>) =>
-    props.onScrub(timeAt(event.clientX - event.currentTarget.getBoundingClientRect().left))
   return (
-    <svg
-      width={width}
-      height={HEIGHT}
-      className="block touch-pan-y text-ink select-none"
-      role="img"
-      aria-label={props.summary}
-      fontSize={12}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId)
-        scrubTo(event)
-      }}
-      onPointerMove={(event) => event.buttons > 0 && scrubTo(event)}
-    >
+    <>
       <rect x={TIDE_PAD.left} y={top} width={right - TIDE_PAD.left} height={bottom - top} fill="var(--well)" />
       {shade(night)}
       {shade(dark)}
@@ -172,10 +169,9 @@ export function TideChart(props: Props) {
       {changes.map((timeMs) => (
         <path key={timeMs} d={`M${xOf(timeMs) - 5} ${top - 9}h10l-5 8z`} fill="currentColor" />
       ))}
-      <line x1={xOf(atMs)} x2={xOf(atMs)} y1={top - 6} y2={bottom + 4} stroke="currentColor" strokeWidth={1.8} />
-    </svg>
+    </>
   )
-}
+})
 
 const onTheHour = (clock: string, every: number) => clock.endsWith(':00') && Number(clock.slice(0, 2)) % every === 0
 

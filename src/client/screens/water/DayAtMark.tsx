@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Mark } from '../../../core/documents/mark.ts'
 import type { Day } from '../../../core/plan/dayAtMark.ts'
@@ -8,7 +8,7 @@ import type { Owned } from '../../../core/setup/owned.ts'
 import type { Setup } from '../../../core/setup/setup.ts'
 import { HOUR_MS } from '../../../core/time/durations.ts'
 import type { LocalDay } from '../../../core/time/localDay.ts'
-import { QUANTITIES } from '../../../core/units/quantities.ts'
+import type { QUANTITIES } from '../../../core/units/quantities.ts'
 import type { SavedMark } from '../../api/documents.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { TIDE_PAD, TideChart } from '../../charts/TideChart.tsx'
@@ -90,6 +90,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
     fromMs,
     toMs,
   })
+  const changes = useMemo(() => plan?.changes.map(({ timeMs }) => timeMs) ?? [], [plan])
   const { content } = mark
   const { catalogue } = setup
   return (
@@ -106,7 +107,7 @@ function KnownDay({ mark, localDay, setup, owned, box, onBox, day, windFailed }:
             place={content.name}
             day={day}
             localDay={localDay}
-            changes={plan?.changes.map(({ timeMs }) => timeMs) ?? []}
+            changes={changes}
             atMs={atMs}
             clock={clock}
             onScrub={scrubTo}
@@ -212,17 +213,20 @@ type DayChartProps = {
   onScrub: (timeMs: number) => void
 }
 
+/** One value for all renders: the chart is drawn again when a value is a new one. */
+const NONE: readonly never[] = []
+
 /** The chart with the slider under it, both on one axis. */
 function DayChart({ place, day, localDay: { date, timeZone, startMs, endMs }, changes, atMs, clock, onScrub }: DayChartProps) {
   const show = useShow()
   const { units } = usePreferences()
   const { ref, width } = useWidth<HTMLDivElement>()
-  const lengthUnit = tideUnit(units)
-  const speedUnit = units.speed as keyof typeof QUANTITIES.speed.units
-  const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
-  const turns = day.tide?.turns ?? []
-  const highs = turns.filter(({ timeMs, kind }) => kind === 'high' && timeMs >= startMs && timeMs < endMs)
-  const highWater = day.tide ? `High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}` : 'Tide unknown'
+  const summary = useMemo(() => {
+    const fastest = day.stream.reduce((most, point) => (point.rateMperS > most.rateMperS ? point : most))
+    const highs = day.tide?.turns.filter(({ timeMs, kind }) => kind === 'high' && timeMs >= startMs && timeMs < endMs)
+    const highWater = highs ? `High water ${highs.map(({ timeMs }) => clock(timeMs)).join(' and ')}` : 'Tide unknown'
+    return `Tide and current at ${place} through ${date}. ${highWater}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`
+  }, [place, date, day, startMs, endMs, clock, show])
   return (
     <div ref={ref} style={{ minHeight: 280 }}>
       {width > 0 && (
@@ -231,21 +235,21 @@ function DayChart({ place, day, localDay: { date, timeZone, startMs, endMs }, ch
             fromMs={startMs}
             toMs={endMs}
             heights={day.heights}
-            turns={turns}
+            turns={day.tide?.turns ?? NONE}
             stream={day.stream}
             slacks={day.slacks}
             winds={day.winds}
-            night={day.sky?.night ?? []}
-            dark={day.sky?.dark ?? []}
+            night={day.sky?.night ?? NONE}
+            dark={day.sky?.dark ?? NONE}
             changes={changes}
             atMs={atMs}
             width={width}
-            length={{ factor: QUANTITIES.length.units[lengthUnit], unit: lengthUnit }}
-            speed={{ factor: QUANTITIES.speed.units[speedUnit], unit: speedUnit }}
+            lengthUnit={tideUnit(units)}
+            speedUnit={units.speed as keyof typeof QUANTITIES.speed.units}
             clock={clock}
             timeZone={timeZone}
             onScrub={onScrub}
-            summary={`Tide and current at ${place} through ${date}. ${highWater}; strongest current at ${clock(fastest.timeMs)} with ${show.computed('speed', fastest.rateMperS)}; slack at ${day.slacks.map(({ timeMs }) => clock(timeMs)).join(', ') || 'no time'}.`}
+            summary={summary}
           />
           <div
             className="no-print flex items-center"

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { phaseName, type Sky, type Span } from '../../../core/physics/sky/sky.ts'
 import { springsAndNeaps, type TideSpan, tideHourAt } from '../../../core/physics/tide/tideSpan.ts'
 import type { Day } from '../../../core/plan/dayAtMark.ts'
@@ -8,8 +9,10 @@ import { useShow } from '../../settings/preferences.tsx'
 import type { Show } from '../../settings/show.ts'
 import { daysFrom } from '../../words/waterWords.ts'
 
+type Props = { day: Day; localDay: LocalDay; clock: (timeMs: number) => string }
+
 /** Range, springs and neaps, sun and moon of a day, and its dark hours, in a few short lines. */
-export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDay; clock: (timeMs: number) => string }) {
+export const DayFacts = memo(function DayFacts({ day, localDay, clock }: Props) {
   const show = useShow()
   const { tide, sky, slacks } = day
   const noonMs = (localDay.startMs + localDay.endMs) / 2
@@ -32,7 +35,7 @@ export function DayFacts({ day, localDay, clock }: { day: Day; localDay: LocalDa
       ))}
     </dl>
   )
-}
+})
 
 function rangeFact(tide: TideSpan, noonMs: number, show: Show): [string, string] {
   const next = springsAndNeaps(tide.turns).find(({ timeMs }) => timeMs > noonMs - 43_200_000)
