@@ -160,8 +160,7 @@ async function follow(page: Page, address: string): Promise<void> {
     history.pushState(null, '', to)
     dispatchEvent(new PopStateEvent('popstate'))
   }, address)
-  // The page of a missing document has an alert and no heading.
-  await page.locator('h1:not([data-left]), main [role=alert]').first().waitFor()
+  await page.locator('h1:not([data-left])').first().waitFor()
 }
 
 /** Tab by tab until something has the focus. */

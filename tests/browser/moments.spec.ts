@@ -51,12 +51,27 @@ for (const [id, name] of [
 
 test('a finding is set aside with its reason, and is taken up again', async ({ page, app }) => {
   await visit(page, `${app.url}/traces/${await copyOf(page, app.url, TOPE, 'aside')}`)
+  /** Where it is in the row of its finding, px. */
+  const placeOfIgnore = () => {
+    const row = [...document.querySelectorAll('[data-finding=blood-unlike]')].find((each) => each.checkVisibility())
+    const button = [...(row?.querySelectorAll('button') ?? [])].find(({ textContent }) => textContent.startsWith('Ignore'))
+    if (!row || !button) return undefined
+    const [of, at] = [row.getBoundingClientRect(), button.getBoundingClientRect()]
+    return [at.x - of.x, at.y - of.y].map(Math.round).join()
+  }
+  // Its remedies appear a moment after it, beside the button that someone may be about to press.
+  const atFirst = page.waitForFunction(placeOfIgnore, undefined, { polling: 'raf' })
   await beside(page, 'Findings')
   const blood = page.locator('[data-finding=blood-unlike]')
-  // Its remedies appear a moment later and move the button, so that a click could miss it.
-  const remedy = blood.locator('button:not(.term)').filter({ hasNotText: /Ignore|Copy/ })
-  await expect(remedy.first()).toBeEnabled()
-  await blood.getByRole('button', { name: 'Ignore' }).click()
+  const ignore = blood.getByRole('button', { name: 'Ignore' })
+  await expect(
+    blood
+      .locator('button:enabled:not(.term)')
+      .filter({ hasNotText: /Ignore|Copy/ })
+      .first(),
+  ).toBeVisible()
+  expect(await page.evaluate(placeOfIgnore)).toBe(await (await atFirst).jsonValue())
+  await ignore.click()
   await expect(page.getByRole('dialog').getByRole('button', { name: 'Ignore' })).toBeDisabled()
   await page.getByRole('textbox', { name: 'reason' }).fill('tied at the mark, it has held')
   await page.keyboard.press('Enter')

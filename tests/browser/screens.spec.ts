@@ -76,6 +76,7 @@ test('on a phone the bench shows verdicts and the parts with their strengths, an
 test('a trace that is not there, and a server that is away, are said in words with a way on', async ({ page, app, context }) => {
   await visit(page, `${app.url}/traces/00000000-0000-4000-8000-000000000000`)
   await expect(page.getByRole('alert')).toContainText('This does not exist: trace')
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused()
   await context.route('**/api/traces?heads=true', (route) => route.abort())
   await visit(page, `${app.url}/traces`)
   await expect(page.getByRole('alert')).toContainText('You are offline')

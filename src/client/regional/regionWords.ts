@@ -1,3 +1,5 @@
+import { capital } from '../../core/units/capital.ts'
+
 export const REGIONS = ['default', 'britain', 'northAmerica', 'southernAfrica', 'australasia'] as const
 export type Region = (typeof REGIONS)[number]
 
@@ -84,12 +86,12 @@ export function inRegion(region: Region): (text: string) => string {
     text.replace(pattern, (all: string, article: string | undefined, term: string, plural: string) => {
       const word = words.get(term.toLowerCase())
       if (word === undefined || word === term.toLowerCase()) return all
-      const cased = /^\p{Lu}/u.test(term) ? word.charAt(0).toUpperCase() + word.slice(1) : word
+      const cased = /^\p{Lu}/u.test(term) ? capital(word) : word
       return `${article === undefined ? '' : `${articleFor(article, word)} `}${cased}${plural}`
     })
 }
 
 function articleFor(article: string, word: string): string {
   const right = /^[aeiou]/i.test(word) ? 'an' : 'a'
-  return article.startsWith('A') ? right.charAt(0).toUpperCase() + right.slice(1) : right
+  return article.startsWith('A') ? capital(right) : right
 }

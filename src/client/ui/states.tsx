@@ -10,11 +10,17 @@ export function Loading({ what }: { what: string }) {
   )
 }
 
-/** A failed request, with what to do about it. */
-export function Failed({ what, error, onRetry }: { what: string; error: Error; onRetry?: () => void }) {
+type FailedProps = { what: string; error: Error; onRetry?: () => void; isPage?: boolean }
+
+/**
+ * A failed request, with what to do about it.
+ * @param isPage it stands for the whole page, and has the heading of it.
+ */
+export function Failed({ what, error, onRetry, isPage = false }: FailedProps) {
+  const Title = isPage ? 'h1' : 'p'
   return (
     <div role="alert" className="m-4 rounded-lg border border-fails bg-sheet p-4">
-      <p className="font-semibold">{what} could not be loaded.</p>
+      <Title className="font-semibold">{what} could not be loaded.</Title>
       <p className="mt-1 text-quiet">{error.message}</p>
       {onRetry && (
         <Button className="mt-3" onClick={onRetry}>

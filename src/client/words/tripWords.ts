@@ -2,6 +2,7 @@ import type { TripStage } from '../../core/documents/trip.ts'
 import type { Happening } from '../../core/documents/tripEvent.ts'
 import type { AlarmKind } from '../../core/plan/alarms.ts'
 import type { TripCaution } from '../../core/plan/trip.ts'
+import { capital } from '../../core/units/capital.ts'
 
 export const STAGE_WORDS: Record<TripStage, string> = { planned: 'planned', underWay: 'under way', ended: 'ended' }
 
@@ -63,7 +64,7 @@ export function happeningWords(what: Happening, nameOf: (link: string) => string
     case 'seen':
       return SIGN_WORDS[what.sign]
     case 'changed':
-      return `${what.part.charAt(0).toUpperCase()}${what.part.slice(1)}: ${what.to}`
+      return `${capital(what.part)}: ${what.to}`
     default:
       return EVENT_NAMES[what.type]
   }

@@ -3,6 +3,7 @@ import type { Target } from '../documents/fish.ts'
 import { teethN } from '../moments/biteOff.ts'
 import { BUTT_ABOVE_FEET_M, HAND_ABOVE_FEET_M } from '../moments/hand.ts'
 import { borneN, handLimits } from '../moments/landed.ts'
+import { capital } from '../units/capital.ts'
 import { length, type Phrase, say, strength } from '../units/phrase.ts'
 import { LB } from '../units/quantities.ts'
 import type { Purpose } from './purpose.ts'
@@ -190,8 +191,6 @@ function collected(of: LeaderReason['of']) {
   const reasons: LeaderReason[] = []
   return { reasons, because: (bound: LeaderReason['bound'], si: number, why: Phrase) => reasons.push({ of, bound, si, why }) }
 }
-
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
 
 /** A leader against its main line, and what that makes the fuse. */
 export function leaderBeside(labelN: number, mainN: number): 'lighter' | 'equal' | 'heavier' {

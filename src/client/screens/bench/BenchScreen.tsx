@@ -25,6 +25,7 @@ export function BenchScreen() {
   if (error)
     return (
       <Failed
+        isPage
         what={error instanceof ApiError && error.status === 404 ? 'This trace cannot be opened: it' : 'The trace'}
         error={error}
         onRetry={() => {

@@ -5,6 +5,7 @@ import { type TriedRemedy, tryRemediesInSteps } from '../../../core/advice/tryRe
 import type { Evaluation } from '../../../core/analysis/evaluate.ts'
 import type { RuleSet } from '../../../core/documents/ruleSet.ts'
 import type { Steps } from '../../../core/math/steps.ts'
+import { capital } from '../../../core/units/capital.ts'
 import { useSteps } from '../../jobs/useSteps.ts'
 import { FindingSentence } from '../../moments/FindingSentence.tsx'
 import { spoken } from '../../regional/spoken.ts'
@@ -21,6 +22,9 @@ import type { Bench } from './useBench.ts'
 const REST_MS = 150
 
 type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluation }
+
+const MOST_REMEDIES = 2
+const REMEDY_CLASS = 'h-auto! text-left text-sm whitespace-normal!'
 
 const isOpen = ({ aside }: Finding) => aside === undefined
 
@@ -91,7 +95,7 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
   )
   const begin = useMemo(() => settled && (() => triedOn(settled)), [settled])
   const tried = useSteps(begin)
-  const remedies = tried?.remedies ?? []
+  const remedies = tried?.remedies.slice(0, MOST_REMEDIES) ?? []
   const current = tried?.finding === finding
   const apply = ({ trace, conditions }: TriedRemedy, button: HTMLElement) => {
     // The row goes with its finding: the keyboard stays with the findings.
@@ -102,19 +106,26 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
     <li className="grid content-start gap-1.5" data-finding={finding.rule}>
       <FindingSentence finding={finding} />
       <div className="flex flex-wrap gap-1.5">
-        {remedies.slice(0, 2).map((remedy) => (
+        {remedies.map((remedy) => (
           <Button
             key={remedy.label}
-            className="h-auto! text-left text-sm whitespace-normal!"
+            className={REMEDY_CLASS}
             disabled={!current}
             onClick={(event) => apply(remedy, event.currentTarget)}
           >
             <span>
-              {remedy.label.charAt(0).toUpperCase() + remedy.label.slice(1)}
+              {capital(remedy.label)}
               <Costs remedy={remedy} />
             </span>
           </Button>
         ))}
+        {!tried &&
+          // Their room is kept while they are tried: a button beside them would move as it is pressed.
+          finding.remedies.slice(0, MOST_REMEDIES).map(({ label }) => (
+            <Button key={label} disabled className={`${REMEDY_CLASS} invisible`}>
+              {capital(label)}
+            </Button>
+          ))}
         <SetAsidePanel finding={finding} bench={bench} />
         <Button
           tone="quiet"

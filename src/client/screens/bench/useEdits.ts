@@ -8,6 +8,7 @@ import { reorder } from '../../../core/edit/reorder.ts'
 import { slidePart, slideRange } from '../../../core/edit/slidePart.ts'
 import { splitLine } from '../../../core/edit/splitLine.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
+import { capital } from '../../../core/units/capital.ts'
 import { toast } from '../../regional/toast.ts'
 import type { Bench } from './useBench.ts'
 
@@ -53,7 +54,7 @@ function editsOf(
   const piece = pieceById(trace, id)
   const take = (result: EditResult, tag?: string) => {
     if (!result.ok) {
-      toast.error(`${result.why.charAt(0).toUpperCase()}${result.why.slice(1)}.`)
+      toast.error(`${capital(result.why)}.`)
       return
     }
     ask(undefined)

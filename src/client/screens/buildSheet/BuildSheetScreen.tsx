@@ -33,6 +33,7 @@ export default function BuildSheetScreen() {
   if (error)
     return (
       <Failed
+        isPage
         what="The build sheet"
         error={error}
         onRetry={() => {
@@ -73,7 +74,7 @@ function SheetOfBatch({ batch, current, outfits }: BatchProps) {
   const { traceId, traceRevision } = batch.content
   const trace = useQuery(revisionQuery('traces', traceId, traceRevision))
   if (trace.error && !trace.data)
-    return <Failed what="The design of this batch" error={trace.error} onRetry={() => trace.refetch()} />
+    return <Failed isPage what="The design of this batch" error={trace.error} onRetry={() => trace.refetch()} />
   if (!trace.data) return <Loading what="the design of this batch" />
   const outfit = outfits.find(({ id }) => id === trace.data.content.outfitId)?.content
   if (!outfit) return <NoOutfit />

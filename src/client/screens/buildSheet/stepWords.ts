@@ -5,6 +5,7 @@ import { hungFrom, isTied, jointOf, pieceById } from '../../../core/documents/pi
 import { OUTFIT } from '../../../core/documents/vocabulary.ts'
 import { pieceName } from '../../../core/setup/names.ts'
 import type { Rig } from '../../../core/setup/setup.ts'
+import { capital } from '../../../core/units/capital.ts'
 import type { Show } from '../../settings/show.ts'
 
 /** One step of the build in a sentence, and why it comes there where that is not plain. */
@@ -62,5 +63,5 @@ const knot = ({ connections }: Catalogue, joint: Joint, turns: number) =>
 
 function caution({ connections }: Catalogue, joint: Joint): { why?: string } {
   const words = connections[joint.connection].caution
-  return words ? { why: `${words.charAt(0).toUpperCase()}${words.slice(1)}.` } : {}
+  return words ? { why: `${capital(words)}.` } : {}
 }

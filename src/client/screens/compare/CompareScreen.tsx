@@ -45,6 +45,7 @@ export default function CompareScreen() {
   if (error)
     return (
       <Failed
+        isPage
         what="The comparison"
         error={error}
         onRetry={() => {

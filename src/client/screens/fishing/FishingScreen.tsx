@@ -14,7 +14,7 @@ export default function FishingScreen() {
   const [saved, marks] = [records?.saved, records?.marks]
   const needs = useMemo(() => saved && marks && offlineNeedsOf(saved, marks), [saved, marks])
   const taken = useOfflineCopy(needs)
-  if (error) return <Failed what="The trip" error={error} onRetry={retry} />
+  if (error) return <Failed isPage what="The trip" error={error} onRetry={retry} />
   if (!records) return <Loading what="the trip" />
   return <OnTheTrip key={id} {...records} taken={taken} />
 }

@@ -31,7 +31,7 @@ export default function LogScreen() {
   const { id = '' } = useParams()
   const { records, error, retry } = useTripRecords(id)
   usePageTitle('Log', records?.saved.content.name)
-  if (error) return <Failed what="The trip" error={error} onRetry={retry} />
+  if (error) return <Failed isPage what="The trip" error={error} onRetry={retry} />
   if (!records) return <Loading what="the trip" />
   return <Log key={id} {...records} />
 }

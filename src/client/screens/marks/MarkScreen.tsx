@@ -12,7 +12,7 @@ export default function MarkScreen() {
   const { id } = useParams()
   const marks = useQuery(marksQuery)
   const ports = useQuery(portsQuery)
-  if (marks.error && !marks.data) return <Failed what="The mark" error={marks.error} onRetry={() => marks.refetch()} />
+  if (marks.error && !marks.data) return <Failed isPage what="The mark" error={marks.error} onRetry={() => marks.refetch()} />
   // Without the tide service a tide can still be typed.
   if (!marks.data || ports.isPending) return <Loading what="the mark" />
   if (id === 'new') {
@@ -21,7 +21,13 @@ export default function MarkScreen() {
   }
   const saved = marks.data.find((mark) => mark.id === id)
   if (!saved)
-    return <Failed what="The mark" error={new Error('This mark was deleted or never existed. Look in the trash of the marks.')} />
+    return (
+      <Failed
+        isPage
+        what="The mark"
+        error={new Error('This mark was deleted or never existed. Look in the trash of the marks.')}
+      />
+    )
   return (
     <>
       <MarkForm key={saved.id} saved={saved} blank={saved.content} ports={ports.data ?? []} />

@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { Bed, Landing, Method } from '../../../core/catalogue/ids.ts'
 import { LANDING_IDS } from '../../../core/catalogue/ids.ts'
 import { CLARITIES, type Conditions, LIGHTS } from '../../../core/documents/conditions.ts'
+import { capital } from '../../../core/units/capital.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { Field, Select } from '../../ui/controls.tsx'
 import { traitsOf } from '../../words/fishWords.ts'
@@ -77,7 +78,7 @@ export function FishAndPlace({ choices, fish, marks, conditions, choose }: NewTr
       />
       <p className="text-sm text-quiet sm:col-span-2" aria-live="polite">
         {target ? (
-          `${target.name.charAt(0).toUpperCase()}${target.name.slice(1)}: ${traitsOf(target)}. ${target.notes ?? ''}`
+          `${capital(target.name)}: ${traitsOf(target)}. ${target.notes ?? ''}`
         ) : (
           <>
             Every line may be left as it is. Fish are kept under{' '}

@@ -21,7 +21,8 @@ import { WeightsAndLengths } from './WeightsAndLengths.tsx'
 export default function NewTraceScreen() {
   usePageTitle('New trace')
   const outfits = useQuery(outfitsQuery)
-  if (outfits.error && !outfits.data) return <Failed what="The outfits" error={outfits.error} onRetry={() => outfits.refetch()} />
+  if (outfits.error && !outfits.data)
+    return <Failed isPage what="The outfits" error={outfits.error} onRetry={() => outfits.refetch()} />
   if (!outfits.data) return <Loading what="the outfits" />
   const [first] = outfits.data
   if (!first)

@@ -10,7 +10,8 @@ export default function OutfitScreen() {
   const { id } = useParams()
   const [search] = useSearchParams()
   const outfits = useQuery(outfitsQuery)
-  if (outfits.error && !outfits.data) return <Failed what="The outfit" error={outfits.error} onRetry={() => outfits.refetch()} />
+  if (outfits.error && !outfits.data)
+    return <Failed isPage what="The outfit" error={outfits.error} onRetry={() => outfits.refetch()} />
   if (!outfits.data) return <Loading what="the outfit" />
   if (id === 'new') {
     const start = STARTING_OUTFITS.find(({ name }) => name === search.get('from')) ?? STARTING_OUTFITS[0]!
@@ -20,6 +21,7 @@ export default function OutfitScreen() {
   if (!saved)
     return (
       <Failed
+        isPage
         what="The outfit"
         error={new Error('This outfit was deleted or never existed. Look in the trash of the outfits.')}
       />

@@ -51,6 +51,7 @@ export default function ShoppingScreen() {
   if (error && !list)
     return (
       <Failed
+        isPage
         what="The shopping list"
         error={error}
         onRetry={() => {

@@ -20,7 +20,7 @@ export default function TiedCardScreen() {
   const { code = '' } = useParams()
   const tied = useQuery(tiedByCodeQuery(code.toLowerCase()))
   usePageTitle(tied.data?.content.name ?? 'Tied trace')
-  if (tied.error && !tied.data) return <Failed what="This tied trace" error={tied.error} onRetry={() => tied.refetch()} />
+  if (tied.error && !tied.data) return <Failed isPage what="This tied trace" error={tied.error} onRetry={() => tied.refetch()} />
   if (!tied.data) return <Loading what="the tied trace" />
   return <Card saved={tied.data} />
 }

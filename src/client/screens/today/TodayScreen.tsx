@@ -66,7 +66,9 @@ export default function TodayScreen() {
   const taken = useOfflineCopy(needs)
   const failed = all.find(({ data, error }) => error && !data)
   if (failed?.error)
-    return <Failed what="Today" error={failed.error} onRetry={() => void Promise.all(all.map(({ refetch }) => refetch()))} />
+    return (
+      <Failed isPage what="Today" error={failed.error} onRetry={() => void Promise.all(all.map(({ refetch }) => refetch()))} />
+    )
   if (!trips.data || !marks.data || !place) return <Loading what="today" />
   const given = { marks: marks.data, outfits: outfits.data ?? NONE, nowMs }
   return (

@@ -49,6 +49,7 @@ export default function TripScreen() {
   if (error)
     return (
       <Failed
+        isPage
         what="The trip"
         error={error}
         onRetry={() => {

@@ -34,6 +34,7 @@ export default function WaterScreen() {
   if (failed?.error)
     return (
       <Failed
+        isPage
         what="The tide plan"
         error={failed.error}
         onRetry={() => {

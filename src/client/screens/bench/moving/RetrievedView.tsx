@@ -14,6 +14,7 @@ import {
 } from '../../../../core/setup/moving/retrieved.ts'
 import { type Tow, towOf } from '../../../../core/setup/moving/tow.ts'
 import type { PreparedSetup } from '../../../../core/setup/prepareSetup.ts'
+import { capital } from '../../../../core/units/capital.ts'
 import { percent } from '../../../../core/units/percent.ts'
 import { CurveChart } from '../../../charts/CurveChart.tsx'
 import { LineSample } from '../../../charts/LineSample.tsx'
@@ -193,8 +194,7 @@ function planWords(
         : `start with ${show.number(first.turnsPerS, 1)} turns a second`
   const kept = `; it stays there for ${percent(keptShare(points))} of the way`
   const pause = fall && pauseS > 0 ? pauseWords(fall, first, pauseS, show) : ''
-  const text = `${called}${count}${rate}${kept}${pause}.`
-  return text.charAt(0).toUpperCase() + text.slice(1)
+  return capital(`${called}${count}${rate}${kept}${pause}.`)
 }
 
 /** What a pause does where winding begins: so far down, or on to the bed. */
