@@ -92,7 +92,8 @@ function SheetOfBatch({ batch, current, outfits }: BatchProps) {
 const NoOutfit = ({ children }: { children?: React.ReactNode }) => (
   <div className="grid gap-3 p-6">
     {children}
-    <p>The outfit of this trace is in the trash. Restore it or choose another on the bench.</p>
+    <h1>The outfit of this trace is in the trash.</h1>
+    <p>Restore it or choose another on the bench.</p>
     <Link to="/gear" className={`${buttonClass()} justify-self-start`}>
       Outfits
     </Link>

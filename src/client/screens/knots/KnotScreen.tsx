@@ -33,7 +33,9 @@ export default function KnotScreen() {
     <Knot id={id} />
   ) : (
     <div className="p-6">
-      <p role="alert">This knot does not exist.</p>
+      <div role="alert">
+        <h1>This knot does not exist.</h1>
+      </div>
       <Link to="/knots" className="text-tide underline">
         All knots
       </Link>

@@ -41,7 +41,9 @@ export default function LearnScreen() {
 
 const NoTopic = () => (
   <div>
-    <p role="alert">This page does not exist.</p>
+    <div role="alert">
+      <h1>This page does not exist.</h1>
+    </div>
     <Link to="/learn" className="text-tide underline">
       What your trips teach
     </Link>
