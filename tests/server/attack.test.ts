@@ -102,13 +102,13 @@ const othersAsked: fc.Arbitrary<Asked>[] = [
 
 test(`${REQUESTS} requests made from the contracts: no answer of 500 or more, none over a second, no unsound row`, async () => {
   const asked = fc.sample(fc.oneof(...documentsAsked, ...othersAsked), { numRuns: REQUESTS, seed: SEED })
-  const told = ({ method, path, body }: Asked) => `${method} ${path} ${JSON.stringify(body)}`.slice(0, 400)
+  const inWords = ({ method, path, body }: Asked) => `${method} ${path} ${JSON.stringify(body)}`.slice(0, 400)
   const failed: string[] = []
   const slow: Asked[] = []
   const tookMs = async (each: Asked) => {
     const beganMs = performance.now()
     const { status } = await server.send(each.method, each.path, each.body, each.headers)
-    if (status >= 500) failed.push(`${status}: ${told(each)}`)
+    if (status >= 500) failed.push(`${status}: ${inWords(each)}`)
     return performance.now() - beganMs
   }
   const left = asked.toReversed()
@@ -121,7 +121,7 @@ test(`${REQUESTS} requests made from the contracts: no answer of 500 or more, no
   // A busy machine holds up now one, now another; what is slow by itself stays slow.
   for (const each of slow) {
     const againMs = Math.min(await tookMs(each), await tookMs(each), await tookMs(each))
-    expect([told(each), againMs < LONGEST_MS]).toEqual([told(each), true])
+    expect([inWords(each), againMs < LONGEST_MS]).toEqual([inWords(each), true])
   }
   for (const { kind, content } of await server.db
     .selectFrom('documents as head')

@@ -61,6 +61,8 @@ test('a server killed in the middle of saves loses no acknowledged save', async 
 
 /** Longest that the database may be away before it is back by itself, over the time of its first start. */
 const BACK = 3
+/** What is not back by then hangs. */
+const HANGS_MS = 30_000
 
 test('PostgreSQL killed at once is told by health and by 503 with a time to retry, and is back by itself', async () => {
   const beganMs = performance.now()
@@ -70,14 +72,14 @@ test('PostgreSQL killed at once is told by health and by 503 with a time to retr
   const runningPid = () => serverOn(join(postgres.folder, 'data'))?.pid
   const databaseState = async () => healthBody.parse((await server.send('GET', '/health')).body).database
   const killed = async (): Promise<number> => {
-    await expect.poll(databaseState, { timeout: 30_000 }).toBe('up')
+    await expect.poll(databaseState, { timeout: HANGS_MS }).toBe('up')
     const old = runningPid()!
     process.kill(old, 'SIGKILL')
     const killedMs = performance.now()
     // A backend that has not yet seen its server die may still answer: it is back when another server answers.
     const isBack = ({ status }: { status: number }) => status === 200 && ![undefined, old].includes(runningPid())
     const answers = [await server.send('GET', '/traces')]
-    while (!isBack(answers.at(-1)!) && performance.now() - killedMs < 30_000) {
+    while (!isBack(answers.at(-1)!) && performance.now() - killedMs < HANGS_MS) {
       expect(await databaseState()).toMatch(/up|slow|down/)
       answers.push(await server.send('GET', '/traces'))
     }
