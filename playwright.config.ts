@@ -9,7 +9,8 @@ export default defineConfig({
   build: { external: ['**/dist/**'] },
   // One more than the cores that it is made for: a test waits a third of its time.
   workers: 3,
-  timeout: 120_000,
+  // Ten times what the longest takes on an idle machine.
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

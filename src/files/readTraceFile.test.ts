@@ -1,6 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { atDepth } from '../../tests/depth.ts'
 import { FAMILY_FIXTURES } from '../../tests/fixtures/families.ts'
 import { braidOutfit } from '../../tests/fixtures/outfits.ts'
 import { STARTS, traceArb } from '../../tests/fixtures/randomTraces.ts'
@@ -124,7 +125,7 @@ test('out, in and out again gives the same bytes, whatever order the fields came
       const again = readTraceFile(JSON.stringify(shuffled), catalogue)
       expect(again.ok && writeTraceFile(again.value)).toBe(text)
     }),
-    { numRuns: 60 },
+    { numRuns: atDepth(20, 60) },
   )
 })
 

@@ -1,4 +1,4 @@
-import { beside, expect, HOUND, inTwo, KELP, seriousFaults, TOPE, testOnOpenPage as test, visit } from './fixtures.ts'
+import { beside, expect, HOUND, inParts, KELP, seriousFaults, TOPE, testOnOpenPage as test, visit } from './fixtures.ts'
 
 test.describe.configure({ mode: 'parallel' })
 
@@ -41,9 +41,9 @@ const SCREENS = [
   '/knots/test',
 ]
 
-// Contrast in the other lights is a property of the palette: src/client/styles.test.ts.
-for (const [part, screens] of inTwo(SCREENS))
-  test(`axe finds nothing serious on a wide screen and on a phone, and nothing is too wide (${part} of 2)`, async ({
+const PARTS = 6
+for (const [part, screens] of inParts(SCREENS, PARTS))
+  test(`axe finds nothing serious on a wide screen and on a phone, and nothing is too wide (${part} of ${PARTS})`, async ({
     page,
     app,
   }) => {
@@ -53,7 +53,7 @@ for (const [part, screens] of inTwo(SCREENS))
       await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
       for (const width of [1280, 390]) {
         await page.setViewportSize({ width, height: 844 })
-        expect(await seriousFaults(page, undefined, width === 390), `${screen} at ${width} px`).toEqual([])
+        expect(await seriousFaults(page), `${screen} at ${width} px`).toEqual([])
         expect(await page.evaluate(() => document.documentElement.scrollWidth), screen).toBeLessThanOrEqual(width)
       }
     }

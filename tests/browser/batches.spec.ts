@@ -62,7 +62,9 @@ async function finish(page: Page, count: number, more: Record<string, string> = 
   await expect(dialog).toBeHidden()
 }
 
-test('twelve traces tied in two windows at once: each sees the other’s ticks, the stock goes down, and undone it is back', async ({
+const TIED = atDepth(4, 12)
+const FINISHED_FIRST = 2
+test('traces tied in two windows at once: each sees the other’s ticks, the stock goes down, and undone it is back', async ({
   page,
   context,
   app,
@@ -70,49 +72,49 @@ test('twelve traces tied in two windows at once: each sees the other’s ticks, 
   await buy(page.request, app.url)
   const before = await boxOf(page.request, app.url)
   const trace = await copyOf(page, app.url, HOUND, 'tied by two')
-  await startBatch(page, app.url, trace, 12)
+  await startBatch(page, app.url, trace, TIED)
   const other = await context.newPage()
   await other.goto(page.url())
-  const snoods = (window: Page) => window.getByRole('button', { name: /^24 cuts of .* tick one/ })
-  await Promise.all([page, other].map((window) => expect(snoods(window)).toHaveText('0 / 24')))
+  const snoods = (window: Page) => window.getByRole('button', { name: new RegExp(`^${2 * TIED} cuts of .* tick one`) })
+  await Promise.all([page, other].map((window) => expect(snoods(window)).toHaveText(`0 / ${2 * TIED}`)))
   await snoods(page).click()
-  await expect(snoods(other)).toHaveText('1 / 24')
+  await expect(snoods(other)).toHaveText(`1 / ${2 * TIED}`)
   await Promise.all([snoods(page).click(), snoods(other).click()])
   await page.getByRole('button', { name: 'Step 1: tick all' }).click()
   for (const window of [page, other]) {
-    await expect(snoods(window)).toHaveText('3 / 24')
-    await expect(window.getByRole('button', { name: /^Step 1: 12 of 12 done/ })).toBeDisabled()
+    await expect(snoods(window)).toHaveText(`3 / ${2 * TIED}`)
+    await expect(window.getByRole('button', { name: new RegExp(`^Step 1: ${TIED} of ${TIED} done`) })).toBeDisabled()
   }
   // Without a connection the ticks wait; with one again everyone sees them.
   await context.setOffline(true)
   await snoods(page).click()
-  await expect(snoods(page)).toHaveText('4 / 24')
+  await expect(snoods(page)).toHaveText(`4 / ${2 * TIED}`)
   await expect(page.getByText('1 tick waits for the connection')).toBeVisible()
   await context.setOffline(false)
-  await expect(snoods(other)).toHaveText('4 / 24')
+  await expect(snoods(other)).toHaveText(`4 / ${2 * TIED}`)
   await expect(page.getByText('waits for the connection')).toBeHidden()
 
-  await finish(page, 5)
-  await expect(other.getByRole('heading', { name: '5 of 12 finished' })).toBeVisible()
-  await finish(other, 7)
-  await expect(page.getByRole('heading', { name: '12 of 12 finished' })).toBeVisible()
+  await finish(page, FINISHED_FIRST)
+  await expect(other.getByRole('heading', { name: `${FINISHED_FIRST} of ${TIED} finished` })).toBeVisible()
+  await finish(other, TIED - FINISHED_FIRST)
+  await expect(page.getByRole('heading', { name: `${TIED} of ${TIED} finished` })).toBeVisible()
   const after = await boxOf(page.request, app.url)
-  for (const name of [SWIVEL, SINKER]) expect(after[name]!.spools).toEqual([before[name]!.spools[0]! - 12])
+  for (const name of [SWIVEL, SINKER]) expect(after[name]!.spools).toEqual([before[name]!.spools[0]! - TIED])
   const total = ({ spools }: Item) => spools.reduce((sum, each) => sum + each, 0)
   // Two snoods and the leader of each, cut to the millimetre.
   const cutM = total(before[LINE]!) - total(after[LINE]!)
-  expect(cutM).toBeGreaterThan(12 * (2 * 0.23 + 6.5))
-  expect(cutM).toBeLessThan(12 * (2 * 0.53 + 6.9))
+  expect(cutM).toBeGreaterThan(TIED * (2 * 0.23 + 6.5))
+  expect(cutM).toBeLessThan(TIED * (2 * 0.53 + 6.9))
 
   await visit(page, `${app.url}/traces`)
   await page.getByRole('searchbox').fill('tied by two')
-  await expect(page.getByText('12 ready')).toBeVisible()
-  await other.getByRole('button', { name: 'Undo the finishing of 7' }).click()
-  await expect(other.getByRole('heading', { name: '5 of 12 finished' })).toBeVisible()
-  await other.getByRole('button', { name: 'Undo the finishing of 5' }).click()
-  await expect(other.getByRole('heading', { name: '0 of 12 finished' })).toBeVisible()
+  await expect(page.getByText(`${TIED} ready`)).toBeVisible()
+  await other.getByRole('button', { name: `Undo the finishing of ${TIED - FINISHED_FIRST}` }).click()
+  await expect(other.getByRole('heading', { name: `${FINISHED_FIRST} of ${TIED} finished` })).toBeVisible()
+  await other.getByRole('button', { name: `Undo the finishing of ${FINISHED_FIRST}` }).click()
+  await expect(other.getByRole('heading', { name: `0 of ${TIED} finished` })).toBeVisible()
   expect(await boxOf(page.request, app.url)).toEqual(before)
-  await expect(snoods(other)).toHaveText('4 / 24')
+  await expect(snoods(other)).toHaveText(`4 / ${2 * TIED}`)
 })
 
 test('a batch keeps its revision when the design changes, and takes a substitute with what it does to the verdicts', async ({

@@ -1,12 +1,13 @@
 import type { Trace } from '../../src/core/documents/trace.ts'
+import { sampleOf } from '../depth.ts'
 import { FAMILY_FIXTURES } from './core.ts'
-import { expect, inTwo, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
+import { expect, inParts, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const BEACH = 'a3d1c9e0-51f7-4b1c-8a34-1d2f70b6c101'
 
 test.describe.configure({ mode: 'parallel' })
 
-for (const [part, fixtures] of inTwo(FAMILY_FIXTURES))
+for (const [part, fixtures] of inParts(sampleOf(FAMILY_FIXTURES, 3), 2))
   test(`each family opens on the bench and on its build sheet, whole and without a stray number (${part} of 2)`, async ({
     page,
     app,

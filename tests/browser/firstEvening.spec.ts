@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
+import { sampleOf } from '../depth.ts'
 import { counted, expect, seriousFaults, tabTo, testOnOwnApp } from './fixtures.ts'
 
 /** The words of a part of the page as they are seen, without the choices of closed lists. */
@@ -27,7 +28,8 @@ async function emptied(page: Page, url: string): Promise<void> {
   }
 }
 
-for (const width of [1280, 390])
+// The keyboard’s way below is at 1280 px too.
+for (const width of sampleOf([390, 1280], 2))
   test(`the first evening at ${width} px: from the first page to the sheet and the plan of one’s own rod and mark`, async ({
     page,
     app,

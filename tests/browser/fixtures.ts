@@ -9,6 +9,7 @@ import {
 } from '@playwright/test'
 import axe, { type RunOptions } from 'axe-core'
 import type { BuiltApp, Start } from '../../scripts/lib/builtApp.ts'
+import { IS_DEEP } from '../depth.ts'
 import { startApp } from './application.ts'
 
 export const PULLEY = 'b7e2d0f1-62a8-4c2d-9b45-2e3a81c7d212'
@@ -134,9 +135,9 @@ export function counted(page: Page) {
   }
 }
 
-/** Every second one for each of two workers, with the number of its part. */
-export const inTwo = <T>(all: readonly T[]): [number, T[]][] =>
-  [0, 1].map((part) => [part + 1, all.filter((_, i) => i % 2 === part)])
+/** A list in parts of about the same length, each with its number: they run beside each other, and none takes long. */
+export const inParts = <T>(all: readonly T[], parts: number): [number, T[]][] =>
+  Array.from({ length: parts }, (_, part) => [part + 1, all.filter((_, i) => i % parts === part)])
 
 /**
  * Goes to a screen of the application. On a page that shows it already it goes as a link does: a load takes four times as long.
@@ -219,16 +220,17 @@ export async function ceilingLb(page: Page): Promise<number> {
 const NEVER_SERIOUS = { region: { enabled: false } }
 
 /**
+ * Contrast takes over half of the time. It follows from the palettes, which src/client/styles.test.ts checks in every light: what is
+ * drawn is checked by `npm run test:deep` alone.
  * @param within a part of the page, if the rest of it was checked before.
- * @param isContrastKnown the same colours were checked before: over half of the time.
  */
-export async function seriousFaults(page: Page, within?: string, isContrastKnown = false): Promise<string[]> {
+export async function seriousFaults(page: Page, within?: string): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
   // An element that is fading in has too little contrast.
   await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)))
   const options: RunOptions = {
     resultTypes: ['violations'],
-    rules: { 'color-contrast': { enabled: !isContrastKnown }, 'target-size': { enabled: true }, ...NEVER_SERIOUS },
+    rules: { 'color-contrast': { enabled: IS_DEEP }, 'target-size': { enabled: true }, ...NEVER_SERIOUS },
   }
   const { violations } = await page.evaluate(
     ([context, options]) => (window as unknown as { axe: typeof axe }).axe.run(context, options),

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { sampleOf } from '../depth.ts'
 import { counted, expect, testOnOpenPage as test, visit } from './fixtures.ts'
 
 /** A goal of the bench: no trace that people really tie takes more than this from nothing. */
@@ -93,7 +94,7 @@ const WRITTEN: readonly Written[] = [
   },
 ]
 
-for (const { name, words, parts } of WRITTEN)
+for (const { name, words, parts } of sampleOf(WRITTEN, 3))
   test(`from nothing: ${name}`, async ({ page, app }) => {
     const does = counted(page)
     await begin(page, does, app.url, name)

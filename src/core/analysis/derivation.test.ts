@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { sampleOf } from '../../../tests/depth.ts'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { manySnoods } from '../../../tests/fixtures/longTraces.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
@@ -19,7 +20,7 @@ const outfit = braidOutfit(50)
 const setup = (id: FamilyId) => ({ ...draftOf(id, outfit, defaultConditions()), outfit, catalogue })
 const MOMENTS: readonly MomentName[] = ['cast', 'run', 'snag', 'hand']
 
-test.each(FAMILIES)(
+test.each(sampleOf(FAMILIES, 3))(
   '$name: every step is a registered calculation on an input it takes, and gives just that output',
   ({ id }) => {
     for (const moment of MOMENTS)

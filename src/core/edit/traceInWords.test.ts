@@ -65,7 +65,7 @@ describe.each(FAMILY_FIXTURES)('$trace.family in words', ({ trace }) => {
 
 test('a trace of random edits is drawn again as it was, or refused; never as another', () => {
   let whole = 0
-  const runs = atDepth(200, 500)
+  const runs = atDepth(80, 500)
   fc.assert(
     fc.property(traceArb, (trace) => {
       fc.pre(trace.pieces.length > 0)

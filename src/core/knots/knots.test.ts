@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { sampleOf } from '../../../tests/depth.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { defaultTurns } from '../catalogue/connections.ts'
 import { CONNECTION_IDS } from '../catalogue/ids.ts'
@@ -12,7 +13,7 @@ import { stepWords } from './stepWords.ts'
 
 const DRAWN = Object.entries(DRAWN_KNOTS) as [KnotId, DrawnKnot][]
 const CASES = DRAWN.flatMap(([id, draw]) =>
-  [3, 7, 30].flatMap((turns) => [0.6, 1.8].map((other) => ({ id, turns, other, pictures: draw({ turns, other }) }))),
+  sampleOf([7, 3, 30], 3).flatMap((turns) => [0.6, 1.8].map((other) => ({ id, turns, other, pictures: draw({ turns, other }) }))),
 )
 const linesOf = ({ strands }: Picture) => strands.filter(({ kind }) => kind !== 'metal')
 /** Knots whose wraps are counted by the turns that are asked for. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { atDepth } from '../../../tests/depth.ts'
 import { draftOf } from '../../../tests/fixtures/drafts.ts'
 import { FAMILY_FIXTURES } from '../../../tests/fixtures/families.ts'
 import { braidOutfit, LB } from '../../../tests/fixtures/outfits.ts'
@@ -110,7 +111,7 @@ describe('run', () => {
           expect(at(thinner)!.dragCeilingN).toBeLessThanOrEqual(at(any)!.dragCeilingN)
         },
       ),
-      { numRuns: 60 },
+      { numRuns: atDepth(25, 60) },
     )
   })
 
