@@ -29,7 +29,7 @@ const tool = (path: string, ...args: string[]) => [process.execPath, join(ROOT, 
 /** DATABASE_URL is for npm start; the tests bring their own. */
 function run([command = '', ...args]: string[]): Promise<Done> {
   const { DATABASE_URL: _, ...env } = process.env
-  const child = spawn(command, args, { cwd: ROOT, env: { ...env, TZ: 'UTC' }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn(command, args, { cwd: ROOT, env: { ...env, TZ: 'UTC', NO_COLOR: '1' }, stdio: ['ignore', 'pipe', 'pipe'] })
   let [stdout, output] = ['', '']
   child.stdout.on('data', (chunk: Buffer) => {
     stdout += chunk.toString()

@@ -62,7 +62,7 @@ async function finish(page: Page, count: number, more: Record<string, string> = 
   await expect(dialog).toBeHidden()
 }
 
-const TIED = atDepth(4, 12)
+const TIED = atDepth(5, 12)
 const FINISHED_FIRST = 2
 test('traces tied in two windows at once: each sees the other’s ticks, the stock goes down, and undone it is back', async ({
   page,

@@ -70,7 +70,8 @@ test('a rule set stays open with all that was typed while its save fails, and wh
   await dialog.getByRole('button', { name: 'Save' }).click()
   await expect(dialog).toHaveCount(0)
 
-  await page.getByRole('button', { name: 'Edit Sound rules' }).click()
+  await page.getByRole('button', { name: 'Edit Sound rules' }).press('Enter')
+  await expect(dialog).toBeVisible()
   const { documents } = await (await page.request.get(`${app.url}/api/rule-sets`)).json()
   const theirs = documents.find((each: { content: { name: string } }) => each.content.name === 'Sound rules')
   const put = { baseRevision: theirs.revision, content: { ...theirs.content, maxHooks: 3 } }
