@@ -1,5 +1,5 @@
 import type { Dimension } from '../core/lessons/counts.ts'
-import type { Catch, ForetoldLesson, Lessons, Loss, Rated } from '../core/lessons/lessons.ts'
+import type { Catch, Lessons, Loss, PredictedLesson, Rated } from '../core/lessons/lessons.ts'
 import { writeCsv } from './writeCsv.ts'
 
 const COLUMNS = [
@@ -28,10 +28,10 @@ type Names = {
 
 /** Everything that was learned as a table. `chance`: of so much by chance alone, or that a rate is above the others. */
 export function writeLessonsCsv(lessons: Lessons, names: Names): string {
-  const foretold = (
+  const predicted = (
     what: string,
     by: string,
-    rows: readonly ForetoldLesson[],
+    rows: readonly PredictedLesson[],
     tail: 'atLeast' | 'atMost',
     nameOf: (value: string) => string,
   ) =>
@@ -67,7 +67,7 @@ export function writeLessonsCsv(lessons: Lessons, names: Names): string {
     of.bins.map(
       (bin): Row => ({
         what,
-        by: 'foretold',
+        by: 'predicted',
         of: rounded(bin.said),
         events: bin.happened,
         cases: bin.of,
@@ -75,8 +75,8 @@ export function writeLessonsCsv(lessons: Lessons, names: Names): string {
       }),
     )
   const table: Row[] = [
-    ...foretold('breaks', 'link', lessons.breaks, 'atLeast', names.link),
-    ...foretold('holds', 'mark', lessons.holding, 'atMost', (id) => names.value('mark', id)),
+    ...predicted('breaks', 'link', lessons.breaks, 'atLeast', names.link),
+    ...predicted('holds', 'mark', lessons.holding, 'atMost', (id) => names.value('mark', id)),
     ...rates(lessons.losses),
     ...rates(lessons.fish),
     ...lessons.hooked.map(
@@ -89,8 +89,8 @@ export function writeLessonsCsv(lessons: Lessons, names: Names): string {
         ...figures(deepShare),
       }),
     ),
-    ...bins('breaks foretold', lessons.calibration.breaks),
-    ...bins('holds foretold', lessons.calibration.holds),
+    ...bins('breaks predicted', lessons.calibration.breaks),
+    ...bins('holds predicted', lessons.calibration.holds),
   ]
   return writeCsv(
     table.map((row) => ({ ...Object.fromEntries(COLUMNS.map((column) => [column, ''])), ...row })),

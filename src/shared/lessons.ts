@@ -10,7 +10,7 @@ export const sumsQuery = z.object({ without: z.uuid().optional() })
 
 const number = z.number()
 const trips = z.array(number)
-const foretold = { chance: number, of: number, happened: number }
+const predicted = { chance: number, of: number, happened: number }
 const counts: z.ZodType<Counts> = z.object({
   hours: number,
   cost: number,
@@ -25,16 +25,16 @@ const failing = z.union([
 export const learnedSums: z.ZodType<LearnedSums> = z.object({
   trips: z.array(z.object({ id: z.string(), name: z.string(), date: z.string() })),
   counts: z.array(z.object({ by: z.enum(DIMENSIONS), value: z.string(), counts, trips })),
-  breaks: z.array(z.object({ kind: z.string(), ...foretold, trips })),
+  breaks: z.array(z.object({ kind: z.string(), ...predicted, trips })),
   chains: z.array(
     z.object({
       links: z.array(z.object({ kind: z.string(), failing: z.array(failing) })),
       first: z.array(z.object({ at: number, times: number })),
     }),
   ),
-  holds: z.array(z.object({ markId: z.string(), ...foretold, trips })),
+  holds: z.array(z.object({ markId: z.string(), ...predicted, trips })),
   hooked: z.array(z.object({ hook: z.string(), lip: number, deep: number, foul: number })),
   unseen: number,
-  notForetold: number,
+  notPredicted: number,
   waiting: number,
 })

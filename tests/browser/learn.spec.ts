@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 import { type Event, eventsOf } from './tripSteps.ts'
 
-const standing = /breaks more often than foretold|hold less than foretold|than elsewhere/
+const standing = /breaks more often than predicted|hold less than predicted|than elsewhere/
 
 test('what stands out leads to a pull test and back, and to the logs; all of it goes out as a table', async ({ page, app }) => {
   await visit(page, `${app.url}/learn`)
@@ -86,9 +86,9 @@ test('breaks on the water count in the figures of the bench when the crew says s
   await expect(await worst()).toHaveCount(0)
 })
 
-test('the price of the weak link, the losses and their spares, and what was foretold', async ({ page, app }) => {
+test('the price of the weak link, the losses and their spares, and what was predicted', async ({ page, app }) => {
   await visit(page, `${app.url}/learn/weak-link`)
-  await expect(page.getByText(/^The least is \d+ lb/)).toBeVisible()
+  await expect(page.getByText(/^Cheapest: \d+ lb/)).toBeVisible()
   await page.getByLabel('rod hours').fill('10')
   await expect(page.getByText(/snags that cost something and 2\d casts/)).toBeVisible()
   await visit(page, `${app.url}/learn/losses`)
@@ -96,7 +96,7 @@ test('the price of the weak link, the losses and their spares, and what was fore
   await expect(carried).toContainText(/Spare sinkers: 2 /)
   await carried.getByLabel('rod hours').fill('60')
   await expect(carried).toContainText(/Spare sinkers: 1\d /)
-  await page.getByRole('link', { name: 'Foretold and seen' }).click()
+  await page.getByRole('link', { name: 'Predicted and seen' }).click()
   // Which chances there are depends on the tides of the demonstration’s days.
-  await expect(page.getByText(/^Called \d+.%, it happened \d+.% \(n = \d+, /).first()).toBeVisible()
+  await expect(page.getByText(/^Predicted \d+.%, happened \d+.% \(n = \d+, /).first()).toBeVisible()
 })

@@ -20,10 +20,10 @@ test('two knots break more often than was said, and one mark holds less', () => 
   const breaks = events.filter(({ what }) => what.type === 'break')
   const isWorse = (link: string | undefined) => /^(hook|hook-[ab]|tail|snood-[ab])\.joint$/.test(link ?? '')
   const seen = breaks.filter(({ what }) => 'link' in what && isWorse(what.link)).length
-  const foretold = breaks
+  const predicted = breaks
     .filter(({ what }) => 'link' in what && what.link !== undefined)
     .reduce((sum, { told }) => sum + told!.first!.reduce((all, { link, chance }) => all + (isWorse(link) ? chance : 0), 0), 0)
-  expect(seen).toBeGreaterThan(1.5 * foretold)
+  expect(seen).toBeGreaterThan(1.5 * predicted)
   const ledge = trips.find(({ content }) => content.name.startsWith('Long Ledge'))!.content.marks[0]!.id
   const shareHeld = (at: readonly TripEvent[]) => {
     const looked = at.filter(({ what }) => what.type === 'held' || what.type === 'dragged')

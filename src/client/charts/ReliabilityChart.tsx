@@ -5,7 +5,7 @@ import { Axis } from './Axis.tsx'
 const [SIZE, LEFT, BOTTOM, TOP, RIGHT] = [300, 44, 38, 22, 12]
 const TICKS = [0, 0.25, 0.5, 0.75, 1]
 
-/** How often things happened against how likely they were called; on the diagonal both are the same. */
+/** How often things happened against how likely they were said to be; on the diagonal both are the same. */
 export function ReliabilityChart({ bins, summary }: { bins: readonly Bin[]; summary: string }) {
   const xOf = scaleLinear([0, 1], [LEFT, SIZE - RIGHT])
   const yOf = scaleLinear([0, 1], [SIZE - BOTTOM, TOP])
@@ -20,7 +20,7 @@ export function ReliabilityChart({ bins, summary }: { bins: readonly Bin[]; summ
           happened, %
         </text>
         <text x={SIZE - RIGHT} y={SIZE - 6} textAnchor="end">
-          foretold, %
+          predicted, %
         </text>
       </g>
       <line x1={xOf(0)} y1={yOf(0)} x2={xOf(1)} y2={yOf(1)} stroke="var(--quiet)" strokeDasharray="4 4" />

@@ -18,7 +18,7 @@ export function Statements({ known: { lessons, sums } }: { known: KnownLessons }
   if (lessons.statements.length === 0)
     return (
       <p>
-        Nothing stands out so far. What was foretold and what happened agree as well as {sums.trips.length}{' '}
+        Nothing stands out so far. What was predicted and what happened agree as well as {sums.trips.length}{' '}
         {sums.trips.length === 1 ? 'trip' : 'trips'} can show.
       </p>
     )
@@ -51,9 +51,11 @@ export function StatementWords({ statement }: { statement: Statement }): ReactNo
       const { value, of, happened, expected, atLeast } = statement.lesson
       return (
         <>
-          <p className="font-semibold first-letter:uppercase">{linkKindName(catalogue, value)} breaks more often than foretold</p>
+          <p className="font-semibold first-letter:uppercase">
+            {linkKindName(catalogue, value)} breaks more often than predicted
+          </p>
           <p className="text-sm">
-            It broke first in {happened} of the {of} breaks that were seen; {show.number(expected, 1)} were expected. By chance
+            It broke first in {happened} of the {of} breaks that were seen; {show.number(expected, 1)} were predicted. By chance
             alone: {oddsWords(atLeast)}.
           </p>
         </>
@@ -64,10 +66,10 @@ export function StatementWords({ statement }: { statement: Statement }): ReactNo
       return (
         <>
           <p className="font-semibold">
-            Sinkers hold less than foretold: <span translate="no">{nameOf('mark', value).text}</span>
+            Sinkers hold less than predicted: <span translate="no">{nameOf('mark', value).text}</span>
           </p>
           <p className="text-sm">
-            They held {happened} times of {of}; {show.number(expected, 1)} were expected. By chance alone: {oddsWords(atMost)}.
+            They held {happened} times of {of}; {show.number(expected, 1)} were predicted. By chance alone: {oddsWords(atMost)}.
           </p>
         </>
       )

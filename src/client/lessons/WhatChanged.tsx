@@ -71,7 +71,7 @@ function ChangeWords({ change }: { change: Change }) {
       return (
         <p>
           <span className="inline-block first-letter:uppercase">{linkKindName(catalogue, value)}</span> broke first in {happened}{' '}
-          of {of} breaks, {was(change.before)}; {show.number(expected, 1)} were foretold.
+          of {of} breaks, {was(change.before)}; {show.number(expected, 1)} were predicted.
         </p>
       )
     }
@@ -80,7 +80,7 @@ function ChangeWords({ change }: { change: Change }) {
       return (
         <p>
           <Typed>{nameOf('mark', value).text}</Typed>: sinkers held {happened} times of {of}, {was(change.before)};{' '}
-          {show.number(expected, 1)} were foretold.
+          {show.number(expected, 1)} were predicted.
         </p>
       )
     }

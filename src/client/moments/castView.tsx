@@ -12,7 +12,7 @@ export const CAST_VIEW: MomentView<Cast> = {
   decides: ({ decides }, { nameOf }) => `Weakest: ${nameOf(decides)}`,
   inputs: {
     castStyle: 'style',
-    massFlying: 'mass that flies',
+    massFlying: 'cast weight',
     bestCast: 'what the rod throws best',
     releaseSpeed: 'release speed',
     stroke: 'stroke',
@@ -65,7 +65,7 @@ function CastWhy({ result: cast }: { result: Cast }) {
         rule of 10 lb an ounce gives a leader of {show.computed('strength', ruleN)}.
       </p>
       <p>
-        If the line catches just after release, it takes about {show.computed('strength', lockedN)} are on it. It flies some{' '}
+        If the line catches just after release, it takes about {show.computed('strength', lockedN)}. The cast reaches{' '}
         {show.entered('length', rangeM.least)} to {show.entered('length', rangeM.most)} in still air.
       </p>
       {weakLink && (

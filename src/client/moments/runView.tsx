@@ -32,7 +32,7 @@ export const RUN_VIEW: MomentView<Run> = {
       : cause === 'teeth'
         ? TEETH_FIGURE
         : cause === 'survival'
-          ? `A run pulls up to ${show.computed('strength', drag.peakN)} and holds in ${percent(survival)}.`
+          ? `A run pulls up to ${show.computed('strength', drag.peakN)}; the trace holds in ${percent(survival)} of runs.`
           : `Set the drag up to ${show.computed('strength', dragCeilingN)}.`,
   decides: ({ deciding }, { nameOf }) => shortFuseWords(deciding.goesFirst, nameOf),
   inputs: {

@@ -72,16 +72,16 @@ export const HELP: readonly ScreenHelp[] = [
     path: '/learn',
     title: 'What your trips teach',
     text: [
-      'The largest surprises come first: what broke, held, was lost or was caught otherwise than foretold or than elsewhere. Each has its numbers, its trips and one thing to do.',
+      'The largest surprises come first: what broke, held, was lost or was caught more or less often than predicted. Each has its numbers, its trips and one thing to do.',
       'The six pages have all of it. Bars are 90 % ranges: few events make long bars.',
-      'A correction in a log changes what is learned. What was foretold is stored with each event and stays.',
+      'A correction in a log changes what is learned. What was predicted is stored with each event and stays.',
     ],
   },
   {
     path: '/learn/:id',
     title: 'What your trips teach',
     text: [
-      'A bar is the 90 % range of a figure, its disc the best guess, and a stroke what was foretold.',
+      'A bar is the 90 % range, its dot the best estimate, and the tick what was predicted.',
       'Red stands out. Open “in … trips” for the logs that it comes from.',
     ],
   },

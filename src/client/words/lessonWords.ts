@@ -9,9 +9,9 @@ export const TOPICS = [
   { id: 'breaks', name: 'Breaks', about: 'Which knots and lines broke first, and which were expected to.' },
   { id: 'losses', name: 'Losses', about: 'Snags, sinkers and traces lost by mark, bottom and kind of trace, and what to carry.' },
   { id: 'weak-link', name: 'Weak link', about: 'What a trip costs with a stronger or a weaker weak link.' },
-  { id: 'holding', name: 'Holding', about: 'Which marks hold a sinker as was foretold.' },
+  { id: 'holding', name: 'Holding', about: 'Which marks hold a sinker as predicted.' },
   { id: 'fish', name: 'Fish', about: 'Bites and fish by tide, light, bait, hook and trace.' },
-  { id: 'calibration', name: 'Foretold and seen', about: 'How often what was called likely happened.' },
+  { id: 'calibration', name: 'Predicted and seen', about: 'How often a prediction came true.' },
 ] as const
 export type Topic = (typeof TOPICS)[number]['id']
 

@@ -15,4 +15,4 @@ export const RUSH_INPUTS = {
 
 /** A rush that decides a verdict, in a line. */
 export const rushFigure = ({ peakN, survival }: Rush, show: Show): string =>
-  `A sudden run pulls up to ${show.computed('strength', peakN)} and holds in ${percent(survival)}.`
+  `A sudden run pulls up to ${show.computed('strength', peakN)}; the trace holds in ${percent(survival)} of runs.`

@@ -83,7 +83,7 @@ test('a verdict’s figure is in the units shown, and never NaN', () => {
       expect(words).toMatch(
         {
           snag: /in \d+\s% of snags\.$/,
-          hand: /^(Holds [\d.]+ times the weight of a \d+\.\d kg fish\.|A sudden run pulls up to [\d.]+ lb and holds in \d+\s%\.)$/,
+          hand: /^(Holds [\d.]+ times the weight of a \d+\.\d kg fish\.|A sudden run pulls up to [\d.]+ lb; the trace holds in \d+\s% of runs\.)$/,
           cast: /holds [\d.]+ times its load/,
           take: /^(The bait|The hook|The hooks|Another hook).*\.$/,
           settle: /needed \d+ g\.$/,

@@ -13,7 +13,7 @@ import { addUp, type Sums } from './sums.ts'
 import type { BrokenChain, Tally } from './tripTally.ts'
 import { whatChanged } from './whatChanged.ts'
 
-const nothing = (): Tally => ({ counts: [], breaks: [], chains: [], holds: [], hooked: [], unseen: 0, notForetold: 0 })
+const nothing = (): Tally => ({ counts: [], breaks: [], chains: [], holds: [], hooked: [], unseen: 0, notPredicted: 0 })
 const sumsOf = (...tallies: Partial<Tally>[]): Sums =>
   addUp(
     tallies.map((tally, i) => ({
@@ -69,7 +69,7 @@ describe('what stands out', () => {
   const breaks = (kind: string, chance: number, of: number, happened: number): Tally['breaks'] =>
     Array.from({ length: of }, (_, i) => ({ kind, chance, happened: i < happened }))
 
-  test('a knot that breaks as often as foretold is not told of, one that breaks four times as often is', () => {
+  test('a knot that breaks as often as predicted is not told of, one that breaks four times as often is', () => {
     const fair = breaks('knot uni mono', 0.4, 20, 8)
     expect(statementsOf(lessons({ breaks: fair }))).toEqual([])
     const [first, ...more] = statementsOf(lessons({ breaks: [...fair, ...breaks('knot snell mono', 0.1, 20, 8)] }))
@@ -254,7 +254,7 @@ describe('breaks on the water and the strength of a knot', () => {
     expect(asOwn({ ...mixed, slipped: 2 })).toHaveProperty('slipped', 2)
   })
 
-  test('without a break nothing is said; breaks as often as foretold hardly move it; pull tests hold it', () => {
+  test('without a break nothing is said; breaks as often as predicted hardly move it; pull tests hold it', () => {
     expect(fieldEfficiencies(sumsOf({}), NOMINAL_CATALOGUE, [])).toEqual([])
     const fair = efficiencyOf('uni', [...broke(1, 7), ...broke(2, 3)])
     expect(Math.abs(fair.field.mean - fair.tested.mean)).toBeLessThan(0.02)

@@ -2,7 +2,7 @@ import { type Foretold, learnForetold } from '../statistics/foretold.ts'
 import { type Estimate, learnBetterRate, learnRate, learnShare } from '../statistics/rates.ts'
 import type { Counts, Dimension } from './counts.ts'
 import type { Priors } from './priors.ts'
-import type { CountsBy, ForetoldSum, Sums } from './sums.ts'
+import type { CountsBy, PredictedSum, Sums } from './sums.ts'
 
 /** From this probability on one rate is called higher than another. */
 export const CALLED_BETTER = 0.9
@@ -10,12 +10,12 @@ export const CALLED_BETTER = 0.9
 const MISTAKEN = 0.05
 
 /** How many broke or held against how many were expected to. `trips` by their place in the sums. */
-export type ForetoldLesson = Foretold & {
+export type PredictedLesson = Foretold & {
   value: string
   of: number
   happened: number
   trips: number[]
-  /** It stands out: more breaks than foretold, or fewer sinkers held, after as many looks as there were. */
+  /** It stands out: more breaks than predicted, or fewer sinkers held, after as many looks as there were. */
   standsOut: boolean
 }
 
@@ -47,8 +47,8 @@ export type Bin = { from: number; to: number; said: number; of: number; happened
 export type Calibration = { bins: Bin[]; of: number; brier: number | undefined }
 
 export type Lessons = {
-  breaks: ForetoldLesson[]
-  holding: ForetoldLesson[]
+  breaks: PredictedLesson[]
+  holding: PredictedLesson[]
   losses: Rated<Loss>[]
   fish: Rated<Catch>[]
   hooked: HookedLesson[]
@@ -58,8 +58,8 @@ export type Lessons = {
 /** All that the sums of trips teach. */
 export function lessonsOf(sums: Sums, priors: Priors): Lessons {
   return {
-    breaks: foretoldBy(sums.breaks, ({ kind }) => kind, 'more'),
-    holding: foretoldBy(sums.holds, ({ markId }) => markId, 'fewer'),
+    breaks: predictedBy(sums.breaks, ({ kind }) => kind, 'more'),
+    holding: predictedBy(sums.holds, ({ markId }) => markId, 'fewer'),
     losses: LOSSES.map((event) => rated(sums, event, LOSS_DIMENSIONS, priors.losses)),
     fish: CATCHES.map((event) => rated(sums, event, CATCH_DIMENSIONS, priors.fish)),
     hooked: sums.hooked.map((each) => ({
@@ -70,12 +70,12 @@ export function lessonsOf(sums: Sums, priors: Priors): Lessons {
   }
 }
 
-/** Of each kind or mark, what was foretold against what happened; the most surprising first. */
-function foretoldBy<T extends ForetoldSum & { trips: number[] }>(
+/** Of each kind or mark, what was predicted against what happened; the most surprising first. */
+function predictedBy<T extends PredictedSum & { trips: number[] }>(
   sums: readonly T[],
   nameOf: (sum: T) => string,
   surprising: 'more' | 'fewer',
-): ForetoldLesson[] {
+): PredictedLesson[] {
   const values = [...new Set(sums.map(nameOf))]
   const lessons = values.map((value) => {
     const of = sums.filter((sum) => nameOf(sum) === value)
@@ -174,13 +174,13 @@ export function hoursToSettleFirst<E extends Loss | Catch>(
 export const calledByChance = (comparisons: number): number => comparisons * 2 * (1 - CALLED_BETTER)
 
 type Counted = { events: number; exposure: number }
-/** Further than so many times what was seen, nothing is foretold. */
+/** Further than so many times what was seen, nothing is predicted. */
 const MOST_TIMES = 50
 
 const BINS = 10
 
-/** Of all that a chance was said of, in ten bins, how often it happened. */
-function calibrationOf(sums: readonly ForetoldSum[], { share: { yes, no } }: Priors): Calibration {
+/** Predicted chances in ten bins, and how often each happened. */
+function calibrationOf(sums: readonly PredictedSum[], { share: { yes, no } }: Priors): Calibration {
   const bins = Array.from({ length: BINS }, (_, i) => ({ from: i / BINS, to: (i + 1) / BINS, said: 0, of: 0, happened: 0 }))
   let squares = 0
   for (const { chance, of, happened } of sums) {

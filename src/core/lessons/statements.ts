@@ -1,9 +1,9 @@
-import { type ForetoldLesson, isStated, type Lessons, type Loss, type RateLesson } from './lessons.ts'
+import { isStated, type Lessons, type Loss, type PredictedLesson, type RateLesson } from './lessons.ts'
 
 /** What stands out of all that was logged, each with its evidence; the surest first. */
 export type Statement =
-  | { kind: 'breaksMore'; lesson: ForetoldLesson }
-  | { kind: 'holdsLess'; lesson: ForetoldLesson }
+  | { kind: 'breaksMore'; lesson: PredictedLesson }
+  | { kind: 'holdsLess'; lesson: PredictedLesson }
   | { kind: 'losesMore'; event: Loss; lesson: RateLesson; others: { events: number; hours: number } }
   | { kind: 'catchesMore'; event: 'bites' | 'fish'; lesson: RateLesson; others: { events: number; hours: number } }
 

@@ -5,10 +5,10 @@ import type { ChainLink, Tally } from './tripTally.ts'
 type Seen = { trips: number[] }
 
 export type CountsBy = Seen & { by: Dimension; value: string; counts: Counts }
-/** Events that one chance was said of, and how many of them happened. */
-export type ForetoldSum = { chance: number; of: number; happened: number }
-export type BreakSum = Seen & ForetoldSum & { kind: string }
-export type HoldSum = Seen & ForetoldSum & { markId: string }
+/** Events of one predicted chance, and how many of them happened. */
+export type PredictedSum = { chance: number; of: number; happened: number }
+export type BreakSum = Seen & PredictedSum & { kind: string }
+export type HoldSum = Seen & PredictedSum & { markId: string }
 /** Breaks of one chain, counted by the link that went first. */
 export type ChainSum = { links: ChainLink[]; first: { at: number; times: number }[] }
 
@@ -21,7 +21,7 @@ export type Sums = {
   holds: HoldSum[]
   hooked: { hook: string; lip: number; deep: number; foul: number }[]
   unseen: number
-  notForetold: number
+  notPredicted: number
 }
 
 const hasEvents = (counts: Counts): boolean => COUNTED.some((each: Counted) => counts[each] > 0)
@@ -33,7 +33,7 @@ export function addUp(tallies: readonly { trip: Sums['trips'][number]; tally: Ta
   const holds = new Map<string, HoldSum>()
   const chains = new Map<string, ChainSum>()
   const hooked = new Map<string, Sums['hooked'][number]>()
-  let [unseen, notForetold] = [0, 0]
+  let [unseen, notPredicted] = [0, 0]
   const saw = ({ trips }: Seen, i: number) => {
     if (trips.at(-1) !== i) trips.push(i)
   }
@@ -64,7 +64,7 @@ export function addUp(tallies: readonly { trip: Sums['trips'][number]; tally: Ta
     }
     for (const { hook, where } of tally.hooked) found(hooked, hook, () => ({ hook, lip: 0, deep: 0, foul: 0 }))[where] += 1
     unseen += tally.unseen
-    notForetold += tally.notForetold
+    notPredicted += tally.notPredicted
   }
   return {
     trips: tallies.map(({ trip }) => trip),
@@ -74,7 +74,7 @@ export function addUp(tallies: readonly { trip: Sums['trips'][number]; tally: Ta
     holds: [...holds.values()],
     hooked: [...hooked.values()],
     unseen,
-    notForetold,
+    notPredicted,
   }
 }
 

@@ -167,7 +167,7 @@ test('where a weak link let go, what it cost and what it saved are the whole tra
   expect(saved).toBeGreaterThan(cost)
 })
 
-describe('what was foretold', () => {
+describe('what was predicted', () => {
   const [likeliest] = links
   test('of a break is the chance of each kind of link, together one, and the kind that broke', () => {
     const { breaks, chains } = tally([event('08:00', { type: 'break', during: 'run', link: likeliest!.key })])
@@ -183,7 +183,7 @@ describe('what was foretold', () => {
       event('08:10', { type: 'break', during: 'run' }),
       event('08:20', { type: 'break', during: 'run', link: likeliest!.key }, 'a', { told: {} }),
     ])
-    expect(found).toMatchObject({ breaks: [], unseen: 1, notForetold: 2 })
+    expect(found).toMatchObject({ breaks: [], unseen: 1, notPredicted: 2 })
   })
 
   test('of a sinker is the chance that was stored, whatever it would be now', () => {

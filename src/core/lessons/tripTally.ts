@@ -15,24 +15,24 @@ import { HOUR_MS, MINUTE_MS } from '../time/durations.ts'
 import { addCounts, type Counts, type Dimension, noCounts } from './counts.ts'
 import { kindKey, linkKindOf } from './linkKinds.ts'
 
-/** The kind of link that broke under a fish, or not, and the chance that was said of that kind. */
-export type ForetoldBreak = { kind: string; chance: number; happened: boolean }
+/** The kind of link that broke under a fish, or not, and the chance predicted for that kind. */
+export type PredictedBreak = { kind: string; chance: number; happened: boolean }
 /** A chain that broke under a fish: its links as their failure is worked out, and which of them went first. */
 export type BrokenChain = { links: ChainLink[]; first: number }
 export type ChainLink = { kind: string; failing: FailingLink[] }
 /** A sinker that was seen to hold or drag, and the chance of holding that was said. */
-export type ForetoldHold = { markId: string; chance: number; held: boolean }
+export type PredictedHold = { markId: string; chance: number; held: boolean }
 
 /** What one trip counted. Numbers only, so that many trips can be added up. */
 export type Tally = {
   counts: { by: Dimension; value: string; counts: Counts }[]
-  breaks: ForetoldBreak[]
+  breaks: PredictedBreak[]
   chains: BrokenChain[]
-  holds: ForetoldHold[]
+  holds: PredictedHold[]
   hooked: { hook: string; where: 'lip' | 'deep' | 'foul' }[]
-  /** Breaks that nobody saw, and those without a chance said before: in a snag or a cast, or logged before chances were stored. */
+  /** Breaks that nobody saw, and those without a prediction: in a snag or a cast, or logged before chances were stored. */
   unseen: number
-  notForetold: number
+  notPredicted: number
 }
 
 type Input = {
@@ -55,7 +55,7 @@ export const PORT_AROUND_MS = 7 * HOUR_MS
 /** A change is looked at for so long. Ours. */
 const CHANGE_MS = HOUR_MS
 
-/** Counts a trip: hours and events by mark, trace, bait, hook, water and light, and what was foretold of breaks and holds. */
+/** Counts a trip: hours and events by mark, trace, bait, hook, water and light, and what was predicted of breaks and holds. */
 export function tallyTrip(input: Input): Tally {
   const { trip, events } = input
   const counts = new Map<string, Tally['counts'][number]>()
@@ -79,7 +79,7 @@ export function tallyTrip(input: Input): Tally {
     for (const event of events)
       if (event.rod === rod.id) add(stateOf(rod, Date.parse(event.at)), { ...countsOf(event), ...priceOf(event) })
   }
-  return { counts: [...counts.values()], ...foretoldOf(input) }
+  return { counts: [...counts.values()], ...predictedOf(input) }
 }
 
 /** From the start to the end of a trip: of one that nobody ended, to its last event; ended long after its plan, to that or the last event. */
@@ -196,12 +196,12 @@ function waterOf(day: Day | undefined, atMs: number): RodState {
   }
 }
 
-/** A break that a chance was said of before: under a fish. */
-const isForetold = ({ what, told }: TripEvent): boolean =>
+/** A break with a prediction: under a fish. */
+const isPredicted = ({ what, told }: TripEvent): boolean =>
   what.type === 'break' && (what.during === 'run' || what.during === 'hand') && told?.first !== undefined
 
-function foretoldOf({ trip, events, setupOf }: Input): Omit<Tally, 'counts'> {
-  const tally: Omit<Tally, 'counts'> = { breaks: [], chains: [], holds: [], hooked: [], unseen: 0, notForetold: 0 }
+function predictedOf({ trip, events, setupOf }: Input): Omit<Tally, 'counts'> {
+  const tally: Omit<Tally, 'counts'> = { breaks: [], chains: [], holds: [], hooked: [], unseen: 0, notPredicted: 0 }
   const kindsOf = new Map(trip.rods.map((rod) => [rod.id, once(() => kindsOfRod(setupOf(rod)))]))
   for (const event of events) {
     const { what, told, markId } = event
@@ -216,7 +216,7 @@ function foretoldOf({ trip, events, setupOf }: Input): Omit<Tally, 'counts'> {
     const kinds = kindsOf.get(event.rod)?.()
     const broken = what.link === undefined ? undefined : kinds?.kinds.get(what.link)
     if (what.link === undefined) tally.unseen += 1
-    else if (!isForetold(event) || !kinds || broken === undefined) tally.notForetold += 1
+    else if (!isPredicted(event) || !kinds || broken === undefined) tally.notPredicted += 1
     else {
       const chances = new Map<string, number>([[broken, 0]])
       for (const { link, chance } of told?.first ?? []) {

@@ -1,10 +1,10 @@
-import type { ForetoldLesson, Lessons, Loss, RateLesson } from './lessons.ts'
+import type { Lessons, Loss, PredictedLesson, RateLesson } from './lessons.ts'
 import { type Statement, statementsOf } from './statements.ts'
 
 /** What is thought now that was not before, or no longer. */
 export type Change =
   | { kind: 'standsOut' | 'noLonger'; statement: Statement }
-  | { kind: 'breaks' | 'holding'; before: ForetoldLesson | undefined; after: ForetoldLesson }
+  | { kind: 'breaks' | 'holding'; before: PredictedLesson | undefined; after: PredictedLesson }
   | { kind: 'losses'; event: Loss; before: RateLesson | undefined; after: RateLesson }
 
 const keyOf = (statement: Statement): string =>
@@ -14,7 +14,7 @@ const keyOf = (statement: Statement): string =>
 export function whatChanged(before: Lessons, after: Lessons): Change[] {
   const [then, now] = [statementsOf(before), statementsOf(after)]
   const isIn = (among: readonly Statement[], statement: Statement) => among.some((each) => keyOf(each) === keyOf(statement))
-  const foretold = (kind: 'breaks' | 'holding'): Change[] =>
+  const predicted = (kind: 'breaks' | 'holding'): Change[] =>
     after[kind].flatMap((lesson): Change[] => {
       const known = before[kind].find(({ value }) => value === lesson.value)
       // A kind that could have broken and did not says little by itself.
@@ -36,6 +36,6 @@ export function whatChanged(before: Lessons, after: Lessons): Change[] {
   return [
     ...standsOut.map((statement) => ({ kind: 'standsOut' as const, statement })),
     ...then.filter((each) => !isIn(now, each)).map((statement) => ({ kind: 'noLonger' as const, statement })),
-    ...[...foretold('breaks'), ...foretold('holding'), ...losses].filter((change) => !isTold(change)),
+    ...[...predicted('breaks'), ...predicted('holding'), ...losses].filter((change) => !isTold(change)),
   ]
 }

@@ -123,7 +123,7 @@ const isRough = ({ bed, target }: Purpose) => bed === 'rock' || target?.feeds ==
 function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): LeaderReason[] {
   const { mainN, target, landing, fishMassKg } = purpose
   const { reasons, because } = collected('strength')
-  because('usual', usualN, say`${strength(usualN)} are usual with this trace and main line.`)
+  because('usual', usualN, say`${strength(usualN)} is usual with this trace and main line.`)
   if (castN !== undefined) because('least', castN, say`The cast asks for ${strength(castN)}.`)
   if (isRough(purpose)) {
     const si = ON_ROUGH_GROUND * mainN
@@ -152,7 +152,7 @@ function strengthReasons(purpose: Purpose, { usualN, castN }: LeaderUse): Leader
 function lengthReasons(purpose: Purpose, { usualM, onReel, castM }: LeaderUse): LeaderReason[] {
   const { target, landing, freeboardM, rodLengthM, braid, ruleSet } = purpose
   const { reasons, because } = collected('length')
-  because('usual', usualM, say`${length(usualM)} are usual with this trace.`)
+  because('usual', usualM, say`${length(usualM)} is usual with this trace.`)
   if (castM !== undefined)
     because('least', castM, say`Cast, it reaches from the sinker to some turns on the spool: ${length(castM)}.`)
   else if (!onReel && landing.beyondRodM !== undefined) {

@@ -1,8 +1,8 @@
 import { sql } from 'kysely'
 import type { Database } from '../db/database.ts'
 
-/** Raised when a tally counts otherwise than before: all are then worked out anew. */
-const TALLY_VERSION = 2
+/** Raised when a tally changes its fields or counts differently: all are then calculated again. */
+const TALLY_VERSION = 3
 
 /** A trip that was begun: its name and day, and what its tally depends on. */
 export type TripHead = { id: string; name: string; date: string; version: string; isTallied: boolean }

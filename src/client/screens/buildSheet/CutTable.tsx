@@ -80,7 +80,7 @@ export function CutTable({ trace, plan, count, work }: Props) {
 const lengthOf = ({ cuts }: LineNeed): number => cuts.reduce((sum, { cutM, perTrace }) => sum + cutM * perTrace, 0)
 
 const spoolWords = ({ spool, cuts, leftM }: SpoolCuts, name: string, show: Show): string =>
-  `From ${name}, spool ${spool}: ${cuts.map(({ cutM, count }) => `${count} × ${show.tape(cutM)}`).join(', ')}; ${show.tape(Math.max(0, leftM))} stays.`
+  `From ${name}, spool ${spool}: ${cuts.map(({ cutM, count }) => `${count} × ${show.tape(cutM)}`).join(', ')}; ${show.tape(Math.max(0, leftM))} is left.`
 
 type RowProps = {
   need: LineNeed

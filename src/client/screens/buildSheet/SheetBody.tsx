@@ -60,8 +60,8 @@ export function SheetBody({ content, setup, count, plan, choices, onChoose, day,
   return (
     <>
       <p className="rounded-md bg-well px-3 py-2">
-        {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table and{' '}
-        {show.number(whole.cost * count, 2)} units of tackle.{' '}
+        {count === 1 ? 'One trace' : `${count} traces`}: about {(whole.minutes * count).toFixed(0)} minutes at the table, and
+        tackle for {show.number(whole.cost * count, 2)}.{' '}
         {ofOutfitM > 0 && <>The knot uses {show.tape(ofOutfitM)} of your main line.</>}
       </p>
       <Sheet title="Lay out" aside={work && <span className="text-sm text-quiet">for the traces that are left</span>}>

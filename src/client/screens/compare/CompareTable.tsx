@@ -111,7 +111,7 @@ function rowsOf(show: Show): Row[] {
         hand ? `${show.computed('strength', hand.deciding.rush.peakN)}, holds ${percent(hand.deciding.rush.survival)}` : '–',
     },
     {
-      name: 'flies',
+      name: 'cast distance',
       text: (_, { moments: { cast } }) =>
         cast ? `${show.entered('length', cast.rangeM.least)} to ${show.entered('length', cast.rangeM.most)}` : '–',
     },
@@ -129,7 +129,7 @@ function rowsOf(show: Show): Row[] {
   ]
 }
 
-const costWords = ({ cost, minutes }: Replacement, show: Show) => `${show.number(cost, 2)} units, ${minutes.toFixed(0)} min`
+const costWords = ({ cost, minutes }: Replacement, show: Show) => `tackle for ${show.number(cost, 2)}, ${minutes.toFixed(0)} min`
 const knotsIn = (trace: Trace) => trace.pieces.filter((piece) => isTied(jointOf(piece))).length
 
 const weakestWords = (setup: Setup, { deciding: { weakest } }: Run, show: Show) =>

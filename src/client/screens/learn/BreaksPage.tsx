@@ -12,21 +12,20 @@ import { linkKindName, oddsWords } from '../../words/lessonWords.ts'
 import { KnotsInField } from './KnotsInField.tsx'
 import { LessonRow } from './LessonRow.tsx'
 
-/** What broke first against what was foretold to, and what that says of the knots. */
+/** What broke first against what was predicted, and what that says of the knots. */
 export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }) {
   const catalogue = useCatalogue()
   const show = useShow()
   const { share } = usePriors()
-  const { unseen, notForetold } = sums
+  const { unseen, notPredicted } = sums
   return (
     <>
       <Sheet title="What broke first">
         <p className="text-sm text-quiet">
-          Of each knot and line: the share of breaks under a fish in which it broke first, with its 90 % range. The stroke is what
-          was foretold. {lessons.breaks.length} were looked at; one stands out only where chance would seldom bring so many in any
-          of them.
+          Of each knot and line: the share of breaks under a fish in which it broke first, with its 90 % range. The tick is what
+          was predicted. Red: chance alone would rarely do this in any of the {lessons.breaks.length} rows.
         </p>
-        {lessons.breaks.length === 0 && <p className="mt-2">No break was seen yet that a chance was said of.</p>}
+        {lessons.breaks.length === 0 && <p className="mt-2">No break with a prediction yet.</p>}
         <ul className="mt-1">
           {lessons.breaks.map((lesson) => {
             const { value, of, happened, expected, atLeast, standsOut, trips } = lesson
@@ -39,8 +38,8 @@ export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }
                 most={1}
                 expected={expected / of}
                 isStrong={standsOut}
-                figure={`${happened} of ${of}, ${show.number(expected, 1)} foretold`}
-                aside={happened > expected && <span>so many or more by chance: {oddsWords(atLeast)}</span>}
+                figure={`${happened} of ${of}, ${show.number(expected, 1)} predicted`}
+                aside={happened > expected && <span>by chance alone, so many or more: {oddsWords(atLeast)}</span>}
               >
                 {standsOut && kind.of === 'knot' && isKnot(kind.connection) && (
                   <Link to={testAddress(kind)} className="text-tide underline">
@@ -52,19 +51,19 @@ export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }
             )
           })}
         </ul>
-        <NotCounted unseen={unseen} notForetold={notForetold} />
+        <NotCounted unseen={unseen} notPredicted={notPredicted} />
       </Sheet>
       <KnotsInField />
     </>
   )
 }
 
-/** Breaks that say nothing of what was foretold. */
-function NotCounted({ unseen, notForetold }: { unseen: number; notForetold: number }) {
+/** Breaks that no prediction can be checked by. */
+function NotCounted({ unseen, notPredicted }: { unseen: number; notPredicted: number }) {
   const breaks = (count: number) => (count === 1 ? 'one break' : `${count} breaks`)
   const parts = [
     ...(unseen > 0 ? [`${breaks(unseen)} that nobody saw`] : []),
-    ...(notForetold > 0 ? [`${breaks(notForetold)} without a chance said before, in a snag or a cast`] : []),
+    ...(notPredicted > 0 ? [`${breaks(notPredicted)} without a prediction, in a snag or a cast`] : []),
   ]
   return parts.length > 0 && <p className="mt-2 text-sm text-quiet">Not counted: {parts.join(', ')}.</p>
 }

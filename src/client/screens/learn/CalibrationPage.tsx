@@ -22,18 +22,18 @@ function Reliability({ title, of: { bins, of, brier } }: { title: string; of: Ca
   return (
     <Sheet title={title}>
       {brier === undefined ? (
-        <p>Nothing was foretold and then seen yet.</p>
+        <p>No prediction has been checked yet.</p>
       ) : (
         <div className="grid gap-x-6 gap-y-2 sm:grid-cols-[auto_minmax(0,1fr)]">
           <ReliabilityChart
             bins={bins}
-            summary={`${title}: how often it happened, by how likely it was called. In words beside it.`}
+            summary={`${title}: how often it happened, by how likely it was predicted to be. The figures are beside it.`}
           />
           <div>
             <ul className="grid gap-0.5">
               {bins.map(({ from, said, of: cases, happened, share }) => (
                 <li key={from} className="tabular-nums">
-                  Called {show.percent(said)}, it happened {show.percent(happened / cases)} (n = {cases},{' '}
+                  Predicted {show.percent(said)}, happened {show.percent(happened / cases)} (n = {cases},{' '}
                   {show.percent(share.low)} to {show.percent(share.high)})
                 </li>
               ))}

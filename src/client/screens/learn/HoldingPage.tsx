@@ -9,7 +9,7 @@ import { planAddress } from '../../words/addresses.ts'
 import { oddsWords } from '../../words/lessonWords.ts'
 import { LessonRow } from './LessonRow.tsx'
 
-/** Where sinkers held as was foretold, and where they did not. */
+/** Where sinkers held as predicted, and where they did not. */
 export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons }) {
   const nameOf = useNames()
   const show = useShow()
@@ -17,8 +17,8 @@ export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons 
   return (
     <Sheet title="Held and dragged, by mark">
       <p className="text-sm text-quiet">
-        The share of sinkers that held when someone looked, with its 90 % range. The stroke is what was foretold. Each “held” and
-        “dragged” also changes what the mark is thought to hold; its plan follows.
+        The share of sinkers that held when someone looked, with its 90 % range. The tick is what was predicted. Each “held” and
+        “dragged” also corrects the mark and its plan.
       </p>
       {lessons.holding.length === 0 && <p className="mt-2">Nobody logged “held” or “dragged” yet.</p>}
       <ul className="mt-1">
@@ -30,8 +30,8 @@ export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons 
             most={1}
             expected={expected / of}
             isStrong={standsOut}
-            figure={`${happened} of ${of}, ${show.number(expected, 1)} foretold`}
-            aside={happened < expected && <span>so few or fewer by chance: {oddsWords(atMost)}</span>}
+            figure={`${happened} of ${of}, ${show.number(expected, 1)} predicted`}
+            aside={happened < expected && <span>by chance alone, so few or fewer: {oddsWords(atMost)}</span>}
           >
             <Link to={planAddress(undefined, value)} className="text-tide underline">
               Its sinkers now

@@ -27,15 +27,14 @@ export function PriorFields() {
     />
   )
   return (
-    <Sheet title="What it begins with">
+    <Sheet title="Assumed before your first trip">
       <details>
         <summary className="cursor-pointer">
-          Before the first trip: {priors.losses.events} losses in {priors.losses.hours} hours, {priors.fish.events} fish in{' '}
-          {priors.fish.hours} hours, shares of {priors.share.yes} and {priors.share.no}
+          {priors.losses.events} losses in {priors.losses.hours} hours, {priors.fish.events} fish in {priors.fish.hours} hours
         </summary>
         <p className="mt-1 text-sm text-quiet">
-          These weigh as much as so many hours or fish that were seen. The more you log, the less they matter. Knots begin with
-          their nominal figure, which weighs as much as four pull tests.
+          They count like hours and fish from your log. The more you log, the less they matter. A nominal value of a knot counts
+          as four tests.
         </p>
         <div className="mt-2 grid gap-2 sm:grid-cols-2">
           {field('losses', 'events', 'losses', 'snags, sinkers or traces')}

@@ -67,8 +67,8 @@ export function WeakLinkPage({ known: { sums } }: { known: KnownLessons }) {
           onChange={(next) => next !== undefined && setHours(next)}
         />
         <p className="self-center text-sm text-quiet">
-          {show.number(rates.snags, 1)} snags that cost something and {show.number(rates.casts, 0)} casts, by what was logged
-          {markId !== ANYWHERE && !atMark ? ' at all marks: nothing was logged here yet' : ''}.
+          From the log{markId !== ANYWHERE && !atMark ? ' of all marks, as nothing was logged here yet' : ''}:{' '}
+          {show.number(rates.snags, 1)} snags that cost something and {show.number(rates.casts, 0)} casts.
         </p>
       </div>
       {traceId === undefined ? <p>There is no trace yet.</p> : <Prices key={traceId} traceId={traceId} rates={rates} />}
@@ -127,12 +127,12 @@ function PriceChart({ prices: { rows, best, from, to }, nowN, isOwned }: { price
   return (
     <div className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-2">
       <p className="font-semibold">
-        The least is {label(least.strengthN)}: {show.number(least.cost, 1)} units a trip.
+        Cheapest: {label(least.strengthN)}, {show.number(least.cost, 1)} a trip in the currency of your prices.
         {from < to && ` From ${label(rows[from]!.strengthN)} to ${label(rows[to]!.strengthN)} it makes no difference.`}
       </p>
       {now && now !== least && (
         <p>
-          On this trace now: {label(now.strengthN)}, {show.number(now.cost, 1)} units a trip.
+          On this trace now: {label(now.strengthN)}, {show.number(now.cost, 1)} a trip.
         </p>
       )}
       <div ref={ref} style={{ minHeight: 220 }}>
@@ -142,7 +142,7 @@ function PriceChart({ prices: { rows, best, from, to }, nowN, isOwned }: { price
             height={220}
             span={{ x: [rows[0]!.strengthN, rows.at(-1)!.strengthN], y: [0, most] }}
             x={axis('weak link', 'strength')}
-            y={{ name: 'a trip costs', unit: 'units', factor: 1 }}
+            y={{ name: 'a trip costs', unit: 'currency of your prices', factor: 1 }}
             curves={[
               { id: 'cost', points: line(({ cost }) => cost), look: 'first' },
               { id: 'snags', points: line(({ inSnags }) => inSnags), look: 'second' },

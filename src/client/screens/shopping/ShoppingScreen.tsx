@@ -65,6 +65,7 @@ export default function ShoppingScreen() {
   const isEmpty = list.purchases.length === 0 && list.unowned.length === 0
   const cost = list.purchases.reduce((sum, each) => sum + (each.cost ?? 0), 0)
   const words = { catalogue, show }
+  const needed = sparesFor(spares.hours, assurance, seen)
   return (
     <>
       <div className="flex flex-wrap items-center gap-2">
@@ -86,8 +87,8 @@ export default function ShoppingScreen() {
           {seen.exposure > 0
             ? `Your log: ${seen.events} traces lost in ${show.number(seen.exposure, 0)} hours of one rod.`
             : 'Nominal: one trace is lost in ten hours.'}{' '}
-          For {show.plain(spares.hours)} hours, {sparesFor(spares.hours, assurance, seen)} spares of each design are enough in{' '}
-          {show.percent(assurance)} of trips. You can change that share in Settings.
+          For {show.plain(spares.hours)} hours, {needed === 1 ? '1 spare' : `${needed} spares`} of each design{' '}
+          {needed === 1 ? 'is' : 'are'} enough in {show.percent(assurance)} of trips. You can change that share in Settings.
         </p>
         <div className="w-64">
           <NumberField

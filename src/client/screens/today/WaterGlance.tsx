@@ -62,7 +62,7 @@ export function WaterGlance({ mark, day: localDay, nowMs, span, hours, trace, ou
         {!day?.sky
           ? 'unknown without a position'
           : now?.night
-            ? `${hoursWords(now.night, clock, atMs === nowMs)}${now.dark ? `; no moon ${hoursWords(now.dark, clock, atMs === nowMs)}` : '; a moon is up'}`
+            ? darkWords(now.night, now.dark, (hours) => hoursWords(hours, clock, atMs === nowMs))
             : 'not again'}
       </Fact>
     </dl>
@@ -78,12 +78,16 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
   )
 }
 
+type Hours = { fromMs?: number; toMs?: number }
+
+/** When it is dark, and when no moon is up then; one phrase where both are the same hours. */
+function darkWords(night: Hours, moonless: Hours | undefined, words: (hours: Hours) => string): string {
+  if (!moonless) return `${words(night)}; a moon is up`
+  return words(night) === words(moonless) ? `${words(night)}, without a moon` : `${words(night)}; no moon ${words(moonless)}`
+}
+
 /** Hours that have begun begin now, or, before a trip, with it. */
-const hoursWords = (
-  { fromMs, toMs }: { fromMs?: number; toMs?: number },
-  clock: (timeMs: number) => string,
-  isNow: boolean,
-): string =>
+const hoursWords = ({ fromMs, toMs }: Hours, clock: (timeMs: number) => string, isNow: boolean): string =>
   fromMs === undefined
     ? toMs === undefined
       ? isNow

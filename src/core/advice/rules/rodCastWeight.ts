@@ -2,7 +2,7 @@ import { withPiece } from '../../edit/changes.ts'
 import { mass, say } from '../../units/phrase.ts'
 import type { Rule } from '../finding.ts'
 
-/** More flies than the rod is made to throw, or so little that the rod barely bends. */
+/** The cast weight is above what the rod casts, or so small that the rod barely bends. */
 export const rodCastWeight: Rule = {
   id: 'rod-cast-weight',
   check: ({ moments: { cast }, setup: { trace, outfit } }) => {
@@ -12,7 +12,7 @@ export const rodCastWeight: Rule = {
       return [
         {
           severity: 'note',
-          why: say`Only ${mass(cast.massKg)} fly; the rod casts from ${mass(least)} and does not load.`,
+          why: say`The cast weight is only ${mass(cast.massKg)}; the rod casts from ${mass(least)} and does not load.`,
           figure: least / cast.massKg,
           remedies: [],
         },
@@ -23,7 +23,7 @@ export const rodCastWeight: Rule = {
     return [
       {
         severity: 'caution',
-        why: say`${mass(cast.massKg)} fly; the rod casts up to ${mass(most)}.`,
+        why: say`The cast weight is ${mass(cast.massKg)}; the rod casts up to ${mass(most)}.`,
         figure: cast.massKg / most,
         remedies:
           left > 0.005
