@@ -78,6 +78,17 @@ test('where no lip takes a lure to its rating the reading out says no more than 
   expect(derivationOf({ ...drawn, trace, conditions }, 'settle')).toEqual([])
 })
 
+test('the lines on the spool are said to be nominal as long as a diameter is not given', () => {
+  const given = setup('runningLedger')
+  const wound = given.outfit.wound.map((line, i) => ({ ...line, diameterM: 0.0003 + 0.0001 * i }))
+  const sourceOn = (on: typeof wound) =>
+    derivationOf({ ...given, outfit: { ...given.outfit, wound: on } }, 'run').find(
+      ({ calculation }) => calculation === 'spool.fill',
+    )!.from
+  expect(sourceOn(wound)).toEqual({})
+  expect(sourceOn(wound.with(0, given.outfit.wound[0] as (typeof wound)[0]))).toEqual({ layers: 'nominal' })
+})
+
 test('a cast of more links than a chain may have is derived from those nearest to giving', () => {
   const many = { trace: manySnoods(198), outfit, conditions: defaultConditions(), catalogue }
   const hung = { how: 'joined' as const, to: 'leader', joint: { connection: 'uni' as const } }

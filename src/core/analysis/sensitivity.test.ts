@@ -5,6 +5,7 @@ import { inWords } from '../../../tests/fixtures/judgedDrafts.ts'
 import { braidOutfit } from '../../../tests/fixtures/outfits.ts'
 import { catalogue, evaluated } from '../../../tests/fixtures/setups.ts'
 import { defaultConditions } from '../documents/conditions.ts'
+import { jointOf } from '../documents/pieces.ts'
 import { defaultWater } from '../documents/water.ts'
 import { FAMILIES } from '../families/families.ts'
 import { MOMENT_NAMES } from '../moments/moments.ts'
@@ -43,6 +44,20 @@ test('strongest first; a link that does not decide does not move it; a moment th
   for (const [i, sway] of inputEffects.entries()) if (i > 0) expect(sway.swing).toBeLessThanOrEqual(inputEffects[i - 1]!.swing)
   expect(inputEffects.some(({ id }) => id === 'sinker mass')).toBe(false)
   expect(sensitivityOf({ ...setup, conditions: { ...setup.conditions, castStyle: 'none' } }, 'cast')).toBeUndefined()
+})
+
+test('a knot’s lever scales its efficiency, at most to 1; an input that is 0 has no lever', () => {
+  const knot = leversOf(setup, ['run']).find(({ what }) => what.of === 'joint')!
+  const efficiencyAt = (factor: number) => {
+    const { trace } = knot.scaled(factor)
+    return trace.pieces.flatMap((piece) => jointOf(piece)?.own?.efficiency ?? [])
+  }
+  expect(efficiencyAt(0.9)).toEqual([expect.closeTo(0.9 * knot.value, 12)])
+  expect(efficiencyAt(10)).toEqual([1])
+  const ids = (guideFriction: number) =>
+    leversOf({ ...setup, conditions: { ...setup.conditions, guideFriction } }, ['run']).map(({ id }) => id)
+  expect(ids(0.2)).toContain('guideFriction')
+  expect(ids(0)).not.toContain('guideFriction')
 })
 
 test('every lever of every family can be pulled, and at 1 it changes no verdict', () => {

@@ -117,19 +117,21 @@ function acrossRadii(strands: readonly PicturedStrand[], over: Passing, under: P
   return strands[under.strand]!.radius / Math.max(0.35, slant)
 }
 
-/** So far along a curve from a place on it, as a place on it; at most to its ends. */
-function walked(points: readonly Point[], at: number, by: number): number {
+/** The place on a curve that is so far along it from another one, as it is seen; at most one of its ends. */
+function walked(points: readonly Point[], from: number, by: number): number {
   const step = Math.sign(by)
-  let i = step > 0 ? Math.floor(at) : Math.ceil(at)
+  let place = from
   let left = Math.abs(by)
-  while (i + step >= 0 && i + step < points.length) {
-    const [a, b] = [points[i]!, points[i + step]!]
-    const length = Math.hypot(a[0] - b[0], a[1] - b[1])
-    if (length >= left) return i + (step * left) / Math.max(length, 1e-9)
+  while (true) {
+    const next = step > 0 ? Math.floor(place) + 1 : Math.ceil(place) - 1
+    if (next < 0 || next >= points.length) return place
+    const [a, b] = [points[Math.min(next, next - step)]!, points[Math.max(next, next - step)]!]
+    const whole = Math.hypot(a[0] - b[0], a[1] - b[1])
+    const length = whole * Math.abs(next - place)
+    if (length >= left) return place + (step * left) / Math.max(whole, 1e-9)
     left -= length
-    i += step
+    place = next
   }
-  return Math.min(points.length - 1, Math.max(0, i))
 }
 
 /** The points of a curve between two places on it. */
