@@ -10,8 +10,8 @@ import { useShow } from '../settings/preferences.tsx'
 import { Sheet } from '../ui/controls.tsx'
 import { LOSS_WORDS, linkKindName } from '../words/lessonWords.ts'
 import { StatementWords } from './Statements.tsx'
-import { usePriors } from './useLessons.ts'
 import { useNames } from './useNames.ts'
+import { usePriors } from './usePriors.ts'
 
 type Props = { tripId: string; title: string; most: number }
 

@@ -1,25 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { DEFAULT_PRIORS, type Priors } from '../../core/lessons/priors.ts'
 import type { LearnedSums } from '../../shared/lessons.ts'
 import type { LessonsAnswers } from '../../workers/lessons.protocol.ts'
 import { runLessons } from '../../workers/runLessons.ts'
-import { crewSettingsQuery } from '../api/documents.ts'
 import { sumsQuery } from '../api/lessons.ts'
 import { type Job, useJob } from '../jobs/useJob.ts'
-
-/** What the crew thinks before anything was logged. */
-export function usePriors(): Priors {
-  const own = useQuery(crewSettingsQuery).data?.content.priors
-  return useMemo(
-    () => ({
-      losses: own?.losses ?? DEFAULT_PRIORS.losses,
-      fish: own?.fish ?? DEFAULT_PRIORS.fish,
-      share: own?.share ?? DEFAULT_PRIORS.share,
-    }),
-    [own],
-  )
-}
+import { usePriors } from './usePriors.ts'
 
 export type KnownLessons = { sums: LearnedSums; lessons: LessonsAnswers['lessons'] }
 

@@ -6,7 +6,7 @@ import { kindOfKey } from '../../core/lessons/linkKinds.ts'
 
 /** The pages of what was learned, in the order in which they are read. */
 export const TOPICS = [
-  { id: 'breaks', name: 'Breaks', about: 'Which knots and lines broke first, and which were expected to.' },
+  { id: 'breaks', name: 'Breaks', about: 'Which knots and lines broke first, and which were predicted to.' },
   { id: 'losses', name: 'Losses', about: 'Snags, sinkers and traces lost by mark, bottom and kind of trace, and what to carry.' },
   { id: 'weak-link', name: 'Weak link', about: 'What a trip costs with a stronger or a weaker weak link.' },
   { id: 'holding', name: 'Holding', about: 'Which marks hold a sinker as predicted.' },

@@ -47,8 +47,13 @@ describe('readiness of designs', () => {
   })
 
   test('to tie is what a batch lacks, and the spares beyond those that are ready', () => {
-    const spares = { hours: 60, designs: [{ id: 'design', revision: 5 }], assurance: 0.9, seen: { events: 0, exposure: 0 } }
-    const enough = sparesFor(60, 0.9, { events: 0, exposure: 0 })
+    const spares = {
+      hours: 60,
+      designs: [{ id: 'design', revision: 5 }],
+      assurance: 0.9,
+      losses: { priorEvents: 1, priorExposure: 10, events: 0, exposure: 0 },
+    }
+    const enough = sparesFor(60, 0.9, spares.losses)
     expect(enough).toBeGreaterThan(3)
     expect(tracesToTie([batch('one'), batch('done', { count: 0 })], TIED, spares)).toEqual([
       { why: 'batch one', traceId: 'design', revision: 3, traces: 1, choices: undefined },

@@ -1,6 +1,6 @@
 import type { Batch } from '../documents/batch.ts'
 import type { Tied } from '../documents/tied.ts'
-import { type SeenLosses, sparesFor } from './spareRates.ts'
+import { sparesFor, type TraceLosses } from './spareRates.ts'
 
 type Stored<T> = { id: string; content: T }
 
@@ -42,7 +42,7 @@ export type Spares = {
   hours: number
   designs: readonly { id: string; revision: number }[]
   assurance: number
-  seen: SeenLosses
+  losses: TraceLosses
 }
 
 /** Traces of one design that are still to be tied, and what for: the name of a batch, or spares. */
@@ -52,7 +52,7 @@ export type ToTie = { why: string; traceId: string; revision: number; traces: nu
 export function tracesToTie(batches: readonly Stored<Batch>[], tied: readonly Stored<Tied>[], spares: Spares): ToTie[] {
   const done = tiedOfBatches(tied)
   const ready = readinessOf(tied, [], '')
-  const enough = sparesFor(spares.hours, spares.assurance, spares.seen)
+  const enough = sparesFor(spares.hours, spares.assurance, spares.losses)
   return [
     ...batches.map(({ id, content: { name, traceId, traceRevision, count, choices } }) => ({
       why: name,

@@ -87,17 +87,20 @@ function lessonsOf(nominal: Catalogue, pulls: readonly Pull[]): Row[] {
   })
 }
 
-const HEADS = ['knot', 'in', 'tests', 'slipped', 'nominal', 'yours', '90 % range']
+/** Columns that are a line under the knot on a narrow screen. */
+const WIDE = new Set(['in', 'tests', 'slipped'])
+const HEADS = ['knot', ...WIDE, 'nominal', 'yours', '90 % range']
+const onlyWide = 'max-sm:hidden'
 
 function Pulled({ lessons }: { lessons: readonly Row[] }) {
   const { connections, materials } = useNominalCatalogue()
   return (
     <ScrollAcross label="Results">
-      <table className="w-full min-w-[34rem]">
+      <table className="w-full">
         <thead>
           <tr className="text-left text-sm text-quiet">
             {HEADS.map((name) => (
-              <th key={name} scope="col" className="pr-3 pb-1 font-normal">
+              <th key={name} scope="col" className={`pr-3 pb-1 font-normal ${WIDE.has(name) ? onlyWide : ''}`}>
                 {name}
               </th>
             ))}
@@ -113,10 +116,14 @@ function Pulled({ lessons }: { lessons: readonly Row[] }) {
                 >
                   {connections[id].name}
                 </Link>
+                <span className="block text-sm font-normal text-quiet sm:hidden">
+                  {materials[material].name}, {breaks.length === 1 ? '1 test' : `${breaks.length} tests`}
+                  {slipped > 0 && `, ${slipped} slipped`}
+                </span>
               </th>
-              <td className="pr-3">{materials[material].name}</td>
-              <td className="pr-3">{breaks.length}</td>
-              <td className="pr-3">{slipped || '–'}</td>
+              <td className={`pr-3 ${onlyWide}`}>{materials[material].name}</td>
+              <td className={`pr-3 ${onlyWide}`}>{breaks.length}</td>
+              <td className={`pr-3 ${onlyWide}`}>{slipped || '–'}</td>
               <td className="pr-3">{percent(prior.mean)}</td>
               <td className="pr-3 font-semibold">{percent(posterior.mean)}</td>
               <td className="whitespace-nowrap">

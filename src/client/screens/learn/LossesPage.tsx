@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { LOSS_DIMENSIONS } from '../../../core/lessons/lessons.ts'
 import { stockSpares } from '../../../core/stock/spares.ts'
 import { useAssurance } from '../../lessons/useAssurance.ts'
-import { type KnownLessons, usePriors } from '../../lessons/useLessons.ts'
+import type { KnownLessons } from '../../lessons/useLessons.ts'
+import { usePriors } from '../../lessons/usePriors.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -28,8 +29,9 @@ function Costs({ sums }: { sums: KnownLessons['sums'] }) {
   return (
     <Sheet title="What it costs">
       <p>
-        A trip loses {show.number(all.cost / trips, 1)} units of money on average in sinkers and traces.
-        {all.saved > 0 && ` Weak links saved ${show.number(all.saved / trips, 1)} a trip: what would have gone with the sinker.`}
+        A trip loses sinkers and traces for {show.number(all.cost / trips, 1)} on average.
+        {all.saved > 0 &&
+          ` Weak links saved ${show.number(all.saved / trips, 1)} a trip: what would have been lost with the sinker.`}
       </p>
       <p className="text-sm text-quiet">Nominal prices. The time to tie new ones is not in it.</p>
     </Sheet>

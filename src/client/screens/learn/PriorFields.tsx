@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { DEFAULT_PRIORS, type Priors } from '../../../core/lessons/priors.ts'
 import { changeCrewSettings } from '../../api/documents.ts'
-import { usePriors } from '../../lessons/useLessons.ts'
+import { usePriors } from '../../lessons/usePriors.ts'
 import { Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
 import { Fault } from '../../ui/states.tsx'

@@ -10,7 +10,7 @@ import { useBox } from '../../api/stock.ts'
 import { useTraceHeads } from '../../api/useTraceHeads.ts'
 import { useCatalogue } from '../../catalogue/useCatalogue.ts'
 import { useAssurance } from '../../lessons/useAssurance.ts'
-import { useSeenLosses } from '../../lessons/useSeenLosses.ts'
+import { useTraceLosses } from '../../lessons/useTraceLosses.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { useKeptJson } from '../../settings/useKeptJson.ts'
 import { Button, Sheet } from '../../ui/controls.tsx'
@@ -38,13 +38,13 @@ export default function ShoppingScreen() {
   const tied = useQuery(listQuery('tied'))
   const heads = useTraceHeads().data ?? []
   const assurance = useAssurance()
-  const seen = useSeenLosses()
+  const losses = useTraceLosses()
   const [spares, setSpares] = useKeptJson('spares', spareChoice, NO_SPARES)
   const { wanted, isLoading, missing } = useWanted(batches.data?.documents ?? [], tied.data?.documents ?? [], {
     hours: spares.hours,
     designs: heads.filter(({ id }) => spares.designs.includes(id)),
     assurance,
-    seen,
+    losses,
   })
   const list = useMemo(() => (box ? shoppingList(wanted, box, catalogue) : undefined), [wanted, box, catalogue])
   const error = boxError ?? (batches.data ? null : batches.error) ?? (tied.data ? null : tied.error)
@@ -65,7 +65,7 @@ export default function ShoppingScreen() {
   const isEmpty = list.purchases.length === 0 && list.unowned.length === 0
   const cost = list.purchases.reduce((sum, each) => sum + (each.cost ?? 0), 0)
   const words = { catalogue, show }
-  const needed = sparesFor(spares.hours, assurance, seen)
+  const needed = sparesFor(spares.hours, assurance, losses)
   return (
     <>
       <div className="flex flex-wrap items-center gap-2">
@@ -84,9 +84,9 @@ export default function ShoppingScreen() {
       </div>
       <Sheet title="Spares" className="no-print">
         <p className="mb-2 text-sm text-quiet">
-          {seen.exposure > 0
-            ? `Your log: ${seen.events} traces lost in ${show.number(seen.exposure, 0)} hours of one rod.`
-            : 'Nominal: one trace is lost in ten hours.'}{' '}
+          {losses.exposure > 0
+            ? `Your log: ${losses.events} traces lost in ${show.number(losses.exposure, 0)} hours of one rod.`
+            : `Assumed: ${show.plain(losses.priorEvents)} traces lost in ${show.plain(losses.priorExposure)} hours of one rod.`}{' '}
           For {show.plain(spares.hours)} hours, {needed === 1 ? '1 spare' : `${needed} spares`} of each design{' '}
           {needed === 1 ? 'is' : 'are'} enough in {show.percent(assurance)} of trips. You can change that share in Settings.
         </p>
