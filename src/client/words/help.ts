@@ -72,7 +72,7 @@ export const HELP: readonly ScreenHelp[] = [
     path: '/learn',
     title: 'What your trips teach',
     text: [
-      'The largest surprises come first: what broke, held, was lost or was caught more or less often than predicted. Each has its numbers, its trips and one thing to do.',
+      'The largest surprises come first: what broke, held, was lost or was caught more or less often than predicted or elsewhere. Each has its numbers, its trips and one thing to do.',
       'The six pages have all of it. Bars are 90 % ranges: few events make long bars.',
       'A correction in a log changes what is learned. What was predicted is stored with each event and stays.',
     ],
