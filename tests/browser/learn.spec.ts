@@ -86,7 +86,7 @@ test('breaks on the water count in the figures of the bench when the crew says s
   await expect(await worst()).toHaveCount(0)
 })
 
-test('the price of the weak link, the losses and their spares, and what was predicted', async ({ page, app }) => {
+test('the price of the weak link, the losses and their spares, and the predictions', async ({ page, app }) => {
   await visit(page, `${app.url}/learn/weak-link`)
   await expect(page.getByText(/^Cheapest: \d+ lb/)).toBeVisible()
   await page.getByLabel('rod hours').fill('10')

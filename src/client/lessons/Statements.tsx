@@ -18,7 +18,7 @@ export function Statements({ known: { lessons, sums } }: { known: KnownLessons }
   if (lessons.statements.length === 0)
     return (
       <p>
-        Nothing stands out so far. What was predicted and what happened agree as well as {sums.trips.length}{' '}
+        Nothing stands out so far. Predictions and results agree as well as {sums.trips.length}{' '}
         {sums.trips.length === 1 ? 'trip' : 'trips'} can show.
       </p>
     )

@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import { DEFAULT_PRIORS, type Priors } from '../../core/lessons/priors.ts'
 import { crewSettingsQuery } from '../api/documents.ts'
 
-/** What is assumed before the first trip: the crew’s own choice, or the usual. */
+/** The assumptions before the first trip: the crew’s own, or the defaults. */
 export function usePriors(): Priors {
   const own = useQuery(crewSettingsQuery).data?.content.priors
   return useMemo(

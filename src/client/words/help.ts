@@ -74,14 +74,14 @@ export const HELP: readonly ScreenHelp[] = [
     text: [
       'The largest surprises come first: what broke, held, was lost or was caught more or less often than predicted or elsewhere. Each has its numbers, its trips and one thing to do.',
       'The six pages have all of it. Bars are 90 % ranges: few events make long bars.',
-      'A correction in a log changes what is learned. What was predicted is stored with each event and stays.',
+      'A correction in a log changes what is learned. Predictions are stored with each event and stay.',
     ],
   },
   {
     path: '/learn/:id',
     title: 'What your trips teach',
     text: [
-      'A bar is the 90 % range, its dot the best estimate, and the tick what was predicted.',
+      'A bar is the 90 % range, its dot the best estimate, and the tick the prediction.',
       'Red stands out. Open “in … trips” for the logs that it comes from.',
     ],
   },

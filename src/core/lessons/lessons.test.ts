@@ -69,7 +69,7 @@ describe('what stands out', () => {
   const breaks = (kind: string, chance: number, of: number, happened: number): Tally['breaks'] =>
     Array.from({ length: of }, (_, i) => ({ kind, chance, happened: i < happened }))
 
-  test('a knot that breaks as often as predicted is not told of, one that breaks four times as often is', () => {
+  test('a knot that breaks as often as predicted is not reported, one that breaks four times as often is', () => {
     const fair = breaks('knot uni mono', 0.4, 20, 8)
     expect(statementsOf(lessons({ breaks: fair }))).toEqual([])
     const [first, ...more] = statementsOf(lessons({ breaks: [...fair, ...breaks('knot snell mono', 0.1, 20, 8)] }))
@@ -87,7 +87,7 @@ describe('what stands out', () => {
     expect([isTold(0), isTold(40)]).toEqual([true, false])
   })
 
-  test('a mark that snags more than the others is told of once, with their hours beside it', () => {
+  test('a mark that snags more than the others is reported once, with their hours beside it', () => {
     const told = statementsOf(lessons({ counts: at('reef', 20, 12) }, { counts: at('beach', 60, 4) }))
     expect(told).toMatchObject([
       { kind: 'losesMore', event: 'snags', lesson: { value: 'reef' }, others: { events: 4, hours: 60 } },
@@ -104,12 +104,12 @@ describe('what stands out', () => {
     expect(both.map(({ lesson }) => lesson.value)).toEqual(['reef'])
   })
 
-  test('a mark that loses sinkers and traces with its snags is told of once', () => {
+  test('a mark that loses sinkers and traces with its snags is reported once', () => {
     const lossy = at('reef', 20, 12).map((each) => ({ ...each, counts: { ...each.counts, sinkersLost: 10, tracesLost: 8 } }))
     expect(statementsOf(lessons({ counts: lossy }, { counts: at('beach', 60, 2) }))).toHaveLength(1)
   })
 
-  test('a bait that brings more bites is told of, but not where it is one of a hundred', () => {
+  test('a bait that brings more bites is reported, but not where it is one of a hundred', () => {
     const baits = (others: number): Tally['counts'] => {
       const bait = (value: string, bites: number) => ({ by: 'bait' as const, value, counts: { ...noCounts(), hours: 10, bites } })
       const all = {

@@ -70,7 +70,7 @@ export function lessonsOf(sums: Sums, priors: Priors): Lessons {
   }
 }
 
-/** Of each kind or mark, what was predicted against what happened; the most surprising first. */
+/** Of each kind or mark, predictions against results; the most surprising first. */
 function predictedBy<T extends PredictedSum & { trips: number[] }>(
   sums: readonly T[],
   nameOf: (sum: T) => string,

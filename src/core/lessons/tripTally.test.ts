@@ -167,7 +167,7 @@ test('where a weak link let go, what it cost and what it saved are the whole tra
   expect(saved).toBeGreaterThan(cost)
 })
 
-describe('what was predicted', () => {
+describe('predictions', () => {
   const [likeliest] = links
   test('of a break is the chance of each kind of link, together one, and the kind that broke', () => {
     const { breaks, chains } = tally([event('08:00', { type: 'break', during: 'run', link: likeliest!.key })])

@@ -55,7 +55,7 @@ export const PORT_AROUND_MS = 7 * HOUR_MS
 /** A change is looked at for so long. Ours. */
 const CHANGE_MS = HOUR_MS
 
-/** Counts a trip: hours and events by mark, trace, bait, hook, water and light, and what was predicted of breaks and holds. */
+/** Counts a trip: hours and events by mark, trace, bait, hook, water and light, and the predictions of breaks and holds. */
 export function tallyTrip(input: Input): Tally {
   const { trip, events } = input
   const counts = new Map<string, Tally['counts'][number]>()

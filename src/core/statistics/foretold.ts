@@ -9,7 +9,7 @@ export type Foretold = {
 }
 
 /**
- * Whether as many of some independent events happened as was predicted, by the exact distribution of their sum.
+ * Whether as many of some independent events happened as predicted, by the exact distribution of their sum.
  * @param chances what was said of each before it.
  * @param happened of them.
  * Source: the Poisson binomial distribution, convolved one after another; mid-p by H. O. Lancaster (1961).

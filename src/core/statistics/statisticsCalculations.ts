@@ -42,7 +42,7 @@ export const STATISTICS_CALCULATIONS = {
     run: (input) => learnShare(input),
   }),
   'learn.foretold': define({
-    title: 'Whether as much happened as was predicted',
+    title: 'Whether as much happened as predicted',
     formula:
       'expected = Σp; the distribution of the sum by convolution; midP = min(1, 2 · min(P(X ≥ k), P(X ≤ k)), each less half of P(X = k))',
     source: 'the Poisson binomial distribution; mid-p: H. O. Lancaster (1961)',

@@ -23,7 +23,7 @@ const REST_MS = 150
 
 type Props = { bench: Bench; ruleSet: RuleSet | undefined; evaluation: Evaluation }
 
-const MOST_REMEDIES = 2
+const MAX_REMEDIES = 2
 const REMEDY_CLASS = 'h-auto! text-left text-sm whitespace-normal!'
 
 const isOpen = ({ aside }: Finding) => aside === undefined
@@ -95,7 +95,7 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
   )
   const begin = useMemo(() => settled && (() => triedOn(settled)), [settled])
   const tried = useSteps(begin)
-  const remedies = tried?.remedies.slice(0, MOST_REMEDIES) ?? []
+  const remedies = tried?.remedies.slice(0, MAX_REMEDIES) ?? []
   const current = tried?.finding === finding
   const apply = ({ trace, conditions }: TriedRemedy, button: HTMLElement) => {
     // The row goes with its finding: the keyboard stays with the findings.
@@ -121,7 +121,7 @@ function FindingRow({ finding, bench, ruleSet, evaluation }: Props & { finding: 
         ))}
         {!tried &&
           // Their room is kept while they are tried: a button beside them would move as it is pressed.
-          finding.remedies.slice(0, MOST_REMEDIES).map(({ label }) => (
+          finding.remedies.slice(0, MAX_REMEDIES).map(({ label }) => (
             <Button key={label} disabled className={`${REMEDY_CLASS} invisible`}>
               {capital(label)}
             </Button>

@@ -13,7 +13,7 @@ import { linkKindName, oddsWords } from '../../words/lessonWords.ts'
 import { KnotsInField } from './KnotsInField.tsx'
 import { LessonRow } from './LessonRow.tsx'
 
-/** What broke first against what was predicted, and what that says of the knots. */
+/** Compares the links that broke first with the predictions, and shows what follows for the knots. */
 export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }) {
   const catalogue = useCatalogue()
   const show = useShow()
@@ -23,8 +23,8 @@ export function BreaksPage({ known: { lessons, sums } }: { known: KnownLessons }
     <>
       <Sheet title="What broke first">
         <p className="text-sm text-quiet">
-          Of each knot and line: the share of breaks under a fish in which it broke first, with its 90 % range. The tick is what
-          was predicted. Red: chance alone would rarely do this in any of the {lessons.breaks.length} rows.
+          Of each knot and line: the share of breaks under a fish in which it broke first, with its 90 % range. The tick is the
+          prediction. Red: chance alone would rarely do this in any of the {lessons.breaks.length} rows.
         </p>
         {lessons.breaks.length === 0 && <p className="mt-2">No break with a prediction yet.</p>}
         <ul className="mt-1">

@@ -18,7 +18,7 @@ export function HoldingPage({ known: { lessons, sums } }: { known: KnownLessons 
   return (
     <Sheet title="Held and dragged, by mark">
       <p className="text-sm text-quiet">
-        The share of sinkers that held when someone looked, with its 90 % range. The tick is what was predicted. Each “held” and
+        The share of sinkers that held when someone looked, with its 90 % range. The tick is the prediction. Each “held” and
         “dragged” also corrects the mark and its plan.
       </p>
       {lessons.holding.length === 0 && <p className="mt-2">Nobody logged “held” or “dragged” yet.</p>}

@@ -22,7 +22,7 @@ export function KnotsInField() {
     <Sheet title="What that says of your knots">
       <p className="text-sm text-quiet">
         A knot’s share of its line’s strength after the breaks on the water, with its 90 % range. The scale begins at 50 %. The
-        tick is what pull tests alone say. One knot at a time; every other link is taken as nominal.
+        tick is the value from pull tests alone. One knot at a time; every other link is taken as nominal.
       </p>
       {job.isRunning && known.length === 0 && <JobProgress share={job.share} onStop={job.stop} />}
       <ul className="mt-1">
