@@ -3,7 +3,7 @@ import { LOSS_DIMENSIONS } from '../../../core/lessons/lessons.ts'
 import { stockSpares } from '../../../core/stock/spares.ts'
 import { useAssurance } from '../../lessons/useAssurance.ts'
 import type { KnownLessons } from '../../lessons/useLessons.ts'
-import { usePriors } from '../../lessons/usePriors.ts'
+import { useTraceLosses } from '../../lessons/useTraceLosses.ts'
 import { useShow } from '../../settings/preferences.tsx'
 import { Sheet } from '../../ui/controls.tsx'
 import { NumberField } from '../../ui/NumberField.tsx'
@@ -41,20 +41,12 @@ function Costs({ sums }: { sums: KnownLessons['sums'] }) {
 /** Spares for a trip of some hours, by the crew’s own losses. */
 function Spares({ sums }: { sums: KnownLessons['sums'] }) {
   const show = useShow()
-  const { losses } = usePriors()
+  const losses = useTraceLosses()
   const assurance = useAssurance()
   const [hours, setHours] = useState(5)
   const all = sums.counts.find(({ by }) => by === 'all')?.counts
   if (!all) return null
-  const sparesOf = (events: number) =>
-    stockSpares({
-      priorEvents: losses.events,
-      priorExposure: losses.hours,
-      events,
-      exposure: all.hours,
-      planned: hours,
-      assurance,
-    })
+  const sparesOf = (events: number) => stockSpares({ ...losses, events, planned: hours, assurance })
   const [sinkers, traces] = [sparesOf(all.sinkersLost), sparesOf(all.tracesLost)]
   const words = ({ spares, meanLost, runOut }: typeof sinkers) =>
     `${spares} (${show.number(meanLost, 1)} are lost on average; too few in ${show.percent(runOut)} of trips)`
