@@ -78,5 +78,6 @@ test('a trace of random edits is drawn again as it was, or refused; never as ano
     }),
     { numRuns: runs },
   )
-  expect(whole / runs).toBeGreaterThan(0.8)
+  // About 0.86 of them are; of 80 that share is within 0.2 of it in all but one run in millions.
+  expect(whole / runs).toBeGreaterThan(0.66)
 })
