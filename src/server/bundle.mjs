@@ -2,6 +2,17 @@
 import { createHash, randomUUID } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, renameSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/**
+ * Packages of hundreds of small ES modules go into the bundle, with only what is used of them. Others stay where they are: they look for
+ * files beside their own code.
+ */
+const BUNDLED = /^(date-fns|@date-fns\/tz|kysely|zod)(\/|$)/
+const bundlePackages = {
+  name: 'bundle-packages',
+  setup: ({ onResolve }) => onResolve({ filter: BUNDLED }, ({ path }) => ({ path: fileURLToPath(import.meta.resolve(path)) })),
+}
 
 export async function bundle({ root, name, isNamedByContent = false, ...options }) {
   const listFile = join(root, 'dist', `${name}.json`)
@@ -14,8 +25,10 @@ export async function bundle({ root, name, isNamedByContent = false, ...options 
     absWorkingDir: root,
     bundle: true,
     format: 'esm',
+    sourcesContent: false,
     platform: 'node',
     packages: 'external',
+    plugins: [bundlePackages],
     write: false,
     metafile: true,
   })
@@ -23,7 +36,9 @@ export async function bundle({ root, name, isNamedByContent = false, ...options 
   const file = join('dist', `${name}${isNamedByContent ? `-${digestOf([code]).slice(0, 16)}` : ''}.mjs`)
   mkdirSync(dirname(listFile), { recursive: true })
   write(join(root, file), code)
-  const inputs = Object.keys(metafile.inputs).filter((path) => existsSync(join(root, path)))
+  // The packages are as the lock file says.
+  const own = Object.keys(metafile.inputs).filter((path) => !path.startsWith('node_modules/'))
+  const inputs = [...own, 'package-lock.json'].filter((path) => existsSync(join(root, path)))
   // A file that changed during the build may not be in it: without a list the next start builds again.
   if (inputs.every((path) => statSync(join(root, path)).mtimeMs < beganMs))
     write(listFile, JSON.stringify({ file, inputs, digest: digestOfInputs(root, inputs, options) }))

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { sampleOf } from '../depth.ts'
-import { beside, copyOf, expect, HOUND, test as loaded, testOnOpenPage as test, visit } from './fixtures.ts'
+import { beside, copyOf, expect, HOUND, testOnOpenPage as test, visit } from './fixtures.ts'
 
 const SCREENS = ['/traces', `/traces/${HOUND}`, '/traces/new', '/water?day=2026-11-24', '/water/marks/new']
 
@@ -9,15 +9,6 @@ async function open(page: Page, address: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await expect(page.getByText(/^(Loading|Calculating)/)).toHaveCount(0)
 }
-
-/** Controls and headings whose text does not fit into them. */
-const clipped = (page: Page) =>
-  page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('h1, h2, h3, button, a, label, legend, th, td, dt, dd')]
-      .filter((each) => each.checkVisibility() && !each.closest('.sr-only, .truncate, .line-clamp-2, svg'))
-      .filter((each) => getComputedStyle(each).overflow !== 'visible' && each.scrollWidth > each.clientWidth + 1)
-      .map((each) => each.textContent?.slice(0, 40)),
-  )
 
 const pageWidth = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth)
 
@@ -29,10 +20,6 @@ const ZOOMS = [
 for (const [zoom, width, height] of sampleOf(ZOOMS, 2))
   test(`at ${zoom} nothing is wider than the window, and a trace is edited`, async ({ page, app }) => {
     await page.setViewportSize({ width, height })
-    for (const screen of SCREENS) {
-      await open(page, app.url + screen)
-      expect(await pageWidth(page), screen).toBeLessThanOrEqual(width)
-    }
     const id = await copyOf(page, app.url, HOUND, `at ${zoom}`)
     await open(page, `${app.url}/traces/${id}`)
     await page.getByRole('button', { name: /^leader/, expanded: true }).waitFor()
@@ -59,28 +46,8 @@ for (const [zoom, width, height] of sampleOf(ZOOMS, 2))
     await expect(page.getByText(/^revision 2, saved/)).toBeVisible()
   })
 
-/** WCAG 1.4.12. */
-const TEXT_SPACING =
-  '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important } p { margin-bottom: 2em !important }'
-
-loaded('with the spacing of text that a reader may set, nothing is cut off', async ({ page, app }) => {
-  for (const screen of SCREENS) {
-    await open(page, app.url + screen)
-    // WCAG 1.4.12
-    await page.evaluate((text) => {
-      const style = document.createElement('style')
-      style.nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')!.nonce
-      style.textContent = text
-      document.head.append(style)
-    }, TEXT_SPACING)
-    expect(await clipped(page), screen).toEqual([])
-    expect(await pageWidth(page), screen).toBeLessThanOrEqual(1280)
-  }
-})
-
 test('in forced colours what is chosen looks chosen', async ({ page, app }) => {
   await page.emulateMedia({ forcedColors: 'active' })
-  for (const screen of SCREENS) await open(page, app.url + screen)
   await open(page, `${app.url}/traces/new`)
   const looks = async (isChecked: boolean) =>
     (await page.getByRole('radio', { checked: isChecked }).first().screenshot()).toString('base64')

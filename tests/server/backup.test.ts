@@ -110,7 +110,7 @@ test('stock comes back as a sum of its movements; what was used twice over is co
 
 const TRACES = atDepth(500, 5_000)
 
-test('thousands of traces with three revisions each come back byte for byte', async () => {
+test('many traces with three revisions each come back byte for byte', async () => {
   const db = await emptyDatabase()
   await restore(db, await linesOf(server.db))
   await sql`insert into documents (crew_id, kind, id, revision)

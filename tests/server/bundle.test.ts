@@ -47,3 +47,19 @@ test('a server of another version keeps its own file, and code that cannot be bu
     'Unexpected end of file',
   )
 })
+
+test('takes in the packages of many small files, and is made again with another lock file', async () => {
+  write(
+    'src/entry.ts',
+    "import { z } from 'zod'\nimport { answer as most } from './other.ts'\nexport const answer = z.number().max(most).safeParse(2).success",
+  )
+  write('src/other.ts', 'export const answer = 1')
+  write('package-lock.json', '{}')
+  const file = await bundled()
+  expect(readFileSync(file, 'utf8')).not.toMatch(/from ?['"]zod/)
+  expect(await answerOf(file)).toBe(false)
+  const made = statSync(file).ino
+  expect(statSync(await bundled()).ino).toBe(made)
+  write('package-lock.json', '{ }')
+  expect(statSync(await bundled()).ino).not.toBe(made)
+})
