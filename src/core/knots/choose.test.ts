@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { LB } from '../../../tests/fixtures/outfits.ts'
 import { catalogue } from '../../../tests/fixtures/setups.ts'
 import { withOwn } from '../catalogue/catalogue.ts'
-import { chooseKnots, type TiedEnd, WISHES } from './choose.ts'
+import { lineDiameterM } from '../catalogue/materials.ts'
+import { chooseKnots, type KnotChoice, type TiedEnd, WISHES, type Wish } from './choose.ts'
 import { KNOT_FACTS } from './facts.ts'
 
 const line = (material: 'mono' | 'fluoro' | 'braid' | 'wire' | 'cord', lb: number, end: TiedEnd['end'] = 'strand'): TiedEnd => ({
@@ -59,7 +60,7 @@ describe('the chooser', () => {
     expect(why(chooseKnots(catalogue, line('mono', 30), line('mono', 30), 'sea'), 'bimini')).toBe('doubles a line')
   })
 
-  test('the weaker line decides, a double countstwice, and one’s own figure goes before the nominal', () => {
+  test('the weaker line decides, a double counts twice, and one’s own figure goes before the nominal', () => {
     const [weak] = chooseKnots(catalogue, line('mono', 20), line('mono', 60), 'strength').suited
     expect(weak!.strengthN).toBeLessThan(20 * LB)
     const palomar = (end: 'strand' | 'double', from = catalogue) =>
@@ -67,5 +68,26 @@ describe('the chooser', () => {
     expect(palomar('double').strengthN).toBeCloseTo(2 * palomar('strand').strengthN, 9)
     const own = withOwn(catalogue, [{ connection: 'palomar', material: 'mono', mean: 0.6, spread: 0.05, tests: 6 }])
     expect(palomar('strand', own).figure).toMatchObject({ mean: 0.6, origin: 'own' })
+  })
+
+  test('how thick a knot is goes with the thicker of its lines, whichever side that is on', () => {
+    const joins = (above: number, below: number) =>
+      chooseKnots(catalogue, line('mono', above), line('mono', below), 'strength').suited.find(({ id }) => id === 'doubleUni')!
+    const thick = lineDiameterM(catalogue, { material: 'mono', strengthN: 60 * LB })
+    for (const [above, below] of [
+      [40, 60],
+      [60, 40],
+    ] as const)
+      expect(joins(above, below).bulkM).toBeCloseTo(KNOT_FACTS.doubleUni.bulk * thick, 12)
+  })
+
+  test.each([
+    ['guides', ({ bulkM, share }) => bulkM / share],
+    ['sea', ({ id, minutes, share }) => (minutes * KNOT_FACTS[id].coldFactor) / share],
+    ['cold', ({ id, minutes }) => minutes * KNOT_FACTS[id].coldFactor],
+  ] as [Wish, (choice: KnotChoice) => number][])('for “%s” the least of its own measure is first', (wish, measure) => {
+    const measures = chooseKnots(catalogue, line('mono', 30), line('mono', 40), wish).suited.map(measure)
+    expect(measures.length).toBeGreaterThan(2)
+    expect(measures).toEqual(measures.toSorted((a, b) => a - b))
   })
 })

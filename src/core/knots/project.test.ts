@@ -46,3 +46,18 @@ test('near an end the painted piece ends there', () => {
   expect(paintedOver({ strands: [upper, lowerAt(0.4, Math.PI / 2)] })[0]).toBe(0)
   expect(paintedOver({ strands: [upper, lowerAt(10.2, Math.PI / 2)] })[1]).toBe(10.5)
 })
+
+test('a stretch begins and ends between its points, straight from one to the next', () => {
+  const bent: Point[] = [
+    [0, 0, 0],
+    [2, 4, 8],
+    [6, 2, 9],
+    [7, 5, 1],
+  ]
+  expect(stretch(bent, 0.25, 2.5)).toEqual([[0.5, 1, 2], bent[1], bent[2], [6.5, 3.5, 5]])
+  expect(stretch(bent, 1, 2)).toEqual([bent[1], bent[2]])
+  expect(stretch(bent, 1.5, 1.75)).toEqual([
+    [4, 3, 8.5],
+    [5, 2.5, 8.75],
+  ])
+})
