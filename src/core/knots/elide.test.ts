@@ -61,5 +61,6 @@ test('a strand that lies in the gap is gone, and so is one that reaches out of i
     elided({ strands: [strand(), other(points)] }).picture.strands.filter(({ id }) => id === 'other').length
   expect(left(within)).toBe(0)
   expect(left([[20, 0, 0], ...within])).toBe(0)
+  expect(left([...within, [80, 0, 0], ...within])).toBe(0)
   expect(left([[20, 0, 0], [21, 0, 0], ...within])).toBe(1)
 })
