@@ -59,6 +59,8 @@ export async function startServer({
   })
   // Close idle connections, such as those of clients that do not read their answer.
   server.setTimeout(IDLE_CONNECTION_MS)
+  // As long between two requests: a request that meets the end of its connection fails.
+  server.keepAliveTimeout = IDLE_CONNECTION_MS
   keptBackups?.start()
   jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))
   return {

@@ -43,11 +43,12 @@ const SCREENS = [
   '/knots/test',
 ]
 
-/** A page at 400 % is laid out on a quarter of 1280 px. */
+/** A page at 400 % and at 200 % is laid out on a quarter and a half of 1280 px. */
 const SIZES = [
   { width: 1280, height: 844 },
   { width: 390, height: 844 },
   { width: 320, height: 256 },
+  ...(IS_DEEP ? [{ width: 640, height: 400 }] : []),
 ]
 
 /** The spacing that a reader may set: WCAG 1.4.12. */

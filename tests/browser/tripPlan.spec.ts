@@ -169,6 +169,16 @@ test('the log is corrected, goes out and comes in as a table, and what the trip 
   expect(size).toBeLessThanOrEqual(1_600)
   await add.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
   await expect(page.getByText('“notes.txt” is not a picture that this browser can read.')).toBeVisible()
+  await page.evaluate(() => {
+    const { add } = IDBObjectStore.prototype
+    IDBObjectStore.prototype.add = () => {
+      IDBObjectStore.prototype.add = add
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  await add.setInputFiles({ name: 'another.jpg', mimeType: 'image/jpeg', buffer: photo })
+  await expect(page.getByText('The photo was not added. This browser has no room left for it')).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Added/ })).toHaveCount(1)
 
   const after = page.getByRole('region', { name: 'After the trip' })
   const levelOf = async () => {

@@ -63,6 +63,8 @@ test('with DATABASE_URL it uses that server, says where it is in its last line, 
   await expect.poll(health, { timeout: 20_000 }).toBe(200)
   const page = await fetch(`http://127.0.0.1:${port}/traces/any`)
   expect([page.status, await page.text()]).toEqual([200, expect.stringContaining('<div id="root">')])
+  // By itself it would end a connection after five seconds.
+  expect(page.headers.get('keep-alive')).toBe('timeout=60')
   expect(await running.stop()).toBe(0)
   const client = new pg.Client(inject('postgres').adminUrl)
   await client.connect()

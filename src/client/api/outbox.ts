@@ -101,8 +101,7 @@ class Outbox {
   private async refuse(entries: readonly Entry[], error: ApiError): Promise<boolean> {
     const [only] = entries
     if (entries.length === 1 && only) {
-      const database = await this.database
-      await database?.put('outbox', { observation: only.observation, refused: error.message }, only.key)
+      await this.keep(only, { refused: error.message })
       this.entries = this.entries.map((each) => (each.key === only.key ? { ...each, refused: error.message } : each))
       this.publish()
       return true
@@ -120,15 +119,19 @@ class Outbox {
 
   private async markSent(entries: readonly Entry[]): Promise<void> {
     const keys = new Set(entries.map(({ key }) => key))
-    const database = await this.database
-    if (database)
-      for (const { key, observation } of entries)
-        if (key > 0) await database.put('outbox', { observation, isSent: true }, key).catch(() => undefined)
+    for (const entry of entries) await this.keep(entry, { isSent: true })
     this.entries = this.entries.filter(({ key }) => !keys.has(key))
     this.sent = [...this.sent, ...entries]
+    const database = await this.database
     for (const { key } of this.sent.slice(0, -MAX_SENT)) if (key > 0) await database?.delete('outbox', key)
     this.sent = this.sent.slice(-MAX_SENT)
     this.publish()
+  }
+
+  /** Stores how far an observation has come. A browser that is full keeps it as it was: after a reload it is sent once more. */
+  private async keep({ key, observation }: Entry, state: { refused: string } | { isSent: true }): Promise<void> {
+    const database = await this.database
+    if (key > 0) await database?.put('outbox', { observation, ...state }, key).catch(() => undefined)
   }
 
   private async open(): Promise<IDBPDatabase<Stored> | undefined> {

@@ -31,9 +31,15 @@ export const photosOf = async (tripId: string): Promise<Photo[]> =>
 /** Makes a photo small and keeps it in this browser. @throws Error in words, where it is no picture or nothing can be kept. */
 export async function keepPhoto(tripId: string, file: File): Promise<void> {
   const picture = await smaller(file)
-  const known = await photosOf(tripId)
+  const known = await photosOf(tripId).catch(notKept)
   if (known.length >= MAX_PHOTOS) throw new Error(`A trip can have up to ${MAX_PHOTOS} photos.`)
-  await (await photos()).add('photos', { id: newId(), tripId, at: new Date().toISOString(), picture })
+  const photo = { id: newId(), tripId, at: new Date().toISOString(), picture }
+  await (await photos()).add('photos', photo).catch(notKept)
+}
+
+/** What a browser says of its own storage is not for people. */
+function notKept(): never {
+  throw new Error('The photo was not added. This browser has no room left for it, or keeps no photos.')
 }
 
 export const deletePhoto = async (id: string): Promise<void> => (await photos()).delete('photos', id)

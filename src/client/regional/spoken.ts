@@ -15,9 +15,12 @@ export function speakAs(next: Region): void {
   written.clear()
 }
 
+/** Whether texts are shown as they are written. */
+export const isAsWritten = (): boolean => region === 'default'
+
 /** A text of the application in the words of the region. What someone typed does not go through here. */
 export function spoken(text: string): string {
-  if (region === 'default') return text
+  if (isAsWritten()) return text
   const known = written.get(text)
   if (known !== undefined) return known
   if (written.size >= MAX_KEPT) written.clear()

@@ -1,4 +1,4 @@
-import { spoken } from './spoken.ts'
+import { isAsWritten, spoken } from './spoken.ts'
 
 type Props = Record<string, unknown>
 
@@ -7,7 +7,8 @@ const NOT_SPOKEN: readonly unknown[] = ['style', 'code', 'textarea']
 
 /** An element's texts in the words of the region. An element with `translate="no"`, such as a typed name, keeps its text. */
 export function spokenProps(type: unknown, props: Props): Props {
-  if (props.translate === 'no' || NOT_SPOKEN.includes(type)) return props
+  // Every element of every screen comes by here.
+  if (isAsWritten() || props.translate === 'no' || NOT_SPOKEN.includes(type)) return props
   let changed: Props | undefined
   const set = (key: string, value: unknown) => {
     if (value === props[key]) return
