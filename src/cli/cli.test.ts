@@ -1,12 +1,15 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from 'vitest'
+import { afterAll, expect, test } from 'vitest'
 import { FAMILY_FIXTURES } from '../../tests/fixtures/families.ts'
 import { braidOutfit } from '../../tests/fixtures/outfits.ts'
 import { MATERIAL_IDS } from '../core/catalogue/ids.ts'
 import { jointOf, pieceNamed } from '../core/documents/pieces.ts'
+
+const folder = mkdtempSync(join(tmpdir(), 'wide-reach-cli-'))
+afterAll(() => rmSync(folder, { recursive: true }))
 
 const run = (entry: string, args: string[], input = '') => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/run.mjs', `src/cli/${entry}.ts`, ...args], {
@@ -49,7 +52,7 @@ test('calc ends with 3 and a code outside the range', () => {
 
 test('evaluate reads a file or standard input, and prints moments, links and findings', () => {
   const request = json({ trace: FAMILY_FIXTURES[0]!.trace, outfit: braidOutfit(50), conditions: { dragN: 40 } })
-  const file = join(mkdtempSync(join(tmpdir(), 'wide-reach-')), 'request.json')
+  const file = join(folder, 'request.json')
   writeFileSync(file, request)
   const fromFile = run('evaluate', [file])
   expect(fromFile.status).toBe(0)
@@ -62,7 +65,6 @@ test('evaluate reads a file or standard input, and prints moments, links and fin
 })
 
 test('evaluate counts with one’s own pulls where they are given, and names a line of theirs that is none', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'wide-reach-'))
   const pulls = (rows: string) => {
     const file = join(folder, 'pulls.csv')
     writeFileSync(file, `when,knot,material,line,load,parted\n${rows}`)
