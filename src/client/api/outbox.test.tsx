@@ -18,6 +18,9 @@ const event = (id: string): Observation => ({
 afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()
+  // Test files share their modules.
+  vi.doUnmock('idb')
+  vi.resetModules()
 })
 
 test('observations added together are sent in one request; one added while that request runs is sent right after it', async () => {
