@@ -1,4 +1,5 @@
 import { rmSync } from 'node:fs'
+import { setTimeout as wait } from 'node:timers/promises'
 import { installDebianPackage } from '../debian.ts'
 import { freePort } from '../freePort.ts'
 import { ADMIN, binariesOf, type Cluster, launch, openCluster, pgCtl, unusable } from './cluster.ts'
@@ -8,6 +9,9 @@ import { APP_ROLE, MIGRATIONS_ROLE, passwordOf, prepareRoles } from './roles.ts'
 
 /** How often it is looked whether the server is still there. */
 const LOOK_MS = 500
+/** The same while it ends, and for how many times. */
+const LOOK_AT_END_MS = 10
+const MAX_LOOKS_AT_END = 500
 
 export type Postgres = {
   /** As superuser: for making databases and roles. */
@@ -44,7 +48,7 @@ export async function startPostgres(wanted: string, options: { durable: boolean 
       throw unusable(cluster, error.message)
     })
   } catch (error) {
-    if (users.leave()) await pgCtl(cluster, '-m', 'fast', 'stop')
+    if (users.leave()) await stopServer(cluster)
     throw error
   }
   const stopLooking = lookAfter(cluster, port, options.durable)
@@ -56,9 +60,16 @@ export async function startPostgres(wanted: string, options: { durable: boolean 
     sharedWith: users.others(),
     stop: async () => {
       await stopLooking()
-      if (users.leave()) await pgCtl(cluster, '-m', 'fast', 'stop')
+      if (users.leave()) await stopServer(cluster)
     },
   }
+}
+
+/** `pg_ctl` is content when the pid file is gone. The process goes a moment later: a start in between would take it for a running server. */
+async function stopServer(cluster: Cluster): Promise<void> {
+  const server = serverOn(cluster.data)
+  await pgCtl(cluster, '-m', 'fast', 'stop')
+  for (let i = 0; server && i < MAX_LOOKS_AT_END && serverAt(server.pid, cluster.data); i += 1) await wait(LOOK_AT_END_MS)
 }
 
 /** Stops a server and removes its data: for databases of tests, which nobody else uses. */
