@@ -4,10 +4,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, statSync, writeFileSyn
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
-/**
- * Packages of hundreds of small ES modules go into the bundle, with only what is used of them. Others stay where they are: they look for
- * files beside their own code.
- */
+/** Packages with hundreds of small ES modules are bundled, which loads faster. The rest stay outside: some read files next to their code. */
 const BUNDLED = /^(date-fns|@date-fns\/tz|kysely|zod)(\/|$)/
 const bundlePackages = {
   name: 'bundle-packages',
@@ -36,7 +33,7 @@ export async function bundle({ root, name, isNamedByContent = false, ...options 
   const file = join('dist', `${name}${isNamedByContent ? `-${digestOf([code]).slice(0, 16)}` : ''}.mjs`)
   mkdirSync(dirname(listFile), { recursive: true })
   write(join(root, file), code)
-  // The packages are as the lock file says.
+  // The lock file fixes the versions of the bundled packages.
   const own = Object.keys(metafile.inputs).filter((path) => !path.startsWith('node_modules/'))
   const inputs = [...own, 'package-lock.json'].filter((path) => existsSync(join(root, path)))
   // A file that changed during the build may not be in it: without a list the next start builds again.

@@ -59,7 +59,7 @@ export async function startServer({
   })
   // Close idle connections, such as those of clients that do not read their answer.
   server.setTimeout(IDLE_CONNECTION_MS)
-  // As long between two requests: a request that meets the end of its connection fails.
+  // A request fails if the server closes its idle connection at that moment. Node’s default is five seconds.
   server.keepAliveTimeout = IDLE_CONNECTION_MS
   keptBackups?.start()
   jobs.warm().catch((error: unknown) => log.error({ err: error }, 'the threads did not start'))

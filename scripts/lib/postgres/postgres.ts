@@ -65,7 +65,7 @@ export async function startPostgres(wanted: string, options: { durable: boolean 
   }
 }
 
-/** `pg_ctl` is content when the pid file is gone. The process goes a moment later: a start in between would take it for a running server. */
+/** `pg_ctl` waits until the pid file is removed. The process ends a little later, and until then the next start would share it. */
 async function stopServer(cluster: Cluster): Promise<void> {
   const server = serverOn(cluster.data)
   await pgCtl(cluster, '-m', 'fast', 'stop')

@@ -128,7 +128,7 @@ class Outbox {
     this.publish()
   }
 
-  /** Stores how far an observation has come. A browser that is full keeps it as it was: after a reload it is sent once more. */
+  /** Stores the state of an observation. If the browser’s storage is full the old state stays, and it is sent again after a reload. */
   private async keep({ key, observation }: Entry, state: { refused: string } | { isSent: true }): Promise<void> {
     const database = await this.database
     if (key > 0) await database?.put('outbox', { observation, ...state }, key).catch(() => undefined)

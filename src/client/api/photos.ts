@@ -37,7 +37,7 @@ export async function keepPhoto(tripId: string, file: File): Promise<void> {
   await (await photos()).add('photos', photo).catch(notKept)
 }
 
-/** What a browser says of its own storage is not for people. */
+/** The browser’s own error message is technical and in its own language. */
 function notKept(): never {
   throw new Error('The photo was not added. This browser has no room left for it, or keeps no photos.')
 }

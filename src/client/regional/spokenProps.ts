@@ -7,7 +7,7 @@ const NOT_SPOKEN: readonly unknown[] = ['style', 'code', 'textarea']
 
 /** An element's texts in the words of the region. An element with `translate="no"`, such as a typed name, keeps its text. */
 export function spokenProps(type: unknown, props: Props): Props {
-  // Every element of every screen comes by here.
+  // This runs for every element of every screen.
   if (isAsWritten() || props.translate === 'no' || NOT_SPOKEN.includes(type)) return props
   let changed: Props | undefined
   const set = (key: string, value: unknown) => {

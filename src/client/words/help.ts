@@ -74,7 +74,7 @@ export const HELP: readonly ScreenHelp[] = [
     text: [
       'The largest surprises come first: what broke, held, was lost or was caught more or less often than predicted or elsewhere. Each has its numbers, its trips and one thing to do.',
       'The six pages have all of it. Bars are 90 % ranges: few events make long bars.',
-      'A correction in a log changes what is learned. Predictions are stored with each event and stay.',
+      'When you correct a log, the lessons change. Predictions do not: they are stored with each event.',
     ],
   },
   {

@@ -60,8 +60,8 @@ function InShort({ known }: { known: KnownLessons }) {
       <p className="text-quiet">
         {sums.trips.length === 1 ? 'One trip' : `${sums.trips.length} trips`}
         {first && last && first.date !== last.date ? `, ${show.date(first.date)} to ${show.date(last.date)}` : ''}
-        {all && `: ${all.hours.toFixed(0)} rod hours, ${all.casts} casts, ${all.fish} fish`}. A correction in a log changes what
-        is learned here.
+        {all && `: ${all.hours.toFixed(0)} rod hours, ${all.casts} casts, ${all.fish} fish`}. When you correct a log, the lessons
+        change.
       </p>
       <Statements known={known} />
       <ul className="grid gap-2 sm:grid-cols-2">
