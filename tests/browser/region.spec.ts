@@ -9,7 +9,7 @@ test('parts go by the words of the region everywhere, names that were typed stay
   await expect(page.getByText('rig, lead, snood, running ledger, grip lead')).toBeVisible()
   await page.getByRole('link', { name: 'Rigs' }).click()
   await expect(page).toHaveTitle(/^Rigs · /)
-  await page.getByRole('searchbox').fill('high-low')
+  await page.getByRole('searchbox').fill('high-low two booms')
   await expect(page.getByRole('link', { name: 'Hesk Bar hound trace, two booms', exact: true })).toBeVisible()
   await visit(page, `${app.url}/traces/${HOUND}`)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hesk Bar hound trace, two booms')

@@ -41,7 +41,7 @@ export function useBatchProgress(batchId: string) {
   const query = useQuery(progressQuery(batchId))
   const [waiting, setWaiting] = useState(() => keptTicks(batchId))
   const [refused, setRefused] = useState<string>()
-  const { mutate, isPending } = useMutation({
+  const { mutate, isPending, isError } = useMutation({
     mutationFn: (ticks: readonly BatchTick[]) =>
       request(batchProgress, `/batches/${batchId}/ticks`, { method: 'POST', body: { ticks } }),
     onSuccess: async (progress, sent) => {
@@ -65,10 +65,11 @@ export function useBatchProgress(batchId: string) {
     if (waiting.length > 0 && !isPending) mutate(waiting.slice(0, MAX_TICKS))
   }, [waiting, isPending, mutate])
   useEffect(() => {
-    send()
+    // What has just failed waits for the timer: tried again at once it would never rest.
+    if (!isError) send()
     const timer = setInterval(send, ASK_MS)
     return () => clearInterval(timer)
-  }, [send])
+  }, [send, isError])
   const tick = useCallback(
     (part: string, change: number, of: number) => {
       const made: BatchTick = { id: newId(), part, change, of }
