@@ -1,7 +1,10 @@
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
+import { build } from 'esbuild'
 import { defineConfig, type Plugin } from 'vite'
-import { VitePWA } from 'vite-plugin-pwa'
 import { NONCE_PLACE } from './src/shared/nonce.ts'
 
 /** The toasts' styles come as a file (main.tsx): put into the page by their code, the page's rules would refuse them. */
@@ -29,25 +32,27 @@ const preloadFont: Plugin = {
   },
 }
 
-/** Installed on a phone, the application opens without a network. */
-const offline = VitePWA({
-  strategies: 'injectManifest',
-  srcDir: '../offline',
-  filename: 'serviceWorker.ts',
-  injectRegister: false,
-  registerType: 'prompt',
-  injectManifest: { globPatterns: ['**/*.{js,css,html,svg,woff2}'], globIgnores: ['**/serviceWorker.js'] },
-  manifest: {
-    name: 'Wide Reach',
-    short_name: 'Wide Reach',
-    description: 'Saltwater traces, tides and trips.',
-    start_url: '/',
-    display: 'standalone',
-    background_color: '#edf1ee',
-    theme_color: '#edf1ee',
-    icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+/** Installed on a phone, the application opens without a network: its service worker is told every file of this version. */
+const offline: Plugin = {
+  name: 'offline',
+  apply: 'build',
+  async closeBundle() {
+    const files = readdirSync(CLIENT, { recursive: true, encoding: 'utf8' }).filter((name) =>
+      /\.(js|css|html|svg|woff2|webmanifest)$/.test(name),
+    )
+    const entries = files.sort().map((url) => ({ url, revision: isNamedByContent(url) ? null : digestOf(join(CLIENT, url)) }))
+    await build({
+      entryPoints: ['src/offline/serviceWorker.ts'],
+      outfile: join(CLIENT, 'serviceWorker.js'),
+      bundle: true,
+      minify: true,
+      define: { 'self.__WB_MANIFEST': JSON.stringify(entries), 'process.env.NODE_ENV': '"production"' },
+    })
   },
-})
+}
+const CLIENT = 'dist/client'
+const isNamedByContent = (file: string) => file.startsWith('assets/')
+const digestOf = (path: string) => createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16)
 
 export default defineConfig({
   root: 'src/client',
@@ -56,7 +61,7 @@ export default defineConfig({
   html: { cspNonce: NONCE_PLACE },
   build: {
     chunkSizeWarningLimit: 700,
-    outDir: '../../dist/client',
+    outDir: `../../${CLIENT}`,
     emptyOutDir: true,
     manifest: true,
     rolldownOptions: {
