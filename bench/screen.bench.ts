@@ -121,7 +121,7 @@ async function askPlans(page: Page, days: number): Promise<number[]> {
 
 await runMain(async () => {
   ensureBrowser()
-  buildClient()
+  await buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: browserPath(), args: CHROMIUM_ARGS })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

@@ -64,7 +64,7 @@ const partsSeen = (parts: number) => `document.querySelectorAll('[role=option]')
 
 await runMain(async () => {
   ensureBrowser()
-  buildClient()
+  await buildClient()
   const app = await startBuiltApp()
   const traces: { parts: number; id: string; times: [number, number][] }[] = []
   for (const { snoods, parts } of [

@@ -99,7 +99,7 @@ async function rest(page: Page): Promise<void> {
 
 await runMain(async () => {
   ensureBrowser()
-  buildClient()
+  await buildClient()
   const app = await startBuiltApp()
   const browser = await chromium.launch({ executablePath: browserPath(), args: CHROMIUM_ARGS })
   for (const { file, path, width, light, press, open, mark, family, choose = {} } of VIEWS) {

@@ -32,7 +32,7 @@ async function begin(): Promise<void> {
 
   const urls = process.env.DATABASE_URL ? { databaseUrl: process.env.DATABASE_URL } : await ownDatabase()
   if (lifetime.isEnding) return
-  buildClient()
+  await buildClient()
   if (lifetime.isEnding) return
   const server = await startServer({
     ...urls,

@@ -22,7 +22,12 @@ type Count = { passed: number; failed: number }
 type Done = { status: number | null; stdout: string; output: string }
 /** A step prints nothing while it runs beside another one: its output comes with its result. */
 type Outcome = { count: Count; output: string }
-type Step = { name: string; run: () => Promise<Outcome> }
+type Step = {
+  name: string
+  run: () => Promise<Outcome>
+  /** Waits for the production build. */
+  isOnBuild?: true
+}
 
 const tool = (path: string, ...args: string[]) => [process.execPath, join(ROOT, 'node_modules', path), ...args]
 
@@ -85,7 +90,7 @@ async function vitest(project: 'unit' | 'components' | 'server'): Promise<Outcom
 }
 
 async function buildAndMeasure(): Promise<Outcome> {
-  buildClient()
+  await buildClient()
   const { bytes, mostFiles, rings } = firstLoad()
   const words = `first load: ${(bytes / 1000).toFixed(0)} kB of JavaScript gzipped, at most ${FIRST_LOAD_LIMIT / 1000}; ${mostFiles} files for one screen, at most ${MAX_FILES}`
   const isFine = bytes <= FIRST_LOAD_LIMIT && mostFiles <= MAX_FILES && rings.length === 0
@@ -118,8 +123,8 @@ const AT_A_TIME = 3
 
 /** When one ends, the next one starts. The longest come first, so that no core is idle at the end. */
 const STEPS: readonly Step[] = [
-  { name: 'browser tests', run: browser },
-  { name: 'server tests', run: () => vitest('server') },
+  { name: 'browser tests', run: browser, isOnBuild: true },
+  { name: 'server tests', run: () => vitest('server'), isOnBuild: true },
   { name: 'unit tests', run: () => vitest('unit') },
   { name: 'component tests', run: () => vitest('components') },
   { name: 'import rules', run: importRules },
@@ -138,7 +143,8 @@ async function runStep({ name, run }: Step): Promise<Count> {
 }
 
 async function runAll(steps: readonly Step[]): Promise<Count> {
-  const left = [...steps]
+  const building = runStep({ name: 'production build and first load', run: buildAndMeasure })
+  const left = steps.map((step) => (step.isOnBuild ? { ...step, run: () => building.then(step.run) } : step))
   let total: Count = { passed: 0, failed: 0 }
   const take = async () => {
     for (let step = left.shift(); step; step = left.shift()) {
@@ -147,7 +153,7 @@ async function runAll(steps: readonly Step[]): Promise<Count> {
     }
   }
   await Promise.all(Array.from({ length: AT_A_TIME }, take))
-  return total
+  return together(total, await building)
 }
 
 await runMain(async () => {
@@ -158,9 +164,10 @@ await runMain(async () => {
   ensureBrowser()
   ensurePdfReader()
   const before = changesOfCheckout()
-  const built = await runStep({ name: 'production build and first load', run: buildAndMeasure })
-  let total = together(built, await runAll(STEPS))
-  total = together(total, await runStep({ name: 'checkout as it was', run: async () => checkoutUnchanged(before) }))
+  const total = together(
+    await runAll(STEPS),
+    await runStep({ name: 'checkout as it was', run: async () => checkoutUnchanged(before) }),
+  )
   console.log(`\n${total.passed} passed, ${total.failed} failed`)
   process.exitCode = total.failed === 0 ? 0 : 1
 })

@@ -1,7 +1,8 @@
-import { spawnSync } from 'node:child_process'
+import { execFile } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
+import { promisify } from 'node:util'
 import { gzipSync } from 'node:zlib'
 import { ROOT } from '../../src/server/root.ts'
 
@@ -12,18 +13,18 @@ export const DATA_FOLDER = process.env.DATA_FOLDER ? resolve(process.env.DATA_FO
 export const CLIENT_FOLDER = join(ROOT, 'dist', 'client')
 
 /** Builds the client, its scripts and styles compressed beside them, unless the last build was made from the very same sources. */
-export function buildClient(): void {
+export async function buildClient(): Promise<void> {
   const stamp = join(ROOT, 'dist', 'sources')
   const now = sourcesDigest()
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
   console.error('Building the client …')
-  const { status, stdout, stderr } = spawnSync(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build'], {
+  await promisify(execFile)(process.execPath, [join(ROOT, 'node_modules/vite/bin/vite.js'), 'build'], {
     cwd: ROOT,
-    encoding: 'utf8',
     // Whoever calls: another mode would build React's slower development half.
     env: { ...process.env, NODE_ENV: 'production' },
+  }).catch(({ stdout, stderr }) => {
+    throw new Error(`The client cannot be built.\n${stdout}${stderr}`)
   })
-  if (status !== 0) throw new Error(`The client cannot be built.\n${stdout}${stderr}`)
   for (const file of filesUnder(CLIENT_FOLDER, 'assets').filter((name) => /\.(js|css)$/.test(name))) {
     const path = join(CLIENT_FOLDER, file)
     writeFileSync(`${path}.gz`, gzipSync(readFileSync(path), { level: 9 }))

@@ -5,7 +5,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 /** Packages with hundreds of small ES modules are bundled, which loads faster. The rest stay outside: some read files next to their code. */
-const BUNDLED = /^(date-fns|@date-fns\/tz|kysely|zod)(\/|$)/
+const BUNDLED = /^(@date-fns\/tz|kysely|zod)(\/|$)/
 const bundlePackages = {
   name: 'bundle-packages',
   setup: ({ onResolve }) => onResolve({ filter: BUNDLED }, ({ path }) => ({ path: fileURLToPath(import.meta.resolve(path)) })),

@@ -7,7 +7,7 @@ import { handOver } from './application.ts'
 /** What every worker uses: the browser, the built client, and one PostgreSQL. */
 export default async function setup(): Promise<() => Promise<void>> {
   ensureBrowser()
-  buildClient()
+  await buildClient()
   const postgres = await startTemporaryPostgres()
   handOver(postgres)
   return () => removePostgres(postgres)

@@ -268,7 +268,8 @@ loaded(
       }
     }, oddM)
     await visit(page, `${app.url}/traces`)
-    const cards = page.getByRole('listitem')
+    // Messages at the bottom of the page are list items, too.
+    const cards = page.getByRole('main').getByRole('listitem')
     const card = cards.filter({ hasText: 'Undrawable' })
     await expect(card.getByText('This trace cannot be drawn.')).toBeVisible()
     await expect(cards.filter({ hasNotText: 'Undrawable' }).first().locator('svg[viewBox]').first()).toBeVisible()

@@ -1,4 +1,4 @@
-import { format, isValid } from 'date-fns'
+import dayjs from 'dayjs'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import { clockIn } from '../../core/time/localDay.ts'
 import type { DecimalSign } from '../../core/units/parseQuantity.ts'
@@ -12,7 +12,7 @@ export const FORMAT_CHOICES: { [Key in keyof Formats]: readonly Formats[Key][] }
   dayOrder: ['day', 'month', 'year'],
 }
 
-const DATE_PATTERNS: Record<Formats['dayOrder'], string> = { day: 'd MMM yyyy', month: 'MMM d, yyyy', year: 'yyyy-MM-dd' }
+const DATE_PATTERNS: Record<Formats['dayOrder'], string> = { day: 'D MMM YYYY', month: 'MMM D, YYYY', year: 'YYYY-MM-DD' }
 
 /** Of what was kept, what is still offered. */
 export const formatsOf = (kept: Record<string, unknown> = {}): Partial<Formats> =>
@@ -39,4 +39,5 @@ export const hourWords = (hour: number, { clock }: Formats): string =>
   clock === '24' ? `${String(hour).padStart(2, '0')}:00` : hour === 24 ? 'midnight' : clockWords('UTC', hour * HOUR_MS, { clock })
 
 /** A day of this browser's zone: `24 Nov 2026`, `Nov 24, 2026` or `2026-11-24`; a dash for none, such as a field that is being typed. */
-export const dateWords = (day: Date, { dayOrder }: Formats): string => (isValid(day) ? format(day, DATE_PATTERNS[dayOrder]) : '–')
+export const dateWords = (day: Date, { dayOrder }: Formats): string =>
+  dayjs(day).isValid() ? dayjs(day).format(DATE_PATTERNS[dayOrder]) : '–'

@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import dayjs from 'dayjs'
 
 /** The calendar day of this browser, such as `2026-11-30`. */
-export const today = (): string => format(new Date(), 'yyyy-MM-dd')
+export const today = (): string => dayjs().format('YYYY-MM-DD')

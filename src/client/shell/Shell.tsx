@@ -75,7 +75,8 @@ export function Shell() {
       <Suspense>
         <NewVersion />
       </Suspense>
-      <main id="main" tabIndex={-1} className="mx-auto max-w-[110rem] outline-none">
+      {/* On a phone a message covers the bottom of the page: its end can be scrolled above that. */}
+      <main id="main" tabIndex={-1} className="mx-auto max-w-[110rem] outline-none max-sm:pb-24">
         <Suspense fallback={<Loading what="the screen" />}>
           <Outlet />
         </Suspense>

@@ -1,4 +1,4 @@
-import { differenceInMonths, parseISO } from 'date-fns'
+import dayjs from 'dayjs'
 import type { Catalogue } from '../../core/catalogue/catalogue.ts'
 import { timesTooGood } from '../../core/catalogue/materials.ts'
 import type { Outfit } from '../../core/documents/outfit.ts'
@@ -11,7 +11,7 @@ export function outfitRemarks(catalogue: Catalogue, outfit: Outfit, today: Date)
     const name = WOUND_NAMES[line.role]
     const { lastsYears, name: material } = catalogue.materials[line.material]
     const times = timesTooGood(catalogue, line)
-    const years = line.woundOn === undefined ? 0 : differenceInMonths(today, parseISO(line.woundOn)) / 12
+    const years = line.woundOn === undefined ? 0 : dayjs(today).diff(line.woundOn, 'month') / 12
     return [
       ...(times === undefined
         ? []

@@ -1,10 +1,13 @@
 import { mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { join } from 'node:path'
-import { getISOWeek, getISOWeekYear, parseISO } from 'date-fns'
+import dayjs from 'dayjs'
+import isoWeek from 'dayjs/plugin/isoWeek.js'
 import type { Logger } from 'pino'
 import { HOUR_MS } from '../../core/time/durations.ts'
 import type { Database } from '../db/database.ts'
 import { writeBackup } from './writeBackup.ts'
+
+dayjs.extend(isoWeek)
 
 const NAME = /^wide-reach-(\d{4}-\d\d-\d\d)\.jsonl$/
 /** Days that each keep their backup; of the time before, each week keeps its last. */
@@ -20,8 +23,8 @@ export function outdated(names: readonly string[]): string[] {
     .sort((a, b) => b.date.localeCompare(a.date))
   const weeks = new Set<string>()
   return dated.slice(DAYS_KEPT).flatMap(({ name, date }) => {
-    const day = parseISO(date)
-    const week = `${getISOWeekYear(day)} ${getISOWeek(day)}`
+    const day = dayjs(date)
+    const week = `${day.isoWeekYear()} ${day.isoWeek()}`
     if (weeks.has(week)) return [name]
     weeks.add(week)
     return []

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { formatDistanceToNow } from 'date-fns'
+import dayjs from 'dayjs'
+import relativeTime from 'dayjs/plugin/relativeTime'
 import { Download } from 'lucide-react'
 import { useState } from 'react'
 import type { RestoreReport } from '../../../shared/backup.ts'
@@ -10,6 +11,8 @@ import { toast } from '../../regional/toast.ts'
 import { Button, buttonClass, Sheet } from '../../ui/controls.tsx'
 import { FileField } from '../../ui/FileField.tsx'
 import { Fault } from '../../ui/states.tsx'
+
+dayjs.extend(relativeTime)
 
 const LOOK_MS = 500
 
@@ -39,7 +42,7 @@ function KeptAge() {
     return <p className="mb-2 text-sm text-watch">There is no automatic backup. Download one from time to time.</p>
   return (
     <p className="mb-2 text-sm">
-      The newest daily backup is {formatDistanceToNow(newest)} old; {count} {count === 1 ? 'is' : 'are'} kept in{' '}
+      The newest daily backup is {dayjs(newest).fromNow(true)} old; {count} {count === 1 ? 'is' : 'are'} kept in{' '}
       <code className="break-all">{folder}</code>.
     </p>
   )
