@@ -3,7 +3,7 @@ import { atDepth } from '../depth.ts'
 import { addTraces } from '../fixtures/manyTraces.ts'
 import { expect, processorTime, testOnOwnApp } from './fixtures.ts'
 
-const COUNT = atDepth(2_000, 5_000)
+const COUNT = atDepth(600, 5_000)
 const [USABLE, SEARCH_S] = [3, 0.4]
 const test = testOnOwnApp({ fill: (databaseUrl) => addTraces(databaseUrl, COUNT) })
 
