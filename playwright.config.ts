@@ -7,8 +7,8 @@ export default defineConfig({
   outputDir: 'test-results',
   // Plain JavaScript already.
   build: { external: ['**/dist/**'] },
-  // One more than the cores that it is made for: some tests wait for a pull, or for a copy of the application.
-  workers: 3,
+  // As many as the cores that it is made for: a page, its server and the test itself take a little more than a core together.
+  workers: 2,
   // Ten times what the longest takes on an idle machine.
   timeout: 300_000,
   expect: { timeout: 30_000 },

@@ -35,6 +35,10 @@ test('a tick that cannot be sent is tried again every second or two, not without
   await pass(9_000)
   expect(sent).toBeGreaterThanOrEqual(5)
   expect(sent).toBeLessThanOrEqual(8)
+  const tries = sent
+  act(() => result.current.tick('cut-1', 1, 10))
+  await pass(500)
+  expect(sent).toBe(tries + 1)
   isAway = false
   await pass(2_000)
   expect(result.current.waiting).toBe(0)

@@ -41,7 +41,7 @@ export function useBatchProgress(batchId: string) {
   const query = useQuery(progressQuery(batchId))
   const [waiting, setWaiting] = useState(() => keptTicks(batchId))
   const [refused, setRefused] = useState<string>()
-  const { mutate, isPending, isError } = useMutation({
+  const { mutate, isPending, isError, reset } = useMutation({
     mutationFn: (ticks: readonly BatchTick[]) =>
       request(batchProgress, `/batches/${batchId}/ticks`, { method: 'POST', body: { ticks } }),
     onSuccess: async (progress, sent) => {
@@ -75,9 +75,11 @@ export function useBatchProgress(batchId: string) {
       const made: BatchTick = { id: newId(), part, change, of }
       keep(batchId, made)
       setRefused(undefined)
+      // Each touch is one more try.
+      if (isError) reset()
       setWaiting((all) => [...all, made])
     },
-    [batchId],
+    [batchId, isError, reset],
   )
   const parts = useMemo(() => withWaiting(query.data?.parts ?? {}, waiting), [query.data, waiting])
   return {
