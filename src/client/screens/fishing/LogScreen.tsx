@@ -84,7 +84,6 @@ function Log({ saved, marks, outfits, fish }: Records) {
         </Sheet>
       )}
       <AfterTrip trip={trip} events={log.events} />
-      {trip.startedAt !== undefined && <WhatChanged tripId={id} title="What this trip changed" most={6} />}
       <Sheet title="What happened" aside={<LogFiles saved={saved} marks={marks} log={log} />}>
         {only.length > 0 && (
           <p>
@@ -96,6 +95,8 @@ function Log({ saved, marks, outfits, fish }: Records) {
         )}
         <TripLog log={log} rods={rods} links={links} hooks={hooks} fish={fish} timeZone={mark?.content.timeZone} only={only} />
       </Sheet>
+      {/* It comes late: above the log it would move what is about to be touched. */}
+      {trip.startedAt !== undefined && <WhatChanged tripId={id} title="What this trip changed" most={6} />}
       <Photos tripId={id} timeZone={mark?.content.timeZone} />
       {trip.notes && (
         <Sheet title="Notes">
@@ -118,6 +119,9 @@ const SIGNS: Partial<Record<string, 'fish' | 'trouble'>> = {
   dragged: 'trouble',
 }
 
+/** The height of the chart with its key: kept while it is calculated. */
+const CHART_PX = 209
+
 type TideProps = {
   mark: SavedMark
   trip: Records['saved']['content']
@@ -136,9 +140,14 @@ function OnTheTide({ mark: { content: mark }, trip, events }: TideProps) {
   const unit = tideUnit(units)
   const times = events.map(({ timeMs }) => timeMs)
   if (error && !day) return <p>The tide cannot be loaded right now. {error.message}</p>
-  if (!day) return <p role="status">Calculating …</p>
+  if (!day)
+    return (
+      <p role="status" style={{ minHeight: CHART_PX }}>
+        Calculating …
+      </p>
+    )
   return (
-    <div ref={ref} style={{ minHeight: 190 }}>
+    <div ref={ref} style={{ minHeight: CHART_PX }}>
       {width > 0 && (
         <TripChart
           fromMs={Math.max(localDay.startMs, Math.min(fromMs, ...times))}
