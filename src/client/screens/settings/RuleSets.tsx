@@ -79,7 +79,7 @@ function RuleSetRows({ sets, isTrash, actions, onEdit }: RowsProps) {
             <span>
               <span translate="no">{set.content.name}</span>
               <span className="block text-sm text-quiet">
-                last checked {show.date(set.content.checkedOn)}. {limitsOf(set.content, show).join(', ')}
+                {[`last checked ${show.date(set.content.checkedOn)}`, ...limitsOf(set.content, show)].join(', ')}
               </span>
             </span>
           </label>
