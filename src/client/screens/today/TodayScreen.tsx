@@ -75,13 +75,14 @@ export default function TodayScreen() {
     <div className="mx-auto grid max-w-3xl grid-cols-[minmax(0,1fr)] gap-3 p-3">
       {heads.data && marks.data.length === 0 && <FirstSteps heads={heads.data} />}
       {next ? <NextTrip key={next.id} trip={next} {...given} /> : <MarkToday {...place} {...given} />}
+      <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data ?? NONE} />
+      {heads.data && marks.data.length > 0 && <FirstSteps heads={heads.data} />}
+      {/* It comes late: farther up it would move what is about to be touched. */}
       {last && (
         <Suspense>
           <WhatChanged tripId={last.id} title="What the last trip taught" most={2} />
         </Suspense>
       )}
-      <GearGlance traceIds={next?.content.rods.flatMap(({ trace }) => trace?.id ?? [])} heads={heads.data ?? NONE} />
-      {heads.data && marks.data.length > 0 && <FirstSteps heads={heads.data} />}
       <OfflineCopyNote taken={taken} />
     </div>
   )
