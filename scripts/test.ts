@@ -121,11 +121,14 @@ const typescript = (at: string): Step => ({
 /** Steps at a time: with a third one all of them take more processor time. */
 const AT_A_TIME = 2
 
-/** When one ends, the next one starts. The longest come first, so that no core is idle at the end. */
+/**
+ * When one ends, the next one starts. The longest come first, so that no core is idle at the end; beside the build run those that do
+ * not need it.
+ */
 const STEPS: readonly Step[] = [
   { name: 'browser tests', run: browser, isOnBuild: true },
-  { name: 'server tests', run: () => vitest('server'), isOnBuild: true },
   { name: 'unit tests', run: () => vitest('unit') },
+  { name: 'server tests', run: () => vitest('server'), isOnBuild: true },
   { name: 'component tests', run: () => vitest('components') },
   { name: 'import rules', run: importRules },
   ...['src/client', '.', 'tests/browser', 'src/core', 'src/offline'].map(typescript),
