@@ -5,6 +5,8 @@ import tailwind from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { build } from 'esbuild'
 import { defineConfig, type Plugin } from 'vite'
+import { CLIENT_FOLDER } from './scripts/lib/project.ts'
+import { ROOT } from './src/server/root.ts'
 import { NONCE_PLACE } from './src/shared/nonce.ts'
 
 /** The toasts' styles come as a file (main.tsx): put into the page by their code, the page's rules would refuse them. */
@@ -37,20 +39,21 @@ const offline: Plugin = {
   name: 'offline',
   apply: 'build',
   async closeBundle() {
-    const files = readdirSync(CLIENT, { recursive: true, encoding: 'utf8' }).filter((name) =>
+    const files = readdirSync(CLIENT_FOLDER, { recursive: true, encoding: 'utf8' }).filter((name) =>
       /\.(js|css|html|svg|woff2|webmanifest)$/.test(name),
     )
-    const entries = files.sort().map((url) => ({ url, revision: isNamedByContent(url) ? null : digestOf(join(CLIENT, url)) }))
+    const entries = files
+      .sort()
+      .map((url) => ({ url, revision: isNamedByContent(url) ? null : digestOf(join(CLIENT_FOLDER, url)) }))
     await build({
-      entryPoints: ['src/offline/serviceWorker.ts'],
-      outfile: join(CLIENT, 'serviceWorker.js'),
+      entryPoints: [join(ROOT, 'src/offline/serviceWorker.ts')],
+      outfile: join(CLIENT_FOLDER, 'serviceWorker.js'),
       bundle: true,
       minify: true,
       define: { 'self.__WB_MANIFEST': JSON.stringify(entries), 'process.env.NODE_ENV': '"production"' },
     })
   },
 }
-const CLIENT = 'dist/client'
 const isNamedByContent = (file: string) => file.startsWith('assets/')
 const digestOf = (path: string) => createHash('sha256').update(readFileSync(path)).digest('hex').slice(0, 16)
 
@@ -61,7 +64,7 @@ export default defineConfig({
   html: { cspNonce: NONCE_PLACE },
   build: {
     chunkSizeWarningLimit: 700,
-    outDir: `../../${CLIENT}`,
+    outDir: CLIENT_FOLDER,
     emptyOutDir: true,
     manifest: true,
     rolldownOptions: {
